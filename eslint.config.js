@@ -1,0 +1,83 @@
+import js from '@eslint/js';
+import { defineConfig, includeIgnoreFile } from 'eslint/config';
+import prettier from 'eslint-config-prettier';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import { fileURLToPath } from 'node:url';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+const gitignore = fileURLToPath(new URL('./.gitignore', import.meta.url));
+
+/** Core computes: it knows no interface, no database, no clock and no I/O. */
+const coreImports = {
+	patterns: [
+		{ group: ['svelte', 'svelte/*', '$app/*', '$env/*', 'chart.js', 'chartjs-*', 'flowbite*'], message: 'core knows no interface' },
+		{ group: ['drizzle-orm*', 'mysql2*', '$lib/server/*', '**/server/**', 'node:*', 'idb'], message: 'core knows no database and no I/O' },
+		{ group: ['$lib/ui/*', '$lib/workers/*', '**/ui/**', '**/workers/**', '$lib/schemas/*', '**/schemas/**'], message: 'data goes one way: core imports only core' }
+	]
+};
+
+export default defineConfig(
+	includeIgnoreFile(gitignore),
+	js.configs.recommended,
+	...ts.configs.recommendedTypeChecked,
+	...svelte.configs.recommended,
+	prettier,
+	...svelte.configs.prettier,
+	{
+		languageOptions: {
+			globals: { ...globals.browser, ...globals.node },
+			parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] }
+		},
+		rules: {
+			'no-undef': 'off',
+			eqeqeq: 'error',
+			'no-console': ['error', { allow: ['error', 'warn'] }],
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+			'@typescript-eslint/consistent-type-imports': 'error',
+			'@typescript-eslint/switch-exhaustiveness-check': 'off',
+			'@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }]
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
+		rules: { 'svelte/no-navigation-without-resolve': 'off' }
+	},
+	{
+		files: ['**/*.js', '**/*.mjs'],
+		extends: [ts.configs.disableTypeChecked]
+	},
+	{
+		files: ['scripts/**', 'tests/**', 'src/lib/server/bench/**'],
+		rules: { 'no-console': 'off' }
+	},
+	{
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['src/lib/core/**/*.test.ts'],
+		rules: {
+			'no-restricted-imports': ['error', coreImports],
+			'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout', 'setInterval', 'performance', 'crypto'],
+			'no-restricted-properties': [
+				'error',
+				{ object: 'Date', property: 'now', message: 'core is given the time' },
+				{ object: 'Math', property: 'random', message: 'core draws from a seeded source' }
+			],
+			'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core is given the time' }]
+		}
+	},
+	{
+		files: ['src/routes/**', 'src/lib/ui/**', 'src/lib/workers/**', 'src/lib/schemas/**'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{ group: ['drizzle-orm*', 'mysql2*', '**/server/db/*', '$lib/server/db', '$lib/server/db/*'], message: 'only src/lib/server speaks to the database' }
+					]
+				}
+			]
+		}
+	}
+);

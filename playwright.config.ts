@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const reports = process.env.DRAUGHT_REPORTS ?? '.cache/reports';
+
+/** Each spec starts its own server on its own port and database (tests/e2e/server.ts): a kill in one cannot disturb another. */
+export default defineConfig({
+	testDir: 'tests/e2e',
+	testMatch: '*.spec.ts',
+	workers: 1,
+	retries: 0,
+	forbidOnly: true,
+	fullyParallel: false,
+	timeout: 90_000,
+	expect: { timeout: 10_000 },
+	outputDir: '.cache/playwright',
+	reporter: [['list'], ['json', { outputFile: `${reports}/playwright.json` }]],
+	use: {
+		browserName: 'chromium',
+		viewport: { width: 1280, height: 800 },
+		timezoneId: 'Europe/Vienna',
+		locale: 'en-GB',
+		launchOptions: {
+			executablePath: '/usr/bin/chromium',
+			args: [
+				'--no-sandbox',
+				'--disable-gpu',
+				'--disable-quic',
+				'--no-first-run',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-sync'
+			]
+		}
+	}
+});

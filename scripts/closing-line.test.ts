@@ -1,0 +1,54 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { addUp, closingLine, sumChecks, sumPlaywright, sumVitest } from './closing-line.mjs';
+
+const vitest = (statuses: string[], more: object = {}) => ({
+	success: !statuses.includes('failed'),
+	testResults: [{ name: 'a.test.ts', status: statuses.includes('failed') ? 'failed' : 'passed', assertionResults: statuses.map((status) => ({ status })) }],
+	...more
+});
+const playwright = (stats: object, errors: object[] = []) => ({ stats: { expected: 0, unexpected: 0, flaky: 0, skipped: 0, ...stats }, errors });
+const checks = 'lint passed\nformat passed\ntypes passed\nknip passed\n';
+
+describe('closing line', () => {
+	it('adds both runners and the checks', () => {
+		const sum = addUp([sumChecks(checks), sumVitest(vitest(['passed', 'passed', 'pending'])), sumPlaywright(playwright({ expected: 4, skipped: 1 }))]);
+		expect(closingLine(sum)).toBe('6 passed, 0 failed, 2 skipped');
+	});
+	it('a failed check and one that did not run are failures', () => {
+		expect(sumChecks('lint passed\nformat passed\ntypes failed\n')).toMatchObject({ failed: 2, remarks: ['types: failed', 'knip: did not run'] });
+		expect(sumChecks(null).failed).toBe(4);
+	});
+	it('a file that could not load and an unhandled error are failures', () => {
+		expect(sumVitest({ success: false, testResults: [{ name: 'b.test.ts', status: 'failed', assertionResults: [] }] }).failed).toBe(1);
+		expect(sumVitest(vitest(['passed'], { success: false })).failed).toBe(1);
+	});
+	it('flaky is failed, an error outside tests is failed', () => {
+		expect(sumPlaywright(playwright({ expected: 3, flaky: 1 }, [{ message: 'no browser' }]))).toMatchObject({ passed: 3, failed: 2 });
+	});
+	it('a missing report or no test at all is one failure', () => {
+		expect(sumVitest(null).failed).toBe(1);
+		expect(sumPlaywright(undefined).failed).toBe(1);
+		expect(sumVitest({ success: true, testResults: [] }).failed).toBe(1);
+		expect(sumPlaywright(playwright({})).failed).toBe(1);
+	});
+	it('the program ends with the line alone and fails when anything failed', () => {
+		const directory = mkdtempSync(join(tmpdir(), 'draught-closing-'));
+		try {
+			writeFileSync(join(directory, 'checks.txt'), checks);
+			writeFileSync(join(directory, 'vitest.json'), JSON.stringify(vitest(['passed'])));
+			writeFileSync(join(directory, 'playwright.json'), JSON.stringify(playwright({ expected: 1 })));
+			const good = execFileSync('node', ['scripts/closing-line.mjs', directory], { encoding: 'utf8' });
+			expect(good.trim().split('\n').at(-1)).toBe('2 passed, 0 failed, 0 skipped');
+			rmSync(join(directory, 'playwright.json'));
+			const bad = spawnSync('node', ['scripts/closing-line.mjs', directory], { encoding: 'utf8' });
+			expect(bad.stdout.trim().split('\n').at(-1)).toBe('1 passed, 1 failed, 0 skipped');
+			expect(bad.status).toBe(1);
+		} finally {
+			rmSync(directory, { recursive: true });
+		}
+	});
+});

@@ -1,0 +1,76 @@
+# Shared by every script here: say what is done, install only what is missing, build only what is stale.
+# Sourced, never run. Sets DRAUGHT_ROOT and defines functions; changes nothing by itself.
+set -euo pipefail
+
+DRAUGHT_ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+cd "$DRAUGHT_ROOT"
+export PATH="$DRAUGHT_ROOT/node_modules/.bin:$PATH"
+
+say() { printf 'draught: %s\n' "$*"; }
+die() {
+	printf 'draught: %s\n' "$*" >&2
+	exit 1
+}
+
+retry() { # retry TIMES COMMAND...
+	local times=$1 n=1
+	shift
+	until "$@"; do
+		[ "$n" -ge "$times" ] && return 1
+		say "attempt $n of $times failed, trying again: $1"
+		n=$((n + 1))
+		sleep $((n * 2))
+	done
+}
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+
+# Debian packages, only those whose program is absent. Arguments: program:package ...
+need_programs() {
+	local pair missing=()
+	for pair in "$@"; do
+		command -v "${pair%%:*}" >/dev/null 2>&1 || missing+=("${pair#*:}")
+	done
+	[ ${#missing[@]} -eq 0 ] && return 0
+	command -v apt-get >/dev/null || die "missing: ${missing[*]}, and this is no Debian machine; install them and run again"
+	say "installing Debian packages: ${missing[*]}"
+	retry 3 as_root apt-get update -q >/dev/null || die "apt-get update failed three times; is the network up?"
+	retry 3 as_root env DEBIAN_FRONTEND=noninteractive apt-get install -q -y --no-install-recommends "${missing[@]}" >/dev/null ||
+		die "could not install ${missing[*]}"
+}
+
+need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux; }
+need_browser() { need_programs chromium:chromium fc-list:fontconfig; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
+
+# npm ci, only if the lock file is not the one the modules were installed from.
+need_modules() {
+	local mark=node_modules/.draught-lock now
+	now=$(sha256sum package-lock.json | cut -d' ' -f1)
+	[ -f "$mark" ] && [ "$(cat "$mark")" = "$now" ] && return 0
+	say "installing the npm packages of package-lock.json (about a minute)"
+	retry 3 npm ci --loglevel=error || die "npm ci failed three times"
+	printf '%s' "$now" >"$mark"
+}
+
+# vite build, only if a source is newer than the last finished build.
+need_build() {
+	local mark=build/.draught-built
+	if [ -f "$mark" ] && [ -z "$(find src static drizzle package-lock.json svelte.config.js vite.config.ts -newer "$mark" -print -quit)" ]; then
+		return 0
+	fi
+	say "building (about half a minute)"
+	rm -rf build
+	vite build --logLevel error || die "the build failed"
+	touch "$mark"
+}
+
+free_port() { # the first free TCP port on loopback from $1 upwards
+	node -e '
+		const net = require("node:net");
+		const tryPort = (p) => { const s = net.createServer(); s.once("error", () => tryPort(p + 1));
+			s.listen(p, "127.0.0.1", () => s.close(() => console.log(p))); };
+		tryPort(Number(process.argv[1]));' "$1"
+}
+
+# Where an instance ("own", "demo", "test") keeps its data: outside the clone, so cleaning the checkout loses nothing.
+instance_dir() { printf '%s/%s' "${DRAUGHT_DATA_DIR:-${XDG_DATA_HOME:-$HOME/.local/share}/draught}" "$1"; }

@@ -1,0 +1,19 @@
+#!/usr/bin/env bash
+# Runs one task against the own database: with-database.sh TASK [ARGUMENTS]. Starts MariaDB for it if it is not up.
+. "$(dirname "$0")/lib.sh"
+task=$1
+shift
+need_modules
+instance=${DRAUGHT_INSTANCE:-own}
+database=draught
+[ "$instance" = own ] || database=draught_$instance
+export DRAUGHT_INSTANCE=$instance
+if [ -z "${DATABASE_URL:-}" ]; then
+	dir=$(instance_dir "$instance")
+	was_running=no
+	[ -f "$dir/mariadb.pid" ] && was_running=yes
+	DATABASE_URL=$("$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")/$database
+	export DATABASE_URL DRAUGHT_BACKUP_DIR=${DRAUGHT_BACKUP_DIR:-$dir/backups}
+	[ "$was_running" = yes ] || trap '"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"' EXIT
+fi
+tsx "scripts/tasks/$task.ts" "$@"

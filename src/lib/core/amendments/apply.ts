@@ -1,0 +1,45 @@
+import type { Amended } from '../evidence';
+
+export type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';
+
+export type Amendment = {
+	id: string;
+	targetId: string;
+	action: AmendmentAction;
+	/** For `undo`: the amendment taken back. */
+	undoesId: string | null;
+	/** For `correct`: the fields that supersede the raw ones. */
+	replacement: Record<string, unknown> | null;
+	reason: string;
+	at: number;
+};
+
+/**
+ * Which amendments are in force: one that is undone is not, unless the undo itself was undone.
+ * @param amendments in any order; time decides, then id
+ * @example inForce([correction, { ...undo, undoesId: correction.id }]) // []
+ */
+export function inForce<A extends Amendment>(amendments: readonly A[]): A[] {
+	const byTime = [...amendments].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+	const undone = new Set<string>();
+	// From the newest backwards, so that an undo is judged before what it points at.
+	for (const amendment of [...byTime].reverse()) {
+		if (amendment.action === 'undo' && amendment.undoesId && !undone.has(amendment.id)) undone.add(amendment.undoesId);
+	}
+	return byTime.filter((a) => a.action !== 'undo' && !undone.has(a.id));
+}
+
+/**
+ * A raw record as its amendments leave it: fields superseded by corrections in time order, struck out or not.
+ * The raw record is not touched.
+ * @example applyAmendments({ id: 'r1', value: 1.57 }, [correctTo175]) // { id: 'r1', value: 1.75, status: 'counts', corrected: true, confirmed: false }
+ */
+export function applyAmendments<T extends { id: string }>(raw: T, amendments: readonly Amendment[]): T & Amended {
+	let record: T & Amended = { ...raw, status: 'counts', corrected: false, confirmed: false };
+	for (const amendment of inForce(amendments.filter((a) => a.targetId === raw.id))) {
+		if (amendment.action === 'correct') record = { ...record, ...amendment.replacement, corrected: true };
+		else if (amendment.action === 'confirm') record = { ...record, confirmed: true };
+		else record = { ...record, status: amendment.action === 'exclude' ? 'excluded' : 'counts' };
+	}
+	return record;
+}

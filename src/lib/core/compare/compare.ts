@@ -1,0 +1,50 @@
+import type { Protocol } from '../evidence';
+import type { Finding, QuantityDef } from '../finding/types';
+import { toldApart } from './apart';
+import { letters } from './letters';
+
+/** A set of findings of one quantity that are not like with like. */
+export type Flag = { quantity: string; kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings'; values: string[]; spoolIds: string[] };
+
+export type Comparison = { flags: Flag[]; letters: Record<string, string> };
+
+/**
+ * Compares one quantity over the spools of a trial: what makes the set unlike, and letters for what cannot be told apart.
+ * Letters are given best first; a spool without a finding gets none. Unlike nozzle temperatures are flagged only under the
+ * fixed policy: under the others they are meant.
+ * @param findings the primary finding of each spool
+ * @example compare(findings, overhang, protocol).letters // { 'spool-1': 'a', 'spool-2': 'ab' }
+ */
+export function compare(findings: readonly Finding[], def: QuantityDef, protocol: Protocol): Comparison {
+	const known = findings.filter((f) => f.sampling.kind !== 'unknown' && f.estimate !== null);
+	const worth = (f: Finding) => {
+		const estimate = f.estimate as number;
+		if (def.direction === 'nearest') return Math.abs(estimate - (def.target ?? 0));
+		return def.direction === 'less' ? estimate : -estimate;
+	};
+	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
+	const pairs = Math.max(1, (ordered.length * (ordered.length - 1)) / 2);
+	const given = letters(ordered.length, (i, j) => toldApart((ordered[i] as Finding).sampling, (ordered[j] as Finding).sampling, pairs));
+	return {
+		flags: flagsOf(known, def.id, protocol),
+		letters: ordered.length < 2 ? {} : Object.fromEntries(ordered.map((f, i) => [f.subject.spoolId, given[i] as string]))
+	};
+}
+
+function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol): Flag[] {
+	const looks: { kind: Flag['kind']; of: (f: Finding) => string[] }[] = [
+		{ kind: 'unlikePrinter', of: (f) => f.context.printers },
+		{ kind: 'unlikeNozzle', of: (f) => f.context.nozzles },
+		{ kind: 'unlikeCondition', of: (f) => (f.subject.condition ? [f.subject.condition] : []) }
+	];
+	if (protocol.settingsPolicy === 'fixed') looks.push({ kind: 'unlikeSettings', of: (f) => f.context.settings });
+	return looks.flatMap(({ kind, of }) => {
+		const values = [...new Set(known.flatMap(of))].sort();
+		if (values.length < 2) return [];
+		// The minority is named: the fewest spools that would have to be done again.
+		const count = (value: string) => known.filter((f) => of(f).includes(value)).length;
+		const common = values.reduce((best, value) => (count(value) > count(best) ? value : best));
+		const spoolIds = known.filter((f) => of(f).some((value) => value !== common)).map((f) => f.subject.spoolId);
+		return [{ quantity, kind, values, spoolIds }];
+	});
+}

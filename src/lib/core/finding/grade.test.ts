@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import { grade } from './grade';
+
+const def = { differenceThatMatters: 2 };
+const wide = (half: number) => ({ low: 10 - half, high: 10 + half, level: 0.95, kind: 'confidence' as const });
+
+describe('grade: half-width over the difference that matters', () => {
+	it.each([
+		[5, 2.1, 'thin'],
+		[5, 2, 'fair'],
+		[5, 1.1, 'fair'],
+		[5, 1, 'firm'],
+		[1, 0.1, 'thin']
+	])('n %i, half-width %f is %s', (n, half, expected) => expect(grade({ n, interval: wide(half) }, def)).toBe(expected));
+	it('none without readings, thin without an interval', () => {
+		expect(grade({ n: 0, interval: null }, def)).toBe('none');
+		expect(grade({ n: 4, interval: null }, def)).toBe('thin');
+	});
+});

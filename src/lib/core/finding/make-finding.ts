@@ -1,0 +1,37 @@
+import { grade } from './grade';
+import type { Finding, FindingContext, Grade, QuantityDef } from './types';
+
+export const EMPTY_CONTEXT: FindingContext = { printers: [], nozzles: [], settings: [], conditions: [], lots: [], instruments: [], from: null, to: null };
+
+type Given = Pick<Finding, 'subject' | 'sampling' | 'method' | 'source'> & Partial<Omit<Finding, 'station' | 'quantity' | 'unit' | 'grade'>> & { gradeAtMost?: Grade };
+
+const ORDER: Grade[] = ['none', 'thin', 'fair', 'firm'];
+
+/**
+ * Completes a finding from what a station computed: fills what is empty and grades it, so that no station grades itself.
+ * `gradeAtMost` caps the grade where the width alone would flatter (an interval that is only bounds, an exact but single price).
+ * @example makeFinding(def, { subject, sampling: { kind: 'exact', value: 19.5 }, estimate: 19.5, n: 1, method: 'price', source: 'arithmetic' })
+ */
+export function makeFinding(def: QuantityDef, given: Given): Finding {
+	const { gradeAtMost, ...rest } = given;
+	const n = rest.n ?? 0;
+	const interval = rest.interval ?? null;
+	const earned = rest.sampling.kind === 'exact' && n > 0 ? 'firm' : grade({ n, interval }, def);
+	const capped = gradeAtMost && ORDER.indexOf(gradeAtMost) < ORDER.indexOf(earned) ? gradeAtMost : earned;
+	return {
+		estimate: null,
+		nEffective: null,
+		missing: [],
+		context: EMPTY_CONTEXT,
+		inputs: { used: [], excluded: [], revision: 0 },
+		messages: [],
+		figure: { kind: 'none' },
+		...rest,
+		station: def.station,
+		quantity: def.id,
+		unit: def.unit,
+		n,
+		interval,
+		grade: capped
+	};
+}

@@ -1,0 +1,88 @@
+/** The one language all stations speak: plain JSON, no functions, dates, NaN or Infinity. */
+
+/** An id of words in the interface with its parameters, so that core holds no sentences. */
+export type Message = { id: string; params: Record<string, string | number> };
+
+export type ConditionKind = 'asReceived' | 'dried' | 'exposed';
+
+export type Interval = { low: number; high: number; level: number | null; kind: 'confidence' | 'tolerance' | 'credible' | 'bounds' };
+
+/** How the pick may draw the true value. `unknown` is never zero: it is drawn over the quantity's prior. */
+export type Sampling =
+	| { kind: 't'; mean: number; standardError: number; df: number | null }
+	| { kind: 'beta'; a: number; b: number }
+	| { kind: 'ordinal'; counts: number[] }
+	| { kind: 'bounds'; low: number; high: number }
+	| { kind: 'quantiles'; probabilities: number[]; values: number[] }
+	| { kind: 'exact'; value: number }
+	| { kind: 'unknown'; reason: Message };
+
+export type Grade = 'none' | 'thin' | 'fair' | 'firm';
+
+/** An action that would improve a finding, with how often it has to be done. */
+export type Missing = { action: string; station: string; count: number; minutes: number; params: Record<string, string | number> };
+
+export type FindingContext = {
+	printers: string[];
+	nozzles: string[];
+	settings: string[];
+	conditions: ConditionKind[];
+	lots: string[];
+	instruments: string[];
+	from: number | null;
+	to: number | null;
+};
+
+/** What a figure draws. The kind maps to a component of the interface; the data are already on the quantity's scale. */
+export type FigureData =
+	| { kind: 'none' }
+	| { kind: 'strand'; nominalMm: number; toleranceMm: number | null; places: { index: number; positionM: number | null; lowMm: number; highMm: number }[] }
+	| { kind: 'dot'; points: number[] }
+	| { kind: 'steps'; lastClean: number[]; firstFaulty: (number | null)[] }
+	| { kind: 'words'; counts: number[] }
+	| { kind: 'share'; successes: number; n: number }
+	| { kind: 'bar'; base: number | null };
+
+export type Finding = {
+	station: string;
+	quantity: string;
+	unit: string;
+	subject: { spoolId: string; condition: ConditionKind | null; pieceId: string | null };
+	estimate: number | null;
+	n: number;
+	nEffective: number | null;
+	interval: Interval | null;
+	sampling: Sampling;
+	grade: Grade;
+	missing: Missing[];
+	context: FindingContext;
+	method: string;
+	source: string;
+	inputs: { used: string[]; excluded: string[]; revision: number };
+	messages: Message[];
+	figure: FigureData;
+};
+
+export type Direction = 'more' | 'less' | 'nearest';
+
+/** What a quantity is: fixed once, so that a figure and a value function mean the same for every spool. */
+export type QuantityDef = {
+	id: string;
+	station: string;
+	unit: string;
+	direction: Direction;
+	/** Where `nearest` is best; null otherwise. */
+	target: number | null;
+	/** Fixed scale of figures and value functions, in `unit`. */
+	scale: { low: number; high: number };
+	/** Range the pick draws from while nothing is known. */
+	prior: { low: number; high: number };
+	differenceThatMatters: number;
+	figure: FigureData['kind'];
+	/** Shown as a column of the trial sheet. */
+	onSheet: boolean;
+	/** Words for ordinal values, lowest first: message ids of the interface. */
+	words?: string[];
+	/** A tester's own name for an own measure; the interface names all others. */
+	name?: string;
+};

@@ -1,0 +1,57 @@
+import type { SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, QuantityDef } from '../finding/types';
+import type { Station } from '../station';
+
+/** What may be odd when a spool is unboxed, in the order the eye meets it. */
+export const ODDITIES = ['seal', 'desiccant', 'winding', 'label', 'spoolBody', 'dirt', 'odour', 'brittle'] as const;
+
+export type Oddity = (typeof ODDITIES)[number];
+
+const intakeOdd: QuantityDef = {
+	id: 'intakeOdd',
+	station: 'intake',
+	unit: '',
+	direction: 'less',
+	target: null,
+	scale: { low: 0, high: 4 },
+	prior: { low: 0, high: 4 },
+	differenceThatMatters: 1,
+	figure: 'none',
+	onSheet: false
+};
+
+export const intakeStation: Station = {
+	id: 'intake',
+	quantities: () => [intakeOdd],
+	find: (evidence) => [findOdd(evidence)],
+	next: (findings) => findings.flatMap((f) => f.missing)
+};
+
+/** Count of odd things seen at unboxing. One look by one person: exact as a count, thin as a judgement. */
+function findOdd(evidence: SpoolEvidence): Finding {
+	const looks = evidence.readings.filter((r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || (ODDITIES as readonly string[]).includes(r.quantity)));
+	const counted = looks.filter((r) => r.status === 'counts');
+	const odd = counted.filter((r) => r.quantity !== 'nothingOdd');
+	const common = {
+		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
+		method: 'oddities',
+		source: 'count of words, common practice',
+		context: { ...EMPTY_CONTEXT, lots: evidence.spool.lot ? [evidence.spool.lot] : [] },
+		inputs: { used: counted.map((r) => r.id), excluded: looks.filter((r) => r.status === 'excluded').map((r) => r.id), revision: evidence.spool.revision }
+	};
+	if (counted.length === 0)
+		return makeFinding(intakeOdd, {
+			...common,
+			sampling: { kind: 'unknown', reason: { id: 'notLookedAt', params: {} } },
+			missing: [{ action: 'unbox', station: 'intake', count: 1, minutes: 1, params: {} }]
+		});
+	return makeFinding(intakeOdd, {
+		...common,
+		estimate: odd.length,
+		n: 1,
+		sampling: { kind: 'exact', value: odd.length },
+		gradeAtMost: 'thin',
+		messages: odd.length === 0 ? [{ id: 'nothingOdd', params: {} }] : odd.map((r) => ({ id: `odd.${r.quantity}`, params: { words: r.typedText } }))
+	});
+}

@@ -1,0 +1,75 @@
+import type { OwnMeasure, SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, QuantityDef } from '../finding/types';
+import type { Station } from '../station';
+import { meanInterval } from '../stats/mean-interval';
+
+/**
+ * The quantity of a tester's own measure. A tenth of its scale is taken as the difference that matters (common practice, no source).
+ * @example ownQuantity({ id: 'm1', name: 'Knob grip', unit: 'mm', direction: 'more', low: 0, high: 10 }).id // 'own.m1'
+ */
+export function ownQuantity(measure: OwnMeasure): QuantityDef {
+	const scale = { low: measure.low, high: measure.high };
+	return {
+		id: `own.${measure.id}`,
+		station: 'own',
+		unit: measure.unit,
+		direction: measure.direction,
+		target: measure.direction === 'nearest' ? (measure.low + measure.high) / 2 : null,
+		scale,
+		prior: scale,
+		differenceThatMatters: (measure.high - measure.low) / 10,
+		figure: 'dot',
+		onSheet: true,
+		name: measure.name
+	};
+}
+
+export const ownStation: Station = {
+	id: 'own',
+	quantities: (protocol) => protocol.ownMeasures.map(ownQuantity),
+	find: (evidence, protocol) => protocol.ownMeasures.map((measure) => findOwn(evidence, measure)),
+	next: (findings) => findings.flatMap((f) => f.missing)
+};
+
+function findOwn(evidence: SpoolEvidence, measure: OwnMeasure): Finding {
+	const def = ownQuantity(measure);
+	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
+	const counted = all.filter((r) => r.status === 'counts');
+	const values = counted.map((r) => r.value as number);
+	const over = meanInterval(values);
+	const wanted = 3 - counted.length;
+	const base = {
+		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
+		method: 'mean',
+		source: 'ISO 2602',
+		context: EMPTY_CONTEXT,
+		inputs: {
+			used: counted.map((r) => r.id),
+			excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		},
+		missing: wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { count: wanted, name: measure.name } }] : [],
+		figure: { kind: 'dot' as const, points: values }
+	};
+	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
+	if (over.standardError === null || over.low === null || over.high === null) {
+		// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
+		const width = (measure.high - measure.low) / 5;
+		return makeFinding(def, {
+			...base,
+			estimate: over.mean,
+			n: 1,
+			sampling: { kind: 'bounds', low: over.mean - width, high: over.mean + width },
+			messages: [{ id: 'oneReading', params: {} }]
+		});
+	}
+	return makeFinding(def, {
+		...base,
+		estimate: over.mean,
+		n: over.n,
+		interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
+		sampling: { kind: 't', mean: over.mean, standardError: over.standardError, df: over.df },
+		messages: []
+	});
+}

@@ -1,0 +1,26 @@
+import type { Protocol, SpoolEvidence } from '../evidence';
+import type { QuantityDef } from '../finding/types';
+import { selectFindings } from '../sheet/select';
+import type { Station } from '../station';
+import type { Candidate } from './types';
+
+/**
+ * The candidates of a pick from evidence: for every quantity of every station the finding that counts under the protocol.
+ * @example candidatesFrom({ spools, protocol, stations: STATIONS, now }).candidates[0].findings.overhang
+ */
+export function candidatesFrom(given: { spools: readonly SpoolEvidence[]; protocol: Protocol; stations: readonly Station[]; now: number }): {
+	candidates: Candidate[];
+	defs: QuantityDef[];
+} {
+	const { spools, protocol, stations, now } = given;
+	const defs = stations.flatMap((s) => s.quantities(protocol));
+	const candidates = spools.map((evidence): Candidate => {
+		const all = stations.flatMap((s) => s.find(evidence, protocol, now));
+		return {
+			spoolId: evidence.spool.id,
+			code: evidence.spool.code,
+			findings: Object.fromEntries(defs.map((def) => [def.id, selectFindings(all, def.id, protocol)[0]]))
+		};
+	});
+	return { candidates, defs };
+}

@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { makeFinding } from '../finding/make-finding';
+import type { Finding, QuantityDef, Sampling } from '../finding/types';
+import { costPerGoodKg } from '../cost/quantities';
+import { overhang, printSuccess, strings } from '../prints/quantities';
+import { chances } from './chances';
+import { explain } from './explain';
+import { judgeGate } from './gates';
+import { paretoEdge } from './pareto';
+import { presetCriteria } from './presets';
+import { rank } from './rank';
+import type { Candidate, Criterion, PickInput } from './types';
+import { valueOf } from './value';
+
+const DEFS = [printSuccess, overhang, strings, costPerGoodKg];
+
+function finding(def: QuantityDef, estimate: number, half = 0): Finding {
+	const sampling: Sampling = half === 0 ? { kind: 'exact', value: estimate } : { kind: 't', mean: estimate, standardError: half / 2, df: 20 };
+	return makeFinding(def, {
+		subject: { spoolId: 's', condition: null, pieceId: null },
+		estimate,
+		n: 5,
+		interval: half === 0 ? null : { low: estimate - half, high: estimate + half, level: 0.95, kind: 'confidence' },
+		sampling,
+		method: 'test',
+		source: 'test'
+	});
+}
+
+const candidate = (code: string, given: Partial<Record<'overhang' | 'strings' | 'costPerGoodKg', [number, number?]>>): Candidate => ({
+	spoolId: `id-${code}`,
+	code,
+	findings: Object.fromEntries(
+		Object.entries(given).map(([q, [estimate, half]]) => [q, finding(DEFS.find((d) => d.id === q) as QuantityDef, estimate, half)])
+	)
+});
+
+const input = (candidates: Candidate[], criteria: Criterion[], rule: PickInput['rule'] = 'weighted'): PickInput => ({ candidates, criteria, defs: DEFS, rule });
+const weigh = (quantity: string, weight: number, gate: Criterion['gate'] = null): Criterion => ({ quantity, weight, gate });
+
+describe('value functions', () => {
+	it('are anchored on the fixed scale and clipped', () => {
+		expect(valueOf(70, overhang)).toBeCloseTo(0.8, 12);
+		expect(valueOf(90, overhang)).toBe(1);
+		expect(valueOf(0, strings)).toBe(1);
+		expect(valueOf(1.75, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBe(1);
+		expect(valueOf(1.8, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBeCloseTo(0.5, 9);
+	});
+});
+
+describe('gates', () => {
+	it('pass, fail and undecided by the interval', () => {
+		const gate = { op: 'atLeast' as const, limit: 60 };
+		expect(judgeGate(finding(overhang, 70, 5), 'overhang', gate)).toMatchObject({ state: 'pass', by: 10 });
+		expect(judgeGate(finding(overhang, 62, 5), 'overhang', gate)).toMatchObject({ state: 'undecided', by: 2 });
+		expect(judgeGate(finding(overhang, 50, 5), 'overhang', gate)).toMatchObject({ state: 'fail', by: -10 });
+		expect(judgeGate(undefined, 'overhang', gate)).toMatchObject({ state: 'undecided', by: null, n: 0 });
+		expect(judgeGate(finding(costPerGoodKg, 30), 'costPerGoodKg', { op: 'atMost', limit: 30 }).state).toBe('pass');
+	});
+	it('who fails one stands behind all who do not', () => {
+		const rows = rank(
+			input([candidate('KA1', { overhang: [50, 2], strings: [0] }), candidate('KA2', { overhang: [62, 2], strings: [3] })], [
+				weigh('overhang', 1, { op: 'atLeast', limit: 60 }),
+				weigh('strings', 9)
+			])
+		);
+		expect(rows.map((r) => [r.code, r.eligible])).toEqual([
+			['KA2', true],
+			['KA1', false]
+		]);
+	});
+});
+
+describe('ranking', () => {
+	const a = candidate('KA1', { overhang: [70], strings: [0], costPerGoodKg: [30] });
+	const b = candidate('KA2', { overhang: [60], strings: [1], costPerGoodKg: [15] });
+	const criteria = [weigh('overhang', 4), weigh('strings', 4), weigh('costPerGoodKg', 4)];
+
+	it('adds weighted values (arithmetic)', () => {
+		const [first] = rank(input([a, b], criteria));
+		// KA1: 0.8, 1, 0.5; KA2: 0.6, 2/3, 0.75.
+		expect(first).toMatchObject({ code: 'KA1', place: 1 });
+		expect(first?.score).toBeCloseTo((0.8 + 1 + 0.5) / 3, 12);
+		expect(first?.worth).toBeCloseTo(0.9, 12);
+	});
+	it('follows the value rule', () => {
+		expect(rank(input([a, b], criteria, 'cheapest'))[0]?.code).toBe('KA2');
+		expect(rank(input([a, b], criteria, 'perMoney'))[0]?.code).toBe('KA2');
+	});
+	it('equal merit shares a place', () => {
+		const rows = rank(input([candidate('KA3', { overhang: [70] }), candidate('KA2', { overhang: [70] }), candidate('KA1', { overhang: [50] })], [weigh('overhang', 1)]));
+		expect(rows.map((r) => [r.code, r.place])).toEqual([
+			['KA2', 1],
+			['KA3', 1],
+			['KA1', 3]
+		]);
+	});
+	it('missing is not zero', () => {
+		const [row] = rank(input([candidate('KA1', {})], [weigh('overhang', 1)]));
+		expect(row?.score).toBeGreaterThan(0.3);
+		expect(row?.knownShare).toBe(0);
+	});
+	it('no rank turns when a spool joins or leaves', () => {
+		const arb = fc.array(fc.tuple(fc.integer({ min: 30, max: 80 }), fc.integer({ min: 0, max: 3 }), fc.integer({ min: 5, max: 60 })), { minLength: 3, maxLength: 7 });
+		fc.assert(
+			fc.property(arb, (triples) => {
+				const all = triples.map(([o, s, c], i) => candidate(`KA${i}`, { overhang: [o], strings: [s], costPerGoodKg: [c] }));
+				const order = (cs: Candidate[]) => rank(input(cs, criteria)).map((r) => r.code);
+				const left = order(all.slice(1));
+				expect(order(all).filter((code) => left.includes(code))).toEqual(left);
+			})
+		);
+	});
+});
+
+describe('chances', () => {
+	const clear = [candidate('KA1', { overhang: [75, 2] }), candidate('KA2', { overhang: [45, 2] })];
+	const close = [candidate('KA1', { overhang: [65, 8] }), candidate('KA2', { overhang: [65, 8] })];
+	const criteria = [weigh('overhang', 1)];
+
+	it('are the same for the same seed', () => {
+		expect(chances(input(close, criteria), 500, 7)).toEqual(chances(input(close, criteria), 500, 7));
+	});
+	it('a clear lead is certain, equals share', () => {
+		expect(chances(input(clear, criteria), 500, 1).places['id-KA1']?.[0]).toBe(1);
+		const share = chances(input(close, criteria), 4000, 1).places['id-KA1']?.[0] as number;
+		// Binomial standard error at 4000 draws is 0.8 %.
+		expect(Math.abs(share - 0.5)).toBeLessThan(0.03);
+	});
+	it('agree with the closed form for two normals', () => {
+		const pair = [candidate('KA1', { overhang: [62, 4] }), candidate('KA2', { overhang: [60, 4] })];
+		// Student t with 20 df and scale 2 each: difference 2, sd 2 sqrt(2) sqrt(20/18); P > 0 is about Phi(2 / 2.98) = 0.749.
+		const share = chances(input(pair, criteria), 8000, 3).places['id-KA1']?.[0] as number;
+		expect(Math.abs(share - 0.749)).toBeLessThan(0.02);
+	});
+	it('places of a spool and spools of a place sum to one', () => {
+		const three = [...close, candidate('KA3', { strings: [1, 1] })];
+		const r = chances(input(three, [weigh('overhang', 1), weigh('strings', 1)]), 300, 5);
+		for (const places of Object.values(r.places)) expect(places.reduce((x, y) => x + y, 0)).toBeCloseTo(1, 9);
+		for (const place of [0, 1, 2]) expect(Object.values(r.places).reduce((sum, p) => sum + (p[place] as number), 0)).toBeCloseTo(1, 9);
+	});
+	it('an undecided gate costs chance, not the place', () => {
+		const gated = [candidate('KA1', { overhang: [60, 6], strings: [0] }), candidate('KA2', { overhang: [75, 2], strings: [2] })];
+		const share = chances(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2).places['id-KA1']?.[0] as number;
+		expect(Math.abs(share - 0.5)).toBeLessThan(0.04);
+	});
+});
+
+describe('efficient edge', () => {
+	it('keeps what nothing beats in both', () => {
+		expect(
+			paretoEdge([
+				{ id: 'dear', worth: 0.9, cost: 40 },
+				{ id: 'beaten', worth: 0.7, cost: 25 },
+				{ id: 'good', worth: 0.8, cost: 20 },
+				{ id: 'cheap', worth: 0.5, cost: 12 }
+			])
+		).toEqual(['cheap', 'good', 'dear']);
+	});
+});
+
+describe('explanation', () => {
+	const a = candidate('KA1', { overhang: [70], strings: [0], costPerGoodKg: [30] });
+	const b = candidate('KA2', { overhang: [60], strings: [1], costPerGoodKg: [15, 4] });
+	const criteria = [weigh('overhang', 4), weigh('strings', 4), weigh('costPerGoodKg', 4)];
+	const given = input([a, b], criteria);
+	const said = explain(given, rank(given));
+
+	it('names what decided', () => expect(said.decidedBy?.quantity).toBe('strings'));
+	it('the named weight really turns the order, and not before', () => {
+		const turn = said.turnsAt as { quantity: string; to: number };
+		const at = (weight: number) => rank(input([a, b], criteria.map((c) => (c.quantity === turn.quantity ? { ...c, weight } : c))))[0]?.code;
+		expect(at(turn.to * 1.01)).not.toBe(at(turn.to * 0.99));
+	});
+	it('names the uncertain measurement, and what other rules pick', () => {
+		expect(said.firmUp).toEqual({ quantity: 'costPerGoodKg', spoolId: 'id-KA2' });
+		expect(said.otherRules).toEqual([
+			{ rule: 'perMoney', spoolId: 'id-KA2' },
+			{ rule: 'cheapest', spoolId: 'id-KA2' }
+		]);
+	});
+});
+
+describe('presets', () => {
+	it.each(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'] as const)('%s weighs cost and success', (preset) => {
+		const quantities = presetCriteria(preset).map((c) => c.quantity);
+		expect(quantities).toEqual(expect.arrayContaining(['printSuccess', 'costPerGoodKg']));
+	});
+});

@@ -1,0 +1,26 @@
+import type { QuantityDef } from '../finding/types';
+
+/**
+ * Value of a measured quantity on its fixed scale: 0 at the worst end, 1 at the best, straight between, clipped beyond.
+ * Anchored on the scale, not on the spools at hand, so that no rank turns when a spool joins or leaves.
+ * Source: Keeney & Raiffa 1976 (additive value with stated value functions); straight line: house rule.
+ * @example valueOf(70, { direction: 'more', scale: { low: 30, high: 80 }, target: null }) // 0.8
+ */
+export function valueOf(x: number, def: Pick<QuantityDef, 'direction' | 'scale' | 'target'>): number {
+	const { low, high } = def.scale;
+	const clip = (v: number) => Math.min(1, Math.max(0, v));
+	if (def.direction === 'nearest') {
+		const target = def.target ?? (low + high) / 2;
+		return clip(1 - Math.abs(x - target) / Math.max(high - target, target - low));
+	}
+	const share = (x - low) / (high - low);
+	return clip(def.direction === 'more' ? share : 1 - share);
+}
+
+/**
+ * Value where nothing is known: that of the middle of the prior. Missing is not zero, nor is it praise.
+ * @example priorValue(overhang) // 0.55
+ */
+export function priorValue(def: Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'prior'>): number {
+	return valueOf((def.prior.low + def.prior.high) / 2, def);
+}

@@ -1,0 +1,25 @@
+import { conditionAt } from '../conditions/condition-at';
+import type { Attempt, SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT } from '../finding/make-finding';
+import type { FindingContext } from '../finding/types';
+
+const distinct = (values: (string | null)[]): string[] => [...new Set(values.filter((v): v is string => v !== null))].sort();
+
+/**
+ * What a set of attempts had in common or not: the printers, nozzles, settings and conditions behind a finding.
+ * Settings are the nozzle temperature only: the one setting every policy speaks about.
+ * @example contextOf(evidence, attempts).printers // ['North']
+ */
+export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[]): FindingContext {
+	const times = attempts.map((a) => a.at);
+	return {
+		...EMPTY_CONTEXT,
+		printers: distinct(attempts.map((a) => a.printer)),
+		nozzles: distinct(attempts.map((a) => a.nozzle)),
+		settings: distinct(attempts.map((a) => (a.settings.nozzleC === null ? null : `${a.settings.nozzleC} °C`))),
+		conditions: [...new Set(attempts.map((a) => conditionAt(evidence.events, a.at).kind))],
+		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
+		from: times.length ? Math.min(...times) : null,
+		to: times.length ? Math.max(...times) : null
+	};
+}

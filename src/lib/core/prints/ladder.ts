@@ -1,0 +1,42 @@
+import type { Interval, Sampling } from '../finding/types';
+import { combineUncertainties } from '../stats/combined-uncertainty';
+import { meanInterval, tQuantile } from '../stats/mean-interval';
+
+export type Rung = { lastClean: number; firstFaulty: number | null };
+
+export type LadderResult = { estimate: number; n: number; interval: Interval; sampling: Sampling };
+
+/**
+ * Where a ladder of steps (overhang angles, bridge spans) stops being clean.
+ * Each print gives an interval: from its last clean step to its first faulty one (or one step further when none was faulty).
+ * One print: bounds, widened by one step each way because nothing is known of the scatter between prints (common practice, no source).
+ * Several: mean of the last clean steps; scatter of the prints and the rectangular width of the interval both count.
+ * Source: ISO 2602; JCGM 100, 4.3.7 for the width.
+ * @param step the distance between rungs, for prints with no faulty step
+ * @example ladder([{ lastClean: 65, firstFaulty: 70 }], 5) // estimate 65, interval 60 to 75, bounds
+ */
+export function ladder(rungs: readonly Rung[], step: number): LadderResult | null {
+	const [first] = rungs;
+	if (!first) return null;
+	const upper = (r: Rung) => r.firstFaulty ?? r.lastClean + step;
+	const over = meanInterval(rungs.map((r) => r.lastClean));
+	if (over.mean === null) return null;
+	if (over.standardError === null) {
+		const low = first.lastClean - step;
+		const high = upper(first) + step;
+		return { estimate: first.lastClean, n: 1, interval: { low, high, level: null, kind: 'bounds' }, sampling: { kind: 'bounds', low, high } };
+	}
+	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
+	const combined = combineUncertainties([
+		{ standardUncertainty: over.standardError, df: over.df },
+		{ standardUncertainty: width / Math.sqrt(12), df: Infinity }
+	]);
+	const df = combined.df !== null && Number.isFinite(combined.df) ? combined.df : null;
+	const half = tQuantile(0.975, df ?? Infinity) * combined.standardUncertainty;
+	return {
+		estimate: over.mean,
+		n: rungs.length,
+		interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
+		sampling: { kind: 't', mean: over.mean, standardError: combined.standardUncertainty, df }
+	};
+}

@@ -1,0 +1,9 @@
+import { costStation } from './cost/station';
+import { diameterStation } from './diameter/station';
+import { intakeStation } from './intake/station';
+import { ownStation } from './own/station';
+import { printsStation } from './prints/station';
+import type { Station } from './station';
+
+/** The stations in the order of work. One line here brings a station into the trial sheet and the pick. */
+export const STATIONS: readonly Station[] = [intakeStation, diameterStation, printsStation, costStation, ownStation];

@@ -1,0 +1,82 @@
+import { compare, type Flag } from '../compare/compare';
+import type { Protocol, SpoolEvidence } from '../evidence';
+import type { Finding, Missing, QuantityDef } from '../finding/types';
+import type { Station } from '../station';
+import { selectFindings } from './select';
+
+export type SheetCell = { quantity: string; findings: Finding[]; letters: string };
+export type SheetRow = { spoolId: string; cells: SheetCell[]; missing: Missing[] };
+export type NextAct = Missing & { spoolId: string };
+export type StationProgress = { station: string; done: number; total: number };
+export type Sheet = { columns: QuantityDef[]; rows: SheetRow[]; flags: Flag[]; next: NextAct | null; progress: StationProgress[] };
+
+/**
+ * The trial sheet: spools down, quantities across, every cell a finding or what is missing. Knows no station by name.
+ * @param spools evidence in the order of the trial
+ * @param weights weight of each quantity in the pick: an empty cell that weighs more is filled first
+ * @example buildSheet({ spools, protocol, stations: STATIONS, weights: { overhang: 3 }, now }).next // the next useful act
+ */
+export function buildSheet(given: {
+	spools: readonly SpoolEvidence[];
+	protocol: Protocol;
+	stations: readonly Station[];
+	weights: Readonly<Record<string, number>>;
+	now: number;
+}): Sheet {
+	const { spools, protocol, stations, weights, now } = given;
+	const defs = stations.flatMap((s) => s.quantities(protocol));
+	const found = spools.map((evidence) => ({ evidence, byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, protocol, now) })) }));
+	const columns = defs.filter((d) => d.onSheet);
+	const chosen = found.map(({ byStation }) => {
+		const all = byStation.flatMap((b) => b.findings);
+		return new Map(columns.map((def) => [def.id, selectFindings(all, def.id, protocol)]));
+	});
+	const comparisons = new Map(
+		columns.map((def) => [
+			def.id,
+			compare(
+				chosen.flatMap((c) => c.get(def.id)?.slice(0, 1) ?? []),
+				def,
+				protocol
+			)
+		])
+	);
+	const rows = found.map(({ evidence, byStation }, i): SheetRow => ({
+		spoolId: evidence.spool.id,
+		cells: columns.map((def) => ({
+			quantity: def.id,
+			findings: chosen[i]?.get(def.id) ?? [],
+			letters: comparisons.get(def.id)?.letters[evidence.spool.id] ?? ''
+		})),
+		missing: byStation.flatMap(({ station, findings }) => station.next(findings, protocol))
+	}));
+	return {
+		columns,
+		rows,
+		flags: [...comparisons.values()].flatMap((c) => c.flags),
+		next: nextAct(rows, stations, weights, defs),
+		progress: stations.map((station) => ({
+			station: station.id,
+			total: rows.length,
+			done: rows.filter((row) => !row.missing.some((m) => m.station === station.id)).length
+		}))
+	};
+}
+
+/**
+ * One next step for the whole trial: what weighs most and is missing altogether comes first, then working order, then the order of spools.
+ * Intake is always first: a spool that has not been looked at cannot be judged.
+ */
+function nextAct(rows: readonly SheetRow[], stations: readonly Station[], weights: Readonly<Record<string, number>>, defs: readonly QuantityDef[]): NextAct | null {
+	const stationWeight = (id: string) => Math.max(0, ...defs.filter((d) => d.station === id).map((d) => weights[d.id] ?? 0));
+	const order = stations.map((s) => s.id);
+	const acts = rows.flatMap((row, position) =>
+		row.missing.map((m) => {
+			const empty = row.cells.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station)).every((c) => (c.findings[0]?.n ?? 0) === 0);
+			const first = m.station === 'intake' ? 0 : empty && stationWeight(m.station) > 0 ? 1 : stationWeight(m.station) > 0 ? 2 : 3;
+			return { act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] };
+		})
+	);
+	acts.sort((a, b) => (a.key[0] ?? 0) - (b.key[0] ?? 0) || (a.key[1] ?? 0) - (b.key[1] ?? 0) || (a.key[2] ?? 0) - (b.key[2] ?? 0));
+	return acts[0]?.act ?? null;
+}

@@ -1,0 +1,14 @@
+import type { Protocol, SpoolEvidence } from './evidence';
+import type { Finding, Missing, QuantityDef } from './finding/types';
+
+/**
+ * A place on the bench where one kind of evidence is taken.
+ * `find` is pure: the same evidence gives the same findings; `now` is given, never read from a clock.
+ */
+export type Station = {
+	id: string;
+	quantities(protocol: Protocol): QuantityDef[];
+	find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[];
+	/** The next useful acts at this station for one spool, the most useful first. */
+	next(findings: Finding[], protocol: Protocol): Missing[];
+};

@@ -1,0 +1,13 @@
+/** The few functions of jStat that core uses; the package ships no types. */
+declare module 'jstat' {
+	interface Distribution1 {
+		inv(p: number, a: number): number;
+		cdf(x: number, a: number): number;
+	}
+	interface Distribution2 {
+		inv(p: number, a: number, b: number): number;
+		cdf(x: number, a: number, b: number): number;
+	}
+	const jStat: { studentt: Distribution1; beta: Distribution2; normal: Distribution2 };
+	export default jStat;
+}

@@ -1,0 +1,34 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	worker: { format: 'es' },
+	optimizeDeps: { include: ['comlink', 'jstat', 'pure-rand', 'd3-random', 'd3-array', 'js-quantities', 'zod', 'idb', 'uuid'] },
+	test: {
+		projects: [
+			{
+				extends: true,
+				test: {
+					name: 'unit',
+					environment: 'node',
+					include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+					exclude: ['src/**/*.db.test.ts']
+				}
+			},
+			{
+				extends: true,
+				test: {
+					name: 'db',
+					environment: 'node',
+					include: ['src/**/*.db.test.ts'],
+					pool: 'forks',
+					fileParallelism: false,
+					testTimeout: 20_000,
+					hookTimeout: 60_000
+				}
+			}
+		]
+	}
+});
