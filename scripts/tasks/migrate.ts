@@ -1,0 +1,15 @@
+import { join } from 'node:path';
+import { dump } from '../../src/lib/server/db/dump';
+import { migrate } from '../../src/lib/server/db/migrate';
+import { backupFile } from './backup-file';
+import { runTask, taskConfig } from './task';
+
+await runTask(async () => {
+	const config = taskConfig();
+	const { applied, total } = await migrate(config.DATABASE_URL, join(import.meta.dirname, '../../drizzle'), async () => {
+		const file = backupFile(config, 'before-migration');
+		await dump(config.DATABASE_URL, file);
+		console.log(`draught: a dump from before the migration is in ${file}`);
+	});
+	console.log(`draught: schema up to date (${applied} of ${total} migrations applied now)`);
+});

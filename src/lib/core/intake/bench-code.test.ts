@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { proposeBenchCode, spellsMaterial } from './bench-code';
+
+describe('bench codes', () => {
+	it('are two letters and a digit, never used twice, never a material, for hundreds of spools', () => {
+		const used = new Set<string>();
+		for (let i = 0; i < 500; i++) {
+			const code = proposeBenchCode(used) as string;
+			expect(code).toMatch(/^[A-Z]{2}[1-9]$/);
+			expect(used.has(code)).toBe(false);
+			expect(spellsMaterial(code)).toBe(false);
+			used.add(code);
+		}
+	});
+	it('neighbours differ in every place', () => {
+		const used = new Set<string>();
+		let before = '';
+		for (let i = 0; i < 20; i++) {
+			const code = proposeBenchCode(used) as string;
+			if (before) expect([...code].every((letter, at) => letter !== before[at])).toBe(true);
+			used.add(code);
+			before = code;
+		}
+	});
+	it.each(['PA4', 'PC2', 'PP1', 'TP3', 'pe5'])('%s spells a material', (code) => expect(spellsMaterial(code)).toBe(true));
+});

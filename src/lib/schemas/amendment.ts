@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { attemptReplacement } from './attempt';
+import { id, instant, requiredWords, typed, words, zone } from './common';
+
+export const amendmentBody = z
+	.object({
+		id,
+		targetKind: z.enum(['reading', 'attempt', 'event']),
+		targetId: id,
+		action: z.enum(['correct', 'exclude', 'reinstate', 'confirm', 'undo']),
+		undoesId: id.optional(),
+		typed: typed.optional().describe('the corrected value of a reading, as typed'),
+		accepted: z.boolean().default(false),
+		replacement: attemptReplacement.optional().describe('the corrected fields of an attempt'),
+		reason: words(500).default(''),
+		at: instant,
+		zone
+	})
+	.refine((a) => a.action === 'confirm' || a.action === 'undo' || a.reason !== '', { error: 'say why', path: ['reason'] })
+	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: 'say which amendment is taken back', path: ['undoesId'] });
+export type AmendmentBody = z.output<typeof amendmentBody>;
+export type AmendmentInput = z.input<typeof amendmentBody>;
+
+export const noteBody = z.object({
+	id,
+	targetKind: z.enum(['spool', 'attempt', 'reading', 'trial']),
+	targetId: id,
+	text: requiredWords('the note', 2000),
+	at: instant,
+	zone
+});
+
+export const instrumentBody = z.object({
+	id,
+	name: requiredWords('name'),
+	errorLimit: typed.min(1, { error: 'error limit is missing' }).describe('as its leaflet states it, such as 0.02 mm'),
+	resolution: typed.min(1, { error: 'resolution is missing' })
+});

@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { id, instant, typed, words, zone } from './common';
+
+export const settings = z.object({
+	nozzleC: z.number().min(20).max(500).nullable().default(null),
+	bedC: z.number().min(0).max(200).nullable().default(null),
+	fanPct: z.number().min(0).max(100).nullable().default(null),
+	speedPct: z.number().min(1).max(1000).nullable().default(null),
+	flowPct: z.number().min(10).max(300).nullable().default(null),
+	retractionMm: z.number().min(0).max(30).nullable().default(null)
+});
+
+/** The marks taken with an attempt in one go; each becomes a reading of its own. */
+export const marks = z.object({
+	overhangLastClean: typed.optional(),
+	overhangFirstFaulty: typed.optional(),
+	bridgeLongestClean: typed.optional(),
+	bridgeFirstFaulty: typed.optional(),
+	strings: z.enum(['none', 'wisp', 'slight', 'heavy']).optional()
+});
+export type Marks = z.output<typeof marks>;
+
+const outcomeFields = {
+	outcome: z.enum(['finished', 'failed']),
+	percentReached: z.number({ error: 'must be a number of per cent' }).min(0, { error: 'cannot be below 0 %' }).max(100, { error: 'cannot be above 100 %' }).optional(),
+	cause: z.enum(['filament', 'printer', 'setUp', 'handling', 'unknown']).optional()
+};
+
+export const attemptBody = z
+	.object({
+		id,
+		spoolId: id,
+		pieceId: id.optional().describe("the trial's piece if not given"),
+		trialId: id.optional(),
+		...outcomeFields,
+		condition: z.enum(['asReceived', 'dried', 'exposed']).optional().describe('derived from the events of the spool; saying another records the drying or exposure'),
+		printerId: id.optional(),
+		settings: settings.prefault({}),
+		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
+		gramsG: z.number().positive().max(100_000).optional(),
+		minutes: z.number().positive().max(100_000).optional(),
+		marks: marks.prefault({}),
+		note: words(2000).optional(),
+		at: instant,
+		zone
+	})
+	.refine((a) => a.outcome === 'finished' || a.percentReached !== undefined, { error: 'say how far the print got', path: ['percentReached'] })
+	.refine((a) => a.outcome === 'finished' || (a.percentReached ?? 0) < 100, { error: 'a failed print got less far than 100 %', path: ['percentReached'] })
+	.refine((a) => a.outcome === 'finished' || a.cause !== undefined, { error: 'say what the failure is charged to; "unknown" is an answer', path: ['cause'] });
+export type AttemptBody = z.output<typeof attemptBody>;
+export type AttemptInput = z.input<typeof attemptBody>;
+
+/** What a correction of an attempt may supersede. */
+export const attemptReplacement = z
+	.object({ ...outcomeFields, outcome: outcomeFields.outcome.optional() })
+	.partial()
+	.refine((r) => Object.keys(r).length > 0, { error: 'nothing is corrected' });
+
+export const printerBody = z.object({ id, name: words().min(1, { error: 'name is missing' }), nozzle: words().min(1, { error: 'nozzle is missing' }) });

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { id, instant, typed, zone } from './common';
+
+export const readingBody = z.object({
+	id,
+	spoolId: id,
+	quantity: z.enum(Object.keys(READING_QUANTITIES) as [string, ...string[]]),
+	typed: typed.min(1, { error: 'type a value' }).describe('the value as typed, with or without its unit'),
+	accepted: z.boolean().default(false).describe('the sender was asked about an unlikely value and means it'),
+	instrumentId: id.optional(),
+	placeIndex: z.int().min(0).max(9999).optional(),
+	positionM: z.number().min(0).max(5000).optional(),
+	direction: z.enum(['along', 'across']).optional(),
+	attemptId: id.optional(),
+	ownMeasureId: id.optional(),
+	roomTemperatureC: z.number().min(-40).max(80).optional(),
+	roomHumidityPct: z.number().min(0).max(100).optional(),
+	takenAt: instant,
+	zone
+});
+export type ReadingBody = z.output<typeof readingBody>;
+export type ReadingInput = z.input<typeof readingBody>;

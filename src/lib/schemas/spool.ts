@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { ODDITIES } from '$lib/core/intake/station';
+import { CURRENCIES } from '$lib/core/units/money';
+import { benchCode, colourHex, id, instant, requiredWords, typed, words, zone } from './common';
+
+const claimFields = {
+	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
+	labelTolerance: typed.optional().describe('stated diameter tolerance on the label'),
+	listingTolerance: typed.optional().describe('stated diameter tolerance in the listing')
+};
+
+const quoteFields = {
+	price: typed.describe('for the whole order'),
+	shipping: typed.optional(),
+	quantity: z.int().min(1, { error: 'must be at least 1' }).max(1000).default(1),
+	netMass: typed.describe('of one spool'),
+	quoteKind: z.enum(['list', 'sale', 'bundle']).default('list')
+};
+
+export const obtained = z.enum(['bought', 'suppliedFree', 'gift']);
+
+/** What intake asks: material, price, net mass and label temperature; everything else may come later. */
+export const intakeBody = z.object({
+	id,
+	trialId: id.optional(),
+	role: z.enum(['candidate', 'house']).default('candidate'),
+	material: requiredWords('material', 40),
+	price: typed.optional(),
+	netMass: typed.optional(),
+	labelNozzle: claimFields.labelNozzle,
+	maker: words().optional(),
+	filament: words().optional(),
+	benchCode: benchCode.optional(),
+	currency: z.enum(CURRENCIES).default('EUR'),
+	lot: words().optional(),
+	colourName: words().optional(),
+	colourHex: colourHex.optional(),
+	tare: typed.optional(),
+	grossMass: typed.optional(),
+	labelTolerance: claimFields.labelTolerance,
+	listingTolerance: claimFields.listingTolerance,
+	quantity: quoteFields.quantity,
+	shipping: quoteFields.shipping,
+	quoteKind: quoteFields.quoteKind,
+	obtained: obtained.optional(),
+	reelMaterial: z.enum(['plastic', 'card', 'wire']).optional(),
+	nothingOdd: z.boolean().optional(),
+	odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
+	note: words(2000).optional(),
+	at: instant,
+	zone
+});
+export type IntakeBody = z.output<typeof intakeBody>;
+export type IntakeInput = z.input<typeof intakeBody>;
+
+/** Several spools from a spreadsheet, taken whole or not at all. */
+export const intakeListBody = z.object({
+	id,
+	trialId: id.optional(),
+	rows: z.array(intakeBody.omit({ trialId: true })).min(1, { error: 'there is no row to take in' }).max(200, { error: 'at most 200 spools at once' })
+});
+
+export const unboxingBody = z
+	.object({ id, spoolId: id, nothingOdd: z.boolean().optional(), odd: z.partialRecord(z.enum(ODDITIES), words()).optional(), at: instant, zone })
+	.refine((b) => b.nothingOdd || Object.keys(b.odd ?? {}).length > 0, { error: 'say what is odd, or that nothing is', path: ['odd'] });
+
+export const filamentBody = z.object({ id, maker: requiredWords('maker'), name: requiredWords('name'), material: requiredWords('material', 40), variant: words().optional(), ...claimFields });
+
+export const spoolBody = z.object({
+	id,
+	filamentId: id,
+	benchCode: benchCode.optional(),
+	lot: words().optional(),
+	colourName: words().optional(),
+	colourHex: colourHex.optional(),
+	obtained: obtained.optional(),
+	trialId: id.optional(),
+	role: z.enum(['candidate', 'house']).default('candidate'),
+	at: instant,
+	zone
+});
+
+export const quoteBody = z.object({ id, filamentId: id, spoolId: id.optional().describe('joins the quote to this spool as what was paid'), currency: z.enum(CURRENCIES), ...quoteFields, at: instant, zone });
+
+/** Facts of a spool that may be completed later; each change is an amendment. */
+export const spoolFactsBody = z.object({
+	id,
+	spoolId: id,
+	colourName: words().optional(),
+	colourHex: colourHex.optional(),
+	obtained: obtained.optional(),
+	lot: words().optional(),
+	tare: typed.optional(),
+	grossMass: typed.optional(),
+	...claimFields,
+	at: instant,
+	zone
+});

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { CURRENCIES } from '$lib/core/units/money';
+import { id, instant, requiredWords, words, zone } from './common';
+
+export const preset = z.enum(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own']);
+
+export const trialBody = z.object({
+	id,
+	name: requiredWords('name'),
+	question: words(2000).optional(),
+	preset: preset.default('own'),
+	currency: z.enum(CURRENCIES).default('EUR'),
+	blind: z.boolean().default(false),
+	spoolIds: z.array(id).max(200).default([])
+});
+export type TrialInput = z.input<typeof trialBody>;
+
+export const criterion = z.object({
+	quantity: z.string().min(1).max(60),
+	weight: z.number().min(0, { error: 'cannot be below 0' }).max(10, { error: 'cannot be above 10' }),
+	gate: z.object({ op: z.enum(['atLeast', 'atMost']), limit: z.number() }).nullable()
+});
+
+export const criteriaBody = z.object({ id, trialId: id, items: z.array(criterion).max(60) }).refine((b) => new Set(b.items.map((i) => i.quantity)).size === b.items.length, {
+	error: 'each criterion may stand once',
+	path: ['items']
+});
+
+export const protocolBody = z.object({
+	id,
+	trialId: id,
+	settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']),
+	conditionPolicy: z.enum(['asReceived', 'driedFirst', 'both']),
+	valueRule: z.enum(['weighted', 'perMoney', 'cheapest']),
+	printerId: id.nullable().default(null),
+	repeats: z.int().min(1).max(20),
+	diameterPlaces: z.int().min(1).max(100),
+	diameterDirections: z.int().min(1).max(2)
+});
+
+export const blindBody = z.object({ id, trialId: id, blind: z.boolean() });
+
+export const trialSpoolBody = z.object({ id, trialId: id, spoolId: id, role: z.enum(['candidate', 'house']).default('candidate') });
+
+export const houseSpoolBody = z.object({ id, spoolId: id });
+
+export const ownMeasureBody = z
+	.object({
+		id,
+		trialId: id,
+		name: requiredWords('name', 60),
+		unit: words(16),
+		direction: z.enum(['more', 'less', 'nearest']),
+		low: z.number({ error: 'must be a number' }),
+		high: z.number({ error: 'must be a number' })
+	})
+	.refine((m) => m.high > m.low, { error: 'the high end must be above the low end', path: ['high'] });
+
+export const verdictBody = z
+	.object({
+		id,
+		trialId: id,
+		spoolId: id,
+		kind: z.enum(['buy', 'leave', 'buyFor', 'dryFirst']),
+		buyFor: words().optional(),
+		note: words(2000).optional(),
+		at: instant,
+		zone
+	})
+	.refine((v) => v.kind !== 'buyFor' || (v.buyFor ?? '') !== '', { error: 'say what it is to be bought for', path: ['buyFor'] });

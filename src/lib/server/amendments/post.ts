@@ -1,0 +1,72 @@
+import { and, eq } from 'drizzle-orm';
+import { readReading } from '$lib/core/readings/read-reading';
+import type { AmendmentBody } from '$lib/schemas/amendment';
+import type { Database, Reader, Transaction } from '../db/client';
+import { amendment, attempt, event, ownMeasure, reading } from '../db/schema';
+import { notFound, refuse, refuseField } from '../problem';
+import { raiseRevision } from '../readings/post';
+import { refusedReading } from '../readings/words';
+import { pastInstant } from '../time';
+import { writeOnce } from '../write/write-once';
+
+export type KeptAmendment = { id: string; targetId: string };
+
+/** Keeps a correction, exclusion, reinstatement, confirmation or undo. The record it points at is not touched. */
+export async function postAmendment(db: Database, body: AmendmentBody, now: number): Promise<{ answer: KeptAmendment; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'amendment', body, now }, async (tx) => {
+		const at = pastInstant(body.at, now, 'at');
+		const spoolId = await spoolOfTarget(tx, body);
+		await raiseRevision(tx, spoolId);
+		if (body.action === 'undo') await checkUndone(tx, body);
+		await tx.insert(amendment).values({
+			id: body.id,
+			spoolId,
+			targetKind: body.targetKind,
+			targetId: body.targetId,
+			action: body.action,
+			undoesId: body.undoesId,
+			replacement: body.action === 'correct' ? await replacementOf(tx, body) : null,
+			reason: body.reason,
+			// Order decides which amendment is in force; the moment of arrival is the one clock all senders share.
+			at: Math.max(at, now),
+			createdAt: now
+		});
+		return { id: body.id, targetId: body.targetId };
+	});
+}
+
+async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
+	const table = { reading, attempt, event }[body.targetKind];
+	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
+	if (!row) throw notFound(body.targetKind);
+	return row.spoolId;
+}
+
+async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> {
+	const [row] = await tx
+		.select({ id: amendment.id })
+		.from(amendment)
+		.where(and(eq(amendment.id, body.undoesId ?? ''), eq(amendment.targetId, body.targetId)));
+	if (!row) throw refuseField('undoesId', 'unknownId', 'there is no such amendment of this record');
+}
+
+/** What supersedes the raw fields; a corrected value passes the same reading of text as the first one. */
+async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Record<string, unknown>> {
+	if (body.targetKind === 'attempt') {
+		if (!body.replacement) throw refuseField('replacement', 'missing', 'say what is corrected');
+		return attemptFields(body.replacement);
+	}
+	if (body.targetKind !== 'reading') throw refuseField('action', 'impossible', 'an event cannot be corrected; strike it out and record the right one');
+	if (!body.typed) throw refuseField('typed', 'missing', 'type the right value');
+	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
+	if (!row) throw notFound('reading');
+	const unit = row.ownMeasureId ? ((await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)))[0]?.unit ?? '') : '';
+	const read = readReading(row.quantity, body.typed, unit);
+	if (!read.ok) throw refuse([refusedReading('typed', read)]);
+	return { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution };
+}
+
+/** A finished print has reached 100 % and has nobody to charge, whatever the raw row said. */
+function attemptFields(replacement: NonNullable<AmendmentBody['replacement']>): Record<string, unknown> {
+	return replacement.outcome === 'finished' ? { ...replacement, percentReached: 100, cause: null } : replacement;
+}

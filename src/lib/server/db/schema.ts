@@ -1,0 +1,325 @@
+import { boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
+
+/**
+ * The whole skeleton of the record. Evidence belongs to spools, never to trials; raw rows are inserted and never changed:
+ * amendments point at them. Only `revision` counters and the few plain switches of a trial are updated in place.
+ */
+
+const id = () => uuid().primaryKey();
+const word = (length = 32) => varchar({ length });
+const created = () => ({ createdAt: moment().notNull(), createdBy: uuid() });
+
+/** One row: which server this is. It keys the outbox of browsers, so that demo readings never reach real data. */
+export const server = mysqlTable('server', { id: id(), createdAt: moment().notNull() });
+
+/** Every write that was acknowledged: same id and same body again get the first answer again. */
+export const writeLog = mysqlTable('write_log', {
+	id: id(),
+	kind: word().notNull(),
+	bodyHash: hash().notNull(),
+	answer: json<unknown>()().notNull(),
+	at: moment().notNull()
+});
+
+export const tester = mysqlTable('tester', { id: id(), name: shortText().notNull(), ...created() });
+
+export const maker = mysqlTable('maker', { id: id(), name: shortText().notNull(), ...created() }, (t) => [uniqueIndex('maker_name').on(t.name)]);
+
+export const filament = mysqlTable(
+	'filament',
+	{ id: id(), makerId: uuid().notNull(), name: shortText().notNull(), material: word(40).notNull(), variant: shortText(), ...created() },
+	(t) => [index('filament_maker').on(t.makerId)]
+);
+
+/** What maker or shop states about a filament, with where it stands: on the label or in the listing. */
+export const claim = mysqlTable(
+	'claim',
+	{
+		id: id(),
+		filamentId: uuid().notNull(),
+		quantity: word(40).notNull(),
+		source: word(16).notNull(),
+		value: number().notNull(),
+		typedText: shortText().notNull(),
+		typedUnit: word(16).notNull(),
+		...created()
+	},
+	(t) => [index('claim_filament').on(t.filamentId)]
+);
+
+export const lot = mysqlTable('lot', { id: id(), filamentId: uuid().notNull(), code: shortText().notNull(), ...created() }, (t) => [
+	index('lot_filament').on(t.filamentId)
+]);
+
+export const spool = mysqlTable(
+	'spool',
+	{
+		id: id(),
+		filamentId: uuid().notNull(),
+		lotId: uuid(),
+		benchCode: varchar({ length: 8 }).notNull(),
+		colourName: shortText(),
+		colourHex: varchar({ length: 7 }),
+		obtained: word(16),
+		reelMaterial: word(16),
+		revision: int().notNull().default(1),
+		...created()
+	},
+	(t) => [uniqueIndex('spool_bench_code').on(t.benchCode), index('spool_filament').on(t.filamentId)]
+);
+
+/** Which spool is the standing reference; the newest row is in force. */
+export const houseSpool = mysqlTable('house_spool', { id: id(), spoolId: uuid().notNull(), ...created() });
+
+/** A price seen: for the whole order of `quantity` spools of `netMassG` each. */
+export const quote = mysqlTable(
+	'quote',
+	{
+		id: id(),
+		filamentId: uuid().notNull(),
+		priceMinor: int().notNull(),
+		shippingMinor: int().notNull(),
+		currency: varchar({ length: 3 }).notNull(),
+		quantity: int().notNull(),
+		netMassG: number().notNull(),
+		kind: word(16).notNull(),
+		seenAt: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
+	(t) => [index('quote_filament').on(t.filamentId)]
+);
+
+export const purchase = mysqlTable('purchase', { id: id(), spoolId: uuid().notNull(), quoteId: uuid().notNull(), ...created() }, (t) => [
+	index('purchase_spool').on(t.spoolId)
+]);
+
+export const instrument = mysqlTable('instrument', {
+	id: id(),
+	name: shortText().notNull(),
+	quantity: word(40).notNull(),
+	resolution: number(),
+	errorLimit: number(),
+	...created()
+});
+
+export const instrumentCheck = mysqlTable(
+	'instrument_check',
+	{ id: id(), instrumentId: uuid().notNull(), reference: number().notNull(), bias: number().notNull(), repeatability: number(), n: int().notNull(), at: moment().notNull(), ...created() },
+	(t) => [index('instrument_check_instrument').on(t.instrumentId)]
+);
+
+export const printer = mysqlTable('printer', { id: id(), name: shortText().notNull(), nozzle: shortText().notNull(), ...created() });
+
+export const place = mysqlTable('place', { id: id(), name: shortText().notNull(), kind: word(16).notNull(), ...created() });
+
+export const dryer = mysqlTable('dryer', { id: id(), name: shortText().notNull(), setPointLowC: number(), setPointHighC: number(), ...created() });
+
+/** A test model. A revision is a new row of the same family; a used row never changes. */
+export const piece = mysqlTable('piece', {
+	id: id(),
+	familyId: uuid().notNull(),
+	version: int().notNull(),
+	name: shortText().notNull(),
+	overhangStepDeg: number(),
+	bridgeStepMm: number(),
+	gramsG: number(),
+	...created()
+});
+
+export const trial = mysqlTable('trial', {
+	id: id(),
+	name: shortText().notNull(),
+	question: longText(),
+	preset: word().notNull(),
+	currency: varchar({ length: 3 }).notNull(),
+	blind: boolean().notNull().default(false),
+	revision: int().notNull().default(1),
+	...created()
+});
+
+export const trialSpool = mysqlTable(
+	'trial_spool',
+	{ trialId: uuid().notNull(), spoolId: uuid().notNull(), role: word(16).notNull(), position: int().notNull(), ...created() },
+	(t) => [primaryKey({ columns: [t.trialId, t.spoolId] }), index('trial_spool_spool').on(t.spoolId)]
+);
+
+/** What a trial holds equal: versions, the newest in force, older ones kept. */
+export const protocol = mysqlTable(
+	'protocol',
+	{
+		id: id(),
+		trialId: uuid().notNull(),
+		version: int().notNull(),
+		settingsPolicy: word(16).notNull(),
+		conditionPolicy: word(16).notNull(),
+		valueRule: word(16).notNull(),
+		mainPieceId: uuid().notNull(),
+		printerId: uuid(),
+		repeats: int().notNull(),
+		diameterPlaces: int().notNull(),
+		diameterDirections: int().notNull(),
+		...created()
+	},
+	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]
+);
+
+/** Criteria, weights and gates of a trial: versions, the newest in force. */
+export const criteria = mysqlTable(
+	'criteria',
+	{ id: id(), trialId: uuid().notNull(), version: int().notNull(), items: json<unknown>()().notNull(), ...created() },
+	(t) => [uniqueIndex('criteria_version').on(t.trialId, t.version)]
+);
+
+export const ownMeasure = mysqlTable(
+	'own_measure',
+	{
+		id: id(),
+		trialId: uuid().notNull(),
+		name: shortText().notNull(),
+		unit: word(16).notNull(),
+		direction: word(16).notNull(),
+		scaleLow: number().notNull(),
+		scaleHigh: number().notNull(),
+		...created()
+	},
+	(t) => [index('own_measure_trial').on(t.trialId)]
+);
+
+export const event = mysqlTable(
+	'event',
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		kind: word(16).notNull(),
+		at: moment().notNull(),
+		endedAt: moment(),
+		zone: zone(),
+		placeId: uuid(),
+		dryerId: uuid(),
+		detail: json<unknown>()(),
+		...created()
+	},
+	(t) => [index('event_spool').on(t.spoolId, t.at)]
+);
+
+export const attempt = mysqlTable(
+	'attempt',
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		pieceId: uuid().notNull(),
+		printerId: uuid(),
+		at: moment().notNull(),
+		zone: zone(),
+		outcome: word(16).notNull(),
+		percentReached: number().notNull(),
+		cause: word(16),
+		settings: json<unknown>()().notNull(),
+		settingsPolicy: word(16),
+		gramsG: number(),
+		minutes: number(),
+		...created()
+	},
+	(t) => [index('attempt_spool').on(t.spoolId, t.at)]
+);
+
+export const specimen = mysqlTable(
+	'specimen',
+	{ id: id(), spoolId: uuid().notNull(), attemptId: uuid(), pieceId: uuid(), orientation: word(16), at: moment().notNull(), zone: zone(), ...created() },
+	(t) => [index('specimen_spool').on(t.spoolId)]
+);
+
+/** One raw observation. Never updated, never deleted. */
+export const reading = mysqlTable(
+	'reading',
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		station: word().notNull(),
+		quantity: word(40).notNull(),
+		/** In the canonical unit; null for words only. */
+		value: number(),
+		typedText: shortText().notNull(),
+		typedUnit: word(16).notNull(),
+		resolution: number(),
+		instrumentId: uuid(),
+		instrumentCheckId: uuid(),
+		takenAt: moment().notNull(),
+		zone: zone(),
+		roomTemperatureC: number(),
+		roomHumidityPct: number(),
+		placeIndex: int(),
+		positionM: number(),
+		direction: word(16),
+		attemptId: uuid(),
+		specimenId: uuid(),
+		eventId: uuid(),
+		ownMeasureId: uuid(),
+		...created()
+	},
+	(t) => [index('reading_spool').on(t.spoolId, t.station), index('reading_attempt').on(t.attemptId)]
+);
+
+/** Correct, exclude, reinstate, confirm, undo. Points at a record, or at a range of a series. */
+export const amendment = mysqlTable(
+	'amendment',
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		targetKind: word(16).notNull(),
+		targetId: uuid().notNull(),
+		rangeFrom: int(),
+		rangeTo: int(),
+		action: word(16).notNull(),
+		undoesId: uuid(),
+		replacement: json<Record<string, unknown>>()(),
+		reason: varchar({ length: 500 }).notNull(),
+		at: moment().notNull(),
+		...created()
+	},
+	(t) => [index('amendment_spool').on(t.spoolId), index('amendment_target').on(t.targetId)]
+);
+
+export const note = mysqlTable(
+	'note',
+	{ id: id(), spoolId: uuid().notNull(), targetKind: word(16).notNull(), targetId: uuid().notNull(), text: longText().notNull(), at: moment().notNull(), zone: zone(), ...created() },
+	(t) => [index('note_spool').on(t.spoolId), index('note_target').on(t.targetId)]
+);
+
+export const photo = mysqlTable(
+	'photo',
+	{ id: id(), spoolId: uuid().notNull(), targetKind: word(16).notNull(), targetId: uuid().notNull(), mediaType: word(40).notNull(), bytes: mediumBlob().notNull(), at: moment().notNull(), ...created() },
+	(t) => [index('photo_target').on(t.targetId)]
+);
+
+/** A long log (gauge, climate, force and travel): a header, and chunks of at most 1 MiB. */
+export const series = mysqlTable(
+	'series',
+	{ id: id(), spoolId: uuid(), station: word().notNull(), quantity: word(40).notNull(), unit: word(16).notNull(), axis: json<unknown>()().notNull(), samples: int().notNull(), committed: boolean().notNull(), startedAt: moment().notNull(), zone: zone(), ...created() },
+	(t) => [index('series_spool').on(t.spoolId)]
+);
+
+export const seriesChunk = mysqlTable('series_chunk', { seriesId: uuid().notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() }, (t) => [
+	primaryKey({ columns: [t.seriesId, t.position] })
+]);
+
+/** What was decided, frozen with the findings and the version of core it rests on. */
+export const verdict = mysqlTable(
+	'verdict',
+	{
+		id: id(),
+		trialId: uuid().notNull(),
+		spoolId: uuid().notNull(),
+		kind: word(16).notNull(),
+		buyFor: shortText(),
+		note: longText(),
+		snapshot: json<unknown>()().notNull(),
+		coreVersion: word(16).notNull(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
+	(t) => [index('verdict_trial').on(t.trialId), index('verdict_spool').on(t.spoolId)]
+);

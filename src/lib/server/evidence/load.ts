@@ -1,0 +1,148 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { Reader } from '../db/client';
+import { attempt, claim, filament, instrument, lot, maker, piece, printer, purchase, quote, reading, spool, trial, trialSpool } from '../db/schema';
+import { groupBy } from './group';
+import { loadAmendments, loadEvents } from './load-events';
+
+/**
+ * The evidence of spools as core takes it: raw rows after amendments, names and prices withheld where a blind trial has the spool.
+ * A fixed number of queries, however many spools. Returned in the order asked for; unknown ids are left out.
+ */
+export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<SpoolEvidence[]> {
+	if (spoolIds.length === 0) return [];
+	const spools = await db
+		.select({ spool, filament, maker, lot })
+		.from(spool)
+		.innerJoin(filament, eq(filament.id, spool.filamentId))
+		.innerJoin(maker, eq(maker.id, filament.makerId))
+		.leftJoin(lot, eq(lot.id, spool.lotId))
+		.where(inArray(spool.id, spoolIds));
+	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
+	if (filamentIds.length === 0) return [];
+	const [amendments, events, readings, attempts, claims, quotes, instruments, pieces, hidden] = await Promise.all([
+		loadAmendments(db, spoolIds),
+		loadEvents(db, spoolIds),
+		db.select().from(reading).where(inArray(reading.spoolId, spoolIds)).orderBy(asc(reading.takenAt), asc(reading.id)),
+		db
+			.select({ attempt, printer })
+			.from(attempt)
+			.leftJoin(printer, eq(printer.id, attempt.printerId))
+			.where(inArray(attempt.spoolId, spoolIds))
+			.orderBy(asc(attempt.at), asc(attempt.id)),
+		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
+		loadQuotes(db, spoolIds, filamentIds),
+		db.select().from(instrument),
+		db.select().from(piece),
+		hiddenSpools(db, spoolIds)
+	]);
+	const readingsOf = groupBy(readings, (r) => r.spoolId);
+	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
+	const claimsOf = groupBy(claims, (c) => c.filamentId);
+	const all = new Map(
+		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
+			const amended: Amendment[] = amendments.get(s.id) ?? [];
+			const facts = applyAmendments({ id: s.id, colourName: s.colourName, colourHex: s.colourHex, obtained: s.obtained, lot: l?.code ?? null }, amended);
+			const blind = hidden.has(s.id);
+			const evidence: SpoolEvidence = {
+				spool: {
+					id: s.id,
+					code: s.benchCode,
+					colourName: facts.colourName,
+					colourHex: facts.colourHex,
+					maker: blind ? null : m.name,
+					filament: blind ? null : f.name,
+					material: f.material,
+					lot: facts.lot,
+					obtained: blind ? null : (facts.obtained as SpoolEvidence['spool']['obtained']),
+					revision: s.revision
+				},
+				claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({ id: c.id, quantity: c.quantity, source: c.source as Claim['source'], value: c.value })),
+				quotes: blind ? [] : (quotes.get(s.id) ?? []),
+				pricesHidden: blind,
+				readings: (readingsOf.get(s.id) ?? []).map((r) => toReading(r, amended)),
+				attempts: (attemptsOf.get(s.id) ?? []).map(({ attempt: a, printer: p }) =>
+					applyAmendments(
+						{
+							id: a.id,
+							pieceId: a.pieceId,
+							at: a.at,
+							outcome: a.outcome as 'finished' | 'failed',
+							percentReached: a.percentReached,
+							cause: a.cause as SpoolEvidence['attempts'][number]['cause'],
+							printer: p?.name ?? null,
+							nozzle: p?.nozzle ?? null,
+							settings: a.settings as PrintSettings
+						},
+						amended
+					)
+				),
+				events: events.get(s.id) ?? [],
+				instruments: instruments.map((i): Instrument => ({ id: i.id, name: i.name, quantity: i.quantity, resolution: i.resolution, errorLimit: i.errorLimit })),
+				pieces: pieces.map((p): Piece => ({ id: p.id, name: p.name, version: p.version, overhangStepDeg: p.overhangStepDeg, bridgeStepMm: p.bridgeStepMm, gramsG: p.gramsG }))
+			};
+			return [s.id, evidence] as const;
+		})
+	);
+	return spoolIds.flatMap((id) => all.get(id) ?? []);
+}
+
+function toReading(row: typeof reading.$inferSelect, amendments: readonly Amendment[]): Reading {
+	return applyAmendments(
+		{
+			id: row.id,
+			station: row.station,
+			quantity: row.quantity,
+			value: row.value,
+			typedText: row.typedText,
+			typedUnit: row.typedUnit,
+			resolution: row.resolution,
+			takenAt: row.takenAt,
+			instrumentId: row.instrumentId,
+			placeIndex: row.placeIndex,
+			positionM: row.positionM,
+			direction: row.direction,
+			attemptId: row.attemptId,
+			ownMeasureId: row.ownMeasureId
+		},
+		amendments
+	);
+}
+
+/** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */
+async function loadQuotes(db: Reader, spoolIds: string[], filamentIds: string[]): Promise<Map<string, Quote[]>> {
+	const rows = await db.select().from(quote).where(inArray(quote.filamentId, filamentIds)).orderBy(desc(quote.seenAt), desc(quote.id));
+	const bought = await db.select().from(purchase).where(inArray(purchase.spoolId, spoolIds)).orderBy(desc(purchase.createdAt), desc(purchase.id));
+	const owners = await db.select({ id: spool.id, filamentId: spool.filamentId }).from(spool).where(inArray(spool.id, spoolIds));
+	return new Map(
+		owners.map((owner) => {
+			const of = rows.filter((q) => q.filamentId === owner.filamentId);
+			const paid = bought.find((p) => p.spoolId === owner.id)?.quoteId;
+			const ordered = [...of.filter((q) => q.id === paid), ...of.filter((q) => q.id !== paid)];
+			return [
+				owner.id,
+				ordered.map((q): Quote => ({
+					id: q.id,
+					priceMinor: q.priceMinor,
+					shippingMinor: q.shippingMinor,
+					currency: q.currency,
+					quantity: q.quantity,
+					netMassG: q.netMassG,
+					seenAt: q.seenAt,
+					kind: q.kind as Quote['kind']
+				}))
+			];
+		})
+	);
+}
+
+/** Spools whose maker, product and price are withheld: those in any trial that is blind now. */
+export async function hiddenSpools(db: Reader, spoolIds?: string[]): Promise<Set<string>> {
+	const rows = await db
+		.select({ id: trialSpool.spoolId })
+		.from(trialSpool)
+		.innerJoin(trial, eq(trial.id, trialSpool.trialId))
+		.where(and(eq(trial.blind, true), spoolIds ? inArray(trialSpool.spoolId, spoolIds) : undefined));
+	return new Set(rows.map((r) => r.id));
+}

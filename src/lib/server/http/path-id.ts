@@ -1,0 +1,10 @@
+import type { RequestEvent } from '@sveltejs/kit';
+import { id } from '$lib/schemas/common';
+import { notFound } from '../problem';
+
+/** The `[id]` of a route; anything that is no id is simply not there. */
+export function pathId(event: Pick<RequestEvent, 'params'>): string {
+	const parsed = id.safeParse(event.params.id);
+	if (!parsed.success) throw notFound('page');
+	return parsed.data;
+}

@@ -1,0 +1,63 @@
+import type { RequestEvent } from '@sveltejs/kit';
+import type { z } from 'zod';
+import { read } from '$lib/schemas/read';
+import type { Database } from '../db/client';
+import { isAway } from '../db/errors';
+import { database } from '../context';
+import { Problem, problemResponse, refuse } from '../problem';
+
+/** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
+export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024 } as const;
+
+export function json(value: unknown, status = 200): Response {
+	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
+}
+
+/**
+ * A route that keeps something: body read under its limit, checked by its schema, written once, acknowledged after COMMIT.
+ * 201 the first time, 200 when the same id and body came again.
+ */
+export function keep<S extends z.ZodType, T>(schema: S, write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>, limit: number = LIMITS.capture) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			const parsed = read(schema, await readJson(event.request, limit));
+			if (!parsed.ok) throw refuse(parsed.errors);
+			const { answer, repeated } = await write(database(), parsed.value, Date.now());
+			return json(answer, repeated ? 200 : 201);
+		});
+}
+
+/** A route that only reads. */
+export function show<T>(load: (event: RequestEvent, db: Database, now: number) => Promise<T>) {
+	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())));
+}
+
+async function answering(work: () => Promise<Response>): Promise<Response> {
+	try {
+		return await work();
+	} catch (error) {
+		if (error instanceof Problem) return problemResponse(error);
+		if (isAway(error)) return problemResponse({ status: 503, title: 'The database is away. Nothing was stored; try again.' });
+		console.error(error);
+		return problemResponse({ status: 500, title: 'Something went wrong here. Nothing was stored.' });
+	}
+}
+
+/** Reads a JSON body without ever holding more than its limit. */
+async function readJson(request: Request, limit: number): Promise<unknown> {
+	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
+	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw new Problem(415, 'Send JSON (content-type application/json).');
+	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+	const chunks: Uint8Array[] = [];
+	let size = 0;
+	for await (const chunk of request.body ?? []) {
+		size += (chunk as Uint8Array).byteLength;
+		if (size > limit) throw tooLarge();
+		chunks.push(chunk as Uint8Array);
+	}
+	try {
+		return JSON.parse(Buffer.concat(chunks).toString('utf8'));
+	} catch {
+		throw new Problem(400, 'This is not JSON.');
+	}
+}

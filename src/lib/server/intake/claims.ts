@@ -1,0 +1,47 @@
+import { v7 } from 'uuid';
+import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { FieldError } from '$lib/schemas/field-error';
+import { claim } from '../db/schema';
+
+export type ClaimRow = typeof claim.$inferInsert;
+export type ClaimTexts = { labelNozzle?: string; labelTolerance?: string; listingTolerance?: string };
+
+/** Believable limits of stated figures, in canonical units. */
+const NOZZLE_C = { low: 120, high: 500 };
+const TOLERANCE_MM = { low: 0.001, high: 0.5 };
+
+/**
+ * Claims as typed into rows, errors at their fields. A temperature range "210-230 C" becomes its two ends.
+ * A tolerance may carry its sign (+/-0.02).
+ */
+export function readClaims(filamentId: string, texts: ClaimTexts, now: number): { rows: ClaimRow[]; errors: FieldError[] } {
+	const rows: ClaimRow[] = [];
+	const errors: FieldError[] = [];
+	const keep = (quantity: string, source: 'label' | 'listing', text: string, value: number, unit: string) =>
+		rows.push({ id: v7(), filamentId, quantity, source, value, typedText: text, typedUnit: unit, createdAt: now });
+
+	for (const [path, source] of [
+		['labelTolerance', 'label'],
+		['listingTolerance', 'listing']
+	] as const) {
+		const text = texts[path];
+		if (!text) continue;
+		const read = readQuantityText(text.replace(/^(\+\/-|±|\+-)\s*/, ''), 'length');
+		if (!read.ok) errors.push({ path, code: read.reason, message: read.reason === 'unknownUnit' ? `has an unknown unit; known here: ${read.allowed.join(', ')}` : 'is not a tolerance such as 0.02 mm' });
+		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high) errors.push({ path, code: 'outOfRange', message: 'is not a believable tolerance; write it in mm, such as 0.02' });
+		else keep('diameterTolerance', source, text, read.value, read.typedUnit);
+	}
+	if (texts.labelNozzle) {
+		const ends = texts.labelNozzle.split(/\s*(?:-|–|to|\.\.)\s*/).filter((end) => end !== '');
+		const unit = /f$/i.test(texts.labelNozzle.trim()) ? 'F' : 'C';
+		const read = ends.map((end) => readQuantityText(end, 'temperature', unit));
+		const values = read.flatMap((r) => (r.ok ? [r.value] : []));
+		if (ends.length === 0 || ends.length > 2 || values.length !== read.length) errors.push({ path: 'labelNozzle', code: 'notANumber', message: 'is not a temperature such as 215 or 210-230 C' });
+		else if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high)) errors.push({ path: 'labelNozzle', code: 'outOfRange', message: `is not a believable nozzle temperature (${NOZZLE_C.low} to ${NOZZLE_C.high} °C)` });
+		else {
+			keep('nozzleLowC', 'label', texts.labelNozzle, Math.min(...values), unit);
+			keep('nozzleHighC', 'label', texts.labelNozzle, Math.max(...values), unit);
+		}
+	}
+	return { rows, errors };
+}

@@ -1,0 +1,190 @@
+import { and, eq, isNull, max, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import { proposeBenchCode, spellsMaterial } from '$lib/core/intake/bench-code';
+import { ODDITIES } from '$lib/core/intake/station';
+import { readReading } from '$lib/core/readings/read-reading';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { IntakeBody } from '$lib/schemas/spool';
+import { readQuote } from '../cost/read-quote';
+import type { Database, Transaction } from '../db/client';
+import { claim, event, filament, lot, maker, note, purchase, quote, reading, spool, trial, trialSpool } from '../db/schema';
+import { refuse } from '../problem';
+import { refusedReading } from '../readings/words';
+import { pastInstant } from '../time';
+import { writeOnce } from '../write/write-once';
+import { readClaims } from './claims';
+
+export type TakenIn = { spoolId: string; filamentId: string; benchCode: string };
+
+/** Takes in one spool with everything that was typed, whole or not at all. */
+export async function takeIn(db: Database, body: IntakeBody, now: number): Promise<{ answer: TakenIn; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'intake', body, now }, async (tx) => {
+		const result = await takeInRow(tx, body, body.trialId, now);
+		if (!result.ok) throw refuse(result.errors);
+		return result.taken;
+	});
+}
+
+/** Takes in a list: one wrong row and nothing is stored; every error names its row. */
+export async function takeInList(
+	db: Database,
+	body: { id: string; trialId?: string; rows: Omit<IntakeBody, 'trialId'>[] },
+	now: number
+): Promise<{ answer: TakenIn[]; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'intakeList', body, now }, async (tx) => {
+		const taken: TakenIn[] = [];
+		const errors: FieldError[] = [];
+		for (const [index, row] of body.rows.entries()) {
+			const result = await takeInRow(tx, row, body.trialId, now);
+			if (result.ok) taken.push(result.taken);
+			else errors.push(...result.errors.map((e) => ({ ...e, path: `rows.${index}.${e.path}` })));
+		}
+		if (errors.length > 0) throw refuse(errors);
+		return taken;
+	});
+}
+
+type Row = Omit<IntakeBody, 'trialId'>;
+
+async function takeInRow(tx: Transaction, body: Row, trialId: string | undefined, now: number): Promise<{ ok: true; taken: TakenIn } | { ok: false; errors: FieldError[] }> {
+	const at = pastInstant(body.at, now, 'at');
+	const errors: FieldError[] = [];
+	const money = readQuote({ price: body.price, shipping: body.shipping, netMass: body.netMass, quantity: body.quantity });
+	errors.push(...money.errors);
+	const filamentId = await findFilament(tx, body);
+	const newFilamentId = filamentId ?? v7();
+	const claims = readClaims(newFilamentId, body, now);
+	errors.push(...claims.errors);
+	const masses = readMasses(body);
+	errors.push(...masses.errors);
+	const code = await chooseCode(tx, body.benchCode);
+	if (!code.ok) errors.push(code.error);
+	if (trialId) {
+		const [known] = await tx.select({ id: trial.id }).from(trial).where(eq(trial.id, trialId));
+		if (!known) errors.push({ path: 'trialId', code: 'unknownId', message: 'there is no such trial' });
+	}
+	if (errors.length > 0 || !code.ok) return { ok: false, errors };
+
+	if (!filamentId) await tx.insert(filament).values({ id: newFilamentId, makerId: await ensureMaker(tx, body.maker, now), name: body.filament ?? '', material: body.material, createdAt: now });
+	if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
+	if (money.netMassG !== null)
+		await tx.insert(claim).values({ id: v7(), filamentId: newFilamentId, quantity: 'netMassG', source: 'label', value: money.netMassG, typedText: body.netMass ?? '', typedUnit: 'g', createdAt: now });
+	const spoolId = body.id;
+	await tx.insert(spool).values({
+		id: spoolId,
+		filamentId: newFilamentId,
+		lotId: body.lot ? await ensureLot(tx, newFilamentId, body.lot, now) : null,
+		benchCode: code.code,
+		colourName: body.colourName,
+		colourHex: body.colourHex,
+		obtained: body.obtained,
+		reelMaterial: body.reelMaterial,
+		createdAt: now
+	});
+	if (money.numbers) {
+		const quoteId = v7();
+		await tx.insert(quote).values({ id: quoteId, filamentId: newFilamentId, ...money.numbers, currency: body.currency, quantity: body.quantity, kind: body.quoteKind, seenAt: at, zone: body.zone, createdAt: now });
+		await tx.insert(purchase).values({ id: v7(), spoolId, quoteId, createdAt: now });
+	}
+	await tx.insert(event).values({ id: v7(), spoolId, kind: 'opened', at, zone: body.zone, createdAt: now });
+	const looks = unboxingRows(spoolId, body, at, body.zone, now);
+	const weighings = masses.rows.map((m) => ({ ...m, id: v7(), spoolId, station: 'intake', takenAt: at, zone: body.zone, createdAt: now }));
+	const rows = [...looks, ...weighings];
+	if (rows.length > 0) await tx.insert(reading).values(rows);
+	if (body.note) await tx.insert(note).values({ id: v7(), spoolId, targetKind: 'spool', targetId: spoolId, text: body.note, at, zone: body.zone, createdAt: now });
+	if (trialId) await joinTrial(tx, trialId, spoolId, body.role, now);
+	return { ok: true, taken: { spoolId, filamentId: newFilamentId, benchCode: code.code } };
+}
+
+/** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd. */
+export function unboxingRows(
+	spoolId: string,
+	seen: { nothingOdd?: boolean; odd?: Partial<Record<(typeof ODDITIES)[number], string>> },
+	takenAt: number,
+	zone: string,
+	now: number
+): (typeof reading.$inferInsert)[] {
+	const base = { spoolId, station: 'intake', typedUnit: '', takenAt, zone, createdAt: now };
+	const odd = ODDITIES.filter((oddity) => seen.odd?.[oddity] !== undefined);
+	if (odd.length > 0) return odd.map((oddity) => ({ ...base, id: v7(), quantity: oddity, value: 1, typedText: seen.odd?.[oddity] ?? '' }));
+	return seen.nothingOdd ? [{ ...base, id: v7(), quantity: 'nothingOdd', value: 0, typedText: 'nothing odd' }] : [];
+}
+
+function readMasses(body: Row) {
+	const errors: FieldError[] = [];
+	const rows: { quantity: string; value: number; typedText: string; typedUnit: string; resolution: number | null }[] = [];
+	for (const [path, quantity] of [
+		['grossMass', 'grossMass'],
+		['tare', 'tareMass']
+	] as const) {
+		const text = body[path];
+		if (!text) continue;
+		const read = readReading(quantity, text);
+		if (!read.ok) errors.push(refusedReading(path, read));
+		else rows.push({ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution });
+	}
+	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
+	const gross = of('grossMass');
+	const tare = of('tareMass');
+	if (gross !== undefined && tare !== undefined && gross <= tare) errors.push({ path: 'grossMass', code: 'grossBelowTare', message: `is not above the tare (${tare} g)` });
+	return { rows, errors };
+}
+
+async function chooseCode(tx: Transaction, wanted: string | undefined): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
+	const used = new Set((await tx.select({ code: spool.benchCode }).from(spool)).map((row) => row.code));
+	if (wanted) {
+		if (used.has(wanted)) return { ok: false, error: { path: 'benchCode', code: 'duplicate', message: `${wanted} is already on the bench` } };
+		if (spellsMaterial(wanted)) return { ok: false, error: { path: 'benchCode', code: 'spellsMaterial', message: `${wanted} could be read as a material; take other letters` } };
+		return { ok: true, code: wanted };
+	}
+	const code = proposeBenchCode(used);
+	return code ? { ok: true, code } : { ok: false, error: { path: 'benchCode', code: 'exhausted', message: 'all proposed codes are used; type one' } };
+}
+
+/** The filament this spool is of, when maker, name and material are the same; makers without a name are kept apart. */
+async function findFilament(tx: Transaction, body: Row): Promise<string | null> {
+	if (!body.maker || !body.filament) return null;
+	const [known] = await tx
+		.select({ id: filament.id })
+		.from(filament)
+		.innerJoin(maker, eq(maker.id, filament.makerId))
+		.where(and(eq(maker.name, body.maker), eq(filament.name, body.filament), eq(filament.material, body.material), isNull(filament.variant)));
+	return known?.id ?? null;
+}
+
+export const UNNAMED_MAKER = 'maker not noted';
+
+export async function ensureMaker(tx: Transaction, name: string | undefined, now: number): Promise<string> {
+	const wanted = name || UNNAMED_MAKER;
+	await tx.insert(maker).ignore().values({ id: v7(), name: wanted, createdAt: now });
+	const [row] = await tx.select({ id: maker.id }).from(maker).where(eq(maker.name, wanted));
+	if (!row) throw new Error('a maker just inserted was not found');
+	return row.id;
+}
+
+export async function ensureLot(tx: Transaction, filamentId: string, code: string, now: number): Promise<string> {
+	const [known] = await tx
+		.select({ id: lot.id })
+		.from(lot)
+		.where(and(eq(lot.filamentId, filamentId), eq(lot.code, code)));
+	if (known) return known.id;
+	const id = v7();
+	await tx.insert(lot).values({ id, filamentId, code, createdAt: now });
+	return id;
+}
+
+/** Lays a trial over a spool; the order of joining is the order on the sheet. */
+export async function joinTrial(tx: Transaction, trialId: string, spoolId: string, role: 'candidate' | 'house', now: number): Promise<void> {
+	const [last] = await tx
+		.select({ position: max(trialSpool.position) })
+		.from(trialSpool)
+		.where(eq(trialSpool.trialId, trialId));
+	await tx
+		.insert(trialSpool)
+		.values({ trialId, spoolId, role, position: (last?.position ?? 0) + 1, createdAt: now })
+		.onDuplicateKeyUpdate({ set: { role } });
+	await tx
+		.update(trial)
+		.set({ revision: sql`${trial.revision} + 1` })
+		.where(eq(trial.id, trialId));
+}

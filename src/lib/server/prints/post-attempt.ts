@@ -1,0 +1,111 @@
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import { conditionAt } from '$lib/core/conditions/condition-at';
+import { readReading } from '$lib/core/readings/read-reading';
+import type { AttemptBody, Marks } from '$lib/schemas/attempt';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Transaction } from '../db/client';
+import { STEP_PIECE } from '../db/defaults';
+import { attempt, event, note, piece, printer, protocol, reading } from '../db/schema';
+import { loadEvents } from '../evidence/load-events';
+import { refuse, refuseField } from '../problem';
+import { raiseRevision } from '../readings/post';
+import { refusedReading } from '../readings/words';
+import { pastInstant } from '../time';
+import { writeOnce } from '../write/write-once';
+
+export type KeptAttempt = { id: string; condition: 'asReceived' | 'dried' | 'exposed'; marks: number };
+
+/** Keeps an attempt with its marks, whole or not at all. */
+export async function postAttempt(db: Database, body: AttemptBody, now: number): Promise<{ answer: KeptAttempt; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'attempt', body, now }, (tx) => insertAttempt(tx, body, now));
+}
+
+async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): Promise<KeptAttempt> {
+	const at = pastInstant(body.at, now, 'at');
+	await raiseRevision(tx, body.spoolId);
+	const pieceId = body.pieceId ?? (await trialPiece(tx, body.trialId));
+	await checkKnown(tx, pieceId, body.printerId);
+	const condition = await bringIntoCondition(tx, body, at, now);
+	const marks = readMarks(body.marks);
+	await tx.insert(attempt).values({
+		id: body.id,
+		spoolId: body.spoolId,
+		pieceId,
+		printerId: body.printerId,
+		at,
+		zone: body.zone,
+		outcome: body.outcome,
+		percentReached: body.outcome === 'finished' ? 100 : (body.percentReached ?? 0),
+		cause: body.outcome === 'failed' ? body.cause : null,
+		settings: body.settings,
+		settingsPolicy: body.settingsPolicy,
+		gramsG: body.gramsG,
+		minutes: body.minutes,
+		createdAt: now
+	});
+	if (marks.length > 0)
+		await tx.insert(reading).values(
+			marks.map((m) => ({ ...m, id: v7(), spoolId: body.spoolId, station: 'prints', takenAt: at, zone: body.zone, attemptId: body.id, createdAt: now }))
+		);
+	if (body.note) await tx.insert(note).values({ id: v7(), spoolId: body.spoolId, targetKind: 'attempt', targetId: body.id, text: body.note, at, zone: body.zone, createdAt: now });
+	return { id: body.id, condition, marks: marks.length };
+}
+
+async function trialPiece(tx: Transaction, trialId: string | undefined): Promise<string> {
+	if (!trialId) return STEP_PIECE.id;
+	const [row] = await tx.select({ id: protocol.mainPieceId }).from(protocol).where(eq(protocol.trialId, trialId)).orderBy(desc(protocol.version)).limit(1);
+	if (!row) throw refuseField('trialId', 'unknownId', 'there is no such trial');
+	return row.id;
+}
+
+async function checkKnown(tx: Transaction, pieceId: string, printerId: string | undefined): Promise<void> {
+	const [knownPiece] = await tx.select({ id: piece.id }).from(piece).where(inArray(piece.id, [pieceId]));
+	if (!knownPiece) throw refuseField('pieceId', 'unknownId', 'there is no such piece');
+	if (!printerId) return;
+	const [knownPrinter] = await tx
+		.select({ id: printer.id })
+		.from(printer)
+		.where(and(eq(printer.id, printerId)));
+	if (!knownPrinter) throw refuseField('printerId', 'unknownId', 'there is no such printer');
+}
+
+/**
+ * The condition is derived from the events of the spool. Saying another one records the drying or exposure that must have
+ * happened before the print; going back to "as received" is impossible and refused.
+ */
+async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number, now: number): Promise<KeptAttempt['condition']> {
+	const events = (await loadEvents(tx, [body.spoolId])).get(body.spoolId) ?? [];
+	const derived = conditionAt(events, at).kind;
+	if (!body.condition || body.condition === derived) return derived;
+	if (body.condition === 'asReceived')
+		throw refuseField('condition', 'impossible', `this spool was ${derived} before this print; strike that event out if it is wrong, or set the print's time before it`);
+	await tx.insert(event).values({ id: v7(), spoolId: body.spoolId, kind: body.condition, at: at - 1, zone: body.zone, detail: { saidWith: body.id }, createdAt: now });
+	return body.condition;
+}
+
+/** Marks as typed into readings; a first faulty step must lie beyond the last clean one. */
+function readMarks(marks: Marks) {
+	const errors: FieldError[] = [];
+	const rows = Object.entries(marks).flatMap(([quantity, typed]) => {
+		if (!typed) return [];
+		const read = readReading(quantity, typed);
+		if (!read.ok) {
+			errors.push(refusedReading(`marks.${quantity}`, read));
+			return [];
+		}
+		return [{ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution }];
+	});
+	for (const [clean, faulty] of [
+		['overhangLastClean', 'overhangFirstFaulty'],
+		['bridgeLongestClean', 'bridgeFirstFaulty']
+	] as const) {
+		const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
+		const c = of(clean);
+		const f = of(faulty);
+		if (c === undefined && f !== undefined) errors.push({ path: `marks.${clean}`, code: 'missing', message: 'is missing: a faulty step alone does not say what came out clean' });
+		if (c !== undefined && f !== undefined && f <= c) errors.push({ path: `marks.${faulty}`, code: 'order', message: `must lie beyond the last clean one (${c})` });
+	}
+	if (errors.length > 0) throw refuse(errors);
+	return rows;
+}

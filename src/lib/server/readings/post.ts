@@ -1,0 +1,83 @@
+import { and, eq, sql } from 'drizzle-orm';
+import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { readReading } from '$lib/core/readings/read-reading';
+import type { ReadingBody } from '$lib/schemas/reading';
+import type { Database, Transaction } from '../db/client';
+import { attempt, instrument, ownMeasure, reading, spool } from '../db/schema';
+import { Problem, refuse, refuseField } from '../problem';
+import { pastInstant } from '../time';
+import { writeOnce } from '../write/write-once';
+import { checkMasses } from '../intake/masses';
+import { refusedReading } from './words';
+
+export type KeptReading = { id: string; value: number | null; typedText: string; typedUnit: string };
+
+/** Keeps one reading. Idempotent by its id; answers after COMMIT. */
+export async function postReading(db: Database, body: ReadingBody, now: number): Promise<{ answer: KeptReading; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'reading', body, now }, (tx) => insertReading(tx, body, now));
+}
+
+/** Inserts a reading inside a running write: the raw row, and a raised revision of its spool. */
+export async function insertReading(tx: Transaction, body: ReadingBody, now: number): Promise<KeptReading> {
+	const takenAt = pastInstant(body.takenAt, now, 'takenAt');
+	await raiseRevision(tx, body.spoolId);
+	await checkBelongings(tx, body);
+	const ownUnit = await unitOfOwn(tx, body);
+	const read = readReading(body.quantity, body.typed, ownUnit);
+	if (!read.ok) throw refuse([refusedReading('typed', read)]);
+	await checkMasses(tx, body.spoolId, body.quantity, read.value);
+	const row = {
+		id: body.id,
+		spoolId: body.spoolId,
+		station: READING_QUANTITIES[body.quantity]?.station ?? 'own',
+		quantity: body.quantity,
+		value: read.value,
+		typedText: read.typedText,
+		typedUnit: read.typedUnit,
+		resolution: read.resolution,
+		instrumentId: body.instrumentId,
+		takenAt,
+		zone: body.zone,
+		roomTemperatureC: body.roomTemperatureC,
+		roomHumidityPct: body.roomHumidityPct,
+		placeIndex: body.placeIndex,
+		positionM: body.positionM,
+		direction: body.direction,
+		attemptId: body.attemptId,
+		ownMeasureId: body.ownMeasureId,
+		createdAt: now
+	};
+	await tx.insert(reading).values(row);
+	return { id: row.id, value: row.value, typedText: row.typedText, typedUnit: row.typedUnit };
+}
+
+/** Raises the revision by which caches of findings are keyed, in the writing transaction. Refuses an unknown spool. */
+export async function raiseRevision(tx: Transaction, spoolId: string): Promise<void> {
+	const [raised] = await tx
+		.update(spool)
+		.set({ revision: sql`${spool.revision} + 1` })
+		.where(eq(spool.id, spoolId));
+	if (raised.affectedRows === 0) throw refuseField('spoolId', 'unknownId', 'there is no such spool');
+}
+
+async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void> {
+	if (body.instrumentId) {
+		const [known] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, body.instrumentId));
+		if (!known) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
+	}
+	if (body.attemptId) {
+		const [known] = await tx
+			.select({ id: attempt.id })
+			.from(attempt)
+			.where(and(eq(attempt.id, body.attemptId), eq(attempt.spoolId, body.spoolId)));
+		if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
+	} else if (READING_QUANTITIES[body.quantity]?.station === 'prints') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+}
+
+async function unitOfOwn(tx: Transaction, body: ReadingBody): Promise<string> {
+	if (body.quantity !== 'own') return '';
+	if (!body.ownMeasureId) throw refuseField('ownMeasureId', 'missing', 'say which own measure');
+	const [measure] = await tx.select().from(ownMeasure).where(eq(ownMeasure.id, body.ownMeasureId));
+	if (!measure) throw new Problem(422, 'There is no such own measure.', [{ path: 'ownMeasureId', code: 'unknownId', message: 'there is no such own measure' }]);
+	return measure.unit;
+}

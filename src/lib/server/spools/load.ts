@@ -1,0 +1,70 @@
+import { asc, desc, eq } from 'drizzle-orm';
+import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
+import type { Finding } from '$lib/core/finding/types';
+import { STATIONS } from '$lib/core/registry';
+import type { Reader } from '../db/client';
+import { STEP_PIECE } from '../db/defaults';
+import { note, ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/schema';
+import { loadEvidence } from '../evidence/load';
+import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
+import { notFound } from '../problem';
+
+export type NoteRow = { id: string; targetKind: string; targetId: string; text: string; at: number };
+export type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
+
+export type SpoolWhole = {
+	evidence: SpoolEvidence;
+	filamentId: string;
+	findings: Finding[];
+	notes: NoteRow[];
+	amendments: SpoolAmendment[];
+	/** Raw values of corrected readings: what they were before. */
+	raw: RawReading[];
+	trials: { id: string; name: string; role: string }[];
+	verdicts: { id: string; trialId: string; kind: string; buyFor: string | null; note: string | null; at: number }[];
+};
+
+/** The protocol a spool is looked at with outside any trial: everything asked for once. */
+const PLAIN_PROTOCOL: Omit<Protocol, 'ownMeasures'> = {
+	settingsPolicy: 'label',
+	conditionPolicy: 'asReceived',
+	mainPieceId: STEP_PIECE.id,
+	repeats: 1,
+	diameterPlaces: 5,
+	diameterDirections: 2
+};
+
+/** Everything known of one spool, for its page and the API. */
+export async function loadSpool(db: Reader, spoolId: string, now: number): Promise<SpoolWhole> {
+	const [evidence] = await loadEvidence(db, [spoolId]);
+	if (!evidence) throw notFound('spool');
+	const [[owner], notes, amendments, raw, trials, verdicts, measures] = await Promise.all([
+		db.select({ filamentId: spool.filamentId }).from(spool).where(eq(spool.id, spoolId)),
+		db.select({ id: note.id, targetKind: note.targetKind, targetId: note.targetId, text: note.text, at: note.at }).from(note).where(eq(note.spoolId, spoolId)).orderBy(asc(note.at)),
+		loadAmendments(db, [spoolId]),
+		db.select({ id: reading.id, value: reading.value, typedText: reading.typedText, typedUnit: reading.typedUnit }).from(reading).where(eq(reading.spoolId, spoolId)),
+		db.select({ id: trial.id, name: trial.name, role: trialSpool.role }).from(trialSpool).innerJoin(trial, eq(trial.id, trialSpool.trialId)).where(eq(trialSpool.spoolId, spoolId)).orderBy(desc(trial.createdAt)),
+		db.select({ id: verdict.id, trialId: verdict.trialId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at }).from(verdict).where(eq(verdict.spoolId, spoolId)).orderBy(desc(verdict.at)),
+		db
+			.selectDistinct({ measure: ownMeasure })
+			.from(ownMeasure)
+			.innerJoin(reading, eq(reading.ownMeasureId, ownMeasure.id))
+			.where(eq(reading.spoolId, spoolId))
+	]);
+	if (!owner) throw notFound('spool');
+	const protocol: Protocol = {
+		...PLAIN_PROTOCOL,
+		ownMeasures: measures.map(({ measure: m }) => ({ id: m.id, name: m.name, unit: m.unit, direction: m.direction as 'more' | 'less' | 'nearest', low: m.scaleLow, high: m.scaleHigh }))
+	};
+	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
+	return {
+		evidence,
+		filamentId: owner.filamentId,
+		findings: STATIONS.flatMap((s) => s.find(evidence, protocol, now)),
+		notes,
+		amendments: amendments.get(spoolId) ?? [],
+		raw: raw.filter((r) => corrected.has(r.id)),
+		trials,
+		verdicts
+	};
+}

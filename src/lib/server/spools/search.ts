@@ -1,0 +1,75 @@
+import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
+import type { Reader } from '../db/client';
+import { attempt, filament, maker, note, reading, spool } from '../db/schema';
+import { hiddenSpools } from '../evidence/load';
+
+export type SpoolListing = {
+	id: string;
+	code: string;
+	maker: string | null;
+	filament: string | null;
+	material: string;
+	colourName: string | null;
+	colourHex: string | null;
+	takenInAt: number;
+	lastAt: number;
+	prints: number;
+	readings: number;
+};
+
+const LIMIT = 100;
+
+/** `%` and `_` in what was typed are letters, not wildcards. */
+const pattern = (word: string) => `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
+
+/**
+ * Every spool ever seen whose code, maker, product, material, colour or notes hold all the words typed, newest evidence first.
+ * Names of spools in a blind trial neither show nor match.
+ */
+export async function searchSpools(db: Reader, query: string): Promise<SpoolListing[]> {
+	const words = query.trim().slice(0, 100).split(/\s+/).filter(Boolean).slice(0, 8);
+	const hidden = await hiddenSpools(db);
+	const open = hidden.size > 0 ? sql`${spool.id} NOT IN (${sql.join([...hidden].map((id) => sql`${sql.param(id, spool.id)}`), sql`, `)})` : sql`TRUE`;
+	const matches = (word: string): SQL | undefined => {
+		const p = pattern(word);
+		const noted = sql`EXISTS (SELECT 1 FROM ${note} WHERE ${note.spoolId} = ${spool.id} AND ${note.text} LIKE ${p})`;
+		return or(like(spool.benchCode, p), like(filament.material, p), like(spool.colourName, p), noted, and(open, or(like(maker.name, p), like(filament.name, p))));
+	};
+	const rows = await db
+		.select({ spool, filament, maker })
+		.from(spool)
+		.innerJoin(filament, eq(filament.id, spool.filamentId))
+		.innerJoin(maker, eq(maker.id, filament.makerId))
+		.where(and(...words.map(matches)))
+		.orderBy(desc(spool.createdAt), desc(spool.id))
+		.limit(LIMIT);
+	const ids = rows.map((r) => r.spool.id);
+	const [prints, readings] = ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
+	const listing = rows.map(({ spool: s, filament: f, maker: m }): SpoolListing => {
+		const p = prints.find((t) => t.id === s.id);
+		const r = readings.find((t) => t.id === s.id);
+		const blind = hidden.has(s.id);
+		return {
+			id: s.id,
+			code: s.benchCode,
+			maker: blind ? null : m.name,
+			filament: blind ? null : f.name,
+			material: f.material,
+			colourName: s.colourName,
+			colourHex: s.colourHex,
+			takenInAt: s.createdAt,
+			lastAt: Math.max(s.createdAt, Number(p?.last ?? 0), Number(r?.last ?? 0)),
+			prints: Number(p?.n ?? 0),
+			readings: Number(r?.n ?? 0)
+		};
+	});
+	return listing.sort((a, b) => b.lastAt - a.lastAt);
+}
+
+async function tally(db: Reader, table: typeof attempt | typeof reading, at: SQL | typeof attempt.at | typeof reading.takenAt, ids: string[]) {
+	return await db
+		.select({ id: table.spoolId, n: sql<string>`COUNT(*)`, last: sql<string>`MAX(${at})` })
+		.from(table)
+		.where(inArray(table.spoolId, ids))
+		.groupBy(table.spoolId);
+}

@@ -1,0 +1,30 @@
+import { candidatesFrom } from '$lib/core/pick/candidates';
+import { chances } from '$lib/core/pick/chances';
+import { explain } from '$lib/core/pick/explain';
+import { rank } from '$lib/core/pick/rank';
+import type { PickInput } from '$lib/core/pick/types';
+import { STATIONS } from '$lib/core/registry';
+import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
+import type { TrialWhole } from './load';
+
+/** The trial sheet of a loaded trial. */
+export function sheetOf(whole: TrialWhole, now: number): Sheet {
+	const weights = Object.fromEntries(whole.criteria.map((c) => [c.quantity, Math.max(c.weight, c.gate ? 1 : 0)]));
+	return buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, weights, now });
+}
+
+/** What the pick is computed from: candidates with findings, criteria and definitions. */
+export function pickInputOf(whole: TrialWhole, now: number): PickInput {
+	const { candidates, defs } = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, now });
+	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };
+}
+
+/** Draws enough for a share good to about two per cent; the page draws more in its worker. */
+const API_DRAWS = 2000;
+export const PICK_SEED = 20260301;
+
+export function pickOf(whole: TrialWhole, now: number) {
+	const input = pickInputOf(whole, now);
+	const rows = rank(input);
+	return { rule: input.rule, rows, explanation: explain(input, rows), chances: chances(input, API_DRAWS, PICK_SEED) };
+}

@@ -1,0 +1,107 @@
+import { asc, count, desc, eq } from 'drizzle-orm';
+import type { OwnMeasure, Protocol, SpoolEvidence, ValueRule } from '$lib/core/evidence';
+import type { UsePreset } from '$lib/core/pick/presets';
+import type { Criterion } from '$lib/core/pick/types';
+import type { Reader } from '../db/client';
+import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
+import { loadEvidence } from '../evidence/load';
+import { notFound } from '../problem';
+
+export type TrialHead = {
+	id: string;
+	name: string;
+	question: string | null;
+	preset: UsePreset;
+	currency: string;
+	blind: boolean;
+	createdAt: number;
+	valueRule: ValueRule;
+	printer: string | null;
+	printerId: string | null;
+	protocolVersion: number;
+};
+
+export type TrialWhole = {
+	head: TrialHead;
+	protocol: Protocol;
+	criteria: Criterion[];
+	roles: Record<string, 'candidate' | 'house'>;
+	spools: SpoolEvidence[];
+	verdicts: TrialVerdict[];
+};
+
+export type TrialVerdict = { id: string; spoolId: string; kind: 'buy' | 'leave' | 'buyFor' | 'dryFirst'; buyFor: string | null; note: string | null; at: number; coreVersion: string };
+
+/** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
+export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
+	const [head] = await db.select().from(trial).where(eq(trial.id, trialId));
+	if (!head) throw notFound('trial');
+	const [[rules], [weights], measures, members, verdicts] = await Promise.all([
+		db
+			.select({ protocol, printer })
+			.from(protocol)
+			.leftJoin(printer, eq(printer.id, protocol.printerId))
+			.where(eq(protocol.trialId, trialId))
+			.orderBy(desc(protocol.version))
+			.limit(1),
+		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)).limit(1),
+		db.select().from(ownMeasure).where(eq(ownMeasure.trialId, trialId)).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
+		db.select().from(trialSpool).where(eq(trialSpool.trialId, trialId)).orderBy(asc(trialSpool.position)),
+		loadVerdicts(db, trialId)
+	]);
+	if (!rules || !weights) throw new Error(`trial ${trialId} has no protocol or criteria`);
+	const house = members.filter((m) => m.role === 'house');
+	const ordered = [...house, ...members.filter((m) => m.role !== 'house')];
+	return {
+		head: {
+			id: head.id,
+			name: head.name,
+			question: head.question,
+			preset: head.preset as UsePreset,
+			currency: head.currency,
+			blind: head.blind,
+			createdAt: head.createdAt,
+			valueRule: rules.protocol.valueRule as ValueRule,
+			printer: rules.printer ? `${rules.printer.name}, ${rules.printer.nozzle}` : null,
+			printerId: rules.protocol.printerId,
+			protocolVersion: rules.protocol.version
+		},
+		protocol: {
+			settingsPolicy: rules.protocol.settingsPolicy as Protocol['settingsPolicy'],
+			conditionPolicy: rules.protocol.conditionPolicy as Protocol['conditionPolicy'],
+			mainPieceId: rules.protocol.mainPieceId,
+			repeats: rules.protocol.repeats,
+			diameterPlaces: rules.protocol.diameterPlaces,
+			diameterDirections: rules.protocol.diameterDirections,
+			ownMeasures: measures.map((m): OwnMeasure => ({ id: m.id, name: m.name, unit: m.unit, direction: m.direction as OwnMeasure['direction'], low: m.scaleLow, high: m.scaleHigh }))
+		},
+		criteria: weights.items as Criterion[],
+		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role as 'candidate' | 'house'])),
+		spools: await loadEvidence(
+			db,
+			ordered.map((m) => m.spoolId)
+		),
+		verdicts
+	};
+}
+
+async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]> {
+	const rows = await db
+		.select({ id: verdict.id, spoolId: verdict.spoolId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at, coreVersion: verdict.coreVersion })
+		.from(verdict)
+		.where(eq(verdict.trialId, trialId))
+		.orderBy(desc(verdict.at), desc(verdict.id));
+	return rows.map((r) => ({ ...r, kind: r.kind as TrialVerdict['kind'] }));
+}
+
+export type TrialListing = { id: string; name: string; question: string | null; createdAt: number; spools: number; blind: boolean };
+
+/** All trials, newest first. */
+export async function listTrials(db: Reader): Promise<TrialListing[]> {
+	return await db
+		.select({ id: trial.id, name: trial.name, question: trial.question, createdAt: trial.createdAt, blind: trial.blind, spools: count(trialSpool.spoolId) })
+		.from(trial)
+		.leftJoin(trialSpool, eq(trialSpool.trialId, trial.id))
+		.groupBy(trial.id)
+		.orderBy(desc(trial.createdAt), desc(trial.id));
+}

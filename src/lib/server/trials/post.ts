@@ -1,0 +1,127 @@
+import { desc, eq, inArray, max, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { z } from 'zod';
+import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
+import type { blindBody, criteriaBody, ownMeasureBody, protocolBody, trialBody, trialSpoolBody, houseSpoolBody } from '$lib/schemas/trial';
+import type { Database, Reader, Transaction } from '../db/client';
+import { STEP_PIECE } from '../db/defaults';
+import { criteria, houseSpool, ownMeasure, printer, protocol, spool, trial } from '../db/schema';
+import { joinTrial } from '../intake/take-in';
+import { refuseField } from '../problem';
+import { writeOnce } from '../write/write-once';
+
+type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
+
+/** The spool the tester always buys, if one was named. */
+export async function currentHouseSpool(db: Reader): Promise<string | null> {
+	const [row] = await db.select({ id: houseSpool.spoolId }).from(houseSpool).orderBy(desc(houseSpool.createdAt), desc(houseSpool.id)).limit(1);
+	return row?.id ?? null;
+}
+
+/** Makes a trial with a protocol and criteria to start from. The house spool joins by itself: one candidate is judged against it. */
+export async function postTrial(db: Database, body: z.output<typeof trialBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'trial', body, now }, async (tx) => {
+		await checkSpools(tx, body.spoolIds);
+		await tx.insert(trial).values({ id: body.id, name: body.name, question: body.question, preset: body.preset, currency: body.currency, blind: body.blind, createdAt: now });
+		await tx.insert(protocol).values({
+			id: v7(),
+			trialId: body.id,
+			version: 1,
+			settingsPolicy: 'label',
+			conditionPolicy: 'asReceived',
+			valueRule: 'weighted',
+			mainPieceId: STEP_PIECE.id,
+			printerId: await latestPrinter(tx),
+			repeats: 1,
+			diameterPlaces: 5,
+			diameterDirections: 2,
+			createdAt: now
+		});
+		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items: presetCriteria(body.preset as UsePreset), createdAt: now });
+		const house = await currentHouseSpool(tx);
+		if (house && !body.spoolIds.includes(house)) await joinTrial(tx, body.id, house, 'house', now);
+		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'house' : 'candidate', now);
+		return { id: body.id };
+	});
+}
+
+async function latestPrinter(tx: Reader): Promise<string | null> {
+	const [row] = await tx.select({ id: printer.id }).from(printer).orderBy(desc(printer.createdAt)).limit(1);
+	return row?.id ?? null;
+}
+
+async function checkSpools(tx: Reader, spoolIds: string[]): Promise<void> {
+	if (spoolIds.length === 0) return;
+	const known = new Set((await tx.select({ id: spool.id }).from(spool).where(inArray(spool.id, spoolIds))).map((r) => r.id));
+	const at = spoolIds.findIndex((id) => !known.has(id));
+	if (at >= 0) throw refuseField(`spoolIds.${at}`, 'unknownId', 'there is no such spool');
+}
+
+/** Raises the revision of a trial, and refuses an unknown one. */
+async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
+	const [raised] = await tx
+		.update(trial)
+		.set({ revision: sql`${trial.revision} + 1` })
+		.where(eq(trial.id, trialId));
+	if (raised.affectedRows === 0) throw refuseField('trialId', 'unknownId', 'there is no such trial');
+}
+
+export async function postTrialSpool(db: Database, body: z.output<typeof trialSpoolBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'trialSpool', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		await checkSpools(tx, [body.spoolId]);
+		await joinTrial(tx, body.trialId, body.spoolId, body.role, now);
+		return { id: body.id };
+	});
+}
+
+/** A new version of what the trial holds equal; the old one stays. */
+export async function postProtocol(db: Database, body: z.output<typeof protocolBody>, now: number): Answer<{ version: number }> {
+	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		const [before] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
+		const { id, trialId, ...fields } = body;
+		const version = (before?.version ?? 0) + 1;
+		await tx.insert(protocol).values({ id, trialId, ...fields, version, mainPieceId: before?.mainPieceId ?? STEP_PIECE.id, createdAt: now });
+		return { version };
+	});
+}
+
+/** A new version of criteria, weights and gates; the old one stays. */
+export async function postCriteria(db: Database, body: z.output<typeof criteriaBody>, now: number): Answer<{ version: number }> {
+	return await writeOnce(db, { id: body.id, kind: 'criteria', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		const [before] = await tx
+			.select({ version: max(criteria.version) })
+			.from(criteria)
+			.where(eq(criteria.trialId, body.trialId));
+		const version = (before?.version ?? 0) + 1;
+		await tx.insert(criteria).values({ id: body.id, trialId: body.trialId, version, items: body.items, createdAt: now });
+		return { version };
+	});
+}
+
+export async function postBlind(db: Database, body: z.output<typeof blindBody>, now: number): Answer<{ blind: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'blind', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		await tx.update(trial).set({ blind: body.blind }).where(eq(trial.id, body.trialId));
+		return { blind: body.blind };
+	});
+}
+
+export async function postHouseSpool(db: Database, body: z.output<typeof houseSpoolBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'houseSpool', body, now }, async (tx) => {
+		await checkSpools(tx, [body.spoolId]);
+		await tx.insert(houseSpool).values({ id: body.id, spoolId: body.spoolId, createdAt: now });
+		return { id: body.id };
+	});
+}
+
+export async function postOwnMeasure(db: Database, body: z.output<typeof ownMeasureBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'ownMeasure', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		const { low, high, ...rest } = body;
+		await tx.insert(ownMeasure).values({ ...rest, scaleLow: low, scaleHigh: high, createdAt: now });
+		return { id: body.id };
+	});
+}

@@ -1,0 +1,5 @@
+import { filamentBody } from '$lib/schemas/spool';
+import { keep } from '$lib/server/http/respond';
+import { postFilament } from '$lib/server/spools/post';
+
+export const POST = keep(filamentBody, postFilament);

@@ -1,0 +1,5 @@
+import { ownMeasureBody } from '$lib/schemas/trial';
+import { keep } from '$lib/server/http/respond';
+import { postOwnMeasure } from '$lib/server/trials/post';
+
+export const POST = keep(ownMeasureBody, postOwnMeasure);

@@ -1,0 +1,5 @@
+import { printerBody } from '$lib/schemas/attempt';
+import { keep } from '$lib/server/http/respond';
+import { postPrinter } from '$lib/server/workshop/workshop';
+
+export const POST = keep(printerBody, postPrinter);

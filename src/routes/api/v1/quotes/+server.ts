@@ -1,0 +1,5 @@
+import { quoteBody } from '$lib/schemas/spool';
+import { keep } from '$lib/server/http/respond';
+import { postQuote } from '$lib/server/spools/post';
+
+export const POST = keep(quoteBody, postQuote);

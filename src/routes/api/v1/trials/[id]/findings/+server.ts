@@ -1,0 +1,10 @@
+import { CORE_VERSION } from '$lib/core/version';
+import { show } from '$lib/server/http/respond';
+import { pathId } from '$lib/server/http/path-id';
+import { sheetOf } from '$lib/server/trials/findings';
+import { loadTrial } from '$lib/server/trials/load';
+
+export const GET = show(async (event, db, now) => {
+	const whole = await loadTrial(db, pathId(event));
+	return { coreVersion: CORE_VERSION, trial: whole.head, spools: whole.spools.map((s) => s.spool), ...sheetOf(whole, now) };
+});

@@ -1,0 +1,5 @@
+import { unboxingBody } from '$lib/schemas/spool';
+import { keep } from '$lib/server/http/respond';
+import { postUnboxing } from '$lib/server/spools/post';
+
+export const POST = keep(unboxingBody, postUnboxing);
