@@ -1,15 +1,15 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
 import type { Finding } from '$lib/core/finding/types';
 import { STATIONS } from '$lib/core/registry';
 import type { Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { note, ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/schema';
+import { ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
+import { loadNotes, type NoteRow } from '../notes/load';
 import { notFound } from '../problem';
 
-export type NoteRow = { id: string; targetKind: string; targetId: string; text: string; at: number };
 export type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
 
 export type SpoolWhole = {
@@ -40,7 +40,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	if (!evidence) throw notFound('spool');
 	const [[owner], notes, amendments, raw, trials, verdicts, measures] = await Promise.all([
 		db.select({ filamentId: spool.filamentId }).from(spool).where(eq(spool.id, spoolId)),
-		db.select({ id: note.id, targetKind: note.targetKind, targetId: note.targetId, text: note.text, at: note.at }).from(note).where(eq(note.spoolId, spoolId)).orderBy(asc(note.at)),
+		loadNotes(db, [spoolId]),
 		loadAmendments(db, [spoolId]),
 		db.select({ id: reading.id, value: reading.value, typedText: reading.typedText, typedUnit: reading.typedUnit }).from(reading).where(eq(reading.spoolId, spoolId)),
 		db.select({ id: trial.id, name: trial.name, role: trialSpool.role }).from(trialSpool).innerJoin(trial, eq(trial.id, trialSpool.trialId)).where(eq(trialSpool.spoolId, spoolId)).orderBy(desc(trial.createdAt)),

@@ -1,0 +1,45 @@
+import { desc, eq } from 'drizzle-orm';
+import { UNNAMED_MAKER } from './take-in';
+import type { Reader } from '../db/client';
+import { claim, filament, maker, purchase, quote, spool } from '../db/schema';
+import { hiddenSpools } from '../evidence/load';
+import { nextBenchCode } from '../spools/post';
+
+export type LastIntake = { code: string; material: string; maker: string; filament: string; price: string; netMass: string; labelNozzle: string; labelTolerance: string };
+
+/** What intake offers: the next code, materials and makers already known, and the last spool to copy from (never a hidden one). */
+export async function intakeSuggestions(db: Reader): Promise<{ code: string | null; materials: string[]; makers: string[]; last: LastIntake | null }> {
+	const [code, materials, makers, spools, hidden] = await Promise.all([
+		nextBenchCode(db),
+		db.selectDistinct({ material: filament.material }).from(filament),
+		db.selectDistinct({ name: maker.name }).from(maker),
+		db.select({ spool, filament, maker }).from(spool).innerJoin(filament, eq(filament.id, spool.filamentId)).innerJoin(maker, eq(maker.id, filament.makerId)).orderBy(desc(spool.createdAt), desc(spool.id)).limit(20),
+		hiddenSpools(db)
+	]);
+	const newest = spools.find((s) => !hidden.has(s.spool.id));
+	const common = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 'PA6', 'PA12', 'PP', 'PVA'];
+	return {
+		code,
+		materials: [...new Set([...materials.map((m) => m.material), ...common])].sort(),
+		makers: hidden.size > 0 ? [] : makers.map((m) => m.name).filter((name) => name !== UNNAMED_MAKER).sort(),
+		last: newest ? await toCopy(db, newest) : null
+	};
+}
+
+async function toCopy(db: Reader, row: { spool: typeof spool.$inferSelect; filament: typeof filament.$inferSelect; maker: typeof maker.$inferSelect }): Promise<LastIntake> {
+	const [claims, [paid]] = await Promise.all([
+		db.select().from(claim).where(eq(claim.filamentId, row.filament.id)).orderBy(desc(claim.createdAt)),
+		db.select({ quote }).from(purchase).innerJoin(quote, eq(quote.id, purchase.quoteId)).where(eq(purchase.spoolId, row.spool.id)).orderBy(desc(purchase.createdAt)).limit(1)
+	]);
+	const text = (quantity: string, source: string) => claims.find((c) => c.quantity === quantity && c.source === source)?.typedText ?? '';
+	return {
+		code: row.spool.benchCode,
+		material: row.filament.material,
+		maker: row.maker.name === UNNAMED_MAKER ? '' : row.maker.name,
+		filament: row.filament.name,
+		price: paid ? (paid.quote.priceMinor / 100).toFixed(2) : '',
+		netMass: text('netMassG', 'label'),
+		labelNozzle: text('nozzleLowC', 'label'),
+		labelTolerance: text('diameterTolerance', 'label')
+	};
+}

@@ -1,0 +1,22 @@
+import { error, type RequestEvent } from '@sveltejs/kit';
+import { database } from '../context';
+import { pathId } from '../http/path-id';
+import { Problem } from '../problem';
+import { loadTrial, type TrialWhole } from './load';
+
+/** One request loads its trial once, however many layouts and pages ask for it. */
+const loaded = new WeakMap<App.Locals, Promise<TrialWhole>>();
+
+export async function trialOfRequest(event: Pick<RequestEvent, 'locals' | 'params'>): Promise<TrialWhole> {
+	let whole = loaded.get(event.locals);
+	if (!whole) {
+		whole = loadTrial(database(), pathId(event));
+		loaded.set(event.locals, whole);
+	}
+	try {
+		return await whole;
+	} catch (cause) {
+		if (cause instanceof Problem) error(cause.status, cause.title);
+		throw cause;
+	}
+}

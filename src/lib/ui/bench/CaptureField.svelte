@@ -1,0 +1,96 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+
+	type Refusal = { message: string; suggestion: string | null };
+	type Props = {
+		label: string;
+		unit: string;
+		last: string | null;
+		/** Keeps what was typed; a refusal leaves it in the field. */
+		keep: (typed: string) => Refusal | null;
+		takeBack: () => void;
+		move: (by: 1 | -1) => void;
+		describedBy?: string;
+	};
+	let { label, unit, last, keep, takeBack, move, describedBy }: Props = $props();
+	let typed = $state('');
+	let refusal = $state<Refusal | null>(null);
+	let input = $state<HTMLInputElement>();
+
+	export function focus(): void {
+		input?.focus();
+	}
+
+	function submit(text: string): void {
+		refusal = keep(text);
+		if (!refusal) typed = '';
+	}
+
+	function keydown(event: KeyboardEvent): void {
+		if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
+		if (event.key === 'Enter') {
+			event.preventDefault();
+			submit(typed);
+		} else if (event.key === '=' && typed === '') {
+			event.preventDefault();
+			if (last !== null) submit(last);
+		} else if (event.key === 'Backspace' && typed === '' && !event.repeat) {
+			event.preventDefault();
+			takeBack();
+		} else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+			event.preventDefault();
+			move(event.key === 'ArrowDown' ? 1 : -1);
+		}
+	}
+
+	async function take(suggestion: string): Promise<void> {
+		typed = suggestion;
+		refusal = null;
+		await tick();
+		input?.focus();
+	}
+</script>
+
+<div class="rounded-lg border-2 border-act bg-panel px-5 py-2 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act-ink">
+	<label for="capture" class="sr-only">{label}</label>
+	<div class="flex items-baseline gap-3">
+		<!-- svelte-ignore a11y_autofocus -- the bench begins with a number: one hand is at the caliper -->
+		<input
+			bind:this={input}
+			bind:value={typed}
+			id="capture"
+			type="text"
+			inputmode="decimal"
+			autocomplete="off"
+			autofocus
+			spellcheck="false"
+			maxlength="40"
+			aria-describedby={[refusal ? 'capture-error' : '', describedBy ?? ''].filter(Boolean).join(' ') || undefined}
+			aria-invalid={refusal ? 'true' : undefined}
+			class="wide w-full min-w-0 border-0 bg-transparent p-0 text-[clamp(3.5rem,9vw,6.6rem)] leading-tight font-bold outline-none focus:ring-0"
+			onkeydown={keydown}
+			oninput={() => (refusal = null)}
+		/>
+		<span class="text-2xl text-muted">{unit}</span>
+	</div>
+</div>
+<div class="min-h-7" aria-live="polite">
+	{#if refusal}
+		<p id="capture-error" class="mt-1 text-harm">
+			<span aria-hidden="true">▲</span>
+			{typed}
+			{refusal.message}
+			{#if refusal.suggestion}
+				<button type="button" class="link ml-1" onclick={() => void take(refusal?.suggestion ?? '')}>Take {refusal.suggestion}</button>
+			{/if}
+		</p>
+	{/if}
+</div>
+<div class="flex flex-wrap gap-x-4 gap-y-2 text-[0.9rem] text-muted">
+	<button type="button" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act lg:hidden" onclick={() => submit(typed)}>Keep</button>
+	<span class="hidden lg:inline"><kbd>Enter</kbd> keep</span>
+	<button type="button" disabled={last === null} onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>
+	<button type="button" onclick={takeBack}><kbd>⌫</kbd> take back the last</button>
+	<span class="hidden lg:inline"><kbd>↑</kbd><kbd>↓</kbd> other spool</span>
+	<span class="hidden lg:inline"><kbd>?</kbd> all keys</span>
+</div>

@@ -1,0 +1,39 @@
+import { readReading } from '$lib/core/readings/read-reading';
+import type { Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { OutboxItem } from './outbox';
+
+/**
+ * The evidence of a spool as the bench sees it now: what the server has kept, what still waits in the outbox (readings and
+ * what was taken back), and what was just acknowledged but not loaded again.
+ */
+export function withLocal(evidence: SpoolEvidence, local: readonly Reading[], takenBack: ReadonlySet<string>): SpoolEvidence {
+	const kept = new Set(evidence.readings.map((r) => r.id));
+	const all = [...evidence.readings, ...local.filter((r) => !kept.has(r.id))];
+	return { ...evidence, readings: all.map((r) => (takenBack.has(r.id) ? { ...r, status: 'excluded' as const } : r)) };
+}
+
+/** A waiting capture as the reading it will become; null when it is no reading of this spool and quantity. */
+export function readingOfItem(item: OutboxItem, station: string): (Reading & { spoolId: string }) | null {
+	const body = item.body;
+	if (item.path !== 'readings' || item.refused || typeof body.quantity !== 'string' || typeof body.typed !== 'string' || typeof body.spoolId !== 'string') return null;
+	const read = readReading(body.quantity, body.typed, typeof body.ownUnit === 'string' ? body.ownUnit : '');
+	if (!read.ok) return null;
+	const { ok: _, ...value } = read;
+	return {
+		id: item.id,
+		spoolId: body.spoolId,
+		station,
+		quantity: body.quantity,
+		...value,
+		takenAt: Date.parse(String(body.takenAt)),
+		instrumentId: typeof body.instrumentId === 'string' ? body.instrumentId : null,
+		placeIndex: typeof body.placeIndex === 'number' ? body.placeIndex : null,
+		positionM: null,
+		direction: typeof body.direction === 'string' ? body.direction : null,
+		attemptId: null,
+		ownMeasureId: typeof body.ownMeasureId === 'string' ? body.ownMeasureId : null,
+		status: 'counts',
+		corrected: false,
+		confirmed: false
+	};
+}

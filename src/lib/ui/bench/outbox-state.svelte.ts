@@ -1,0 +1,39 @@
+import { SvelteSet } from 'svelte/reactivity';
+import { Outbox, type OutboxItem } from './outbox';
+
+/** The outbox of this page as state the interface can watch. */
+class OutboxState {
+	items = $state.raw<readonly OutboxItem[]>([]);
+	/** Ids of refused captures the tester let go of: they never were readings. */
+	dropped = new SvelteSet<string>();
+	#outbox: Outbox | null = null;
+
+	/** Called once by the shell, with the id of the server the page came from. */
+	open(serverId: string): void {
+		if (this.#outbox) return;
+		const outbox = new Outbox(serverId);
+		this.#outbox = outbox;
+		outbox.subscribe(() => (this.items = [...outbox.items]));
+		void outbox.start();
+	}
+
+	async put(path: string, body: Record<string, unknown> & { id: string }): Promise<void> {
+		if (!this.#outbox) throw new Error('the outbox is not open yet');
+		await this.#outbox.put(path, body);
+	}
+
+	async drop(id: string): Promise<void> {
+		this.dropped.add(id);
+		await this.#outbox?.drop(id);
+	}
+
+	get waiting(): number {
+		return this.items.filter((i) => !i.refused).length;
+	}
+
+	get refused(): readonly OutboxItem[] {
+		return this.items.filter((i) => i.refused);
+	}
+}
+
+export const outbox = new OutboxState();

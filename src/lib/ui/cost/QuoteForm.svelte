@@ -1,0 +1,56 @@
+<script lang="ts">
+	import type { Quote } from '$lib/core/evidence';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Submission } from '../form/submission';
+
+	type Props = { spoolId: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
+	let { spoolId, filamentId, currency, quote, ondone }: Props = $props();
+	const start = () => ({
+		price: quote ? (quote.priceMinor / 100).toFixed(2) : '',
+		shipping: quote && quote.shippingMinor > 0 ? (quote.shippingMinor / 100).toFixed(2) : '',
+		quantity: quote ? String(quote.quantity) : '1',
+		netMass: quote ? `${quote.netMassG} g` : ''
+	});
+	let form = $state(start());
+	let kind = $state<'list' | 'sale' | 'bundle'>('list');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	const submission = new Submission();
+
+	async function submit(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const { shipping, quantity, ...rest } = form;
+		const sent = await submission.send('quotes', { spoolId, filamentId, currency, ...rest, ...(shipping ? { shipping } : {}), quantity: Number(quantity), quoteKind: kind });
+		if (sent.ok) {
+			ondone();
+			return;
+		}
+		errors = sent.errors;
+		problem = sent.errors.length ? '' : sent.title;
+	}
+</script>
+
+<form class="space-y-3" onsubmit={submit} novalidate>
+	<FormProblem title={problem} />
+	<div class="grid gap-3 sm:grid-cols-4">
+		<Field id="price" label="Price of the order, {currency}" bind:value={form.price} {errors} inputmode="decimal" />
+		<Field id="quantity" label="Spools in it" bind:value={form.quantity} {errors} inputmode="numeric" />
+		<Field id="netMass" label="Net mass of one" bind:value={form.netMass} {errors} />
+		<Field id="shipping" label="Shipping, {currency}" bind:value={form.shipping} {errors} inputmode="decimal" />
+	</div>
+	<Choice
+		name="quoteKind"
+		legend="Kind of price"
+		bind:value={kind}
+		options={[
+			{ value: 'list', label: 'list' },
+			{ value: 'sale', label: 'sale' },
+			{ value: 'bundle', label: 'bundle' }
+		]}
+	/>
+	<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the price</Button>
+</form>

@@ -1,0 +1,35 @@
+<script lang="ts">
+	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import { bareValue } from '../words/quantities';
+	import { anchorAt, place } from './scale';
+
+	/** One finding a condition; the one that counts first. */
+	let { findings, def, label }: { findings: Finding[]; def: QuantityDef; label: string } = $props();
+	const W = 96;
+	const STEP = 5;
+	const x = (v: number) => place(v, def.scale, W);
+	const known = $derived(findings.filter((f) => f.estimate !== null));
+	const [main] = $derived(known);
+	const ticks = $derived(Array.from({ length: Math.round((def.scale.high - def.scale.low) / STEP) + 1 }, (_, i) => def.scale.low + i * STEP));
+</script>
+
+<!-- Wet is a ring, dried a diamond: water and heat differ by shape before colour. -->
+<svg viewBox="0 0 {W} 38" class="block w-full max-w-[96px] overflow-visible" role="img" aria-label={label}>
+	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
+	{#each ticks as tick (tick)}<line x1={x(tick)} x2={x(tick)} y1="23.5" y2="28.5" stroke="var(--line)" />{/each}
+	{#each known as finding, i (i)}
+		{@const at = x(finding.estimate ?? 0)}
+		{@const dried = finding.subject.condition === 'dried'}
+		{#if finding.interval}
+			<line x1={x(finding.interval.low)} x2={x(finding.interval.high)} y1={26 + i * 5} y2={26 + i * 5} stroke={dried ? 'var(--heat)' : 'var(--water)'} stroke-width="2" opacity="0.55" />
+		{/if}
+		{#if dried}
+			<path d="M{at},{21 + i * 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" stroke-width="0.8" />
+		{:else}
+			<circle cx={at} cy={26 + i * 5} r="4.2" fill="var(--panel)" stroke="var(--water)" stroke-width="2.2" />
+		{/if}
+	{/each}
+	{#if main?.estimate != null}
+		<text x={x(main.estimate)} y="14" font-size="11" text-anchor={anchorAt(x(main.estimate), W)} fill="var(--ink)">{bareValue(def, main.estimate)}</text>
+	{/if}
+</svg>

@@ -1,0 +1,56 @@
+<script lang="ts">
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Input, Label } from 'flowbite-svelte';
+	import type { HTMLInputAttributes } from 'svelte/elements';
+
+	type Props = {
+		id: string;
+		label: string;
+		value: string;
+		errors: readonly FieldError[];
+		/** Path of this field in the errors; the id if not given. */
+		path?: string;
+		hint?: string;
+		list?: string[];
+		required?: boolean;
+		inputmode?: HTMLInputAttributes['inputmode'];
+		placeholder?: string;
+		class?: string;
+	};
+	let { id, label, value = $bindable(), errors, path = id, hint, list, required = false, inputmode, placeholder, class: extra = '' }: Props = $props();
+	const error = $derived(errors.find((e) => e.path === path));
+</script>
+
+<div class={extra}>
+	<Label for={id} class="mb-0.5 text-[0.85rem] font-medium">{label}</Label>
+	<Input
+		{id}
+		bind:value
+		{inputmode}
+		{placeholder}
+		size="sm"
+		autocomplete="off"
+		list={list ? `${id}-list` : undefined}
+		aria-required={required}
+		aria-invalid={error ? 'true' : undefined}
+		aria-describedby={error ? `${id}-error` : hint ? `${id}-hint` : undefined}
+		class={error ? 'border-harm! bg-panel!' : 'bg-panel!'}
+	/>
+	{#if list}
+		<datalist id="{id}-list">
+			{#each list as option (option)}<option value={option}></option>{/each}
+		</datalist>
+	{/if}
+	{#if error}
+		<p id="{id}-error" class="mt-0.5 text-[0.85rem] text-harm">
+			<span aria-hidden="true">▲</span>
+			{label}
+			{error.message}
+			{#if error.suggestion}
+				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Take {error.suggestion}</button>
+			{/if}
+		</p>
+	{:else if hint}
+		<p id="{id}-hint" class="small mt-0.5">{hint}</p>
+	{/if}
+</div>

@@ -1,0 +1,79 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { readPaste } from '$lib/core/intake/read-paste';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button, Textarea } from 'flowbite-svelte';
+	import { hereAndNow, newId, send } from '../form/send';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { plural } from '../words/numbers';
+
+	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
+	let text = $state('');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let busy = $state(false);
+	const paste = $derived(readPaste(text));
+	const REASONS = {
+		empty: 'Nothing pasted yet.',
+		noHeader: 'The first row must name the columns; one of them must be “material”.',
+		headerOnly: 'There is a heading but no spool under it.',
+		tooLong: 'This is too long for a list of spools.'
+	};
+	const errorsOf = (row: number) => errors.filter((e) => e.path.startsWith(`rows.${row}.`));
+	const fieldOf = (e: FieldError) => e.path.split('.').at(-1) ?? '';
+
+	async function take(): Promise<void> {
+		if (!paste.ok) return;
+		busy = true;
+		const rows = paste.rows.map((row) => {
+			const { quantity, ...rest } = row;
+			return { id: newId(), currency, ...rest, ...(quantity ? { quantity: Number(quantity) } : {}), ...hereAndNow() };
+		});
+		const sent = await send<unknown[]>('intake/list', { id: newId(), trialId, rows });
+		busy = false;
+		if (!sent.ok) {
+			errors = sent.errors;
+			problem = sent.errors.length ? `Nothing was taken in: ${plural(sent.errors.length, 'thing')} to put right.` : sent.title;
+			return;
+		}
+		const count = paste.rows.length;
+		text = '';
+		errors = [];
+		problem = '';
+		await invalidateAll();
+		ondone(count);
+	}
+</script>
+
+<section class="space-y-2">
+	<label for="paste" class="text-[0.85rem] font-medium">Rows from a spreadsheet, headings first</label>
+	<Textarea id="paste" rows={5} class="w-full bg-panel! font-mono text-[0.85rem]" bind:value={text} oninput={() => ((errors = []), (problem = ''))} placeholder={'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct'} />
+	<FormProblem title={problem} />
+	{#if paste.ok}
+		<div class="panel max-h-72 overflow-auto">
+			<table class="w-full text-left text-[0.9rem]">
+				<thead
+					><tr class="border-b"
+						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{field}</th>{/each}<th class="px-2 py-1">To put right</th></tr
+					></thead
+				>
+				<tbody>
+					{#each paste.rows as row, i (i)}
+						{@const wrong = errorsOf(i)}
+						<tr class="border-b {wrong.length ? 'bg-question' : ''}">
+							<td class="px-2 py-0.5">{i + 1}</td>
+							{#each paste.fields as field (field)}
+								<td class="px-2 py-0.5 {wrong.some((e) => fieldOf(e) === field) ? 'font-bold text-harm' : ''}">{row[field] ?? ''}</td>
+							{/each}
+							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${fieldOf(e)} ${e.message}`).join('; ')}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
+		<Button type="button" class="bg-act! text-on-act!" disabled={busy} onclick={() => void take()}>Take in {plural(paste.rows.length, 'spool')}</Button>
+	{:else}
+		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>
+	{/if}
+</section>

@@ -1,0 +1,123 @@
+<script lang="ts">
+	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import { FAILURE_CAUSES, type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button, Modal } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { hereAndNow, newId, send } from '../form/send';
+	import ReadingList from '../bench/ReadingList.svelte';
+	import { dayAndTime } from '../words/numbers';
+	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
+	import { settingsLine } from './print-draft';
+
+	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
+	type Props = {
+		attempts: Attempt[];
+		readings: Reading[];
+		events: SpoolEvent[];
+		notes: { targetId: string; text: string }[];
+		amendments: AmendmentRow[];
+		pieceName: (id: string) => string;
+		onchange: () => void;
+	};
+	let { attempts, readings, events, notes, amendments, pieceName, onchange }: Props = $props();
+	const newestFirst = $derived([...attempts].reverse());
+	const MARKS: Record<string, string> = {
+		overhangLastClean: 'overhang clean to',
+		overhangFirstFaulty: 'faulty from',
+		bridgeLongestClean: 'bridge clean to',
+		bridgeFirstFaulty: 'loose from',
+		strings: 'strings'
+	};
+	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
+	/** The last amendment in force of an attempt: what an undo would take back. */
+	const lastOf = (a: Attempt) => {
+		const own = amendments.filter((x) => x.targetId === a.id);
+		const undone = new Set(own.flatMap((x) => (x.action === 'undo' && x.undoesId ? [x.undoesId] : [])));
+		return own.filter((x) => x.action !== 'undo' && !undone.has(x.id)).at(-1) ?? null;
+	};
+
+	let chosen = $state.raw<Attempt | null>(null);
+	let open = $state(false);
+	let cause = $state<FailureCause | null>(null);
+	let reason = $state('');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+
+	function edit(attempt: Attempt): void {
+		chosen = attempt;
+		cause = attempt.cause;
+		reason = '';
+		errors = [];
+		problem = '';
+		open = true;
+	}
+
+	async function amend(target: Attempt, action: string, more: object = {}): Promise<void> {
+		const sent = await send('amendments', { id: newId(), targetKind: 'attempt', targetId: target.id, action, reason, ...more, ...hereAndNow() });
+		if (!sent.ok) {
+			errors = sent.errors;
+			problem = sent.errors.length ? '' : sent.title;
+			return;
+		}
+		open = false;
+		onchange();
+	}
+</script>
+
+<ol class="space-y-2">
+	{#each newestFirst as attempt (attempt.id)}
+		{@const last = lastOf(attempt)}
+		<li class="panel px-3 py-2 {attempt.status === 'excluded' ? 'opacity-75' : ''}">
+			<p class="flex flex-wrap items-baseline gap-x-2">
+				<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
+					{attempt.outcome === 'finished' ? 'Finished' : `Failed at ${attempt.percentReached} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
+				</strong>
+				<span class="small">{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span>
+				<button type="button" class="link ml-auto text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
+			</p>
+			{#if marksOf(attempt).length}
+				<p class="flex flex-wrap gap-x-3">
+					{#each marksOf(attempt) as mark (mark.id)}
+						<span><span class="text-muted">{MARKS[mark.quantity] ?? mark.quantity}</span> <ReadingList readings={[mark]} waiting={new Set()} {onchange} /></span>
+					{/each}
+				</p>
+			{/if}
+			<p class="small">{settingsLine(attempt.settings)}{attempt.printer ? ` · ${attempt.printer}, ${attempt.nozzle}` : ''}</p>
+			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
+			{#if last}
+				<p class="small">
+					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Struck out' : 'Counts again'}: {last.reason}
+					<button type="button" class="link" onclick={() => void amend(attempt, 'undo', { undoesId: last.id })}>undo</button>
+				</p>
+			{/if}
+		</li>
+	{/each}
+</ol>
+
+<Modal bind:open title="Amend this print" size="xs" class="bg-panel! text-ink!">
+	<form
+		class="space-y-3"
+		novalidate
+		onsubmit={(e) => {
+			e.preventDefault();
+			if (chosen) void amend(chosen, 'correct', { replacement: { cause } });
+		}}
+	>
+		<FormProblem title={problem} />
+		{#if chosen?.outcome === 'failed'}
+			<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))} />
+		{/if}
+		<Field id="amend-attempt-reason" path="reason" label="Why" bind:value={reason} {errors} placeholder="belt was loose" />
+		<div class="flex flex-wrap gap-2">
+			{#if chosen?.outcome === 'failed'}<Button type="submit" size="sm" class="bg-act! text-on-act!">Correct it</Button>{/if}
+			{#if chosen?.status === 'excluded'}
+				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'reinstate')}>Let it count again</Button>
+			{:else}
+				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'exclude')}>Strike it out</Button>
+			{/if}
+		</div>
+	</form>
+</Modal>

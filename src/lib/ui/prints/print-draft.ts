@@ -1,0 +1,86 @@
+import type { Attempt, FailureCause, PrintSettings } from '$lib/core/evidence';
+import type { ConditionKind } from '$lib/core/finding/types';
+
+/** What is typed about one print. Text stays text until the server reads it. */
+export type PrintDraft = {
+	outcome: 'finished' | 'failed';
+	percentReached: string;
+	cause: FailureCause | null;
+	condition: ConditionKind;
+	overhangLastClean: string;
+	overhangFirstFaulty: string;
+	bridgeLongestClean: string;
+	bridgeFirstFaulty: string;
+	strings: string | null;
+	note: string;
+	printerId: string;
+	settings: Record<keyof PrintSettings, string>;
+};
+
+export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: string }> = {
+	nozzleC: { name: 'Nozzle', unit: '°C' },
+	bedC: { name: 'Bed', unit: '°C' },
+	fanPct: { name: 'Fan', unit: '%' },
+	speedPct: { name: 'Feed rate', unit: '%' },
+	flowPct: { name: 'Flow', unit: '%' },
+	retractionMm: { name: 'Retraction', unit: 'mm' }
+};
+
+const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
+
+/**
+ * A fresh draft with the settings copied forward: from the spool's own last print, else from the trial's last print with the
+ * label temperature put in. Only differences have to be typed.
+ */
+export function freshDraft(given: { last: Attempt | null; lastOther: Attempt | null; labelNozzleC: number | null; condition: ConditionKind; printerId: string }): PrintDraft {
+	const from = given.last?.settings ?? given.lastOther?.settings ?? null;
+	const text = (name: keyof PrintSettings) => (from?.[name] === null || from?.[name] === undefined ? '' : String(from[name]));
+	const settings = Object.fromEntries(NAMES.map((name) => [name, text(name)])) as PrintDraft['settings'];
+	if (!given.last && given.labelNozzleC !== null) settings.nozzleC = String(given.labelNozzleC);
+	return {
+		outcome: 'finished',
+		percentReached: '',
+		cause: null,
+		condition: given.condition,
+		overhangLastClean: '',
+		overhangFirstFaulty: '',
+		bridgeLongestClean: '',
+		bridgeFirstFaulty: '',
+		strings: null,
+		note: '',
+		printerId: given.printerId,
+		settings
+	};
+}
+
+/** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
+const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
+
+/** The draft as the body of an attempt; empty fields are left out. */
+export function draftBody(draft: PrintDraft): Record<string, unknown> {
+	const marks = Object.fromEntries(
+		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings'] as const).flatMap((key) => (draft[key] ? [[key, draft[key]]] : []))
+	);
+	const settings = Object.fromEntries(NAMES.flatMap((name) => (draft.settings[name].trim() ? [[name, textOrNumber(draft.settings[name])]] : [])));
+	return {
+		outcome: draft.outcome,
+		...(draft.outcome === 'failed' && draft.percentReached.trim() ? { percentReached: textOrNumber(draft.percentReached) } : {}),
+		...(draft.outcome === 'failed' && draft.cause ? { cause: draft.cause } : {}),
+		condition: draft.condition,
+		...(draft.printerId ? { printerId: draft.printerId } : {}),
+		settings,
+		marks,
+		...(draft.note.trim() ? { note: draft.note.trim() } : {})
+	};
+}
+
+/** JSON has no NaN: what cannot be a number stays the text it was, and the schema says so at its field. */
+function textOrNumber(text: string): number | string {
+	const value = numberOf(text);
+	return Number.isFinite(value) ? value : text;
+}
+
+/** Settings in one line, as a person would say them. */
+export function settingsLine(settings: PrintSettings): string {
+	return NAMES.flatMap((name) => (settings[name] === null ? [] : [`${SETTING_WORDS[name].name.toLowerCase()} ${settings[name]} ${SETTING_WORDS[name].unit}`])).join(' · ') || 'settings not noted';
+}

@@ -1,0 +1,122 @@
+<script lang="ts">
+	import type { Sheet, SheetCell } from '$lib/core/sheet/build-sheet';
+	import type { SpoolEvidence } from '$lib/core/evidence';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import Figure from '../figures/Figure.svelte';
+	import { findingLabel } from '../figures/label';
+	import Sliver from '../spool/Sliver.svelte';
+	import { productLine } from '../spool/names';
+	import { missingWords } from '../words/messages';
+	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder, stringWord } from '../words/quantities';
+	import { stationHref } from './station-href';
+
+	type Props = { trialId: string; sheet: Sheet; spools: SpoolEvidence['spool'][]; roles: Record<string, 'candidate' | 'house'>; places: number; currency: string; verdicts: Record<string, string> };
+	let { trialId, sheet, spools, roles, places, currency, verdicts }: Props = $props();
+
+	/** An alone spool cannot be told apart from anything: letters begin with two, and show only where they say something. */
+	const lettered = $derived(new Set(sheet.columns.filter((c, i) => new Set(sheet.rows.map((r) => r.cells[i]?.letters ?? '')).size > 1).map((c) => c.id)));
+	const flagged = $derived((spoolId: string, quantity: string) => sheet.flags.some((f) => f.quantity === quantity && f.spoolIds.includes(spoolId)));
+	const missingOf = (row: Sheet['rows'][number], def: QuantityDef, cell: SheetCell) => {
+		const own = cell.findings[0]?.missing[0];
+		return own ?? row.missing.find((m) => m.station === def.station) ?? null;
+	};
+	const scaleWords = (def: QuantityDef): [string, string] => {
+		if (def.figure === 'strand') return ['start', `${places} places`];
+		if (def.figure === 'words') return [stringWord(0), stringWord(def.scale.high)];
+		return [bareValue(def, def.scale.low), bareValue(def, def.scale.high)];
+	};
+</script>
+
+<div class="panel overflow-x-auto">
+	<table class="w-full border-collapse text-left">
+		<caption class="sr-only">Spools down, evidence across. Each cell leads to its station.</caption>
+		<thead>
+			<tr class="border-b">
+				<th scope="col" class="sticky left-0 z-10 bg-panel px-2 py-1.5 align-top font-semibold">Spool<span class="small block font-normal">code · maker</span></th>
+				{#each sheet.columns as def (def.id)}
+					<th scope="col" class="px-2 py-1.5 align-top font-semibold">
+						{quantityName(def)}<span class="small block font-normal whitespace-nowrap">{quantityUnder(def, currency)}</span>
+					</th>
+				{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each sheet.rows as row, r (row.spoolId)}
+				{@const spool = spools[r]}
+				{#if spool}
+					<tr class="border-b">
+						<th scope="row" class="sticky left-0 z-10 max-w-[11rem] min-w-[8.5rem] bg-panel px-2 py-1 font-normal">
+							<a href="/spools/{spool.id}" class="block">
+								<span class="wide text-[1.12rem] leading-tight font-bold">{spool.code}</span>
+								{#if roles[spool.id] === 'house'}<span class="ml-1 font-semibold text-act-ink text-[0.85rem]">house spool</span>{/if}
+								{#if verdicts[spool.id]}<span class="ml-1 rounded border border-ink px-1 text-[0.8rem]">{verdicts[spool.id]}</span>{/if}
+								<span class="block leading-none"><Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} /></span>
+								<span class="small block truncate" title={productLine(spool)}>{productLine(spool)}</span>
+							</a>
+						</th>
+						{#each sheet.columns as def, c (def.id)}
+							{@const cell = row.cells[c]}
+							{@const main = cell?.findings[0]}
+							{@const figureless = !main || (main.n === 0 && !(main.figure.kind === 'bar' && main.figure.base !== null))}
+							{@const missing = cell ? missingOf(row, def, cell) : null}
+							<td class="relative px-2 py-1 align-middle {figureless ? 'hatched' : ''}">
+								<a
+									href={stationHref(trialId, def.station, spool.id)}
+									class="flex min-h-[46px] items-center gap-1.5 rounded focus-visible:outline-offset-0"
+									title={main && !figureless ? cell.findings.map((f) => findingLabel(f, def, currency)).join('\n') : undefined}
+								>
+									{#if figureless}
+										{#if missing}
+											{@const words = missingWords(missing)}
+											<span class="text-[0.85rem] text-muted"><strong class="text-act-ink">{words.lead}</strong> {words.rest}</span>
+										{:else if main?.sampling.kind === 'unknown' && main.sampling.reason.id === 'priceHidden'}
+											<span class="small">hidden while blind</span>
+										{:else}
+											<span class="small">nothing noted</span>
+										{/if}
+									{:else}
+										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
+										{#if lettered.has(def.id)}<span class="text-[0.85rem] font-bold text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span>{/if}
+										{#if flagged(spool.id, def.id)}
+											<span class="text-[0.85rem] font-bold" title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
+										{/if}
+										{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}
+											<span class="small">{CONDITION_WORDS[main.subject.condition]}</span>
+										{/if}
+									{/if}
+								</a>
+							</td>
+						{/each}
+					</tr>
+				{/if}
+			{/each}
+		</tbody>
+		<tfoot>
+			<tr class="small">
+				<td class="sticky left-0 bg-panel"></td>
+				{#each sheet.columns as def (def.id)}
+					{@const [low, high] = scaleWords(def)}
+					<td class="px-2 py-1">
+						<span
+							class="flex justify-between"
+							style:max-width={def.figure === 'strand' ? '172px' : def.figure === 'words' ? '76px' : def.figure === 'share' ? '84px' : def.figure === 'steps' ? '96px' : '118px'}
+							><span>{low}</span><span>{high}</span></span
+						>
+					</td>
+				{/each}
+			</tr>
+		</tfoot>
+	</table>
+</div>
+<p class="small mt-2 flex flex-wrap gap-x-5 gap-y-1">
+	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> same letter: cannot be told apart</span>{/if}
+	<span class="flex items-center gap-1"
+		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><circle cx="6" cy="6" r="4" fill="none" stroke="var(--water)" stroke-width="2" /></svg> as received</span
+	>
+	<span class="flex items-center gap-1"
+		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><path d="M6,1l5,5l-5,5l-5,-5z" fill="var(--heat)" /></svg> dried</span
+	>
+	<span class="flex items-center gap-1"><span class="hatched inline-block size-3 border"></span> not enough yet</span>
+	<span>lines are 95 % intervals; of one print, bounds</span>
+	<span>n in each cell's label</span>
+</p>

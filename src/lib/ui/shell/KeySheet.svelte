@@ -1,0 +1,36 @@
+<script lang="ts">
+	import { Modal } from 'flowbite-svelte';
+
+	let { open = $bindable() }: { open: boolean } = $props();
+	const keys = [
+		{ where: 'Anywhere outside a text field', rows: [['?', 'this sheet'], ['N', 'take the next useful act']] },
+		{
+			where: 'Bench capture',
+			rows: [
+				['Enter', 'keep the reading'],
+				['=', 'same again (in an empty field)'],
+				['Backspace', 'take back the last (in an empty field)'],
+				['↑ ↓', 'other spool'],
+				['J K', 'other spool, outside the field']
+			]
+		},
+		{ where: 'Prints', rows: [['Ctrl Enter', 'keep the print'], ['← →', 'choose among words'], ['J K', 'other spool, outside a field']] },
+		{ where: 'Intake', rows: [['Enter', 'take the spool in']] }
+	] as const;
+</script>
+
+<Modal bind:open title="Keys" size="sm" class="bg-panel! text-ink!">
+	{#each keys as group (group.where)}
+		<section>
+			<h3 class="small font-semibold">{group.where}</h3>
+			<dl class="grid grid-cols-[8rem_1fr] gap-y-1">
+				{#each group.rows as [key, does] (key)}
+					<dt>
+						{#each key.split(' ') as part (part)}<kbd class="mr-1">{part}</kbd>{/each}
+					</dt>
+					<dd>{does}</dd>
+				{/each}
+			</dl>
+		</section>
+	{/each}
+</Modal>

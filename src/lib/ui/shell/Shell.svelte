@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { outbox } from '../bench/outbox-state.svelte';
+	import { isShortcut } from '../form/keys';
+	import KeySheet from './KeySheet.svelte';
+	import StationLine from './StationLine.svelte';
+	import ThemeSwitch from './ThemeSwitch.svelte';
+	import type { ShellTrial } from './types';
+	import type { Snippet } from 'svelte';
+
+	let { trial, instance, children }: { trial: ShellTrial | null; instance: string; children: Snippet } = $props();
+	let keysOpen = $state(false);
+	let menuOpen = $state(false);
+	$effect(() => {
+		// A page chosen from the menu of a narrow screen closes it.
+		void page.url.pathname;
+		menuOpen = false;
+	});
+
+	/** Once the outbox has been empty for a moment, counts and findings of the page are loaded anew. */
+	const SETTLE_MS = 1200;
+	let wasWaiting = false;
+	$effect(() => {
+		if (outbox.waiting > 0) {
+			wasWaiting = true;
+			return;
+		}
+		if (!wasWaiting) return;
+		const timer = setTimeout(() => {
+			wasWaiting = false;
+			void invalidateAll();
+		}, SETTLE_MS);
+		return () => clearTimeout(timer);
+	});
+</script>
+
+<svelte:window
+	onkeydown={(event) => {
+		if (isShortcut(event, '?')) keysOpen = true;
+	}}
+/>
+
+<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to the content</a>
+<div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)]">
+	<header class="border-line bg-rail md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r">
+		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
+			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
+			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}
+			<button type="button" class="panel px-2 py-1 md:hidden" aria-expanded={menuOpen} aria-controls="rail" onclick={() => (menuOpen = !menuOpen)}>Stations</button>
+		</div>
+		<div id="rail" class="{menuOpen ? 'block' : 'hidden'} pb-3 md:flex md:grow md:flex-col">
+			{#if trial}<StationLine {trial} />{/if}
+			<nav aria-label="More" class="mt-4 flex flex-col gap-1 px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
+				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop']] as const as [href, name] (href)}
+					<a {href} class="text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
+				{/each}
+				<button type="button" class="text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}>Keys <kbd>?</kbd></button>
+				<ThemeSwitch />
+			</nav>
+			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
+				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.items.length === 0}all kept{/if}
+			</p>
+		</div>
+	</header>
+	<main id="content" tabindex="-1" class="min-w-0 outline-none">
+		{#each outbox.refused as item (item.id)}
+			<div class="question m-3 flex flex-wrap items-center gap-3" role="alert">
+				<span>Not kept ({item.path}{'typed' in item.body ? `, “${String(item.body.typed)}”` : ''}): {item.refused?.title}</span>
+				<button type="button" class="link" onclick={() => void outbox.drop(item.id)}>Drop it</button>
+			</div>
+		{/each}
+		{@render children()}
+	</main>
+</div>
+<KeySheet bind:open={keysOpen} />

@@ -1,0 +1,49 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import { plural } from '../words/numbers';
+	import { STATION_WORDS } from '../words/quantities';
+	import type { ShellTrial } from './types';
+
+	let { trial }: { trial: ShellTrial } = $props();
+	const base = $derived(`/trials/${trial.id}`);
+	const stops = $derived([
+		{ href: base, name: 'Trial sheet', done: 1, total: 1, says: '' },
+		...trial.progress.map((p) => ({ href: `${base}/${p.station}`, name: STATION_WORDS[p.station] ?? p.station, done: p.done, total: p.total, says: p.total ? `${p.done} of ${p.total}` : '' })),
+		{ href: `${base}/pick`, name: 'Pick', done: 0, total: 0, says: '' },
+		{ href: `${base}/rules`, name: 'Rules', done: 0, total: 0, says: '' }
+	]);
+	const state = (stop: { done: number; total: number }) => (stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none');
+</script>
+
+<div class="px-[18px] pt-2 md:pt-5">
+	<a href="/trials" class="panel block px-2.5 py-1.5">
+		<span class="font-semibold">{trial.name}</span>
+		<span class="small block">{plural(trial.spools, 'spool')} · day {trial.day}{trial.blind ? ' · blind' : ''}</span>
+	</a>
+</div>
+<nav aria-label="Stations in working order" class="mt-3">
+	<ol>
+		{#each stops as stop, i (stop.href)}
+			{@const here = page.url.pathname === stop.href}
+			{@const how = state(stop)}
+			<li class="relative">
+				{#if i < stops.length - 1}
+					<span class="absolute top-1/2 left-[29px] h-full w-[5px] {how === 'none' ? 'bg-faint' : 'bg-act'}" aria-hidden="true"></span>
+				{/if}
+				<a
+					href={stop.href}
+					aria-current={here ? 'page' : undefined}
+					class="relative flex h-[33px] items-center gap-2 pr-3 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
+				>
+					<svg viewBox="0 0 22 22" class="size-[22px] shrink-0" aria-hidden="true">
+						<circle cx="11" cy="11" r="9" fill="var(--rail)" stroke={how === 'none' ? 'var(--faint)' : 'var(--act)'} stroke-width="3" />
+						{#if how === 'whole'}<circle cx="11" cy="11" r="9" fill="var(--act)" />{/if}
+						{#if how === 'half'}<path d="M11,2a9,9 0 0 0 0,18z" fill="var(--act)" />{/if}
+					</svg>
+					<span class="grow">{stop.name}</span>
+					{#if stop.says}<span class="small whitespace-nowrap">{stop.says}</span>{/if}
+				</a>
+			</li>
+		{/each}
+	</ol>
+</nav>

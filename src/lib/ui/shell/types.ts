@@ -1,0 +1,9 @@
+/** What the shell knows of the trial it stands in. */
+export type ShellTrial = {
+	id: string;
+	name: string;
+	spools: number;
+	day: number;
+	blind: boolean;
+	progress: { station: string; done: number; total: number }[];
+};

@@ -1,0 +1,40 @@
+/** Numbers for people: a fixed point, no exponent, no more digits than said. */
+export function fixed(value: number, decimals: number): string {
+	const text = value.toFixed(decimals);
+	// "-0.00" says a sign that is not there.
+	return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
+}
+
+/** At most `decimals` decimals, trailing zeros dropped. */
+export function upTo(value: number, decimals: number): string {
+	return String(Number(value.toFixed(decimals))).replace('-', '−');
+}
+
+/** A share as per cent. Never "100 %" or "0 %" for what is only nearly so. */
+export function percent(share: number, decimals = 0): string {
+	const value = share * 100;
+	const step = 10 ** -decimals;
+	if (value > 0 && value < step / 2) return `under ${upTo(step, decimals)} %`;
+	if (value < 100 && value > 100 - step / 2) return `over ${upTo(100 - step, decimals)} %`;
+	return `${fixed(value, decimals)} %`;
+}
+
+/** A chance from a number of draws, with no more digits than the draws carry. */
+export function chance(share: number, draws: number): string {
+	if (share === 0) return `under ${upTo(300 / draws, 1)} %`;
+	if (share === 1) return `over ${upTo(100 - 300 / draws, 1)} %`;
+	return percent(share);
+}
+
+export function plural(count: number, one: string, many = `${one}s`): string {
+	return `${count} ${count === 1 ? one : many}`;
+}
+
+/** A date as the tester's calendar shows it; the server's words and the page's are the same. */
+export function day(at: number): string {
+	return new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+}
+
+export function dayAndTime(at: number): string {
+	return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
+}

@@ -1,0 +1,100 @@
+import type { ConditionKind, Grade, QuantityDef } from '$lib/core/finding/types';
+import { fixed, percent, upTo } from './numbers';
+
+type QuantityWords = { name: string; under: string; decimals: number; unit: string };
+
+const WORDS: Record<string, QuantityWords> = {
+	intakeOdd: { name: 'Unboxing', under: 'odd things', decimals: 0, unit: '' },
+	diameterMean: { name: 'Diameter', under: 'strand between stated limits', decimals: 3, unit: 'mm' },
+	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
+	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
+	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
+	bridge: { name: 'Bridge', under: 'longest clean mm', decimals: 0, unit: 'mm' },
+	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
+	pricePerKg: { name: 'Price per kg', under: 'with shipping', decimals: 2, unit: '' },
+	costPerGoodKg: { name: 'Per good kg', under: 'with failures', decimals: 1, unit: '' }
+};
+
+/** The name of a quantity; an own measure carries its own. */
+export function quantityName(def: Pick<QuantityDef, 'id' | 'name'>): string {
+	return WORDS[def.id]?.name ?? def.name ?? def.id;
+}
+
+export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: string): string {
+	if (def.id === 'costPerGoodKg') return `${currency}, with failures`;
+	if (def.id === 'pricePerKg') return `${currency}, with shipping`;
+	return WORDS[def.id]?.under ?? (def.unit ? `own measure, ${def.unit}` : 'own measure');
+}
+
+export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
+
+export function stringWord(rank: number): string {
+	return STRING_MARKS[Math.min(3, Math.max(0, Math.round(rank)))] ?? 'none';
+}
+
+const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside';
+
+/** A value of a quantity in words: number with its unit, or its word. */
+export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number, currency = ''): string {
+	if (def.id === 'strings') return stringWord(value);
+	if (isShare(def.id)) return percent(value);
+	if (def.unit === 'money/kg') return `${fixed(value, 2)} ${currency}`.trim();
+	const words = WORDS[def.id];
+	if (words) return `${fixed(value, words.decimals)} ${words.unit}`.trim();
+	return `${upTo(value, decimalsFor(def))} ${def.unit}`.trim();
+}
+
+/** The same without the unit, for figures whose column names it. */
+export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number): string {
+	if (def.id === 'strings') return stringWord(value);
+	if (isShare(def.id)) return percent(value);
+	if (def.unit === 'money/kg') return fixed(value, 1);
+	const words = WORDS[def.id];
+	return words ? fixed(value, words.decimals) : upTo(value, decimalsFor(def));
+}
+
+/** As many decimals as a thousandth of the scale needs. */
+function decimalsFor(def: Pick<QuantityDef, 'scale'>): number {
+	return Math.max(0, Math.min(6, 2 - Math.floor(Math.log10(def.scale.high - def.scale.low))));
+}
+
+export const CONDITION_WORDS: Record<ConditionKind, string> = { asReceived: 'as received', dried: 'dried', exposed: 'exposed' };
+
+export const GRADE_WORDS: Record<Grade, string> = { none: 'nothing yet', thin: 'thin', fair: 'fair', firm: 'firm' };
+
+export const STATION_WORDS: Record<string, string> = {
+	intake: 'Intake',
+	diameter: 'Diameter',
+	prints: 'Prints',
+	cost: 'Cost',
+	own: 'Own measures'
+};
+
+export const CAUSE_WORDS: Record<string, string> = {
+	filament: 'the filament',
+	printer: 'the printer',
+	setUp: 'the set-up',
+	handling: 'handling',
+	unknown: 'unknown'
+};
+
+export const PRESET_WORDS: Record<string, string> = {
+	fineLooks: 'fine looks',
+	benchJigs: 'bench jigs',
+	outdoorBrackets: 'outdoor brackets',
+	flexibleParts: 'flexible parts',
+	own: 'own weights'
+};
+
+export const SETTINGS_POLICY_WORDS: Record<string, string> = {
+	fixed: 'one fixed profile',
+	label: 'label temperature, one profile',
+	preset: "each product's preset",
+	calibrated: 'calibrated for each'
+};
+
+export const CONDITION_POLICY_WORDS: Record<string, string> = { asReceived: 'as received', driedFirst: 'dried first', both: 'as received and dried' };
+
+export const RULE_WORDS: Record<string, string> = { weighted: 'weighted value', perMoney: 'most value per money', cheapest: 'cheapest that passes' };
+
+export const VERDICT_WORDS: Record<string, string> = { buy: 'buy', leave: 'leave', buyFor: 'buy for', dryFirst: 'buy, but dry it first' };

@@ -1,0 +1,28 @@
+<script lang="ts">
+	import { day, plural } from '$lib/ui/words/numbers';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+</script>
+
+<svelte:head><title>Trials · Draught</title></svelte:head>
+<div class="max-w-3xl p-4 md:p-6">
+	<div class="flex flex-wrap items-baseline justify-between gap-3">
+		<h1 class="text-2xl font-bold">Trials</h1>
+		<a href="/trials/new" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act">New trial</a>
+	</div>
+	{#if data.trials.length === 0}
+		<p class="mt-4">No trial yet. A trial is a question put to one spool or many.</p>
+	{/if}
+	<ul class="mt-4 space-y-2">
+		{#each data.trials as trial (trial.id)}
+			<li>
+				<a href="/trials/{trial.id}" class="panel block px-4 py-2.5 hover:border-act">
+					<span class="font-semibold">{trial.name}</span>
+					<span class="small ml-2">{plural(Number(trial.spools), 'spool')} · since {day(trial.createdAt)}{trial.blind ? ' · blind' : ''}</span>
+					{#if trial.question}<span class="small block">{trial.question}</span>{/if}
+				</a>
+			</li>
+		{/each}
+	</ul>
+</div>

@@ -1,0 +1,31 @@
+import type { ShellTrial } from '$lib/ui/shell/types';
+import { sheetOf } from '$lib/server/trials/findings';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+
+const DAY_MS = 86_400_000;
+
+/** The trial and its sheet, computed once for every page below; raw evidence stays on the server. */
+export const load = async (event) => {
+	const now = Date.now();
+	const whole = await trialOfRequest(event);
+	const sheet = sheetOf(whole, now);
+	const shellTrial: ShellTrial = {
+		id: whole.head.id,
+		name: whole.head.name,
+		spools: whole.spools.length,
+		day: Math.floor((now - whole.head.createdAt) / DAY_MS) + 1,
+		blind: whole.head.blind,
+		// Own measures are a stop of the line only when the trial has some.
+		progress: sheet.progress.filter((p) => p.station !== 'own' || whole.protocol.ownMeasures.length > 0)
+	};
+	return {
+		shellTrial,
+		head: whole.head,
+		protocol: whole.protocol,
+		criteria: whole.criteria,
+		roles: whole.roles,
+		spools: whole.spools.map((s) => s.spool),
+		verdicts: whole.verdicts,
+		sheet
+	};
+};

@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { isShortcut } from '$lib/ui/form/keys';
+	import { stationHref } from '$lib/ui/sheet/station-href';
+	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
+	import { flagWords, nextWords } from '$lib/ui/words/messages';
+	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const codeOf = $derived((id: string) => data.spools.find((s) => s.id === id)?.code ?? '?');
+	const next = $derived(data.sheet.next);
+	const nextHref = $derived(
+		data.spools.length === 0 ? `/trials/${data.head.id}/intake` : next ? stationHref(data.head.id, next.station, next.spoolId) : `/trials/${data.head.id}/pick`
+	);
+	/** The newest verdict of each spool. */
+	const verdicts = $derived(Object.fromEntries([...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : (VERDICT_WORDS[v.kind] ?? v.kind)])));
+	const candidates = $derived(data.spools.filter((s) => data.roles[s.id] !== 'house').length);
+</script>
+
+<svelte:head><title>{data.head.name} · Draught</title></svelte:head>
+<svelte:window
+	onkeydown={(event) => {
+		if (isShortcut(event, 'n')) void goto(nextHref);
+	}}
+/>
+
+<div class="p-3 md:px-5 md:py-4">
+	<div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-1">
+		<div class="min-w-0">
+			<h1 class="text-[1.6rem] leading-tight font-bold">{data.head.name}</h1>
+			{#if data.head.question}<p class="text-muted">{data.head.question}</p>{/if}
+		</div>
+		<p class="small md:text-right">
+			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.protocol.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[data.protocol.conditionPolicy]} · {data.head.printer ?? 'printer not noted'}<br />
+			{data.protocol.repeats === 1 ? 'one print a piece' : `${data.protocol.repeats} prints a piece`} · weighed for {PRESET_WORDS[data.head.preset]} ·
+			{data.head.blind ? 'blind: names and prices hidden' : 'names shown'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
+		</p>
+	</div>
+
+	<section aria-label="Next useful act" class="panel mt-3 flex items-center justify-between gap-3 border-l-4 border-l-act! px-3 py-2">
+		<p>
+			<strong>Next:</strong>
+			{#if data.spools.length === 0}
+				take in the first spool. One minute.
+			{:else if next}
+				{nextWords(next, codeOf(next.spoolId))}
+			{:else}
+				everything asked for is there: look at the pick.
+			{/if}
+		</p>
+		<a href={nextHref} class="rounded bg-act px-4 py-1 font-semibold whitespace-nowrap text-on-act">Take it <kbd class="bg-transparent! text-on-act!">N</kbd></a>
+	</section>
+
+	<div class="mt-3">
+		{#if data.spools.length === 0}
+			<div class="panel hatched p-8 text-center">
+				<p>No spool in this trial yet.</p>
+				<p class="mt-2"><a class="link" href="/trials/{data.head.id}/intake">Take in a spool</a>, or <a class="link" href="/trials/{data.head.id}/rules">add one that is already on the bench</a>.</p>
+			</div>
+		{:else}
+			<TrialSheet
+				trialId={data.head.id}
+				sheet={data.sheet}
+				spools={data.spools}
+				roles={data.roles}
+				places={data.protocol.diameterPlaces}
+				currency={data.head.currency}
+				{verdicts}
+			/>
+			{#if candidates === 1 && data.spools.length === 1}
+				<p class="small mt-2">One spool and no house spool: nothing to judge it against. Name the spool you always buy on its own page.</p>
+			{/if}
+		{/if}
+		{#if data.sheet.flags.length > 0}
+			<section aria-label="Not like with like" class="question mt-3">
+				<h2 class="font-semibold">≠ Not like with like</h2>
+				<ul>
+					{#each data.sheet.flags as flag, i (i)}<li>{flagWords(flag, flag.spoolIds.map(codeOf))}</li>{/each}
+				</ul>
+			</section>
+		{/if}
+	</div>
+</div>

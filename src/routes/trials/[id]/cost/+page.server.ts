@@ -1,0 +1,22 @@
+import { onlyStation } from '$lib/server/evidence/only';
+import { loadFilamentIds } from '$lib/server/spools/filaments';
+import { database } from '$lib/server/context';
+import { costStation } from '$lib/core/cost/station';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+
+export const load = async (event) => {
+	const whole = await trialOfRequest(event);
+	const filamentIds = await loadFilamentIds(
+		database(),
+		whole.spools.map((s) => s.spool.id)
+	);
+	return {
+		costs: whole.spools.map((e) => ({
+			spool: e.spool,
+			filamentId: filamentIds[e.spool.id] ?? '',
+			hidden: e.pricesHidden,
+			quote: onlyStation(e, 'cost').quotes[0] ?? null,
+			findings: costStation.find(e, whole.protocol, Date.now())
+		}))
+	};
+};

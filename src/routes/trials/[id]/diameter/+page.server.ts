@@ -1,0 +1,9 @@
+import { database } from '$lib/server/context';
+import { onlyStation } from '$lib/server/evidence/only';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import { listWorkshop } from '$lib/server/workshop/workshop';
+
+export const load = async (event) => {
+	const [whole, workshop] = await Promise.all([trialOfRequest(event), listWorkshop(database())]);
+	return { evidence: whole.spools.map((e) => onlyStation(e, 'diameter')), instruments: workshop.instruments };
+};

@@ -1,0 +1,207 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import type { Oddity } from '$lib/core/intake/station';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import Choice from '$lib/ui/form/Choice.svelte';
+	import Field from '$lib/ui/form/Field.svelte';
+	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import { Submission } from '$lib/ui/form/submission';
+	import PasteList from '$lib/ui/intake/PasteList.svelte';
+	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
+	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import { productLine } from '$lib/ui/spool/names';
+	import { plural } from '$lib/ui/words/numbers';
+	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { tick } from 'svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const empty = () => ({
+		material: '',
+		price: '',
+		netMass: '',
+		labelNozzle: '',
+		maker: '',
+		filament: '',
+		benchCode: '',
+		colourName: '',
+		lot: '',
+		tare: '',
+		grossMass: '',
+		labelTolerance: '',
+		listingTolerance: '',
+		shipping: '',
+		quantity: '',
+		note: ''
+	});
+	let form = $state(empty());
+	let colourHex = $state('');
+	let obtained = $state<'bought' | 'suppliedFree' | 'gift'>('bought');
+	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let said = $state('');
+	let pasting = $state(false);
+	const submission = new Submission();
+
+	const chosen = $derived(page.url.searchParams.get('spool'));
+	const unseen = $derived(data.sheet.rows.filter((r) => r.missing.some((m) => m.station === 'intake')).map((r) => r.spoolId));
+	let later = $state<Partial<Record<Oddity, string>> | null>(null);
+
+	function copyLast(): void {
+		if (!data.last) return;
+		const { code: _, ...rest } = data.last;
+		form = { ...form, ...rest };
+	}
+
+	async function submit(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const filled = Object.fromEntries(Object.entries(form).filter(([key, value]) => value.trim() !== '' && key !== 'quantity'));
+		const unboxing = odd === null ? {} : Object.keys(odd).length === 0 ? { nothingOdd: true } : { odd };
+		const sent = await submission.send<{ benchCode: string }>('intake', {
+			trialId: data.head.id,
+			currency: data.head.currency,
+			...filled,
+			...(form.quantity.trim() ? { quantity: Number(form.quantity) } : {}),
+			...(colourHex ? { colourHex } : {}),
+			obtained,
+			...unboxing
+		});
+		if (!sent.ok) {
+			errors = sent.errors;
+			problem = sent.errors.length ? '' : sent.title;
+			await tick();
+			document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+			return;
+		}
+		said = `${sent.answer.benchCode} is taken in. Write the code on the spool.`;
+		form = empty();
+		colourHex = '';
+		odd = null;
+		errors = [];
+		problem = '';
+		await invalidateAll();
+		document.getElementById('material')?.focus();
+	}
+
+	async function keepLook(spoolId: string): Promise<void> {
+		if (later === null) return;
+		const sent = await send('unboxings', { id: newId(), spoolId, ...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }), ...hereAndNow() });
+		if (!sent.ok) {
+			problem = sent.title;
+			return;
+		}
+		later = null;
+		await invalidateAll();
+		const following = unseen.find((s) => s !== spoolId);
+		await goto(`?${following ? `spool=${following}` : ''}`, { keepFocus: true, noScroll: true });
+	}
+</script>
+
+<svelte:head><title>Intake · {data.head.name} · Draught</title></svelte:head>
+<div class="grid gap-5 p-3 md:px-5 md:py-4 xl:grid-cols-[minmax(0,1fr)_320px]">
+	<div class="space-y-4">
+		<div class="flex flex-wrap items-baseline justify-between gap-3">
+			<h1 class="text-[1.6rem] font-bold">Intake</h1>
+			<div class="flex gap-4">
+				{#if data.last}<button type="button" class="link" onclick={copyLast}>Copy from {data.last.code}</button>{/if}
+				<button type="button" class="link" aria-expanded={pasting} onclick={() => (pasting = !pasting)}>{pasting ? 'Type one spool' : 'Paste a list'}</button>
+			</div>
+		</div>
+		<p role="status" class="min-h-5 font-semibold">{said}</p>
+		{#if pasting}
+			<PasteList
+				trialId={data.head.id}
+				currency={data.head.currency}
+				ondone={(count) => {
+					said = `${plural(count, 'spool')} taken in.`;
+					pasting = false;
+				}}
+			/>
+		{:else}
+			<form class="space-y-4" onsubmit={submit} novalidate>
+				<FormProblem title={problem} />
+				<div class="grid gap-3 sm:grid-cols-4">
+					<Field id="material" label="Material" bind:value={form.material} {errors} list={data.materials} required placeholder="PETG" />
+					<Field id="price" label="Price, {data.head.currency}" bind:value={form.price} {errors} inputmode="decimal" placeholder="21.90" />
+					<Field id="netMass" label="Net mass" bind:value={form.netMass} {errors} placeholder="1 kg" />
+					<Field id="labelNozzle" label="Label temperature" bind:value={form.labelNozzle} {errors} placeholder="230-250 C" />
+				</div>
+				<div class="grid gap-3 sm:grid-cols-3">
+					<Field id="maker" label="Maker" bind:value={form.maker} {errors} list={data.makers} />
+					<Field id="filament" label="Product" bind:value={form.filament} {errors} />
+					<Field id="benchCode" label="Bench code" bind:value={form.benchCode} {errors} placeholder={data.code ?? ''} hint="proposed: {data.code ?? 'type one'}" />
+				</div>
+				<Unboxing bind:odd idPrefix="new" />
+				<details class="panel px-3 py-2">
+					<summary class="font-medium">More, or later: colour, lot, masses, tolerances, shipping, how obtained, note</summary>
+					<div class="mt-3 grid gap-3 sm:grid-cols-3">
+						<div class="flex items-end gap-2">
+							<Field id="colourName" label="Colour" bind:value={form.colourName} {errors} class="grow" />
+							<div>
+								<Label for="colourHex" class="sr-only">Colour as seen</Label>
+								<input id="colourHex" type="color" class="h-[34px] w-11 rounded border bg-panel" value={colourHex || '#888888'} oninput={(e) => (colourHex = e.currentTarget.value)} />
+							</div>
+						</div>
+						<Field id="lot" label="Lot" bind:value={form.lot} {errors} />
+						<Field id="labelTolerance" label="Tolerance on the label" bind:value={form.labelTolerance} {errors} placeholder="0.02 mm" />
+						<Field id="listingTolerance" label="Tolerance in the listing" bind:value={form.listingTolerance} {errors} placeholder="0.03 mm" />
+						<Field id="grossMass" label="Gross mass as opened" bind:value={form.grossMass} {errors} placeholder="1240 g" />
+						<Field id="tare" label="Empty spool (tare)" bind:value={form.tare} {errors} placeholder="230 g" />
+						<Field id="quantity" label="Spools for that price" bind:value={form.quantity} {errors} inputmode="numeric" placeholder="1" />
+						<Field id="shipping" label="Shipping, {data.head.currency}" bind:value={form.shipping} {errors} inputmode="decimal" placeholder="0" />
+					</div>
+					<div class="mt-3 space-y-3">
+						<Choice
+							name="obtained"
+							legend="How obtained"
+							bind:value={obtained}
+							options={[
+								{ value: 'bought', label: 'bought' },
+								{ value: 'suppliedFree', label: 'supplied free' },
+								{ value: 'gift', label: 'gift' }
+							]}
+						/>
+						<div>
+							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium">Note</Label>
+							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={form.note} />
+						</div>
+					</div>
+				</details>
+				<Button type="submit" class="bg-act! text-on-act!">Take it in</Button>
+			</form>
+		{/if}
+	</div>
+	<aside class="space-y-2" aria-label="Spools of this trial">
+		<h2 class="small font-semibold">On the bench</h2>
+		{#if data.spools.length === 0}<p class="small">No spool yet.</p>{/if}
+		{#each data.spools as spool (spool.id)}
+			{@const open = unseen.includes(spool.id)}
+			<div class="panel px-3 py-2 {chosen === spool.id ? 'border-act!' : ''}">
+				<div class="flex items-baseline justify-between gap-2">
+					<a href="/spools/{spool.id}" class="wide text-[1.05rem] font-bold">{spool.code}</a>
+					<span class="small">{open ? 'not looked at' : 'looked at'}</span>
+				</div>
+				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} />
+				<p class="small truncate">{productLine(spool)}</p>
+				{#if open && chosen === spool.id}
+					<form
+						class="mt-2 space-y-2"
+						onsubmit={(e) => {
+							e.preventDefault();
+							void keepLook(spool.id);
+						}}
+					>
+						<Unboxing bind:odd={later} idPrefix="later" />
+						<Button type="submit" size="xs" class="bg-act! text-on-act!" disabled={later === null}>Keep the look</Button>
+					</form>
+				{:else if open}
+					<a class="link text-[0.9rem]" href="?spool={spool.id}">Say what was odd</a>
+				{/if}
+			</div>
+		{/each}
+	</aside>
+</div>

@@ -1,0 +1,18 @@
+import { database } from '$lib/server/context';
+import { onlyStation } from '$lib/server/evidence/only';
+import { loadNotes } from '$lib/server/notes/load';
+import { loadAmendments } from '$lib/server/evidence/load-events';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import { listWorkshop } from '$lib/server/workshop/workshop';
+
+export const load = async (event) => {
+	const whole = await trialOfRequest(event);
+	const ids = whole.spools.map((s) => s.spool.id);
+	const [workshop, notes, amendments] = await Promise.all([listWorkshop(database()), loadNotes(database(), ids, 'attempt'), loadAmendments(database(), ids)]);
+	return {
+		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
+		printers: workshop.printers,
+		notes,
+		amendments: [...amendments.values()].flat().filter((a) => a.targetKind === 'attempt')
+	};
+};
