@@ -2,6 +2,9 @@ import { moments } from '../compare/moments';
 import { rank } from './rank';
 import type { PickInput, PickRow } from './types';
 
+/** Weights run from 0 to 10; a turn beyond that is no turn. */
+const HEAVIEST = 10;
+
 export type Explanation = {
 	/** The criterion that parts first from second most, in the weighted value; null when there is no second or the rule does not weigh. */
 	decidedBy: { quantity: string; lead: number } | null;
@@ -58,7 +61,7 @@ function turnsAt(first: PickRow, second: PickRow): Explanation['turnsAt'] {
 		if (Math.abs(one.difference) < 1e-9) return [];
 		const rest = all.filter((o) => o !== one).reduce((sum, o) => sum + o.weight * o.difference, 0);
 		const to = -rest / one.difference;
-		return to >= 0 && to !== one.weight ? [{ quantity: one.quantity, from: one.weight, to }] : [];
+		return to >= 0 && to <= HEAVIEST && to !== one.weight ? [{ quantity: one.quantity, from: one.weight, to }] : [];
 	});
 	return turns.reduce<Explanation['turnsAt']>((best, t) => (best === null || change(t) < change(best) ? t : best), null);
 }

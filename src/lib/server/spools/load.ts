@@ -16,6 +16,7 @@ export type SpoolWhole = {
 	evidence: SpoolEvidence;
 	filamentId: string;
 	findings: Finding[];
+	protocol: Protocol;
 	notes: NoteRow[];
 	amendments: SpoolAmendment[];
 	/** Raw values of corrected readings: what they were before. */
@@ -60,6 +61,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	return {
 		evidence,
 		filamentId: owner.filamentId,
+		protocol,
 		findings: STATIONS.flatMap((s) => s.find(evidence, protocol, now)),
 		notes,
 		amendments: amendments.get(spoolId) ?? [],

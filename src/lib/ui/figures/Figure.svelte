@@ -17,7 +17,7 @@
 <!-- A figure kind of a finding maps to a component here, and nowhere else. -->
 {#if main}
 	{#if main.figure.kind === 'strand'}
-		<Strand data={main.figure} {places} {hex} {label} />
+		<Strand data={main.figure} {places} {hex} {label} width={136} />
 	{:else if main.figure.kind === 'steps'}
 		<StepsFigure {findings} {def} {label} />
 	{:else if main.figure.kind === 'words'}

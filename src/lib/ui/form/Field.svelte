@@ -22,7 +22,7 @@
 </script>
 
 <div class={extra}>
-	<Label for={id} class="mb-0.5 text-[0.85rem] font-medium">{label}</Label>
+	<Label for={id} class="mb-0.5 text-[0.85rem] font-medium text-ink!">{label}</Label>
 	<Input
 		{id}
 		bind:value
@@ -34,7 +34,7 @@
 		aria-required={required}
 		aria-invalid={error ? 'true' : undefined}
 		aria-describedby={error ? `${id}-error` : hint ? `${id}-hint` : undefined}
-		class={error ? 'border-harm! bg-panel!' : 'bg-panel!'}
+		class={error ? 'border-harm! bg-panel! text-[0.95rem]! text-ink!' : 'bg-panel! text-[0.95rem]! text-ink!'}
 	/>
 	{#if list}
 		<datalist id="{id}-list">

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { ODDITIES, type Oddity } from '$lib/core/intake/station';
-	import { Checkbox, Input } from 'flowbite-svelte';
+	import { Input } from 'flowbite-svelte';
 	import { ODDITY_WORDS } from '../words/oddities';
 
 	/** Null: nothing said. An empty record: nothing odd. */
@@ -28,9 +28,10 @@
 		{#each ODDITIES as oddity (oddity)}
 			{@const on = odd?.[oddity] !== undefined}
 			<div class="flex min-h-8 items-center gap-2">
-				<Checkbox id="{idPrefix}-{oddity}" checked={on} onchange={(e) => toggle(oddity, (e.currentTarget as HTMLInputElement).checked)} class="w-28 shrink-0 text-ink!">
+				<label class="flex w-28 shrink-0 items-center gap-2">
+					<input type="checkbox" id="{idPrefix}-{oddity}" class="size-4 rounded-sm" checked={on} onchange={(e) => toggle(oddity, e.currentTarget.checked)} />
 					{ODDITY_WORDS[oddity].name}
-				</Checkbox>
+				</label>
 				{#if on && odd}
 					<Input
 						size="sm"

@@ -14,7 +14,9 @@
 	let { trialId, sheet, spools, roles, places, currency, verdicts }: Props = $props();
 
 	/** An alone spool cannot be told apart from anything: letters begin with two, and show only where they say something. */
-	const lettered = $derived(new Set(sheet.columns.filter((c, i) => new Set(sheet.rows.map((r) => r.cells[i]?.letters ?? '')).size > 1).map((c) => c.id)));
+	const lettered = $derived(
+		new Set(sheet.columns.filter((_, i) => new Set(sheet.rows.flatMap((r) => r.cells[i]?.letters || [])).size > 1).map((c) => c.id))
+	);
 	const flagged = $derived((spoolId: string, quantity: string) => sheet.flags.some((f) => f.quantity === quantity && f.spoolIds.includes(spoolId)));
 	const missingOf = (row: Sheet['rows'][number], def: QuantityDef, cell: SheetCell) => {
 		const own = cell.findings[0]?.missing[0];
@@ -34,7 +36,7 @@
 			<tr class="border-b">
 				<th scope="col" class="sticky left-0 z-10 bg-panel px-2 py-1.5 align-top font-semibold">Spool<span class="small block font-normal">code · maker</span></th>
 				{#each sheet.columns as def (def.id)}
-					<th scope="col" class="px-2 py-1.5 align-top font-semibold">
+					<th scope="col" class="px-1.5 py-1.5 align-top font-semibold">
 						{quantityName(def)}<span class="small block font-normal whitespace-nowrap">{quantityUnder(def, currency)}</span>
 					</th>
 				{/each}
@@ -45,7 +47,7 @@
 				{@const spool = spools[r]}
 				{#if spool}
 					<tr class="border-b">
-						<th scope="row" class="sticky left-0 z-10 max-w-[11rem] min-w-[8.5rem] bg-panel px-2 py-1 font-normal">
+						<th scope="row" class="sticky left-0 z-10 max-w-[9.5rem] min-w-[8rem] bg-panel px-2 py-1 font-normal">
 							<a href="/spools/{spool.id}" class="block">
 								<span class="wide text-[1.12rem] leading-tight font-bold">{spool.code}</span>
 								{#if roles[spool.id] === 'house'}<span class="ml-1 font-semibold text-act-ink text-[0.85rem]">house spool</span>{/if}
@@ -59,10 +61,10 @@
 							{@const main = cell?.findings[0]}
 							{@const figureless = !main || (main.n === 0 && !(main.figure.kind === 'bar' && main.figure.base !== null))}
 							{@const missing = cell ? missingOf(row, def, cell) : null}
-							<td class="relative px-2 py-1 align-middle {figureless ? 'hatched' : ''}">
+							<td class="px-1.5 py-1 align-middle {figureless ? 'hatched' : ''}">
 								<a
 									href={stationHref(trialId, def.station, spool.id)}
-									class="flex min-h-[46px] items-center gap-1.5 rounded focus-visible:outline-offset-0"
+									class="flex min-h-[46px] items-center gap-1 rounded focus-visible:outline-offset-0"
 									title={main && !figureless ? cell.findings.map((f) => findingLabel(f, def, currency)).join('\n') : undefined}
 								>
 									{#if figureless}
@@ -76,10 +78,12 @@
 										{/if}
 									{:else}
 										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
-										{#if lettered.has(def.id)}<span class="text-[0.85rem] font-bold text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span>{/if}
-										{#if flagged(spool.id, def.id)}
-											<span class="text-[0.85rem] font-bold" title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
-										{/if}
+										<span class="flex w-5 shrink-0 flex-col text-[0.8rem] leading-tight font-bold">
+											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span>{/if}
+											{#if flagged(spool.id, def.id)}
+												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
+											{/if}
+										</span>
 										{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}
 											<span class="small">{CONDITION_WORDS[main.subject.condition]}</span>
 										{/if}
@@ -96,10 +100,10 @@
 				<td class="sticky left-0 bg-panel"></td>
 				{#each sheet.columns as def (def.id)}
 					{@const [low, high] = scaleWords(def)}
-					<td class="px-2 py-1">
+					<td class="px-1.5 py-1">
 						<span
 							class="flex justify-between"
-							style:max-width={def.figure === 'strand' ? '172px' : def.figure === 'words' ? '76px' : def.figure === 'share' ? '84px' : def.figure === 'steps' ? '96px' : '118px'}
+							style:max-width={def.figure === 'strand' ? '136px' : def.figure === 'words' ? '76px' : def.figure === 'share' ? '84px' : def.figure === 'steps' ? '96px' : '118px'}
 							><span>{low}</span><span>{high}</span></span
 						>
 					</td>

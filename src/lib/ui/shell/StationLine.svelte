@@ -9,8 +9,7 @@
 	const stops = $derived([
 		{ href: base, name: 'Trial sheet', done: 1, total: 1, says: '' },
 		...trial.progress.map((p) => ({ href: `${base}/${p.station}`, name: STATION_WORDS[p.station] ?? p.station, done: p.done, total: p.total, says: p.total ? `${p.done} of ${p.total}` : '' })),
-		{ href: `${base}/pick`, name: 'Pick', done: 0, total: 0, says: '' },
-		{ href: `${base}/rules`, name: 'Rules', done: 0, total: 0, says: '' }
+		{ href: `${base}/pick`, name: 'Pick', done: trial.verdicts, total: trial.verdicts, says: trial.verdicts ? 'decided' : '' }
 	]);
 	const state = (stop: { done: number; total: number }) => (stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none');
 </script>
@@ -33,17 +32,22 @@
 				<a
 					href={stop.href}
 					aria-current={here ? 'page' : undefined}
-					class="relative flex h-[33px] items-center gap-2 pr-3 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
+					class="relative flex h-[33px] items-center gap-2 pr-2 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
 				>
 					<svg viewBox="0 0 22 22" class="size-[22px] shrink-0" aria-hidden="true">
 						<circle cx="11" cy="11" r="9" fill="var(--rail)" stroke={how === 'none' ? 'var(--faint)' : 'var(--act)'} stroke-width="3" />
 						{#if how === 'whole'}<circle cx="11" cy="11" r="9" fill="var(--act)" />{/if}
 						{#if how === 'half'}<path d="M11,2a9,9 0 0 0 0,18z" fill="var(--act)" />{/if}
 					</svg>
-					<span class="grow">{stop.name}</span>
+					<span class="grow whitespace-nowrap">{stop.name}</span>
 					{#if stop.says}<span class="small whitespace-nowrap">{stop.says}</span>{/if}
 				</a>
 			</li>
 		{/each}
 	</ol>
+	<a
+		href="{base}/rules"
+		aria-current={page.url.pathname === `${base}/rules` ? 'page' : undefined}
+		class="mt-2 block py-1 pl-[51px] {page.url.pathname === `${base}/rules` ? 'bg-chosen font-bold' : 'text-muted hover:text-ink'}">Rules</a
+	>
 </nav>

@@ -5,5 +5,6 @@ export type ShellTrial = {
 	spools: number;
 	day: number;
 	blind: boolean;
+	verdicts: number;
 	progress: { station: string; done: number; total: number }[];
 };

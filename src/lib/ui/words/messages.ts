@@ -1,3 +1,5 @@
+import { group } from 'd3-array';
+import type { Flag } from '$lib/core/compare/compare';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { quantityName } from './quantities';
@@ -104,13 +106,20 @@ export function nextWords(missing: Missing, code: string): string {
 }
 
 const FLAGS: Record<string, string> = {
-	unlikePrinter: 'different printers',
-	unlikeNozzle: 'different nozzles',
-	unlikeCondition: 'different conditions',
-	unlikeSettings: 'different nozzle temperatures'
+	unlikePrinter: 'another printer',
+	unlikeNozzle: 'another nozzle',
+	unlikeCondition: 'another condition',
+	unlikeSettings: 'another nozzle temperature'
 };
 
-export function flagWords(flag: { quantity: string; kind: string; values: string[] }, codes: string[]): string {
-	const values = flag.values.map((v) => (v === 'asReceived' ? 'as received' : v));
-	return `${quantityName({ id: flag.quantity })}: ${FLAGS[flag.kind] ?? flag.kind} (${values.join(', ')}); unlike the rest: ${codes.join(', ')}.`;
+/** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */
+export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => string): string[] {
+	const grouped = group(flags, (f) => JSON.stringify([f.kind, f.values, f.spoolIds]));
+	return [...grouped.values()].flatMap((same) => {
+		const [first] = same;
+		if (!first) return [];
+		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
+		const values = first.values.map((v) => (v === 'asReceived' ? 'as received' : v)).join(', ');
+		return [`${first.spoolIds.map(codeOf).join(', ')}: ${FLAGS[first.kind] ?? first.kind} from the rest (${values}) in ${columns}.`];
+	});
 }

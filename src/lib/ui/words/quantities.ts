@@ -5,7 +5,7 @@ type QuantityWords = { name: string; under: string; decimals: number; unit: stri
 
 const WORDS: Record<string, QuantityWords> = {
 	intakeOdd: { name: 'Unboxing', under: 'odd things', decimals: 0, unit: '' },
-	diameterMean: { name: 'Diameter', under: 'strand between stated limits', decimals: 3, unit: 'mm' },
+	diameterMean: { name: 'Diameter', under: 'strand and limits', decimals: 3, unit: 'mm' },
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
@@ -48,7 +48,7 @@ export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, valu
 export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number): string {
 	if (def.id === 'strings') return stringWord(value);
 	if (isShare(def.id)) return percent(value);
-	if (def.unit === 'money/kg') return fixed(value, 1);
+	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);
 	const words = WORDS[def.id];
 	return words ? fixed(value, words.decimals) : upTo(value, decimalsFor(def));
 }

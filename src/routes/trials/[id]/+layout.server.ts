@@ -15,6 +15,7 @@ export const load = async (event) => {
 		spools: whole.spools.length,
 		day: Math.floor((now - whole.head.createdAt) / DAY_MS) + 1,
 		blind: whole.head.blind,
+		verdicts: whole.verdicts.length,
 		// Own measures are a stop of the line only when the trial has some.
 		progress: sheet.progress.filter((p) => p.station !== 'own' || whole.protocol.ownMeasures.length > 0)
 	};

@@ -3,7 +3,7 @@
 	import { isShortcut } from '$lib/ui/form/keys';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
-	import { flagWords, nextWords } from '$lib/ui/words/messages';
+	import { flagLines, nextWords } from '$lib/ui/words/messages';
 	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -76,7 +76,7 @@
 			<section aria-label="Not like with like" class="question mt-3">
 				<h2 class="font-semibold">≠ Not like with like</h2>
 				<ul>
-					{#each data.sheet.flags as flag, i (i)}<li>{flagWords(flag, flag.spoolIds.map(codeOf))}</li>{/each}
+					{#each flagLines(data.sheet.flags, codeOf) as line (line)}<li>{line}</li>{/each}
 				</ul>
 			</section>
 		{/if}

@@ -142,7 +142,7 @@
 						<div class="flex items-end gap-2">
 							<Field id="colourName" label="Colour" bind:value={form.colourName} {errors} class="grow" />
 							<div>
-								<Label for="colourHex" class="sr-only">Colour as seen</Label>
+								<Label for="colourHex" class="sr-only text-ink!">Colour as seen</Label>
 								<input id="colourHex" type="color" class="h-[34px] w-11 rounded border bg-panel" value={colourHex || '#888888'} oninput={(e) => (colourHex = e.currentTarget.value)} />
 							</div>
 						</div>
@@ -166,7 +166,7 @@
 							]}
 						/>
 						<div>
-							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium">Note</Label>
+							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
 							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={form.note} />
 						</div>
 					</div>

@@ -192,7 +192,7 @@
 						{/each}
 					</div>
 					<div class="mt-3">
-						<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium">Printer and nozzle</Label>
+						<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
 						<select id="printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={draft.printerId}>
 							<option value="">not noted</option>
 							{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
@@ -201,7 +201,7 @@
 					</div>
 				</details>
 				<div>
-					<Label for="print-note" class="mb-0.5 text-[0.85rem] font-medium">Note</Label>
+					<Label for="print-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
 					<Textarea id="print-note" rows={2} class="w-full bg-panel!" bind:value={draft.note} />
 				</div>
 				<p class="caution">

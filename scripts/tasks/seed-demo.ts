@@ -1,0 +1,14 @@
+import { connect } from '../../src/lib/server/db/client';
+import { ensureDefaults } from '../../src/lib/server/db/defaults';
+import { seedDemo } from '../../src/lib/server/demo/seed';
+import { runTask, taskConfig } from './task';
+
+await runTask(async () => {
+	const { db, pool } = connect(taskConfig().DATABASE_URL);
+	try {
+		await ensureDefaults(db, Date.now());
+		console.log((await seedDemo(db)) ? 'draught: the demo observatory is set up' : 'draught: the demo is as you left it (npm run reset-demo starts it anew)');
+	} finally {
+		await pool.end();
+	}
+});

@@ -1,0 +1,196 @@
+import { v7 } from 'uuid';
+import { randomNormal } from 'd3-random';
+import { STRING_WORDS } from '$lib/core/readings/quantities';
+import { randomSource, type RandomSource } from '$lib/core/random/source';
+import { amendmentBody, instrumentBody, noteBody } from '$lib/schemas/amendment';
+import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
+import { read } from '$lib/schemas/read';
+import { readingBody } from '$lib/schemas/reading';
+import { intakeBody } from '$lib/schemas/spool';
+import { criteriaBody, ownMeasureBody, trialBody, verdictBody } from '$lib/schemas/trial';
+import { presetCriteria } from '$lib/core/pick/presets';
+import { postAmendment } from '../amendments/post';
+import type { Database } from '../db/client';
+import { trial } from '../db/schema';
+import { takeIn } from '../intake/take-in';
+import { postNote } from '../notes/post';
+import { postAttempt } from '../prints/post-attempt';
+import { postReading } from '../readings/post';
+import { postCriteria, postHouseSpool, postOwnMeasure, postTrial } from '../trials/post';
+import { postVerdict } from '../verdicts/post';
+import { postInstrument, postPrinter } from '../workshop/workshop';
+import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
+
+const SEED = 1847;
+const START = Date.parse('2026-10-10T09:00:00Z');
+const MINUTE = 60_000;
+const DAY = 24 * 60 * MINUTE;
+const zone = 'Europe/Vienna';
+
+/** Everything goes through the same doors as a tester's own entries; only the clock is ours. */
+class DemoBench {
+	#at = START;
+	readonly source: RandomSource = randomSource(SEED);
+
+	constructor(readonly db: Database) {}
+
+	/** The bench clock, a little later each time it is asked. */
+	tick(minutes: number): { at: string; zone: string } {
+		this.#at += minutes * MINUTE;
+		return { at: new Date(this.#at).toISOString(), zone };
+	}
+	jumpTo(day: number): void {
+		this.#at = Math.max(this.#at, START + day * DAY);
+	}
+	get now(): number {
+		return this.#at;
+	}
+	normal(mean: number, sd: number): number {
+		return randomNormal.source(this.source)(mean, sd)();
+	}
+	/** Index drawn by its chances. */
+	choose(chances: readonly number[]): number {
+		let left = this.source();
+		const at = chances.findIndex((c) => (left -= c) < 0);
+		return at < 0 ? chances.length - 1 : at;
+	}
+}
+
+function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown) {
+	const parsed = read(schema, input);
+	if (!parsed.ok) throw new Error(`the demo is not right: ${JSON.stringify(parsed.errors)}`);
+	return parsed.value;
+}
+
+/**
+ * Fills an empty database with the demo observatory. Deterministic: the same readings every time.
+ * @returns false when there was a trial already and nothing was done
+ */
+export async function seedDemo(db: Database): Promise<boolean> {
+	const [any] = await db.select({ id: trial.id }).from(trial).limit(1);
+	if (any) return false;
+	const bench = new DemoBench(db);
+	const caliper = v7();
+	await postInstrument(db, checked(instrumentBody, { id: caliper, name: 'Dome caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }), bench.now);
+	const printers = { North: v7(), South: v7() };
+	await postPrinter(db, checked(printerBody, { id: printers.South, name: 'South', nozzle: '0.4 hardened' }), bench.now);
+	await postPrinter(db, checked(printerBody, { id: printers.North, name: 'North', nozzle: '0.4 brass' }), bench.now + 1);
+
+	const trialId = v7();
+	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_TRIAL, preset: 'outdoorBrackets' }), bench.now);
+	const measureId = v7();
+	await postOwnMeasure(db, checked(ownMeasureBody, { id: measureId, trialId, name: 'Clip grip', unit: 'N', direction: 'more', low: 5, high: 25 }), bench.now);
+	const items = [...presetCriteria('outdoorBrackets'), { quantity: `own.${measureId}`, weight: 6, gate: null }];
+	await postCriteria(db, checked(criteriaBody, { id: v7(), trialId, items }), bench.now);
+
+	const ids: string[] = [];
+	for (const [index, spool] of DEMO_SPOOLS.entries()) {
+		const { truth: _, done: __, odd, ...facts } = spool;
+		const body = { id: v7(), trialId, role: index === 0 ? 'house' : 'candidate', ...facts, ...(odd ? { odd } : index === DEMO_SPOOLS.length - 2 ? {} : { nothingOdd: true }), ...bench.tick(6) };
+		ids.push((await takeIn(db, checked(intakeBody, body), bench.now)).answer.spoolId);
+	}
+	const at = (index: number) => ids[index] as string;
+	await postHouseSpool(db, { id: v7(), spoolId: at(0) }, bench.now);
+
+	for (const [index, spool] of DEMO_SPOOLS.entries()) await measureDiameters(bench, spool, at(index), caliper);
+	for (const [index, spool] of DEMO_SPOOLS.entries()) await printAll(bench, spool, at(index), trialId, printers, 2 + index * 1.5);
+	for (const [index, spool] of DEMO_SPOOLS.entries()) await measureGrip(bench, spool, at(index), measureId);
+	await addStories(bench, ids, trialId, printers);
+
+	const second = v7();
+	bench.jumpTo(24);
+	await postTrial(db, checked(trialBody, { id: second, ...DEMO_SECOND_TRIAL, preset: 'fineLooks', spoolIds: [at(3)] }), START - DAY);
+	await postVerdict(
+		db,
+		checked(verdictBody, { id: v7(), trialId: second, spoolId: at(3), kind: 'buyFor', buyFor: 'focuser knobs', note: 'Cleaner overhangs than the house spool, but not for clips at that price.', ...bench.tick(5) }),
+		bench.now
+	);
+	return true;
+}
+
+async function measureDiameters(bench: DemoBench, spool: DemoSpool, spoolId: string, caliper: string): Promise<void> {
+	const [mean, sd] = spool.truth.diameterMm;
+	let placeMm = mean;
+	for (let i = 0; i < spool.done.diameters; i++) {
+		// Two directions of one place share its diameter; the caliper adds its own scatter.
+		if (i % 2 === 0) placeMm = bench.normal(mean, sd);
+		const shown = bench.normal(placeMm, 0.005).toFixed(2);
+		const slip = spool.lot === 'F-114' && i === 5;
+		const body = { id: v7(), spoolId, quantity: 'diameter', typed: slip ? '1.57' : shown, instrumentId: caliper, placeIndex: Math.floor(i / 2), direction: i % 2 ? 'across' : 'along', takenAt: bench.tick(0.4).at, zone };
+		const { answer } = await postReading(bench.db, checked(readingBody, body), bench.now);
+		if (slip)
+			await postAmendment(bench.db, checked(amendmentBody, { id: v7(), targetKind: 'reading', targetId: answer.id, action: 'correct', typed: '1.75', reason: 'digits swapped, measured again', ...bench.tick(1) }), bench.now);
+	}
+}
+
+const STEP = 5;
+
+/** A print's marks around the truth: the last step below it is clean, the next one is faulty. */
+function marksOf(bench: DemoBench, overhangDeg: number, bridgeMm: number, strings: readonly number[]): AttemptInput['marks'] {
+	const clean = (truth: number, sd: number, low: number) => Math.max(low, Math.floor(bench.normal(truth, sd) / STEP) * STEP);
+	const overhang = Math.min(75, clean(overhangDeg, 2.5, 30));
+	const bridge = Math.min(45, clean(bridgeMm, 3, 5));
+	return {
+		overhangLastClean: String(overhang),
+		overhangFirstFaulty: String(overhang + STEP),
+		bridgeLongestClean: String(bridge),
+		bridgeFirstFaulty: String(bridge + STEP),
+		strings: STRING_WORDS[bench.choose(strings)] ?? 'none'
+	};
+}
+
+async function printAll(bench: DemoBench, spool: DemoSpool, spoolId: string, trialId: string, printers: Record<'North' | 'South', string>, day: number): Promise<void> {
+	const { truth, done } = spool;
+	bench.jumpTo(day);
+	const [low = 0, high = low] = spool.labelNozzle.split('-').map(Number);
+	const base = {
+		spoolId,
+		trialId,
+		printerId: printers[done.printer ?? 'North'],
+		settingsPolicy: 'label',
+		settings: { nozzleC: Math.round((low + high) / 2), bedC: spool.material === 'PLA' ? 60 : spool.material === 'PETG' ? 75 : 100, fanPct: spool.material === 'ASA' ? 20 : spool.material === 'PLA' ? 100 : 50 }
+	} as const;
+	for (let i = 0; i < done.prints; i++) {
+		const failed = i < (done.failures ?? 0);
+		const outcome = failed
+			? { outcome: 'failed', cause: 'filament', percentReached: Math.round(20 + 60 * bench.source()), note: 'strand snapped in the feeder' }
+			: { outcome: 'finished', marks: marksOf(bench, truth.overhangDeg, truth.bridgeMm, truth.strings) };
+		await postAttempt(bench.db, checked(attemptBody, { id: v7(), ...base, ...outcome, ...bench.tick(75) }), bench.now);
+	}
+	for (let i = 0; i < done.dried; i++) {
+		const marks = marksOf(bench, done.driedOverhangDeg ?? truth.overhangDeg, truth.bridgeMm + 4, done.driedStrings ?? truth.strings);
+		await postAttempt(bench.db, checked(attemptBody, { id: v7(), ...base, outcome: 'finished', condition: 'dried', marks, ...bench.tick(i === 0 ? 420 : 75) }), bench.now);
+	}
+}
+
+async function measureGrip(bench: DemoBench, spool: DemoSpool, spoolId: string, ownMeasureId: string): Promise<void> {
+	const [mean, sd] = spool.truth.gripN;
+	for (let i = 0; i < spool.done.grip; i++)
+		await postReading(bench.db, checked(readingBody, { id: v7(), spoolId, quantity: 'own', typed: bench.normal(mean, sd).toFixed(1), ownMeasureId, takenAt: bench.tick(2).at, zone }), bench.now);
+}
+
+/** What makes real records real: a fault of the printer first charged wrongly, a sample that ran out, a note, a misjudged mark. */
+async function addStories(bench: DemoBench, ids: string[], trialId: string, printers: Record<'North' | 'South', string>): Promise<void> {
+	const { db } = bench;
+	bench.jumpTo(17);
+	const gable = ids[3] as string;
+	const fault = v7();
+	await postAttempt(
+		db,
+		checked(attemptBody, { id: fault, spoolId: gable, trialId, printerId: printers.North, outcome: 'failed', cause: 'filament', percentReached: 35, note: 'layers shifted all on one side', settings: { nozzleC: 245, bedC: 75, fanPct: 50 }, ...bench.tick(30) }),
+		bench.now
+	);
+	await postAmendment(
+		db,
+		checked(amendmentBody, { id: v7(), targetKind: 'attempt', targetId: fault, action: 'correct', replacement: { cause: 'printer' }, reason: 'belt was loose: the same wave on the house spool’s print', ...bench.tick(60) }),
+		bench.now
+	);
+	const sample = ids[7] as string;
+	await postAttempt(
+		db,
+		checked(attemptBody, { id: v7(), spoolId: sample, trialId, printerId: printers.South, outcome: 'failed', cause: 'handling', percentReached: 62, note: 'the sample ran out', settings: { nozzleC: 250, bedC: 100, fanPct: 20 }, ...bench.tick(45) }),
+		bench.now
+	);
+	await postNote(db, checked(noteBody, { id: v7(), targetKind: 'spool', targetId: ids[5], text: 'Prints best of all, but a clip left on the sunny sill went soft. Not for the dome.', ...bench.tick(10) }), bench.now);
+	await postNote(db, checked(noteBody, { id: v7(), targetKind: 'spool', targetId: ids[2], text: 'Hisses at the nozzle as it comes. Quiet after a night in the dryer.', ...bench.tick(10) }), bench.now);
+}

@@ -1,0 +1,53 @@
+<script lang="ts">
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Submission } from '../form/submission';
+	import { VERDICT_WORDS } from '../words/quantities';
+
+	type Kind = 'buy' | 'leave' | 'buyFor' | 'dryFirst';
+	let { trialId, spools, ondone }: { trialId: string; spools: { id: string; code: string }[]; ondone: () => void } = $props();
+	let spoolId = $state<string | null>(null);
+	let kind = $state<Kind | null>(null);
+	let buyFor = $state('');
+	let note = $state('');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	const submission = new Submission();
+
+	async function submit(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		if (!spoolId || !kind) {
+			problem = spoolId ? 'Choose the verdict first.' : 'Choose the spool first.';
+			return;
+		}
+		const sent = await submission.send('verdicts', { trialId, spoolId, kind, ...(kind === 'buyFor' && buyFor.trim() ? { buyFor } : {}), ...(note.trim() ? { note } : {}) });
+		if (!sent.ok) {
+			errors = sent.errors;
+			problem = sent.errors.length ? '' : sent.title;
+			return;
+		}
+		errors = [];
+		problem = '';
+		note = '';
+		buyFor = '';
+		kind = null;
+		spoolId = null;
+		ondone();
+	}
+</script>
+
+<form class="space-y-3" onsubmit={submit} novalidate>
+	<FormProblem title={problem} />
+	<Choice name="verdict-spool" legend="Spool" bind:value={spoolId} options={spools.map((s) => ({ value: s.id, label: s.code }))} />
+	<Choice name="verdict-kind" legend="Verdict" bind:value={kind} options={(Object.keys(VERDICT_WORDS) as Kind[]).map((value) => ({ value, label: VERDICT_WORDS[value] ?? value }))} />
+	{#if kind === 'buyFor'}<Field id="buyFor" label="Buy it for" bind:value={buyFor} {errors} placeholder="brackets, not for knobs" />{/if}
+	<div>
+		<Label for="verdict-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Why, in your words</Label>
+		<Textarea id="verdict-note" rows={2} class="w-full bg-panel!" bind:value={note} />
+	</div>
+	<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the verdict</Button>
+	<p class="small">A verdict is frozen with the findings it rests on; later readings do not change it.</p>
+</form>

@@ -1,0 +1,61 @@
+import type { Explanation } from '$lib/core/pick/explain';
+import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
+import type { QuantityDef } from '$lib/core/finding/types';
+import { chance, percent, upTo } from '../words/numbers';
+import { quantityName, RULE_WORDS, valueWords } from '../words/quantities';
+
+type Words = { defs: QuantityDef[]; currency: string; codeOf: (spoolId: string) => string };
+
+const nameOf = (id: string, defs: QuantityDef[]) => {
+	const def = defs.find((d) => d.id === id);
+	return def ? quantityName(def).toLowerCase() : id;
+};
+
+/** The pick in one sentence, with how sure it is. */
+export function pickSentence(rows: readonly PickRow[], chances: Chances | null): string {
+	const [first, second] = rows.filter((r) => r.eligible);
+	if (rows.length === 0) return 'There is no spool to pick from yet.';
+	if (!first) return 'No spool passes the gates.';
+	if (first.knownShare === 0) return 'Nothing weighed was measured yet: there is nothing to pick on.';
+	if (!second) return `${first.code} is the only one that passes.`;
+	const of = (row: PickRow) => chances?.places[row.spoolId]?.[0] ?? null;
+	const share = of(first);
+	if (share === null || !chances) return `${first.code} leads.`;
+	const rival = [...rows].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0)).find((r) => r !== first) ?? second;
+	const rest = `first in ${chance(share, chances.draws)} of ${chances.draws.toLocaleString('en-GB')} draws of what the findings allow, ${rival.code} in ${chance(of(rival) ?? 0, chances.draws)}`;
+	if (share >= 0.8) return `Take ${first.code}: ${rest}.`;
+	if (share >= 0.5) return `${first.code} is the better bet: ${rest}.`;
+	return `${first.code} leads, but it is not decided: ${rest}.`;
+}
+
+export function gateWords(gate: GateResult, { defs, currency }: Words): string {
+	const def = defs.find((d) => d.id === gate.quantity);
+	if (!def) return gate.quantity;
+	const limit = `${quantityName(def)} ${gate.gate.op === 'atLeast' ? 'at least' : 'at most'} ${valueWords(def, gate.gate.limit, currency)}`;
+	if (gate.n === 0 || gate.by === null) return `${limit}: undecided, nothing measured`;
+	// Per cent of a share is a distance in points.
+	const distance = def.id === 'printSuccess' || def.id === 'diameterOutside' ? `${upTo(Math.abs(gate.by) * 100, 0)} points` : valueWords(def, Math.abs(gate.by), currency);
+	const side = gate.by >= 0 ? 'on the good side' : 'on the bad side';
+	return `${limit}: ${gate.state === 'pass' ? 'passed' : gate.state === 'fail' ? 'failed' : 'undecided'} (${distance} ${side}, n ${gate.n})`;
+}
+
+/** What decided it, what would turn it, what would firm it up, what other rules pick. */
+export function explanationLines(explanation: Explanation, rows: readonly PickRow[], words: Words): string[] {
+	const { defs, codeOf } = words;
+	const [first, second] = rows.filter((r) => r.eligible);
+	const lines: string[] = [];
+	if (explanation.decidedBy && first && second)
+		lines.push(`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100 on the estimates.`);
+	if (explanation.turnsAt && second)
+		lines.push(
+			`A weight of ${upTo(explanation.turnsAt.to, 1)} instead of ${upTo(explanation.turnsAt.from, 1)} on ${nameOf(explanation.turnsAt.quantity, defs)} would put ${second.code} first.`
+		);
+	else if (second && explanation.decidedBy) lines.push('No single weight, however moved, would turn first and second.');
+	if (explanation.firmUp) lines.push(`Measuring ${nameOf(explanation.firmUp.quantity, defs)} of ${codeOf(explanation.firmUp.spoolId)} again would firm it up most.`);
+	for (const other of explanation.otherRules) lines.push(`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : 'nobody, for want of a price'}.`);
+	return lines;
+}
+
+export function knownWords(row: PickRow): string {
+	return row.knownShare >= 0.9995 ? 'all of the weight rests on evidence' : `${percent(row.knownShare)} of the weight rests on evidence`;
+}

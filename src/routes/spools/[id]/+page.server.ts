@@ -1,0 +1,20 @@
+import { error } from '@sveltejs/kit';
+import { STATIONS } from '$lib/core/registry';
+import { database } from '$lib/server/context';
+import { pathId } from '$lib/server/http/path-id';
+import { Problem } from '$lib/server/problem';
+import { loadSpool } from '$lib/server/spools/load';
+import { currentHouseSpool } from '$lib/server/trials/post';
+
+export const load = async (event) => {
+	const db = database();
+	try {
+		const [whole, house] = await Promise.all([loadSpool(db, pathId(event), Date.now()), currentHouseSpool(db)]);
+		// Definitions travel with the page so that own measures carry their names.
+		const defs = STATIONS.flatMap((s) => s.quantities(whole.protocol));
+		return { ...whole, defs, isHouse: house === whole.evidence.spool.id };
+	} catch (cause) {
+		if (cause instanceof Problem) error(cause.status, cause.title);
+		throw cause;
+	}
+};

@@ -1,0 +1,221 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { stated } from '$lib/core/claims/stated';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
+	import Figure from '$lib/ui/figures/Figure.svelte';
+	import { intervalWords } from '$lib/ui/figures/label';
+	import Field from '$lib/ui/form/Field.svelte';
+	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
+	import { settingsLine } from '$lib/ui/prints/print-draft';
+	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import { productLine } from '$lib/ui/spool/names';
+	import { sentence } from '$lib/ui/words/messages';
+	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { CONDITION_WORDS, GRADE_WORDS, quantityName, STATION_WORDS, valueWords, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const spool = $derived(data.evidence.spool);
+	const quote = $derived(data.evidence.quotes[0] ?? null);
+	const currency = $derived(quote?.currency ?? '');
+	/** The settings that worked: the last finished print that counts. */
+	const worked = $derived(data.evidence.attempts.filter((a) => a.status === 'counts' && a.outcome === 'finished').at(-1) ?? null);
+	const known = $derived(data.findings.filter((f) => f.n > 0 && f.quantity !== 'intakeOdd'));
+	const intake = $derived(data.findings.find((f) => f.quantity === 'intakeOdd'));
+	const tolerance = $derived(stated(data.evidence.claims, 'diameterTolerance'));
+	const low = $derived(stated(data.evidence.claims, 'nozzleLowC'));
+	const high = $derived(stated(data.evidence.claims, 'nozzleHighC'));
+	const netMass = $derived(stated(data.evidence.claims, 'netMassG'));
+	const mass = $derived((quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null);
+	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
+	const spoolNotes = $derived(data.notes.filter((n) => n.targetKind === 'spool'));
+	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading'));
+	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
+	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
+	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
+	const ACTION_WORDS: Record<string, string> = { correct: 'corrected', exclude: 'struck out', reinstate: 'counts again', confirm: 'confirmed', undo: 'amendment undone' };
+
+	let text = $state('');
+	let facts = $state({ colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' });
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+
+	async function post(path: string, body: object): Promise<boolean> {
+		const sent = await send(path, { id: newId(), ...body });
+		errors = sent.ok ? [] : sent.errors;
+		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		if (sent.ok) await invalidateAll();
+		return sent.ok;
+	}
+	async function addNote(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		if (await post('notes', { targetKind: 'spool', targetId: spool.id, text, ...hereAndNow() })) text = '';
+	}
+	async function addFacts(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
+		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() })) facts = { colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' };
+	}
+</script>
+
+<svelte:head><title>{spool.code} · Draught</title></svelte:head>
+<div class="grid gap-5 p-3 md:px-5 md:py-4 xl:grid-cols-[minmax(0,1fr)_330px]">
+	<div class="space-y-5">
+		<header>
+			<div class="flex flex-wrap items-baseline gap-x-3">
+				<h1 class="text-[2.2rem] leading-none font-bold">{spool.code}</h1>
+				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} class="w-24" />
+				{#if data.isHouse}<span class="font-semibold text-act-ink">house spool</span>{/if}
+			</div>
+			<p class="mt-1">{[productLine(spool), spool.material, spool.colourName].filter((p, i, all) => p && all.indexOf(p) === i).join(' · ')}</p>
+			<p class="small">
+				{[
+					low && high ? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C` : 'label temperature not noted',
+					netMass ? `net ${upTo(netMass.value, 0)} g stated` : null,
+					tolerance ? `claims ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
+					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g gross as weighed` : null,
+					mass('tareMass') !== null ? `tare ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
+					spool.obtained === 'suppliedFree' ? 'supplied free' : spool.obtained === 'gift' ? 'a gift' : null
+				]
+					.filter(Boolean)
+					.join(' · ')}
+			</p>
+			{#if data.evidence.pricesHidden}<p class="question mt-2">This spool is in a blind trial: maker, product and price are hidden.</p>{/if}
+		</header>
+
+		<section class="panel px-4 py-3" aria-label="What worked">
+			<h2 class="font-semibold">What worked last time</h2>
+			{#if worked}
+				<p class="mt-1 text-[1.1rem] font-semibold">{settingsLine(worked.settings)}</p>
+				<p class="small">finished {day(worked.at)}{worked.printer ? ` on ${worked.printer}, ${worked.nozzle}` : ', printer not noted'}</p>
+			{:else}
+				<p class="small mt-1">No finished print yet.</p>
+			{/if}
+			{#if quote}
+				<p class="mt-2">{sentence({ id: 'quoteUsed', params: { price: quote.priceMinor / 100, shipping: quote.shippingMinor / 100, currency: quote.currency, quantity: quote.quantity, netMassG: quote.netMassG, kind: quote.kind } })} <span class="small">seen {day(quote.seenAt)}</span></p>
+			{/if}
+			{#if data.evidence.quotes.length > 1}
+				<details class="small">
+					<summary>{plural(data.evidence.quotes.length - 1, 'other price')} on record</summary>
+					{#each data.evidence.quotes.slice(1) as q (q.id)}<p>{fixed(q.priceMinor / 100, 2)} {q.currency} for {plural(q.quantity, 'spool')}, {q.kind}, {day(q.seenAt)}</p>{/each}
+				</details>
+			{/if}
+		</section>
+
+		<section aria-label="Findings">
+			<h2 class="mb-1 font-semibold">Findings</h2>
+			{#if known.length === 0}<p class="panel hatched px-4 py-3">Nothing measured yet.</p>{/if}
+			<div class="grid gap-2 sm:grid-cols-2">
+				{#each known as finding, i (i)}
+					{@const def = data.defs.find((d) => d.id === finding.quantity)}
+					{#if def}
+						<article class="panel px-3 py-2">
+							<div class="flex items-baseline justify-between gap-2">
+								<h3 class="font-medium">{quantityName(def)}<span class="small">{finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : ''}</span></h3>
+								<span class="font-semibold">{finding.estimate === null ? 'no value' : valueWords(def, finding.estimate, currency)}</span>
+							</div>
+							{#if finding.estimate !== null}<Figure findings={[finding]} {def} hex={spool.colourHex} places={data.protocol.diameterPlaces} {currency} />{/if}
+							<p class="small">n {finding.n}, {intervalWords(finding, def, currency)} · {GRADE_WORDS[finding.grade]} · {STATION_WORDS[finding.station] ?? finding.station}</p>
+							<details class="small">
+								<summary>why</summary>
+								{#each finding.messages as message, m (m)}<p>{sentence(message)}</p>{/each}
+								<p>Source: {finding.source}.</p>
+								{#if finding.context.printers.length}<p>On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}), {finding.context.settings.join(', ')}.</p>{/if}
+								{#if finding.inputs.excluded.length}<p>{plural(finding.inputs.excluded.length, 'record')} struck out.</p>{/if}
+							</details>
+						</article>
+					{/if}
+				{/each}
+			</div>
+			{#if intake && intake.n > 0}
+				<p class="mt-2">Unboxing: {intake.messages.map(sentence).join(' ')}</p>
+			{/if}
+		</section>
+
+		{#if diameters.length}
+			<section aria-label="Diameter readings">
+				<h2 class="mb-1 font-semibold">Diameter readings</h2>
+				<ReadingList readings={diameters} waiting={new Set()} onchange={() => void invalidateAll()} />
+			</section>
+		{/if}
+		{#if data.evidence.attempts.length}
+			<section aria-label="Prints">
+				<h2 class="mb-1 font-semibold">Prints</h2>
+				<AttemptList
+					attempts={data.evidence.attempts}
+					readings={data.evidence.readings.filter((r) => r.station === 'prints')}
+					events={data.evidence.events}
+					notes={data.notes.filter((n) => n.targetKind === 'attempt')}
+					amendments={data.amendments.filter((a) => a.targetKind === 'attempt')}
+					pieceName={(id) => data.evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
+					onchange={() => void invalidateAll()}
+				/>
+			</section>
+		{/if}
+	</div>
+
+	<aside class="space-y-4" aria-label="Notes and record">
+		<FormProblem title={problem} />
+		<form class="panel space-y-2 px-3 py-2" onsubmit={addNote} novalidate>
+			<Label for="note" class="font-semibold text-ink!">Notes</Label>
+			{#each spoolNotes as note (note.id)}<p class="border-b pb-1"><span class="small">{dayAndTime(note.at)}</span><br />{note.text}</p>{/each}
+			<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={text} aria-invalid={errors.some((e) => e.path === 'text') ? 'true' : undefined} />
+			{#each errors.filter((e) => e.path === 'text') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
+			<Button type="submit" size="xs" color="alternative">Keep the note</Button>
+		</form>
+		<section class="panel px-3 py-2" aria-label="Trials">
+			<h2 class="font-semibold">Trials and verdicts</h2>
+			{#if data.trials.length === 0}<p class="small">In no trial.</p>{/if}
+			<ul>
+				{#each data.trials as trial (trial.id)}
+					<li>
+						<a class="link" href="/trials/{trial.id}">{trial.name}</a>
+						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
+							<span class="block">{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : (VERDICT_WORDS[verdict.kind] ?? verdict.kind)}{verdict.note ? `: ${verdict.note}` : ''} <span class="small">{day(verdict.at)}</span></span>
+						{/each}
+					</li>
+				{/each}
+			</ul>
+			{#if !data.isHouse}
+				<Button type="button" size="xs" color="alternative" class="mt-2" onclick={() => void post('house-spool', { spoolId: spool.id })}>Make it the house spool</Button>
+				<p class="small">The one you always buy: new trials are judged against it.</p>
+			{/if}
+		</section>
+		<details class="panel px-3 py-2">
+			<summary class="font-semibold">Complete what was left for later</summary>
+			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
+				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} {errors} />
+				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} {errors} />
+				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} {errors} placeholder="230 g" />
+				<Field id="fact-gross" path="grossMass" label="Gross mass now" bind:value={facts.grossMass} {errors} placeholder="1240 g" />
+				<Field id="fact-label-tolerance" path="labelTolerance" label="Tolerance on the label" bind:value={facts.labelTolerance} {errors} placeholder="0.02 mm" />
+				<Field id="fact-listing-tolerance" path="listingTolerance" label="Tolerance in the listing" bind:value={facts.listingTolerance} {errors} placeholder="0.03 mm" />
+				<Field id="fact-nozzle" path="labelNozzle" label="Label temperature" bind:value={facts.labelNozzle} {errors} placeholder="230-250 C" />
+				{#each errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
+				<Button type="submit" size="xs" color="alternative">Keep it</Button>
+			</form>
+		</details>
+		{#if readingAmendments.length}
+			<section class="panel px-3 py-2" aria-label="Corrections">
+				<h2 class="font-semibold">Corrections</h2>
+				<ul class="space-y-1.5">
+					{#each readingAmendments as a (a.id)}
+						<li>
+							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${String(a.replacement?.typedText ?? '')}` : typedOf(a.targetId)}: {ACTION_WORDS[a.action] ?? a.action}{a.reason ? `, ${a.reason}` : ''}
+							<span class="small">{dayAndTime(a.at)}</span>
+							{#if undone.has(a.id)}
+								<span class="small">(undone)</span>
+							{:else if a.action !== 'undo'}
+								<button type="button" class="link" onclick={() => void post('amendments', { targetKind: 'reading', targetId: a.targetId, action: 'undo', undoesId: a.id, ...hereAndNow() })}>undo</button>
+							{/if}
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+	</aside>
+</div>
