@@ -10,13 +10,14 @@ export default defineConfig({
 	retries: 0,
 	forbidOnly: true,
 	fullyParallel: false,
-	timeout: 90_000,
-	expect: { timeout: 10_000 },
+	timeout: 60_000,
+	expect: { timeout: 8_000 },
 	outputDir: '.cache/playwright',
 	reporter: [['list'], ['json', { outputFile: `${reports}/playwright.json` }]],
 	use: {
 		browserName: 'chromium',
 		viewport: { width: 1280, height: 800 },
+		actionTimeout: 10_000,
 		timezoneId: 'Europe/Vienna',
 		locale: 'en-GB',
 		launchOptions: {

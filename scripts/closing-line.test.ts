@@ -7,19 +7,35 @@ import { addUp, closingLine, sumChecks, sumPlaywright, sumVitest } from './closi
 
 const vitest = (statuses: string[], more: object = {}) => ({
 	success: !statuses.includes('failed'),
-	testResults: [{ name: 'a.test.ts', status: statuses.includes('failed') ? 'failed' : 'passed', assertionResults: statuses.map((status) => ({ status })) }],
+	testResults: [
+		{
+			name: 'a.test.ts',
+			status: statuses.includes('failed') ? 'failed' : 'passed',
+			assertionResults: statuses.map((status) => ({ status }))
+		}
+	],
 	...more
 });
-const playwright = (stats: object, errors: object[] = []) => ({ stats: { expected: 0, unexpected: 0, flaky: 0, skipped: 0, ...stats }, errors });
+const playwright = (stats: object, errors: object[] = []) => ({
+	stats: { expected: 0, unexpected: 0, flaky: 0, skipped: 0, ...stats },
+	errors
+});
 const checks = 'lint passed\nformat passed\ntypes passed\nknip passed\n';
 
 describe('closing line', () => {
 	it('adds both runners and the checks', () => {
-		const sum = addUp([sumChecks(checks), sumVitest(vitest(['passed', 'passed', 'pending'])), sumPlaywright(playwright({ expected: 4, skipped: 1 }))]);
+		const sum = addUp([
+			sumChecks(checks),
+			sumVitest(vitest(['passed', 'passed', 'pending'])),
+			sumPlaywright(playwright({ expected: 4, skipped: 1 }))
+		]);
 		expect(closingLine(sum)).toBe('6 passed, 0 failed, 2 skipped');
 	});
 	it('a failed check and one that did not run are failures', () => {
-		expect(sumChecks('lint passed\nformat passed\ntypes failed\n')).toMatchObject({ failed: 2, remarks: ['types: failed', 'knip: did not run'] });
+		expect(sumChecks('lint passed\nformat passed\ntypes failed\n')).toMatchObject({
+			failed: 2,
+			remarks: ['types: failed', 'knip: did not run']
+		});
 		expect(sumChecks(null).failed).toBe(4);
 	});
 	it('a file that could not load and an unhandled error are failures', () => {

@@ -68,7 +68,7 @@ free_port() { # the first free TCP port on loopback from $1 upwards
 	node -e '
 		const net = require("node:net");
 		const tryPort = (p) => { const s = net.createServer(); s.once("error", () => tryPort(p + 1));
-			s.listen(p, "127.0.0.1", () => s.close(() => console.log(p))); };
+			s.listen(p, "127.0.0.1", () => s.close(() => process.stdout.write(String(p)))); };
 		tryPort(Number(process.argv[1]));' "$1"
 }
 

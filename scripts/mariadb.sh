@@ -21,7 +21,7 @@ wait_until_answering() {
 	local n=0
 	until mariadb-admin --no-defaults --socket="$socket" ping >/dev/null 2>&1; do
 		n=$((n + 1))
-		[ "$n" -gt 150 ] && { tail -5 "$dir/mariadb.log" >&2; die "MariaDB did not answer within 30 s; its log: $dir/mariadb.log"; }
+		[ "$n" -gt 150 ] && { tail -n 5 "$dir/mariadb.out" "$dir/mariadb.log" >&2 || true; die "MariaDB did not answer within 30 s; its log: $dir/mariadb.log"; }
 		sleep 0.2
 	done
 }
@@ -51,7 +51,7 @@ start() {
 			--bind-address=127.0.0.1 --port="$port" --skip-name-resolve --character-set-server=utf8mb4 \
 			--default-time-zone=+00:00 --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO \
 			--innodb-flush-log-at-trx-commit=1 --max-allowed-packet=32M --log-error="$dir/mariadb.log" \
-			</dev/null >/dev/null 2>&1 &
+			</dev/null >"$dir/mariadb.out" 2>&1 &
 		wait_until_answering
 	fi
 	local word

@@ -32,4 +32,3 @@ export const handleError: HandleServerError = ({ error: cause, status, message }
 	if (status !== 404) console.error(cause);
 	return { message };
 };
-

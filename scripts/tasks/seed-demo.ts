@@ -7,7 +7,11 @@ await runTask(async () => {
 	const { db, pool } = connect(taskConfig().DATABASE_URL);
 	try {
 		await ensureDefaults(db, Date.now());
-		console.log((await seedDemo(db)) ? 'draught: the demo observatory is set up' : 'draught: the demo is as you left it (npm run reset-demo starts it anew)');
+		console.log(
+			(await seedDemo(db))
+				? 'draught: the demo observatory is set up'
+				: 'draught: the demo is as you left it (npm run reset-demo starts it anew)'
+		);
 	} finally {
 		await pool.end();
 	}

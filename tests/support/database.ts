@@ -13,7 +13,10 @@ const instance = process.env.DRAUGHT_TEST_INSTANCE_DIR ?? resolve('.cache/test/i
 export function testServer(): string {
 	if (process.env.DRAUGHT_TEST_DATABASE_BASE) return process.env.DRAUGHT_TEST_DATABASE_BASE;
 	mkdirSync(instance, { recursive: true });
-	return execFileSync(resolve('scripts/mariadb.sh'), ['start', instance], { encoding: 'utf8', env: { ...process.env, DRAUGHT_DB_PORT: '43406' } }).trim();
+	return execFileSync(resolve('scripts/mariadb.sh'), ['start', instance], {
+		encoding: 'utf8',
+		env: { ...process.env, DRAUGHT_DB_PORT: '43406' }
+	}).trim();
 }
 
 /** A name no other test uses. */

@@ -41,7 +41,15 @@ export function reading(given: Partial<Reading> & Pick<Reading, 'station' | 'qua
 /** Diameter readings, two a place, along and across, taken with a caliper of 0.01 mm. */
 export function diameters(values: number[], more: Partial<Reading> = {}): Reading[] {
 	return values.map((value, i) =>
-		reading({ station: 'diameter', quantity: 'diameter', value, resolution: 0.01, placeIndex: Math.floor(i / 2), direction: i % 2 ? 'across' : 'along', ...more })
+		reading({
+			station: 'diameter',
+			quantity: 'diameter',
+			value,
+			resolution: 0.01,
+			placeIndex: Math.floor(i / 2),
+			direction: i % 2 ? 'across' : 'along',
+			...more
+		})
 	);
 }
 
@@ -67,7 +75,17 @@ export const mark = (on: Attempt, quantity: string, value: number, more: Partial
 	reading({ station: 'prints', quantity, value, attemptId: on.id, ...more });
 
 export function quote(given: Partial<Quote> = {}): Quote {
-	return { id: id('quote'), priceMinor: 2000, shippingMinor: 0, currency: 'EUR', quantity: 1, netMassG: 1000, seenAt: 500, kind: 'list', ...given };
+	return {
+		id: id('quote'),
+		priceMinor: 2000,
+		shippingMinor: 0,
+		currency: 'EUR',
+		quantity: 1,
+		netMassG: 1000,
+		seenAt: 500,
+		kind: 'list',
+		...given
+	};
 }
 
 export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?: Partial<SpoolEvidence['spool']> } = {}): SpoolEvidence {

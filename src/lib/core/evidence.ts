@@ -2,7 +2,7 @@ import type { ConditionKind, Direction } from './finding/types';
 
 /** What the server hands to core: the evidence of one spool after amendments, as plain JSON. Times are epoch milliseconds. */
 
-export type RecordStatus = 'counts' | 'excluded';
+type RecordStatus = 'counts' | 'excluded';
 
 /** What amendments have made of a raw record; the raw record itself is kept beside it by the server. */
 export type Amended = { status: RecordStatus; corrected: boolean; confirmed: boolean };
@@ -42,7 +42,14 @@ export type Quote = {
 
 export type SpoolEvent = Amended & { id: string; kind: 'opened' | 'exposed' | 'dried' | 'printed' | 'respooled' | 'cutOff'; at: number };
 
-export type Piece = { id: string; name: string; version: number; overhangStepDeg: number | null; bridgeStepMm: number | null; gramsG: number | null };
+export type Piece = {
+	id: string;
+	name: string;
+	version: number;
+	overhangStepDeg: number | null;
+	bridgeStepMm: number | null;
+	gramsG: number | null;
+};
 
 export type FailureCause = 'filament' | 'printer' | 'setUp' | 'handling' | 'unknown';
 
@@ -97,8 +104,8 @@ export type SpoolEvidence = {
 	pieces: Piece[];
 };
 
-export type ConditionPolicy = 'asReceived' | 'driedFirst' | 'both';
-export type SettingsPolicy = 'fixed' | 'label' | 'preset' | 'calibrated';
+type ConditionPolicy = 'asReceived' | 'driedFirst' | 'both';
+type SettingsPolicy = 'fixed' | 'label' | 'preset' | 'calibrated';
 export type ValueRule = 'weighted' | 'perMoney' | 'cheapest';
 
 /** What a trial holds equal and what may vary. */

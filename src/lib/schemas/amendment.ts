@@ -19,7 +19,6 @@ export const amendmentBody = z
 	.refine((a) => a.action === 'confirm' || a.action === 'undo' || a.reason !== '', { error: 'say why', path: ['reason'] })
 	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: 'say which amendment is taken back', path: ['undoesId'] });
 export type AmendmentBody = z.output<typeof amendmentBody>;
-export type AmendmentInput = z.input<typeof amendmentBody>;
 
 export const noteBody = z.object({
 	id,

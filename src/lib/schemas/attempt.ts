@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { id, instant, typed, words, zone } from './common';
 
-export const settings = z.object({
+const settings = z.object({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
 	bedC: z.number().min(0).max(200).nullable().default(null),
 	fanPct: z.number().min(0).max(100).nullable().default(null),
@@ -11,7 +11,7 @@ export const settings = z.object({
 });
 
 /** The marks taken with an attempt in one go; each becomes a reading of its own. */
-export const marks = z.object({
+const marks = z.object({
 	overhangLastClean: typed.optional(),
 	overhangFirstFaulty: typed.optional(),
 	bridgeLongestClean: typed.optional(),
@@ -22,7 +22,11 @@ export type Marks = z.output<typeof marks>;
 
 const outcomeFields = {
 	outcome: z.enum(['finished', 'failed']),
-	percentReached: z.number({ error: 'must be a number of per cent' }).min(0, { error: 'cannot be below 0 %' }).max(100, { error: 'cannot be above 100 %' }).optional(),
+	percentReached: z
+		.number({ error: 'must be a number of per cent' })
+		.min(0, { error: 'cannot be below 0 %' })
+		.max(100, { error: 'cannot be above 100 %' })
+		.optional(),
 	cause: z.enum(['filament', 'printer', 'setUp', 'handling', 'unknown']).optional()
 };
 
@@ -33,7 +37,10 @@ export const attemptBody = z
 		pieceId: id.optional().describe("the trial's piece if not given"),
 		trialId: id.optional(),
 		...outcomeFields,
-		condition: z.enum(['asReceived', 'dried', 'exposed']).optional().describe('derived from the events of the spool; saying another records the drying or exposure'),
+		condition: z
+			.enum(['asReceived', 'dried', 'exposed'])
+			.optional()
+			.describe('derived from the events of the spool; saying another records the drying or exposure'),
 		printerId: id.optional(),
 		settings: settings.prefault({}),
 		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
@@ -44,9 +51,18 @@ export const attemptBody = z
 		at: instant,
 		zone
 	})
-	.refine((a) => a.outcome === 'finished' || a.percentReached !== undefined, { error: 'say how far the print got', path: ['percentReached'] })
-	.refine((a) => a.outcome === 'finished' || (a.percentReached ?? 0) < 100, { error: 'a failed print got less far than 100 %', path: ['percentReached'] })
-	.refine((a) => a.outcome === 'finished' || a.cause !== undefined, { error: 'say what the failure is charged to; "unknown" is an answer', path: ['cause'] });
+	.refine((a) => a.outcome === 'finished' || a.percentReached !== undefined, {
+		error: 'say how far the print got',
+		path: ['percentReached']
+	})
+	.refine((a) => a.outcome === 'finished' || (a.percentReached ?? 0) < 100, {
+		error: 'a failed print got less far than 100 %',
+		path: ['percentReached']
+	})
+	.refine((a) => a.outcome === 'finished' || a.cause !== undefined, {
+		error: 'say what the failure is charged to; "unknown" is an answer',
+		path: ['cause']
+	});
 export type AttemptBody = z.output<typeof attemptBody>;
 export type AttemptInput = z.input<typeof attemptBody>;
 
@@ -56,4 +72,8 @@ export const attemptReplacement = z
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: 'nothing is corrected' });
 
-export const printerBody = z.object({ id, name: words().min(1, { error: 'name is missing' }), nozzle: words().min(1, { error: 'nozzle is missing' }) });
+export const printerBody = z.object({
+	id,
+	name: words().min(1, { error: 'name is missing' }),
+	nozzle: words().min(1, { error: 'nozzle is missing' })
+});

@@ -2,15 +2,13 @@ import { z } from 'zod';
 
 /** JSON types only, so that one schema serves forms, files and the API, and can be emitted as JSON Schema. */
 
-export const id = z.uuid({ version: 'v7', error: 'must be a version 7 UUID made by the sender' }).describe('made where the evidence is entered; the same id and body may be sent again');
+export const id = z
+	.uuid({ version: 'v7', error: 'must be a version 7 UUID made by the sender' })
+	.describe('made where the evidence is entered; the same id and body may be sent again');
 
 export const instant = z.iso.datetime({ offset: true, error: 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z' });
 
-export const zone = z
-	.string()
-	.max(64)
-	.refine(isZone, { error: 'is not a known time zone, such as Europe/Vienna' })
-	.default('UTC');
+export const zone = z.string().max(64).refine(isZone, { error: 'is not a known time zone, such as Europe/Vienna' }).default('UTC');
 
 function isZone(name: string): boolean {
 	try {
@@ -22,7 +20,11 @@ function isZone(name: string): boolean {
 }
 
 /** One line of words. Empty counts as not given. */
-export const words = (max = 120) => z.string().trim().max(max, { error: `must be at most ${max} characters long` });
+export const words = (max = 120) =>
+	z
+		.string()
+		.trim()
+		.max(max, { error: `must be at most ${max} characters long` });
 
 export const requiredWords = (what: string, max = 120) => words(max).min(1, { error: `${what} is missing` });
 

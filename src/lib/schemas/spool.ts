@@ -17,7 +17,7 @@ const quoteFields = {
 	quoteKind: z.enum(['list', 'sale', 'bundle']).default('list')
 };
 
-export const obtained = z.enum(['bought', 'suppliedFree', 'gift']);
+const obtained = z.enum(['bought', 'suppliedFree', 'gift']);
 
 /** What intake asks: material, price, net mass and label temperature; everything else may come later. */
 export const intakeBody = z.object({
@@ -57,14 +57,31 @@ export type IntakeInput = z.input<typeof intakeBody>;
 export const intakeListBody = z.object({
 	id,
 	trialId: id.optional(),
-	rows: z.array(intakeBody.omit({ trialId: true })).min(1, { error: 'there is no row to take in' }).max(200, { error: 'at most 200 spools at once' })
+	rows: z
+		.array(intakeBody.omit({ trialId: true }))
+		.min(1, { error: 'there is no row to take in' })
+		.max(200, { error: 'at most 200 spools at once' })
 });
 
 export const unboxingBody = z
-	.object({ id, spoolId: id, nothingOdd: z.boolean().optional(), odd: z.partialRecord(z.enum(ODDITIES), words()).optional(), at: instant, zone })
+	.object({
+		id,
+		spoolId: id,
+		nothingOdd: z.boolean().optional(),
+		odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
+		at: instant,
+		zone
+	})
 	.refine((b) => b.nothingOdd || Object.keys(b.odd ?? {}).length > 0, { error: 'say what is odd, or that nothing is', path: ['odd'] });
 
-export const filamentBody = z.object({ id, maker: requiredWords('maker'), name: requiredWords('name'), material: requiredWords('material', 40), variant: words().optional(), ...claimFields });
+export const filamentBody = z.object({
+	id,
+	maker: requiredWords('maker'),
+	name: requiredWords('name'),
+	material: requiredWords('material', 40),
+	variant: words().optional(),
+	...claimFields
+});
 
 export const spoolBody = z.object({
 	id,
@@ -80,7 +97,15 @@ export const spoolBody = z.object({
 	zone
 });
 
-export const quoteBody = z.object({ id, filamentId: id, spoolId: id.optional().describe('joins the quote to this spool as what was paid'), currency: z.enum(CURRENCIES), ...quoteFields, at: instant, zone });
+export const quoteBody = z.object({
+	id,
+	filamentId: id,
+	spoolId: id.optional().describe('joins the quote to this spool as what was paid'),
+	currency: z.enum(CURRENCIES),
+	...quoteFields,
+	at: instant,
+	zone
+});
 
 /** Facts of a spool that may be completed later; each change is an amendment. */
 export const spoolFactsBody = z.object({

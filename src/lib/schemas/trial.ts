@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CURRENCIES } from '$lib/core/units/money';
 import { id, instant, requiredWords, words, zone } from './common';
 
-export const preset = z.enum(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own']);
+const preset = z.enum(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own']);
 
 export const trialBody = z.object({
 	id,
@@ -15,16 +15,18 @@ export const trialBody = z.object({
 });
 export type TrialInput = z.input<typeof trialBody>;
 
-export const criterion = z.object({
+const criterion = z.object({
 	quantity: z.string().min(1).max(60),
 	weight: z.number().min(0, { error: 'cannot be below 0' }).max(10, { error: 'cannot be above 10' }),
 	gate: z.object({ op: z.enum(['atLeast', 'atMost']), limit: z.number() }).nullable()
 });
 
-export const criteriaBody = z.object({ id, trialId: id, items: z.array(criterion).max(60) }).refine((b) => new Set(b.items.map((i) => i.quantity)).size === b.items.length, {
-	error: 'each criterion may stand once',
-	path: ['items']
-});
+export const criteriaBody = z
+	.object({ id, trialId: id, items: z.array(criterion).max(60) })
+	.refine((b) => new Set(b.items.map((i) => i.quantity)).size === b.items.length, {
+		error: 'each criterion may stand once',
+		path: ['items']
+	});
 
 export const protocolBody = z.object({
 	id,

@@ -13,9 +13,11 @@ export class Problem extends Error {
 
 export const notFound = (what: string): Problem => new Problem(404, `There is no such ${what}.`);
 
-export const refuse = (errors: FieldError[]): Problem => new Problem(422, errors.length === 1 ? (errors[0] as FieldError).message : `${errors.length} things are not right.`, errors);
+export const refuse = (errors: FieldError[]): Problem =>
+	new Problem(422, errors.length === 1 ? (errors[0] as FieldError).message : `${errors.length} things are not right.`, errors);
 
-export const refuseField = (path: string, code: string, message: string, suggestion?: string): Problem => refuse([{ path, code, message, ...(suggestion ? { suggestion } : {}) }]);
+export const refuseField = (path: string, code: string, message: string, suggestion?: string): Problem =>
+	refuse([{ path, code, message, ...(suggestion ? { suggestion } : {}) }]);
 
 export function problemResponse(problem: { status: number; title: string; errors?: FieldError[] }): Response {
 	return new Response(JSON.stringify({ type: 'about:blank', title: problem.title, status: problem.status, errors: problem.errors ?? [] }), {

@@ -36,11 +36,17 @@ function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown
 	return parsed.value;
 }
 const intake = (given: Partial<IntakeInput> = {}) =>
-	takeIn(t.db, checked(intakeBody, { id: v7(), material: 'PETG', price: '21,90', netMass: '1 kg', labelNozzle: '230-245', at, ...given }), NOW);
+	takeIn(
+		t.db,
+		checked(intakeBody, { id: v7(), material: 'PETG', price: '21,90', netMass: '1 kg', labelNozzle: '230-245', at, ...given }),
+		NOW
+	);
 const readDiameter = (spoolId: string, typed: string, more: Partial<ReadingInput> = {}) =>
 	postReading(t.db, checked(readingBody, { id: v7(), spoolId, quantity: 'diameter', typed, takenAt: at, ...more }), NOW);
-const print = (spoolId: string, more: Partial<AttemptInput> = {}) => postAttempt(t.db, checked(attemptBody, { id: v7(), spoolId, outcome: 'finished', at, ...more }), NOW);
-const trialOf = async (given: Partial<TrialInput> = {}) => (await postTrial(t.db, checked(trialBody, { id: v7(), name: 'Clips', ...given }), NOW)).answer.id;
+const print = (spoolId: string, more: Partial<AttemptInput> = {}) =>
+	postAttempt(t.db, checked(attemptBody, { id: v7(), spoolId, outcome: 'finished', at, ...more }), NOW);
+const trialOf = async (given: Partial<TrialInput> = {}) =>
+	(await postTrial(t.db, checked(trialBody, { id: v7(), name: 'Clips', ...given }), NOW)).answer.id;
 const errorsOf = async (work: Promise<unknown>) => {
 	const error = await work.then(
 		() => null,
@@ -49,7 +55,8 @@ const errorsOf = async (work: Promise<unknown>) => {
 	expect(error).toBeInstanceOf(Problem);
 	return (error as Problem).errors.map((e) => `${e.path} ${e.code}`);
 };
-const count = async (table: typeof reading | typeof spool | typeof writeLog) => Number((await t.db.select({ n: sql<string>`COUNT(*)` }).from(table))[0]?.n);
+const count = async (table: typeof reading | typeof spool | typeof writeLog) =>
+	Number((await t.db.select({ n: sql<string>`COUNT(*)` }).from(table))[0]?.n);
 
 describe('idempotent writes', () => {
 	it('same id and body: the first answer, one row; also when sent at once', async () => {
@@ -137,7 +144,13 @@ describe('readings', () => {
 		const { spoolId } = (await intake()).answer;
 		await readDiameter(spoolId, '1760 um', { placeIndex: 2, direction: 'across' });
 		const [evidence] = await loadEvidence(t.db, [spoolId]);
-		expect(evidence?.readings.at(-1)).toMatchObject({ value: 1.76, typedText: '1760 um', typedUnit: 'um', placeIndex: 2, direction: 'across' });
+		expect(evidence?.readings.at(-1)).toMatchObject({
+			value: 1.76,
+			typedText: '1760 um',
+			typedUnit: 'um',
+			placeIndex: 2,
+			direction: 'across'
+		});
 	});
 	it.each([
 		['abc', 'typed notANumber'],
@@ -162,7 +175,8 @@ describe('readings', () => {
 });
 
 describe('amendments', () => {
-	const amend = (targetId: string, more: object) => postAmendment(t.db, checked(amendmentBody, { id: v7(), targetKind: 'reading', targetId, at, ...more }), NOW);
+	const amend = (targetId: string, more: object) =>
+		postAmendment(t.db, checked(amendmentBody, { id: v7(), targetKind: 'reading', targetId, at, ...more }), NOW);
 	it('correct, exclude, undo: all stay, the raw row never changes', async () => {
 		const { spoolId } = (await intake()).answer;
 		const { id } = (await readDiameter(spoolId, '1.57')).answer;
@@ -196,7 +210,9 @@ describe('amendments', () => {
 describe('attempts', () => {
 	it('keeps marks as readings of the print', async () => {
 		const { spoolId } = (await intake()).answer;
-		const { answer } = await print(spoolId, { marks: { overhangLastClean: '65', overhangFirstFaulty: '70', bridgeLongestClean: '30', strings: 'wisp' } });
+		const { answer } = await print(spoolId, {
+			marks: { overhangLastClean: '65', overhangFirstFaulty: '70', bridgeLongestClean: '30', strings: 'wisp' }
+		});
 		expect(answer).toMatchObject({ condition: 'asReceived', marks: 4 });
 		const [evidence] = await loadEvidence(t.db, [spoolId]);
 		expect(evidence?.readings.filter((r) => r.attemptId === answer.id)).toHaveLength(4);
@@ -240,7 +256,13 @@ describe('trials', () => {
 		const { spoolId, benchCode } = (await intake({ maker: 'Secretmaker', filament: 'Hidden line', colourName: 'moss' })).answer;
 		const trialId = await trialOf({ spoolIds: [spoolId], blind: true });
 		const whole = await loadTrial(t.db, trialId);
-		const text = JSON.stringify([whole, sheetOf(whole, NOW), pickOf(whole, NOW), await loadSpool(t.db, spoolId, NOW), await searchSpools(t.db, benchCode)]);
+		const text = JSON.stringify([
+			whole,
+			sheetOf(whole, NOW),
+			pickOf(whole, NOW),
+			await loadSpool(t.db, spoolId, NOW),
+			await searchSpools(t.db, benchCode)
+		]);
 		for (const secret of ['Secretmaker', 'Hidden line', '2190']) expect(text).not.toContain(secret);
 		expect(await searchSpools(t.db, 'Secretmaker')).toEqual([]);
 		expect((await searchSpools(t.db, 'moss')).map((s) => s.code)).toContain(benchCode);

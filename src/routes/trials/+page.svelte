@@ -19,7 +19,9 @@
 			<li>
 				<a href="/trials/{trial.id}" class="panel block px-4 py-2.5 hover:border-act">
 					<span class="font-semibold">{trial.name}</span>
-					<span class="small ml-2">{plural(Number(trial.spools), 'spool')} · since {day(trial.createdAt)}{trial.blind ? ' · blind' : ''}</span>
+					<span class="small ml-2"
+						>{plural(Number(trial.spools), 'spool')} · since {day(trial.createdAt)}{trial.blind ? ' · blind' : ''}</span
+					>
 					{#if trial.question}<span class="small block">{trial.question}</span>{/if}
 				</a>
 			</li>

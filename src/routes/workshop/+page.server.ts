@@ -1,4 +1,5 @@
 import { database } from '$lib/server/context';
 import { listWorkshop } from '$lib/server/workshop/workshop';
+import type { PageServerLoad } from './$types';
 
-export const load = async () => await listWorkshop(database());
+export const load: PageServerLoad = async () => await listWorkshop(database());

@@ -16,7 +16,11 @@
 	let printerErrors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
 	const ABLE = { able: 'can decide', marginal: 'can only just decide', unable: 'cannot decide' };
-	const verdict = (errorLimit: number, resolution: number, tolerance: number) => ABLE[decidability(errorLimit, resolution, tolerance).able];
+	/** What an instrument can say of the usual claims. */
+	const verdicts = (errorLimit: number, resolution: number) =>
+		[0.02, 0.03, 0.05]
+			.map((tolerance) => `${ABLE[decidability(errorLimit, resolution, tolerance).able]} ±${fixed(tolerance, 2)} mm`)
+			.join(', ') + '.';
 
 	async function keep(path: string, body: object): Promise<FieldError[] | null> {
 		const sent = await send(path, { id: newId(), ...body });
@@ -38,7 +42,7 @@
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
 					<span class="small block">
-						{#each [0.02, 0.03, 0.05] as tolerance (tolerance)}{verdict(one.errorLimit ?? 0, one.resolution ?? 0, tolerance)} ±{fixed(tolerance, 2)} mm.{' '}{/each}
+						{verdicts(one.errorLimit ?? 0, one.resolution ?? 0)}
 					</span>
 				</li>
 			{:else}
@@ -57,8 +61,23 @@
 		>
 			<Field id="instrument-name" path="name" label="Name" bind:value={instrument.name} errors={instrumentErrors} placeholder="Caliper B" />
 			<div class="grid grid-cols-2 gap-3">
-				<Field id="instrument-limit" path="errorLimit" label="Good to" bind:value={instrument.errorLimit} errors={instrumentErrors} placeholder="0.02 mm" hint="its leaflet's error limit" />
-				<Field id="instrument-resolution" path="resolution" label="Smallest step shown" bind:value={instrument.resolution} errors={instrumentErrors} placeholder="0.01 mm" />
+				<Field
+					id="instrument-limit"
+					path="errorLimit"
+					label="Good to"
+					bind:value={instrument.errorLimit}
+					errors={instrumentErrors}
+					placeholder="0.02 mm"
+					hint="its leaflet's error limit"
+				/>
+				<Field
+					id="instrument-resolution"
+					path="resolution"
+					label="Smallest step shown"
+					bind:value={instrument.resolution}
+					errors={instrumentErrors}
+					placeholder="0.01 mm"
+				/>
 			</div>
 			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
 		</form>

@@ -1,6 +1,6 @@
 import type { Amended } from '../evidence';
 
-export type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';
+type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';
 
 export type Amendment = {
 	id: string;

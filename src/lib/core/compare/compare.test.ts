@@ -73,7 +73,11 @@ describe('flags', () => {
 			context: { ...EMPTY_CONTEXT, printers: [printer], nozzles: [nozzle] }
 		});
 	it('names the minority on another printer', () => {
-		const { flags } = compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4'), finding('c', 'South', '0.4')], overhang, protocol);
+		const { flags } = compare(
+			[finding('a', 'North', '0.4'), finding('b', 'North', '0.4'), finding('c', 'South', '0.4')],
+			overhang,
+			protocol
+		);
 		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', values: ['North', 'South'], spoolIds: ['c'] }]);
 	});
 	it('is silent when all is alike', () => {

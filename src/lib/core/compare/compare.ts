@@ -4,7 +4,12 @@ import { toldApart } from './apart';
 import { letters } from './letters';
 
 /** A set of findings of one quantity that are not like with like. */
-export type Flag = { quantity: string; kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings'; values: string[]; spoolIds: string[] };
+export type Flag = {
+	quantity: string;
+	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings';
+	values: string[];
+	spoolIds: string[];
+};
 
 export type Comparison = { flags: Flag[]; letters: Record<string, string> };
 

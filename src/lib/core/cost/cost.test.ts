@@ -62,7 +62,11 @@ describe('station', () => {
 		expect(good.n).toBe(4);
 	});
 	it('says so when nothing was printed, and when nothing ever succeeded', () => {
-		expect(find({ quotes: [quote()] })[1]).toMatchObject({ estimate: null, n: 0, messages: [{ id: 'noPrintsForCost' }, { id: 'quoteUsed' }] });
+		expect(find({ quotes: [quote()] })[1]).toMatchObject({
+			estimate: null,
+			n: 0,
+			messages: [{ id: 'noPrintsForCost' }, { id: 'quoteUsed' }]
+		});
 		expect(find({ quotes: [quote()], attempts: [failed(20), failed(30)] })[1]).toMatchObject({ estimate: null, n: 2, grade: 'thin' });
 	});
 	it('names the assumed waste while no failure was seen', () => {

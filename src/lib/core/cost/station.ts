@@ -26,7 +26,8 @@ export const costStation: Station = {
 };
 
 function common(evidence: SpoolEvidence, quote: Quote | null) {
-	const missing: Missing[] = quote || evidence.pricesHidden ? [] : [{ action: 'addPrice', station: 'cost', count: 1, minutes: 1, params: {} }];
+	const missing: Missing[] =
+		quote || evidence.pricesHidden ? [] : [{ action: 'addPrice', station: 'cost', count: 1, minutes: 1, params: {} }];
 	return {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		context: { ...EMPTY_CONTEXT, from: quote?.seenAt ?? null, to: quote?.seenAt ?? null },
@@ -71,7 +72,11 @@ function findPrice(evidence: SpoolEvidence, quote: Quote | null): Finding {
 
 /** Cost per kilogram that ends in good prints. The price is exact; the chance of failure is not, so the cost has its interval. */
 function findGood(evidence: SpoolEvidence, quote: Quote | null): Finding {
-	const base = { ...common(evidence, quote), method: 'costPerGoodKg', source: 'geometric failures before a success; Wilson 1927; Jeffreys beta for draws' };
+	const base = {
+		...common(evidence, quote),
+		method: 'costPerGoodKg',
+		source: 'geometric failures before a success; Wilson 1927; Jeffreys beta for draws'
+	};
 	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence) } });
 	const perKg = pricePerKgOf(quote);
 	const { finished, failed, wasteShare } = outcomes(evidence.attempts);

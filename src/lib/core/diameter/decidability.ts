@@ -12,5 +12,9 @@ export type Decidability = { standardUncertaintyMm: number; shareOfTolerance: nu
 export function decidability(errorLimitMm: number, resolutionMm: number, toleranceMm: number): Decidability {
 	const standardUncertaintyMm = Math.hypot(rectangularUncertainty(errorLimitMm), rectangularUncertainty(resolutionMm / 2));
 	const shareOfTolerance = standardUncertaintyMm / toleranceMm;
-	return { standardUncertaintyMm, shareOfTolerance, able: shareOfTolerance <= 0.1 ? 'able' : shareOfTolerance <= 0.25 ? 'marginal' : 'unable' };
+	return {
+		standardUncertaintyMm,
+		shareOfTolerance,
+		able: shareOfTolerance <= 0.1 ? 'able' : shareOfTolerance <= 0.25 ? 'marginal' : 'unable'
+	};
 }

@@ -11,7 +11,11 @@ const micrometer = { id: 'mic', name: 'Micrometer', quantity: 'length', resoluti
 
 function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper): { mean: Finding; outside: Finding } {
 	const [mean, outside] = diameterStation.find(
-		evidence({ readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution }), instruments: [instrument], ...more }),
+		evidence({
+			readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution }),
+			instruments: [instrument],
+			...more
+		}),
 		protocol,
 		0
 	) as [Finding, Finding];

@@ -1,9 +1,19 @@
 import { grade } from './grade';
 import type { Finding, FindingContext, Grade, QuantityDef } from './types';
 
-export const EMPTY_CONTEXT: FindingContext = { printers: [], nozzles: [], settings: [], conditions: [], lots: [], instruments: [], from: null, to: null };
+export const EMPTY_CONTEXT: FindingContext = {
+	printers: [],
+	nozzles: [],
+	settings: [],
+	conditions: [],
+	lots: [],
+	instruments: [],
+	from: null,
+	to: null
+};
 
-type Given = Pick<Finding, 'subject' | 'sampling' | 'method' | 'source'> & Partial<Omit<Finding, 'station' | 'quantity' | 'unit' | 'grade'>> & { gradeAtMost?: Grade };
+type Given = Pick<Finding, 'subject' | 'sampling' | 'method' | 'source'> &
+	Partial<Omit<Finding, 'station' | 'quantity' | 'unit' | 'grade'>> & { gradeAtMost?: Grade };
 
 const ORDER: Grade[] = ['none', 'thin', 'fair', 'firm'];
 

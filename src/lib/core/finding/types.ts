@@ -36,7 +36,12 @@ export type FindingContext = {
 /** What a figure draws. The kind maps to a component of the interface; the data are already on the quantity's scale. */
 export type FigureData =
 	| { kind: 'none' }
-	| { kind: 'strand'; nominalMm: number; toleranceMm: number | null; places: { index: number; positionM: number | null; lowMm: number; highMm: number }[] }
+	| {
+			kind: 'strand';
+			nominalMm: number;
+			toleranceMm: number | null;
+			places: { index: number; positionM: number | null; lowMm: number; highMm: number }[];
+	  }
 	| { kind: 'dot'; points: number[] }
 	| { kind: 'steps'; lastClean: number[]; firstFaulty: (number | null)[] }
 	| { kind: 'words'; counts: number[] }

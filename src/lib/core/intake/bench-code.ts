@@ -5,7 +5,36 @@ const VOWELS = 'EOAUY';
  * Letter pairs that spell a material (PA, PC, PP, TP...) or begin its usual name. A code must never be read as one.
  * Source: common practice of naming plastics, from memory.
  */
-const SPELLS_MATERIAL = new Set(['PA', 'PB', 'PC', 'PE', 'PI', 'PL', 'PM', 'PO', 'PP', 'PS', 'PU', 'PV', 'TP', 'AB', 'AS', 'CF', 'GF', 'HI', 'NY', 'BV', 'CA', 'CP', 'SA', 'SB', 'UP', 'EP', 'PK', 'PH']);
+const SPELLS_MATERIAL = new Set([
+	'PA',
+	'PB',
+	'PC',
+	'PE',
+	'PI',
+	'PL',
+	'PM',
+	'PO',
+	'PP',
+	'PS',
+	'PU',
+	'PV',
+	'TP',
+	'AB',
+	'AS',
+	'CF',
+	'GF',
+	'HI',
+	'NY',
+	'BV',
+	'CA',
+	'CP',
+	'SA',
+	'SB',
+	'UP',
+	'EP',
+	'PK',
+	'PH'
+]);
 
 /**
  * Whether a bench code spells a material.

@@ -17,14 +17,18 @@ const HEADINGS: Record<string, readonly string[]> = {
 	note: ['note', 'notes', 'remark']
 };
 
-export type PastedRow = Record<string, string>;
+type PastedRow = Record<string, string>;
 export type Paste =
 	| { ok: true; fields: string[]; ignored: string[]; rows: PastedRow[] }
 	| { ok: false; reason: 'empty' | 'noHeader' | 'headerOnly' | 'tooLong'; known: string[] };
 
 const LONGEST = 2_000_000;
 
-const plain = (heading: string) => heading.toLowerCase().replace(/\(.*?\)/g, '').replace(/[^a-z]/g, '');
+const plain = (heading: string) =>
+	heading
+		.toLowerCase()
+		.replace(/\(.*?\)/g, '')
+		.replace(/[^a-z]/g, '');
 
 /**
  * Reads a list of spools copied from a spreadsheet (tabs) or a CSV file (comma or semicolon). The first row names the columns.
@@ -39,6 +43,8 @@ export function readPaste(text: string): Paste {
 	const columns = header.map((heading) => Object.entries(HEADINGS).find(([, names]) => names.includes(plain(heading)))?.[0] ?? null);
 	if (!columns.includes('material')) return { ok: false, reason: 'noHeader', known };
 	if (body.length === 0) return { ok: false, reason: 'headerOnly', known };
-	const rows = body.map((cells) => Object.fromEntries(columns.flatMap((field, i) => (field && cells[i]?.trim() ? [[field, cells[i].trim()]] : []))));
+	const rows = body.map((cells) =>
+		Object.fromEntries(columns.flatMap((field, i) => (field && cells[i]?.trim() ? [[field, cells[i].trim()]] : [])))
+	);
 	return { ok: true, fields: columns.filter((f): f is string => f !== null), ignored: header.filter((_, i) => columns[i] === null), rows };
 }

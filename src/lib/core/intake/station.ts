@@ -30,7 +30,9 @@ export const intakeStation: Station = {
 
 /** Count of odd things seen at unboxing. One look by one person: exact as a count, thin as a judgement. */
 function findOdd(evidence: SpoolEvidence): Finding {
-	const looks = evidence.readings.filter((r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || (ODDITIES as readonly string[]).includes(r.quantity)));
+	const looks = evidence.readings.filter(
+		(r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || (ODDITIES as readonly string[]).includes(r.quantity))
+	);
 	const counted = looks.filter((r) => r.status === 'counts');
 	const odd = counted.filter((r) => r.quantity !== 'nothingOdd');
 	const common = {
@@ -38,7 +40,11 @@ function findOdd(evidence: SpoolEvidence): Finding {
 		method: 'oddities',
 		source: 'count of words, common practice',
 		context: { ...EMPTY_CONTEXT, lots: evidence.spool.lot ? [evidence.spool.lot] : [] },
-		inputs: { used: counted.map((r) => r.id), excluded: looks.filter((r) => r.status === 'excluded').map((r) => r.id), revision: evidence.spool.revision }
+		inputs: {
+			used: counted.map((r) => r.id),
+			excluded: looks.filter((r) => r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		}
 	};
 	if (counted.length === 0)
 		return makeFinding(intakeOdd, {
@@ -52,6 +58,7 @@ function findOdd(evidence: SpoolEvidence): Finding {
 		n: 1,
 		sampling: { kind: 'exact', value: odd.length },
 		gradeAtMost: 'thin',
-		messages: odd.length === 0 ? [{ id: 'nothingOdd', params: {} }] : odd.map((r) => ({ id: `odd.${r.quantity}`, params: { words: r.typedText } }))
+		messages:
+			odd.length === 0 ? [{ id: 'nothingOdd', params: {} }] : odd.map((r) => ({ id: `odd.${r.quantity}`, params: { words: r.typedText } }))
 	});
 }

@@ -49,7 +49,10 @@ function findOwn(evidence: SpoolEvidence, measure: OwnMeasure): Finding {
 			excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing: wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { count: wanted, name: measure.name } }] : [],
+		missing:
+			wanted > 0
+				? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { count: wanted, name: measure.name } }]
+				: [],
 		figure: { kind: 'dot' as const, points: values }
 	};
 	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });

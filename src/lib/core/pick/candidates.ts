@@ -8,7 +8,12 @@ import type { Candidate } from './types';
  * The candidates of a pick from evidence: for every quantity of every station the finding that counts under the protocol.
  * @example candidatesFrom({ spools, protocol, stations: STATIONS, now }).candidates[0].findings.overhang
  */
-export function candidatesFrom(given: { spools: readonly SpoolEvidence[]; protocol: Protocol; stations: readonly Station[]; now: number }): {
+export function candidatesFrom(given: {
+	spools: readonly SpoolEvidence[];
+	protocol: Protocol;
+	stations: readonly Station[];
+	now: number;
+}): {
 	candidates: Candidate[];
 	defs: QuantityDef[];
 } {

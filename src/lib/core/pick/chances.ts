@@ -22,10 +22,16 @@ export function chances(input: PickInput, draws: number, seed: number, onProgres
 	const samplers = input.candidates.map((candidate) => ({
 		parts: weighed.map((criterion) => {
 			const def = input.defs.find((d) => d.id === criterion.quantity) as (typeof input.defs)[number];
-			const sampling = candidate.findings[criterion.quantity]?.sampling ?? { kind: 'unknown' as const, reason: { id: 'noReadings', params: {} } };
+			const sampling = candidate.findings[criterion.quantity]?.sampling ?? {
+				kind: 'unknown' as const,
+				reason: { id: 'noReadings', params: {} }
+			};
 			return { criterion, def, draw: sampler(sampling, def, source) };
 		}),
-		cost: costDef && candidate.findings[COST] && candidate.findings[COST].sampling.kind !== 'unknown' ? sampler(candidate.findings[COST].sampling, costDef, source) : null
+		cost:
+			costDef && candidate.findings[COST] && candidate.findings[COST].sampling.kind !== 'unknown'
+				? sampler(candidate.findings[COST].sampling, costDef, source)
+				: null
 	}));
 	const n = input.candidates.length;
 	const places = input.candidates.map(() => new Float64Array(n));
@@ -56,7 +62,10 @@ export function chances(input: PickInput, draws: number, seed: number, onProgres
 	};
 }
 
-type Samplers = { parts: { criterion: PickInput['criteria'][number]; def: PickInput['defs'][number]; draw: () => number }[]; cost: (() => number) | null };
+type Samplers = {
+	parts: { criterion: PickInput['criteria'][number]; def: PickInput['defs'][number]; draw: () => number }[];
+	cost: (() => number) | null;
+};
 
 function drawCandidate(samplers: Samplers, index: number): Drawn {
 	let eligible = true;

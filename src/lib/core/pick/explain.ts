@@ -29,7 +29,9 @@ export function explain(input: PickInput, rows: readonly PickRow[]): Explanation
 		decidedBy: first && second && weighed ? decidedBy(first, second) : null,
 		turnsAt: first && second && input.rule === 'weighted' ? turnsAt(first, second) : null,
 		firmUp: first ? firmUp(input, first, second ?? null) : null,
-		otherRules: (['weighted', 'perMoney', 'cheapest'] as const).filter((rule) => rule !== input.rule).map((rule) => ({ rule, spoolId: firstUnder(input, rule) }))
+		otherRules: (['weighted', 'perMoney', 'cheapest'] as const)
+			.filter((rule) => rule !== input.rule)
+			.map((rule) => ({ rule, spoolId: firstUnder(input, rule) }))
 	};
 }
 
@@ -50,7 +52,10 @@ function leads(first: PickRow, second: PickRow): { quantity: string; weight: num
 }
 
 function decidedBy(first: PickRow, second: PickRow): Explanation['decidedBy'] {
-	const best = leads(first, second).reduce<{ quantity: string; lead: number } | null>((top, l) => (top === null || l.lead > top.lead ? l : top), null);
+	const best = leads(first, second).reduce<{ quantity: string; lead: number } | null>(
+		(top, l) => (top === null || l.lead > top.lead ? l : top),
+		null
+	);
 	return best && best.lead > 0 ? { quantity: best.quantity, lead: best.lead } : null;
 }
 

@@ -16,7 +16,8 @@ import { valueOf } from './value';
 const DEFS = [printSuccess, overhang, strings, costPerGoodKg];
 
 function finding(def: QuantityDef, estimate: number, half = 0): Finding {
-	const sampling: Sampling = half === 0 ? { kind: 'exact', value: estimate } : { kind: 't', mean: estimate, standardError: half / 2, df: 20 };
+	const sampling: Sampling =
+		half === 0 ? { kind: 'exact', value: estimate } : { kind: 't', mean: estimate, standardError: half / 2, df: 20 };
 	return makeFinding(def, {
 		subject: { spoolId: 's', condition: null, pieceId: null },
 		estimate,
@@ -36,7 +37,12 @@ const candidate = (code: string, given: Partial<Record<'overhang' | 'strings' | 
 	)
 });
 
-const input = (candidates: Candidate[], criteria: Criterion[], rule: PickInput['rule'] = 'weighted'): PickInput => ({ candidates, criteria, defs: DEFS, rule });
+const input = (candidates: Candidate[], criteria: Criterion[], rule: PickInput['rule'] = 'weighted'): PickInput => ({
+	candidates,
+	criteria,
+	defs: DEFS,
+	rule
+});
 const weigh = (quantity: string, weight: number, gate: Criterion['gate'] = null): Criterion => ({ quantity, weight, gate });
 
 describe('value functions', () => {
@@ -60,10 +66,10 @@ describe('gates', () => {
 	});
 	it('who fails one stands behind all who do not', () => {
 		const rows = rank(
-			input([candidate('KA1', { overhang: [50, 2], strings: [0] }), candidate('KA2', { overhang: [62, 2], strings: [3] })], [
-				weigh('overhang', 1, { op: 'atLeast', limit: 60 }),
-				weigh('strings', 9)
-			])
+			input(
+				[candidate('KA1', { overhang: [50, 2], strings: [0] }), candidate('KA2', { overhang: [62, 2], strings: [3] })],
+				[weigh('overhang', 1, { op: 'atLeast', limit: 60 }), weigh('strings', 9)]
+			)
 		);
 		expect(rows.map((r) => [r.code, r.eligible])).toEqual([
 			['KA2', true],
@@ -89,7 +95,12 @@ describe('ranking', () => {
 		expect(rank(input([a, b], criteria, 'perMoney'))[0]?.code).toBe('KA2');
 	});
 	it('equal merit shares a place', () => {
-		const rows = rank(input([candidate('KA3', { overhang: [70] }), candidate('KA2', { overhang: [70] }), candidate('KA1', { overhang: [50] })], [weigh('overhang', 1)]));
+		const rows = rank(
+			input(
+				[candidate('KA3', { overhang: [70] }), candidate('KA2', { overhang: [70] }), candidate('KA1', { overhang: [50] })],
+				[weigh('overhang', 1)]
+			)
+		);
 		expect(rows.map((r) => [r.code, r.place])).toEqual([
 			['KA2', 1],
 			['KA3', 1],
@@ -102,7 +113,10 @@ describe('ranking', () => {
 		expect(row?.knownShare).toBe(0);
 	});
 	it('no rank turns when a spool joins or leaves', () => {
-		const arb = fc.array(fc.tuple(fc.integer({ min: 30, max: 80 }), fc.integer({ min: 0, max: 3 }), fc.integer({ min: 5, max: 60 })), { minLength: 3, maxLength: 7 });
+		const arb = fc.array(fc.tuple(fc.integer({ min: 30, max: 80 }), fc.integer({ min: 0, max: 3 }), fc.integer({ min: 5, max: 60 })), {
+			minLength: 3,
+			maxLength: 7
+		});
 		fc.assert(
 			fc.property(arb, (triples) => {
 				const all = triples.map(([o, s, c], i) => candidate(`KA${i}`, { overhang: [o], strings: [s], costPerGoodKg: [c] }));
@@ -142,7 +156,9 @@ describe('chances', () => {
 	});
 	it('an undecided gate costs chance, not the place', () => {
 		const gated = [candidate('KA1', { overhang: [60, 6], strings: [0] }), candidate('KA2', { overhang: [75, 2], strings: [2] })];
-		const share = chances(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2).places['id-KA1']?.[0] as number;
+		const share = chances(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2).places[
+			'id-KA1'
+		]?.[0] as number;
 		expect(Math.abs(share - 0.5)).toBeLessThan(0.04);
 	});
 });
@@ -170,7 +186,13 @@ describe('explanation', () => {
 	it('names what decided', () => expect(said.decidedBy?.quantity).toBe('strings'));
 	it('the named weight really turns the order, and not before', () => {
 		const turn = said.turnsAt as { quantity: string; to: number };
-		const at = (weight: number) => rank(input([a, b], criteria.map((c) => (c.quantity === turn.quantity ? { ...c, weight } : c))))[0]?.code;
+		const at = (weight: number) =>
+			rank(
+				input(
+					[a, b],
+					criteria.map((c) => (c.quantity === turn.quantity ? { ...c, weight } : c))
+				)
+			)[0]?.code;
 		expect(at(turn.to * 1.01)).not.toBe(at(turn.to * 0.99));
 	});
 	it('names the uncertain measurement, and what other rules pick', () => {

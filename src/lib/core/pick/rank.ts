@@ -77,7 +77,7 @@ function partOf(criterion: Criterion, candidate: Candidate, defs: readonly Quant
  * Weighted mean of values; 0 when nothing is weighed.
  * @example weightedValue([{ weight: 1, value: 0.5 }, { weight: 3, value: 1 }]) // 0.875
  */
-export function weightedValue(parts: readonly { weight: number; value: number }[]): number {
+function weightedValue(parts: readonly { weight: number; value: number }[]): number {
 	const total = parts.reduce((sum, p) => sum + p.weight, 0);
 	return total === 0 ? 0 : parts.reduce((sum, p) => sum + p.weight * p.value, 0) / total;
 }

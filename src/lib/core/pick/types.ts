@@ -31,4 +31,10 @@ export type PickRow = {
 	place: number;
 };
 
-export type Chances = { draws: number; seed: number; places: Record<string, number[]>; worth: Record<string, { low: number; high: number }>; cost: Record<string, { low: number; high: number }> };
+export type Chances = {
+	draws: number;
+	seed: number;
+	places: Record<string, number[]>;
+	worth: Record<string, { low: number; high: number }>;
+	cost: Record<string, { low: number; high: number }>;
+};

@@ -24,7 +24,12 @@ export function ladder(rungs: readonly Rung[], step: number): LadderResult | nul
 	if (over.standardError === null) {
 		const low = first.lastClean - step;
 		const high = upper(first) + step;
-		return { estimate: first.lastClean, n: 1, interval: { low, high, level: null, kind: 'bounds' }, sampling: { kind: 'bounds', low, high } };
+		return {
+			estimate: first.lastClean,
+			n: 1,
+			interval: { low, high, level: null, kind: 'bounds' },
+			sampling: { kind: 'bounds', low, high }
+		};
 	}
 	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
 	const combined = combineUncertainties([

@@ -10,7 +10,10 @@ const PRIOR = 0.5;
  * @param ranks one rank from 0 to words - 1 for each print
  * @example ordinal([0, 0, 1], 4) // estimate 0.33, counts [2, 1, 0, 0]
  */
-export function ordinal(ranks: readonly number[], words: number): { estimate: number; counts: number[]; interval: Interval; sampling: Sampling } | null {
+export function ordinal(
+	ranks: readonly number[],
+	words: number
+): { estimate: number; counts: number[]; interval: Interval; sampling: Sampling } | null {
 	if (ranks.length === 0) return null;
 	const counts = Array.from({ length: words }, (_, rank) => ranks.filter((r) => r === rank).length);
 	const alphas = counts.map((c) => c + PRIOR);
@@ -24,7 +27,12 @@ export function ordinal(ranks: readonly number[], words: number): { estimate: nu
 		estimate,
 		counts,
 		// The estimate is what was seen; the interval must reach it even where the prior pulls away.
-		interval: { low: Math.min(estimate, clip(mean - 1.96 * sd)), high: Math.max(estimate, clip(mean + 1.96 * sd)), level: 0.95, kind: 'credible' },
+		interval: {
+			low: Math.min(estimate, clip(mean - 1.96 * sd)),
+			high: Math.max(estimate, clip(mean + 1.96 * sd)),
+			level: 0.95,
+			kind: 'credible'
+		},
 		sampling: { kind: 'ordinal', counts: alphas }
 	};
 }

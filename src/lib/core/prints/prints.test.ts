@@ -26,7 +26,11 @@ describe('outcomes', () => {
 
 describe('ladder', () => {
 	it('one print gives bounds a step wider on each side', () => {
-		expect(ladder([{ lastClean: 65, firstFaulty: 70 }], 5)).toMatchObject({ estimate: 65, n: 1, interval: { low: 60, high: 75, kind: 'bounds' } });
+		expect(ladder([{ lastClean: 65, firstFaulty: 70 }], 5)).toMatchObject({
+			estimate: 65,
+			n: 1,
+			interval: { low: 60, high: 75, kind: 'bounds' }
+		});
 		expect(ladder([{ lastClean: 80, firstFaulty: null }], 5)).toMatchObject({ interval: { low: 75, high: 90 } });
 	});
 	it('equal prints still carry the width of the step', () => {
@@ -82,7 +86,12 @@ describe('station', () => {
 		const e = evidence({
 			attempts: [wet, dry],
 			events: [{ id: 'e1', kind: 'dried', at: 200, status: 'counts', corrected: false, confirmed: false }],
-			readings: [mark(wet, 'overhangLastClean', 55), mark(wet, 'overhangFirstFaulty', 60), mark(dry, 'overhangLastClean', 70), mark(dry, 'strings', 0)]
+			readings: [
+				mark(wet, 'overhangLastClean', 55),
+				mark(wet, 'overhangFirstFaulty', 60),
+				mark(dry, 'overhangLastClean', 70),
+				mark(dry, 'strings', 0)
+			]
 		});
 		const findings = printsStation.find(e, protocol, 0);
 		expect(of(findings, 'overhang').estimate).toBe(55);

@@ -15,7 +15,7 @@ const OVERHANG_STEP_DEG = 5;
 const BRIDGE_STEP_MM = 5;
 
 /** The readings (marks) each ladder is read from. */
-export const LADDER_MARKS = {
+const LADDER_MARKS = {
 	overhang: { lastClean: 'overhangLastClean', firstFaulty: 'overhangFirstFaulty' },
 	bridge: { lastClean: 'bridgeLongestClean', firstFaulty: 'bridgeFirstFaulty' }
 } as const;
@@ -58,12 +58,24 @@ function groups(evidence: SpoolEvidence, protocol: Protocol): Group[] {
 
 function marksOf(evidence: SpoolEvidence, attempts: readonly Attempt[], quantity: string): Reading[] {
 	const ids = new Set(attempts.filter((a) => a.status === 'counts').map((a) => a.id));
-	return evidence.readings.filter((r) => r.station === 'prints' && r.quantity === quantity && r.attemptId !== null && ids.has(r.attemptId) && r.value !== null);
+	return evidence.readings.filter(
+		(r) => r.station === 'prints' && r.quantity === quantity && r.attemptId !== null && ids.has(r.attemptId) && r.value !== null
+	);
 }
 
 function missingPrints(have: number, protocol: Protocol, action: 'printPiece' | 'markPiece', pieceId: string): Missing[] {
 	const wanted = protocol.repeats - have;
-	return wanted <= 0 ? [] : [{ action, station: 'prints', count: wanted, minutes: wanted * (action === 'printPiece' ? 60 : 1), params: { count: wanted, pieceId } }];
+	return wanted <= 0
+		? []
+		: [
+				{
+					action,
+					station: 'prints',
+					count: wanted,
+					minutes: wanted * (action === 'printPiece' ? 60 : 1),
+					params: { count: wanted, pieceId }
+				}
+			];
 }
 
 /** A print without its mark wants looking at, not printing again. */
@@ -105,7 +117,10 @@ function findLadder(
 	const result = ladder(rungs, step);
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition, pieceId },
-		context: contextOf(evidence, attempts.filter((a) => a.status === 'counts')),
+		context: contextOf(
+			evidence,
+			attempts.filter((a) => a.status === 'counts')
+		),
 		method: rungs.length > 1 ? 'ladderMean' : 'ladderBounds',
 		source: 'ISO 2602; GUM 4.3.7; one print widened by one step (common practice, no source)',
 		inputs: inputs(evidence, [...cleanMarks, ...faultyMarks]),
@@ -120,7 +135,13 @@ function findLadder(
 	});
 }
 
-function findStrings(evidence: SpoolEvidence, protocol: Protocol, condition: ConditionKind, pieceId: string, attempts: readonly Attempt[]): Finding {
+function findStrings(
+	evidence: SpoolEvidence,
+	protocol: Protocol,
+	condition: ConditionKind,
+	pieceId: string,
+	attempts: readonly Attempt[]
+): Finding {
 	const marks = marksOf(evidence, attempts, 'strings');
 	const counted = marks.filter((r) => r.status === 'counts');
 	const words = strings.words?.length ?? 0;
@@ -130,7 +151,10 @@ function findStrings(evidence: SpoolEvidence, protocol: Protocol, condition: Con
 	);
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition, pieceId },
-		context: contextOf(evidence, attempts.filter((a) => a.status === 'counts')),
+		context: contextOf(
+			evidence,
+			attempts.filter((a) => a.status === 'counts')
+		),
 		method: 'ordinal',
 		source: 'Dirichlet counts, prior 1/2 a word',
 		inputs: inputs(evidence, marks),
@@ -165,7 +189,12 @@ function findSuccess(evidence: SpoolEvidence): Finding {
 		missing: n === 0 ? [{ action: 'printPiece', station: 'prints', count: 1, minutes: 60, params: { count: 1 } }] : []
 	};
 	const leftOut: Message[] = notCounted > 0 ? [{ id: 'failuresNotCounted', params: { count: notCounted } }] : [];
-	if (n === 0) return makeFinding(printSuccess, { ...common, sampling: { kind: 'unknown', reason: { id: 'noPrints', params: {} } }, messages: leftOut });
+	if (n === 0)
+		return makeFinding(printSuccess, {
+			...common,
+			sampling: { kind: 'unknown', reason: { id: 'noPrints', params: {} } },
+			messages: leftOut
+		});
 	const wilson = wilsonInterval(finished, n) as { low: number; high: number };
 	return makeFinding(printSuccess, {
 		...common,

@@ -17,7 +17,9 @@ describe('what was typed for a quantity', () => {
 		['17.6', '1.76 mm'],
 		['176 mm', '1.76 mm'],
 		['0.069', '0.069 in']
-	])('diameter %s is asked about: %s?', (typed, suggestion) => expect(readReading('diameter', typed)).toMatchObject({ ok: false, reason: 'slip', suggestion }));
+	])('diameter %s is asked about: %s?', (typed, suggestion) =>
+		expect(readReading('diameter', typed)).toMatchObject({ ok: false, reason: 'slip', suggestion })
+	);
 
 	it.each([
 		['0', 'notPositive'],
@@ -34,7 +36,11 @@ describe('what was typed for a quantity', () => {
 
 	it('reads the four words of strings and no fifth', () => {
 		expect(readReading('strings', 'Wisp')).toMatchObject({ ok: true, value: 1 });
-		expect(readReading('strings', 'some')).toMatchObject({ ok: false, reason: 'unknownWord', allowed: ['none', 'wisp', 'slight', 'heavy'] });
+		expect(readReading('strings', 'some')).toMatchObject({
+			ok: false,
+			reason: 'unknownWord',
+			allowed: ['none', 'wisp', 'slight', 'heavy']
+		});
 	});
 
 	it('an own measure keeps its own unit', () => {

@@ -9,8 +9,11 @@ import type { Station } from '../station';
 import { buildSheet } from './build-sheet';
 
 const unboxed = () => reading({ station: 'intake', quantity: 'nothingOdd', value: 0 });
-const build = (spools: ReturnType<typeof evidence>[], stations: readonly Station[] = STATIONS, weights: Record<string, number> = { overhang: 3, costPerGoodKg: 2 }) =>
-	buildSheet({ spools, protocol, stations, weights, now: 0 });
+const build = (
+	spools: ReturnType<typeof evidence>[],
+	stations: readonly Station[] = STATIONS,
+	weights: Record<string, number> = { overhang: 3, costPerGoodKg: 2 }
+) => buildSheet({ spools, protocol, stations, weights, now: 0 });
 
 describe('trial sheet', () => {
 	it('of an empty trial has columns, no rows and no next act', () => {

@@ -5,9 +5,9 @@ import type { Station } from '../station';
 import { selectFindings } from './select';
 
 export type SheetCell = { quantity: string; findings: Finding[]; letters: string };
-export type SheetRow = { spoolId: string; cells: SheetCell[]; missing: Missing[] };
-export type NextAct = Missing & { spoolId: string };
-export type StationProgress = { station: string; done: number; total: number };
+type SheetRow = { spoolId: string; cells: SheetCell[]; missing: Missing[] };
+type NextAct = Missing & { spoolId: string };
+type StationProgress = { station: string; done: number; total: number };
 export type Sheet = { columns: QuantityDef[]; rows: SheetRow[]; flags: Flag[]; next: NextAct | null; progress: StationProgress[] };
 
 /**
@@ -25,7 +25,10 @@ export function buildSheet(given: {
 }): Sheet {
 	const { spools, protocol, stations, weights, now } = given;
 	const defs = stations.flatMap((s) => s.quantities(protocol));
-	const found = spools.map((evidence) => ({ evidence, byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, protocol, now) })) }));
+	const found = spools.map((evidence) => ({
+		evidence,
+		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, protocol, now) }))
+	}));
 	const columns = defs.filter((d) => d.onSheet);
 	const chosen = found.map(({ byStation }) => {
 		const all = byStation.flatMap((b) => b.findings);
@@ -67,12 +70,19 @@ export function buildSheet(given: {
  * One next step for the whole trial: what weighs most and is missing altogether comes first, then working order, then the order of spools.
  * Intake is always first: a spool that has not been looked at cannot be judged.
  */
-function nextAct(rows: readonly SheetRow[], stations: readonly Station[], weights: Readonly<Record<string, number>>, defs: readonly QuantityDef[]): NextAct | null {
+function nextAct(
+	rows: readonly SheetRow[],
+	stations: readonly Station[],
+	weights: Readonly<Record<string, number>>,
+	defs: readonly QuantityDef[]
+): NextAct | null {
 	const stationWeight = (id: string) => Math.max(0, ...defs.filter((d) => d.station === id).map((d) => weights[d.id] ?? 0));
 	const order = stations.map((s) => s.id);
 	const acts = rows.flatMap((row, position) =>
 		row.missing.map((m) => {
-			const empty = row.cells.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station)).every((c) => (c.findings[0]?.n ?? 0) === 0);
+			const empty = row.cells
+				.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station))
+				.every((c) => (c.findings[0]?.n ?? 0) === 0);
 			const first = m.station === 'intake' ? 0 : empty && stationWeight(m.station) > 0 ? 1 : stationWeight(m.station) > 0 ? 2 : 3;
 			return { act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] };
 		})

@@ -9,7 +9,8 @@ import type { ConditionKind, Finding } from '../finding/types';
  */
 export function selectFindings(findings: readonly Finding[], quantity: string, protocol: Protocol): Finding[] {
 	const wanted: ConditionKind = protocol.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
-	const rank = (f: Finding) => (f.n === 0 ? 4 : 0) + (f.subject.condition === null || f.subject.condition === wanted ? 0 : f.subject.condition === 'dried' ? 1 : 2);
+	const rank = (f: Finding) =>
+		(f.n === 0 ? 4 : 0) + (f.subject.condition === null || f.subject.condition === wanted ? 0 : f.subject.condition === 'dried' ? 1 : 2);
 	return findings
 		.filter((f) => f.quantity === quantity && (f.subject.pieceId === null || f.subject.pieceId === protocol.mainPieceId))
 		.sort((a, b) => rank(a) - rank(b));

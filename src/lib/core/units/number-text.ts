@@ -1,4 +1,5 @@
-export type NumberText = { ok: true; value: number; decimals: number; rest: string } | { ok: false; reason: 'empty' | 'notANumber' | 'ambiguous' };
+export type NumberText =
+	{ ok: true; value: number; decimals: number; rest: string } | { ok: false; reason: 'empty' | 'notANumber' | 'ambiguous' };
 
 /**
  * Reads the number a tester typed, with decimal comma or point, and returns what follows it (the unit).

@@ -56,7 +56,8 @@ async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Reco
 		if (!body.replacement) throw refuseField('replacement', 'missing', 'say what is corrected');
 		return attemptFields(body.replacement);
 	}
-	if (body.targetKind !== 'reading') throw refuseField('action', 'impossible', 'an event cannot be corrected; strike it out and record the right one');
+	if (body.targetKind !== 'reading')
+		throw refuseField('action', 'impossible', 'an event cannot be corrected; strike it out and record the right one');
 	if (!body.typed) throw refuseField('typed', 'missing', 'type the right value');
 	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
 	if (!row) throw notFound('reading');

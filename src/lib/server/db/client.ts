@@ -13,7 +13,14 @@ const SESSION = `SET SESSION sql_mode='STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,
 
 /** Opens a pool on a database. Nothing is read or written yet. */
 export function connect(databaseUrl: string): Connection {
-	const pool = createPool({ uri: databaseUrl, timezone: 'Z', charset: 'utf8mb4', connectionLimit: 8, supportBigNumbers: true, connectTimeout: 10_000 });
+	const pool = createPool({
+		uri: databaseUrl,
+		timezone: 'Z',
+		charset: 'utf8mb4',
+		connectionLimit: 8,
+		supportBigNumbers: true,
+		connectTimeout: 10_000
+	});
 	// mysql2 queues commands of a connection, so this runs before any query of ours on it.
 	pool.pool.on('connection', (connection) => connection.query(SESSION));
 	return { db: drizzle(pool, { schema, casing: 'snake_case', mode: 'planetscale' }), pool };

@@ -3,7 +3,13 @@ import type { Database } from './client';
 import { piece, server } from './schema';
 
 /** The piece every new trial starts with: our own step piece, overhang rungs of 5 degrees, bridge spans of 5 mm, a spike pair. */
-export const STEP_PIECE = { id: '01900000-0000-7000-8000-000000000001', name: 'Step piece', overhangStepDeg: 5, bridgeStepMm: 5, gramsG: 14 } as const;
+export const STEP_PIECE = {
+	id: '01900000-0000-7000-8000-000000000001',
+	name: 'Step piece',
+	overhangStepDeg: 5,
+	bridgeStepMm: 5,
+	gramsG: 14
+} as const;
 
 /**
  * What every database holds before the first trial: its own identity and the step piece.
@@ -11,7 +17,10 @@ export const STEP_PIECE = { id: '01900000-0000-7000-8000-000000000001', name: 'S
  */
 export async function ensureDefaults(db: Database, now: number): Promise<string> {
 	return await db.transaction(async (tx) => {
-		await tx.insert(piece).ignore().values({ ...STEP_PIECE, familyId: STEP_PIECE.id, version: 1, createdAt: now });
+		await tx
+			.insert(piece)
+			.ignore()
+			.values({ ...STEP_PIECE, familyId: STEP_PIECE.id, version: 1, createdAt: now });
 		const [known] = await tx.select().from(server).limit(1);
 		if (known) return known.id;
 		const id = v7();

@@ -7,7 +7,13 @@ import { dirname } from 'node:path';
 function clientArguments(databaseUrl: string): { args: string[]; env: NodeJS.ProcessEnv; database: string } {
 	const url = new URL(databaseUrl);
 	return {
-		args: ['--no-defaults', '--protocol=tcp', `--host=${url.hostname}`, `--port=${url.port || '3306'}`, `--user=${decodeURIComponent(url.username)}`],
+		args: [
+			'--no-defaults',
+			'--protocol=tcp',
+			`--host=${url.hostname}`,
+			`--port=${url.port || '3306'}`,
+			`--user=${decodeURIComponent(url.username)}`
+		],
 		env: { ...process.env, MYSQL_PWD: decodeURIComponent(url.password) },
 		database: url.pathname.slice(1)
 	};
@@ -30,7 +36,10 @@ export async function dump(databaseUrl: string, file: string): Promise<void> {
 	const part = `${file}.part`;
 	const handle = await open(part, 'w', 0o600);
 	try {
-		const child = spawn('mariadb-dump', [...args, '--single-transaction', '--hex-blob', '--default-character-set=utf8mb4', database], { env, stdio: ['ignore', handle.fd, 'pipe'] });
+		const child = spawn('mariadb-dump', [...args, '--single-transaction', '--hex-blob', '--default-character-set=utf8mb4', database], {
+			env,
+			stdio: ['ignore', handle.fd, 'pipe']
+		});
 		await finished(child, 'the backup');
 		await handle.sync();
 	} finally {

@@ -3,7 +3,7 @@ const AWAY = ['ECONNREFUSED', 'ETIMEDOUT', 'ENOTFOUND', 'PROTOCOL_SEQUENCE_TIMEO
 const COLLIDED = ['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'];
 
 /** The driver's code, wherever Drizzle wrapped it. */
-export function codeOf(error: unknown): string | null {
+function codeOf(error: unknown): string | null {
 	for (let e = error; e instanceof Error; e = e.cause) if ('code' in e && typeof e.code === 'string') return e.code;
 	return null;
 }

@@ -20,7 +20,9 @@ export async function migrate(databaseUrl: string, folder = 'drizzle', beforeCha
 	url.pathname = '/';
 	const connection = await createConnection({ uri: url.href, timezone: 'Z', charset: 'utf8mb4' });
 	try {
-		await connection.query(`CREATE DATABASE IF NOT EXISTS \`${database.replaceAll('`', '')}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+		await connection.query(
+			`CREATE DATABASE IF NOT EXISTS \`${database.replaceAll('`', '')}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`
+		);
 		await connection.changeUser({ database });
 		await connection.query(`SET SESSION sql_mode='STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION', time_zone='+00:00'`);
 		const [locked] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, 120) AS got', [`${LOCK}_${database}`]);
@@ -29,7 +31,8 @@ export async function migrate(databaseUrl: string, folder = 'drizzle', beforeCha
 		const done = await appliedMigrations(connection, database);
 		const newest = Math.max(0, ...known.map((m) => m.folderMillis));
 		const ahead = done.filter((at) => at > newest);
-		if (ahead.length > 0) throw new Error(`this database was written by a newer version of Draught (${ahead.length} migrations ahead); it was left as it is`);
+		if (ahead.length > 0)
+			throw new Error(`this database was written by a newer version of Draught (${ahead.length} migrations ahead); it was left as it is`);
 		if (done.length < known.length && done.length > 0 && beforeChange) await beforeChange();
 		await runMigrations(drizzle(connection, { casing: 'snake_case', mode: 'planetscale' }), { migrationsFolder: folder });
 		return { applied: known.length - done.length, total: known.length };
@@ -39,7 +42,10 @@ export async function migrate(databaseUrl: string, folder = 'drizzle', beforeCha
 }
 
 async function appliedMigrations(connection: Awaited<ReturnType<typeof createConnection>>, database: string): Promise<number[]> {
-	const [tables] = await connection.query<RowDataPacket[]>('SELECT 1 FROM information_schema.tables WHERE table_schema = ? AND table_name = ?', [database, TABLE]);
+	const [tables] = await connection.query<RowDataPacket[]>(
+		'SELECT 1 FROM information_schema.tables WHERE table_schema = ? AND table_name = ?',
+		[database, TABLE]
+	);
 	if (tables.length === 0) return [];
 	const [rows] = await connection.query<RowDataPacket[]>(`SELECT created_at AS at FROM ${TABLE}`);
 	return rows.map((row) => Number(row.at));

@@ -18,13 +18,19 @@ export async function restore(databaseUrl: string, file: string, keepFile: strin
 		await connection.query(`DROP DATABASE IF EXISTS \`${staging}\``);
 		await connection.query(`CREATE DATABASE \`${staging}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
 		await load(stagingUrl.href, file);
-		const [kept] = await connection.query<RowDataPacket[]>('SELECT 1 FROM information_schema.tables WHERE table_schema = ? AND table_name = ?', [staging, 'write_log']);
+		const [kept] = await connection.query<RowDataPacket[]>(
+			'SELECT 1 FROM information_schema.tables WHERE table_schema = ? AND table_name = ?',
+			[staging, 'write_log']
+		);
 		if (kept.length === 0) throw new Error('this file is no backup of Draught; nothing was changed');
 		await migrate(stagingUrl.href);
 		await dump(databaseUrl, keepFile);
 		await connection.query(`DROP DATABASE \`${database}\``);
 		await connection.query(`CREATE DATABASE \`${database}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-		const [tables] = await connection.query<RowDataPacket[]>('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = ?', [staging]);
+		const [tables] = await connection.query<RowDataPacket[]>(
+			'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = ?',
+			[staging]
+		);
 		const moves = tables.map((t) => `\`${staging}\`.\`${t.name}\` TO \`${database}\`.\`${t.name}\``);
 		await connection.query(`RENAME TABLE ${moves.join(', ')}`);
 		await connection.query(`DROP DATABASE \`${staging}\``);

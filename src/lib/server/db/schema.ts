@@ -24,7 +24,9 @@ export const writeLog = mysqlTable('write_log', {
 
 export const tester = mysqlTable('tester', { id: id(), name: shortText().notNull(), ...created() });
 
-export const maker = mysqlTable('maker', { id: id(), name: shortText().notNull(), ...created() }, (t) => [uniqueIndex('maker_name').on(t.name)]);
+export const maker = mysqlTable('maker', { id: id(), name: shortText().notNull(), ...created() }, (t) => [
+	uniqueIndex('maker_name').on(t.name)
+]);
 
 export const filament = mysqlTable(
 	'filament',
@@ -106,7 +108,16 @@ export const instrument = mysqlTable('instrument', {
 
 export const instrumentCheck = mysqlTable(
 	'instrument_check',
-	{ id: id(), instrumentId: uuid().notNull(), reference: number().notNull(), bias: number().notNull(), repeatability: number(), n: int().notNull(), at: moment().notNull(), ...created() },
+	{
+		id: id(),
+		instrumentId: uuid().notNull(),
+		reference: number().notNull(),
+		bias: number().notNull(),
+		repeatability: number(),
+		n: int().notNull(),
+		at: moment().notNull(),
+		...created()
+	},
 	(t) => [index('instrument_check_instrument').on(t.instrumentId)]
 );
 
@@ -114,7 +125,13 @@ export const printer = mysqlTable('printer', { id: id(), name: shortText().notNu
 
 export const place = mysqlTable('place', { id: id(), name: shortText().notNull(), kind: word(16).notNull(), ...created() });
 
-export const dryer = mysqlTable('dryer', { id: id(), name: shortText().notNull(), setPointLowC: number(), setPointHighC: number(), ...created() });
+export const dryer = mysqlTable('dryer', {
+	id: id(),
+	name: shortText().notNull(),
+	setPointLowC: number(),
+	setPointHighC: number(),
+	...created()
+});
 
 /** A test model. A revision is a new row of the same family; a used row never changes. */
 export const piece = mysqlTable('piece', {
@@ -227,7 +244,16 @@ export const attempt = mysqlTable(
 
 export const specimen = mysqlTable(
 	'specimen',
-	{ id: id(), spoolId: uuid().notNull(), attemptId: uuid(), pieceId: uuid(), orientation: word(16), at: moment().notNull(), zone: zone(), ...created() },
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		attemptId: uuid(),
+		pieceId: uuid(),
+		orientation: word(16),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
 	(t) => [index('specimen_spool').on(t.spoolId)]
 );
 
@@ -284,26 +310,58 @@ export const amendment = mysqlTable(
 
 export const note = mysqlTable(
 	'note',
-	{ id: id(), spoolId: uuid().notNull(), targetKind: word(16).notNull(), targetId: uuid().notNull(), text: longText().notNull(), at: moment().notNull(), zone: zone(), ...created() },
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		targetKind: word(16).notNull(),
+		targetId: uuid().notNull(),
+		text: longText().notNull(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
 	(t) => [index('note_spool').on(t.spoolId), index('note_target').on(t.targetId)]
 );
 
 export const photo = mysqlTable(
 	'photo',
-	{ id: id(), spoolId: uuid().notNull(), targetKind: word(16).notNull(), targetId: uuid().notNull(), mediaType: word(40).notNull(), bytes: mediumBlob().notNull(), at: moment().notNull(), ...created() },
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		targetKind: word(16).notNull(),
+		targetId: uuid().notNull(),
+		mediaType: word(40).notNull(),
+		bytes: mediumBlob().notNull(),
+		at: moment().notNull(),
+		...created()
+	},
 	(t) => [index('photo_target').on(t.targetId)]
 );
 
 /** A long log (gauge, climate, force and travel): a header, and chunks of at most 1 MiB. */
 export const series = mysqlTable(
 	'series',
-	{ id: id(), spoolId: uuid(), station: word().notNull(), quantity: word(40).notNull(), unit: word(16).notNull(), axis: json<unknown>()().notNull(), samples: int().notNull(), committed: boolean().notNull(), startedAt: moment().notNull(), zone: zone(), ...created() },
+	{
+		id: id(),
+		spoolId: uuid(),
+		station: word().notNull(),
+		quantity: word(40).notNull(),
+		unit: word(16).notNull(),
+		axis: json<unknown>()().notNull(),
+		samples: int().notNull(),
+		committed: boolean().notNull(),
+		startedAt: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
 	(t) => [index('series_spool').on(t.spoolId)]
 );
 
-export const seriesChunk = mysqlTable('series_chunk', { seriesId: uuid().notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() }, (t) => [
-	primaryKey({ columns: [t.seriesId, t.position] })
-]);
+export const seriesChunk = mysqlTable(
+	'series_chunk',
+	{ seriesId: uuid().notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() },
+	(t) => [primaryKey({ columns: [t.seriesId, t.position] })]
+);
 
 /** What was decided, frozen with the findings and the version of core it rests on. */
 export const verdict = mysqlTable(

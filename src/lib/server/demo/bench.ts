@@ -3,7 +3,7 @@
  * before winter. Makers, products and numbers are invented; the truths below are what the seeded generator scatters around.
  */
 
-export type DemoTruth = {
+type DemoTruth = {
 	/** Mean and standard deviation of the strand, mm. */
 	diameterMm: [mean: number, sd: number];
 	overhangDeg: number;
@@ -36,7 +36,16 @@ export type DemoSpool = {
 	note?: string;
 	truth: DemoTruth;
 	/** What was done with it so far. */
-	done: { diameters: number; prints: number; failures?: number; dried: number; grip: number; driedOverhangDeg?: number; driedStrings?: [number, number, number, number]; printer?: 'North' | 'South' };
+	done: {
+		diameters: number;
+		prints: number;
+		failures?: number;
+		dried: number;
+		grip: number;
+		driedOverhangDeg?: number;
+		driedStrings?: [number, number, number, number];
+		printer?: 'North' | 'South';
+	};
 };
 
 export const DEMO_SPOOLS: DemoSpool[] = [

@@ -71,7 +71,11 @@ export async function seedDemo(db: Database): Promise<boolean> {
 	if (any) return false;
 	const bench = new DemoBench(db);
 	const caliper = v7();
-	await postInstrument(db, checked(instrumentBody, { id: caliper, name: 'Dome caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }), bench.now);
+	await postInstrument(
+		db,
+		checked(instrumentBody, { id: caliper, name: 'Dome caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }),
+		bench.now
+	);
 	const printers = { North: v7(), South: v7() };
 	await postPrinter(db, checked(printerBody, { id: printers.South, name: 'South', nozzle: '0.4 hardened' }), bench.now);
 	await postPrinter(db, checked(printerBody, { id: printers.North, name: 'North', nozzle: '0.4 brass' }), bench.now + 1);
@@ -79,14 +83,25 @@ export async function seedDemo(db: Database): Promise<boolean> {
 	const trialId = v7();
 	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_TRIAL, preset: 'outdoorBrackets' }), bench.now);
 	const measureId = v7();
-	await postOwnMeasure(db, checked(ownMeasureBody, { id: measureId, trialId, name: 'Clip grip', unit: 'N', direction: 'more', low: 5, high: 25 }), bench.now);
+	await postOwnMeasure(
+		db,
+		checked(ownMeasureBody, { id: measureId, trialId, name: 'Clip grip', unit: 'N', direction: 'more', low: 5, high: 25 }),
+		bench.now
+	);
 	const items = [...presetCriteria('outdoorBrackets'), { quantity: `own.${measureId}`, weight: 6, gate: null }];
 	await postCriteria(db, checked(criteriaBody, { id: v7(), trialId, items }), bench.now);
 
 	const ids: string[] = [];
 	for (const [index, spool] of DEMO_SPOOLS.entries()) {
 		const { truth: _, done: __, odd, ...facts } = spool;
-		const body = { id: v7(), trialId, role: index === 0 ? 'house' : 'candidate', ...facts, ...(odd ? { odd } : index === DEMO_SPOOLS.length - 2 ? {} : { nothingOdd: true }), ...bench.tick(6) };
+		const body = {
+			id: v7(),
+			trialId,
+			role: index === 0 ? 'house' : 'candidate',
+			...facts,
+			...(odd ? { odd } : index === DEMO_SPOOLS.length - 2 ? {} : { nothingOdd: true }),
+			...bench.tick(6)
+		};
 		ids.push((await takeIn(db, checked(intakeBody, body), bench.now)).answer.spoolId);
 	}
 	const at = (index: number) => ids[index] as string;
@@ -102,7 +117,15 @@ export async function seedDemo(db: Database): Promise<boolean> {
 	await postTrial(db, checked(trialBody, { id: second, ...DEMO_SECOND_TRIAL, preset: 'fineLooks', spoolIds: [at(3)] }), START - DAY);
 	await postVerdict(
 		db,
-		checked(verdictBody, { id: v7(), trialId: second, spoolId: at(3), kind: 'buyFor', buyFor: 'focuser knobs', note: 'Cleaner overhangs than the house spool, but not for clips at that price.', ...bench.tick(5) }),
+		checked(verdictBody, {
+			id: v7(),
+			trialId: second,
+			spoolId: at(3),
+			kind: 'buyFor',
+			buyFor: 'focuser knobs',
+			note: 'Cleaner overhangs than the house spool, but not for clips at that price.',
+			...bench.tick(5)
+		}),
 		bench.now
 	);
 	return true;
@@ -116,10 +139,32 @@ async function measureDiameters(bench: DemoBench, spool: DemoSpool, spoolId: str
 		if (i % 2 === 0) placeMm = bench.normal(mean, sd);
 		const shown = bench.normal(placeMm, 0.005).toFixed(2);
 		const slip = spool.lot === 'F-114' && i === 5;
-		const body = { id: v7(), spoolId, quantity: 'diameter', typed: slip ? '1.57' : shown, instrumentId: caliper, placeIndex: Math.floor(i / 2), direction: i % 2 ? 'across' : 'along', takenAt: bench.tick(0.4).at, zone };
+		const body = {
+			id: v7(),
+			spoolId,
+			quantity: 'diameter',
+			typed: slip ? '1.57' : shown,
+			instrumentId: caliper,
+			placeIndex: Math.floor(i / 2),
+			direction: i % 2 ? 'across' : 'along',
+			takenAt: bench.tick(0.4).at,
+			zone
+		};
 		const { answer } = await postReading(bench.db, checked(readingBody, body), bench.now);
 		if (slip)
-			await postAmendment(bench.db, checked(amendmentBody, { id: v7(), targetKind: 'reading', targetId: answer.id, action: 'correct', typed: '1.75', reason: 'digits swapped, measured again', ...bench.tick(1) }), bench.now);
+			await postAmendment(
+				bench.db,
+				checked(amendmentBody, {
+					id: v7(),
+					targetKind: 'reading',
+					targetId: answer.id,
+					action: 'correct',
+					typed: '1.75',
+					reason: 'digits swapped, measured again',
+					...bench.tick(1)
+				}),
+				bench.now
+			);
 	}
 }
 
@@ -139,7 +184,14 @@ function marksOf(bench: DemoBench, overhangDeg: number, bridgeMm: number, string
 	};
 }
 
-async function printAll(bench: DemoBench, spool: DemoSpool, spoolId: string, trialId: string, printers: Record<'North' | 'South', string>, day: number): Promise<void> {
+async function printAll(
+	bench: DemoBench,
+	spool: DemoSpool,
+	spoolId: string,
+	trialId: string,
+	printers: Record<'North' | 'South', string>,
+	day: number
+): Promise<void> {
 	const { truth, done } = spool;
 	bench.jumpTo(day);
 	const [low = 0, high = low] = spool.labelNozzle.split('-').map(Number);
@@ -148,7 +200,11 @@ async function printAll(bench: DemoBench, spool: DemoSpool, spoolId: string, tri
 		trialId,
 		printerId: printers[done.printer ?? 'North'],
 		settingsPolicy: 'label',
-		settings: { nozzleC: Math.round((low + high) / 2), bedC: spool.material === 'PLA' ? 60 : spool.material === 'PETG' ? 75 : 100, fanPct: spool.material === 'ASA' ? 20 : spool.material === 'PLA' ? 100 : 50 }
+		settings: {
+			nozzleC: Math.round((low + high) / 2),
+			bedC: spool.material === 'PLA' ? 60 : spool.material === 'PETG' ? 75 : 100,
+			fanPct: spool.material === 'ASA' ? 20 : spool.material === 'PLA' ? 100 : 50
+		}
 	} as const;
 	for (let i = 0; i < done.prints; i++) {
 		const failed = i < (done.failures ?? 0);
@@ -159,14 +215,30 @@ async function printAll(bench: DemoBench, spool: DemoSpool, spoolId: string, tri
 	}
 	for (let i = 0; i < done.dried; i++) {
 		const marks = marksOf(bench, done.driedOverhangDeg ?? truth.overhangDeg, truth.bridgeMm + 4, done.driedStrings ?? truth.strings);
-		await postAttempt(bench.db, checked(attemptBody, { id: v7(), ...base, outcome: 'finished', condition: 'dried', marks, ...bench.tick(i === 0 ? 420 : 75) }), bench.now);
+		await postAttempt(
+			bench.db,
+			checked(attemptBody, { id: v7(), ...base, outcome: 'finished', condition: 'dried', marks, ...bench.tick(i === 0 ? 420 : 75) }),
+			bench.now
+		);
 	}
 }
 
 async function measureGrip(bench: DemoBench, spool: DemoSpool, spoolId: string, ownMeasureId: string): Promise<void> {
 	const [mean, sd] = spool.truth.gripN;
 	for (let i = 0; i < spool.done.grip; i++)
-		await postReading(bench.db, checked(readingBody, { id: v7(), spoolId, quantity: 'own', typed: bench.normal(mean, sd).toFixed(1), ownMeasureId, takenAt: bench.tick(2).at, zone }), bench.now);
+		await postReading(
+			bench.db,
+			checked(readingBody, {
+				id: v7(),
+				spoolId,
+				quantity: 'own',
+				typed: bench.normal(mean, sd).toFixed(1),
+				ownMeasureId,
+				takenAt: bench.tick(2).at,
+				zone
+			}),
+			bench.now
+		);
 }
 
 /** What makes real records real: a fault of the printer first charged wrongly, a sample that ran out, a note, a misjudged mark. */
@@ -177,20 +249,70 @@ async function addStories(bench: DemoBench, ids: string[], trialId: string, prin
 	const fault = v7();
 	await postAttempt(
 		db,
-		checked(attemptBody, { id: fault, spoolId: gable, trialId, printerId: printers.North, outcome: 'failed', cause: 'filament', percentReached: 35, note: 'layers shifted all on one side', settings: { nozzleC: 245, bedC: 75, fanPct: 50 }, ...bench.tick(30) }),
+		checked(attemptBody, {
+			id: fault,
+			spoolId: gable,
+			trialId,
+			printerId: printers.North,
+			outcome: 'failed',
+			cause: 'filament',
+			percentReached: 35,
+			note: 'layers shifted all on one side',
+			settings: { nozzleC: 245, bedC: 75, fanPct: 50 },
+			...bench.tick(30)
+		}),
 		bench.now
 	);
 	await postAmendment(
 		db,
-		checked(amendmentBody, { id: v7(), targetKind: 'attempt', targetId: fault, action: 'correct', replacement: { cause: 'printer' }, reason: 'belt was loose: the same wave on the house spool’s print', ...bench.tick(60) }),
+		checked(amendmentBody, {
+			id: v7(),
+			targetKind: 'attempt',
+			targetId: fault,
+			action: 'correct',
+			replacement: { cause: 'printer' },
+			reason: 'belt was loose: the same wave on the house spool’s print',
+			...bench.tick(60)
+		}),
 		bench.now
 	);
 	const sample = ids[7] as string;
 	await postAttempt(
 		db,
-		checked(attemptBody, { id: v7(), spoolId: sample, trialId, printerId: printers.South, outcome: 'failed', cause: 'handling', percentReached: 62, note: 'the sample ran out', settings: { nozzleC: 250, bedC: 100, fanPct: 20 }, ...bench.tick(45) }),
+		checked(attemptBody, {
+			id: v7(),
+			spoolId: sample,
+			trialId,
+			printerId: printers.South,
+			outcome: 'failed',
+			cause: 'handling',
+			percentReached: 62,
+			note: 'the sample ran out',
+			settings: { nozzleC: 250, bedC: 100, fanPct: 20 },
+			...bench.tick(45)
+		}),
 		bench.now
 	);
-	await postNote(db, checked(noteBody, { id: v7(), targetKind: 'spool', targetId: ids[5], text: 'Prints best of all, but a clip left on the sunny sill went soft. Not for the dome.', ...bench.tick(10) }), bench.now);
-	await postNote(db, checked(noteBody, { id: v7(), targetKind: 'spool', targetId: ids[2], text: 'Hisses at the nozzle as it comes. Quiet after a night in the dryer.', ...bench.tick(10) }), bench.now);
+	await postNote(
+		db,
+		checked(noteBody, {
+			id: v7(),
+			targetKind: 'spool',
+			targetId: ids[5],
+			text: 'Prints best of all, but a clip left on the sunny sill went soft. Not for the dome.',
+			...bench.tick(10)
+		}),
+		bench.now
+	);
+	await postNote(
+		db,
+		checked(noteBody, {
+			id: v7(),
+			targetKind: 'spool',
+			targetId: ids[2],
+			text: 'Hisses at the nozzle as it comes. Quiet after a night in the dryer.',
+			...bench.tick(10)
+		}),
+		bench.now
+	);
 }

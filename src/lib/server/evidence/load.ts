@@ -2,7 +2,22 @@ import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
-import { attempt, claim, filament, instrument, lot, maker, piece, printer, purchase, quote, reading, spool, trial, trialSpool } from '../db/schema';
+import {
+	attempt,
+	claim,
+	filament,
+	instrument,
+	lot,
+	maker,
+	piece,
+	printer,
+	purchase,
+	quote,
+	reading,
+	spool,
+	trial,
+	trialSpool
+} from '../db/schema';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
 
@@ -43,7 +58,10 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 	const all = new Map(
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
 			const amended: Amendment[] = amendments.get(s.id) ?? [];
-			const facts = applyAmendments({ id: s.id, colourName: s.colourName, colourHex: s.colourHex, obtained: s.obtained, lot: l?.code ?? null }, amended);
+			const facts = applyAmendments(
+				{ id: s.id, colourName: s.colourName, colourHex: s.colourHex, obtained: s.obtained, lot: l?.code ?? null },
+				amended
+			);
 			const blind = hidden.has(s.id);
 			const evidence: SpoolEvidence = {
 				spool: {
@@ -58,7 +76,12 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 					obtained: blind ? null : (facts.obtained as SpoolEvidence['spool']['obtained']),
 					revision: s.revision
 				},
-				claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({ id: c.id, quantity: c.quantity, source: c.source as Claim['source'], value: c.value })),
+				claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({
+					id: c.id,
+					quantity: c.quantity,
+					source: c.source as Claim['source'],
+					value: c.value
+				})),
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
 				pricesHidden: blind,
 				readings: (readingsOf.get(s.id) ?? []).map((r) => toReading(r, amended)),
@@ -79,8 +102,21 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 					)
 				),
 				events: events.get(s.id) ?? [],
-				instruments: instruments.map((i): Instrument => ({ id: i.id, name: i.name, quantity: i.quantity, resolution: i.resolution, errorLimit: i.errorLimit })),
-				pieces: pieces.map((p): Piece => ({ id: p.id, name: p.name, version: p.version, overhangStepDeg: p.overhangStepDeg, bridgeStepMm: p.bridgeStepMm, gramsG: p.gramsG }))
+				instruments: instruments.map((i): Instrument => ({
+					id: i.id,
+					name: i.name,
+					quantity: i.quantity,
+					resolution: i.resolution,
+					errorLimit: i.errorLimit
+				})),
+				pieces: pieces.map((p): Piece => ({
+					id: p.id,
+					name: p.name,
+					version: p.version,
+					overhangStepDeg: p.overhangStepDeg,
+					bridgeStepMm: p.bridgeStepMm,
+					gramsG: p.gramsG
+				}))
 			};
 			return [s.id, evidence] as const;
 		})
@@ -113,7 +149,11 @@ function toReading(row: typeof reading.$inferSelect, amendments: readonly Amendm
 /** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */
 async function loadQuotes(db: Reader, spoolIds: string[], filamentIds: string[]): Promise<Map<string, Quote[]>> {
 	const rows = await db.select().from(quote).where(inArray(quote.filamentId, filamentIds)).orderBy(desc(quote.seenAt), desc(quote.id));
-	const bought = await db.select().from(purchase).where(inArray(purchase.spoolId, spoolIds)).orderBy(desc(purchase.createdAt), desc(purchase.id));
+	const bought = await db
+		.select()
+		.from(purchase)
+		.where(inArray(purchase.spoolId, spoolIds))
+		.orderBy(desc(purchase.createdAt), desc(purchase.id));
 	const owners = await db.select({ id: spool.id, filamentId: spool.filamentId }).from(spool).where(inArray(spool.id, spoolIds));
 	return new Map(
 		owners.map((owner) => {

@@ -22,10 +22,14 @@ export function guard(request: Request, url: URL, config: Config): Response | nu
 		// Browsers always send Origin with a write; a program without one sends no Sec-Fetch-Site either.
 		const origin = request.headers.get('origin');
 		const fromBrowser = request.headers.has('sec-fetch-site');
-		if (origin === null ? fromBrowser : origin !== canonical.origin) return problemResponse({ status: 403, title: 'Writes from another site are refused.' });
+		if (origin === null ? fromBrowser : origin !== canonical.origin)
+			return problemResponse({ status: 403, title: 'Writes from another site are refused.' });
 	}
 	if (config.DRAUGHT_PASSPHRASE && !knowsPassphrase(request.headers.get('authorization'), config.DRAUGHT_PASSPHRASE))
-		return new Response('A passphrase is needed.', { status: 401, headers: { 'www-authenticate': 'Basic realm="Draught", charset="UTF-8"' } });
+		return new Response('A passphrase is needed.', {
+			status: 401,
+			headers: { 'www-authenticate': 'Basic realm="Draught", charset="UTF-8"' }
+		});
 	return null;
 }
 

@@ -9,7 +9,7 @@ import { Problem, problemResponse, refuse } from '../problem';
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
 export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024 } as const;
 
-export function json(value: unknown, status = 200): Response {
+function json(value: unknown, status = 200): Response {
 	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
 }
 
@@ -17,7 +17,11 @@ export function json(value: unknown, status = 200): Response {
  * A route that keeps something: body read under its limit, checked by its schema, written once, acknowledged after COMMIT.
  * 201 the first time, 200 when the same id and body came again.
  */
-export function keep<S extends z.ZodType, T>(schema: S, write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>, limit: number = LIMITS.capture) {
+export function keep<S extends z.ZodType, T>(
+	schema: S,
+	write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>,
+	limit: number = LIMITS.capture
+) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
 			const parsed = read(schema, await readJson(event.request, limit));
@@ -46,14 +50,15 @@ async function answering(work: () => Promise<Response>): Promise<Response> {
 /** Reads a JSON body without ever holding more than its limit. */
 async function readJson(request: Request, limit: number): Promise<unknown> {
 	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
-	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw new Problem(415, 'Send JSON (content-type application/json).');
+	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
+		throw new Problem(415, 'Send JSON (content-type application/json).');
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	const chunks: Uint8Array[] = [];
 	let size = 0;
 	for await (const chunk of request.body ?? []) {
 		size += (chunk as Uint8Array).byteLength;
 		if (size > limit) throw tooLarge();
-		chunks.push(chunk as Uint8Array);
+		chunks.push(chunk);
 	}
 	try {
 		return JSON.parse(Buffer.concat(chunks).toString('utf8'));

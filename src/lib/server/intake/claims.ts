@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { FieldError } from '$lib/schemas/field-error';
-import { claim } from '../db/schema';
+import type { claim } from '../db/schema';
 
 export type ClaimRow = typeof claim.$inferInsert;
 export type ClaimTexts = { labelNozzle?: string; labelTolerance?: string; listingTolerance?: string };
@@ -27,8 +27,17 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		const text = texts[path];
 		if (!text) continue;
 		const read = readQuantityText(text.replace(/^(\+\/-|±|\+-)\s*/, ''), 'length');
-		if (!read.ok) errors.push({ path, code: read.reason, message: read.reason === 'unknownUnit' ? `has an unknown unit; known here: ${read.allowed.join(', ')}` : 'is not a tolerance such as 0.02 mm' });
-		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high) errors.push({ path, code: 'outOfRange', message: 'is not a believable tolerance; write it in mm, such as 0.02' });
+		if (!read.ok)
+			errors.push({
+				path,
+				code: read.reason,
+				message:
+					read.reason === 'unknownUnit'
+						? `has an unknown unit; known here: ${read.allowed.join(', ')}`
+						: 'is not a tolerance such as 0.02 mm'
+			});
+		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high)
+			errors.push({ path, code: 'outOfRange', message: 'is not a believable tolerance; write it in mm, such as 0.02' });
 		else keep('diameterTolerance', source, text, read.value, read.typedUnit);
 	}
 	if (texts.labelNozzle) {
@@ -36,8 +45,14 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		const unit = /f$/i.test(texts.labelNozzle.trim()) ? 'F' : 'C';
 		const read = ends.map((end) => readQuantityText(end, 'temperature', unit));
 		const values = read.flatMap((r) => (r.ok ? [r.value] : []));
-		if (ends.length === 0 || ends.length > 2 || values.length !== read.length) errors.push({ path: 'labelNozzle', code: 'notANumber', message: 'is not a temperature such as 215 or 210-230 C' });
-		else if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high)) errors.push({ path: 'labelNozzle', code: 'outOfRange', message: `is not a believable nozzle temperature (${NOZZLE_C.low} to ${NOZZLE_C.high} °C)` });
+		if (ends.length === 0 || ends.length > 2 || values.length !== read.length)
+			errors.push({ path: 'labelNozzle', code: 'notANumber', message: 'is not a temperature such as 215 or 210-230 C' });
+		else if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high))
+			errors.push({
+				path: 'labelNozzle',
+				code: 'outOfRange',
+				message: `is not a believable nozzle temperature (${NOZZLE_C.low} to ${NOZZLE_C.high} °C)`
+			});
 		else {
 			keep('nozzleLowC', 'label', texts.labelNozzle, Math.min(...values), unit);
 			keep('nozzleHighC', 'label', texts.labelNozzle, Math.max(...values), unit);

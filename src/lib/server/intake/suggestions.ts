@@ -5,15 +5,32 @@ import { claim, filament, maker, purchase, quote, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
 import { nextBenchCode } from '../spools/post';
 
-export type LastIntake = { code: string; material: string; maker: string; filament: string; price: string; netMass: string; labelNozzle: string; labelTolerance: string };
+export type LastIntake = {
+	code: string;
+	material: string;
+	maker: string;
+	filament: string;
+	price: string;
+	netMass: string;
+	labelNozzle: string;
+	labelTolerance: string;
+};
 
 /** What intake offers: the next code, materials and makers already known, and the last spool to copy from (never a hidden one). */
-export async function intakeSuggestions(db: Reader): Promise<{ code: string | null; materials: string[]; makers: string[]; last: LastIntake | null }> {
+export async function intakeSuggestions(
+	db: Reader
+): Promise<{ code: string | null; materials: string[]; makers: string[]; last: LastIntake | null }> {
 	const [code, materials, makers, spools, hidden] = await Promise.all([
 		nextBenchCode(db),
 		db.selectDistinct({ material: filament.material }).from(filament),
 		db.selectDistinct({ name: maker.name }).from(maker),
-		db.select({ spool, filament, maker }).from(spool).innerJoin(filament, eq(filament.id, spool.filamentId)).innerJoin(maker, eq(maker.id, filament.makerId)).orderBy(desc(spool.createdAt), desc(spool.id)).limit(20),
+		db
+			.select({ spool, filament, maker })
+			.from(spool)
+			.innerJoin(filament, eq(filament.id, spool.filamentId))
+			.innerJoin(maker, eq(maker.id, filament.makerId))
+			.orderBy(desc(spool.createdAt), desc(spool.id))
+			.limit(20),
 		hiddenSpools(db)
 	]);
 	const newest = spools.find((s) => !hidden.has(s.spool.id));
@@ -21,15 +38,30 @@ export async function intakeSuggestions(db: Reader): Promise<{ code: string | nu
 	return {
 		code,
 		materials: [...new Set([...materials.map((m) => m.material), ...common])].sort(),
-		makers: hidden.size > 0 ? [] : makers.map((m) => m.name).filter((name) => name !== UNNAMED_MAKER).sort(),
+		makers:
+			hidden.size > 0
+				? []
+				: makers
+						.map((m) => m.name)
+						.filter((name) => name !== UNNAMED_MAKER)
+						.sort(),
 		last: newest ? await toCopy(db, newest) : null
 	};
 }
 
-async function toCopy(db: Reader, row: { spool: typeof spool.$inferSelect; filament: typeof filament.$inferSelect; maker: typeof maker.$inferSelect }): Promise<LastIntake> {
+async function toCopy(
+	db: Reader,
+	row: { spool: typeof spool.$inferSelect; filament: typeof filament.$inferSelect; maker: typeof maker.$inferSelect }
+): Promise<LastIntake> {
 	const [claims, [paid]] = await Promise.all([
 		db.select().from(claim).where(eq(claim.filamentId, row.filament.id)).orderBy(desc(claim.createdAt)),
-		db.select({ quote }).from(purchase).innerJoin(quote, eq(quote.id, purchase.quoteId)).where(eq(purchase.spoolId, row.spool.id)).orderBy(desc(purchase.createdAt)).limit(1)
+		db
+			.select({ quote })
+			.from(purchase)
+			.innerJoin(quote, eq(quote.id, purchase.quoteId))
+			.where(eq(purchase.spoolId, row.spool.id))
+			.orderBy(desc(purchase.createdAt))
+			.limit(1)
 	]);
 	const text = (quantity: string, source: string) => claims.find((c) => c.quantity === quantity && c.source === source)?.typedText ?? '';
 	return {

@@ -46,7 +46,12 @@ export async function takeInList(
 
 type Row = Omit<IntakeBody, 'trialId'>;
 
-async function takeInRow(tx: Transaction, body: Row, trialId: string | undefined, now: number): Promise<{ ok: true; taken: TakenIn } | { ok: false; errors: FieldError[] }> {
+async function takeInRow(
+	tx: Transaction,
+	body: Row,
+	trialId: string | undefined,
+	now: number
+): Promise<{ ok: true; taken: TakenIn } | { ok: false; errors: FieldError[] }> {
 	const at = pastInstant(body.at, now, 'at');
 	const errors: FieldError[] = [];
 	const money = readQuote({ price: body.price, shipping: body.shipping, netMass: body.netMass, quantity: body.quantity });
@@ -65,10 +70,26 @@ async function takeInRow(tx: Transaction, body: Row, trialId: string | undefined
 	}
 	if (errors.length > 0 || !code.ok) return { ok: false, errors };
 
-	if (!filamentId) await tx.insert(filament).values({ id: newFilamentId, makerId: await ensureMaker(tx, body.maker, now), name: body.filament ?? '', material: body.material, createdAt: now });
+	if (!filamentId)
+		await tx.insert(filament).values({
+			id: newFilamentId,
+			makerId: await ensureMaker(tx, body.maker, now),
+			name: body.filament ?? '',
+			material: body.material,
+			createdAt: now
+		});
 	if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
 	if (money.netMassG !== null)
-		await tx.insert(claim).values({ id: v7(), filamentId: newFilamentId, quantity: 'netMassG', source: 'label', value: money.netMassG, typedText: body.netMass ?? '', typedUnit: 'g', createdAt: now });
+		await tx.insert(claim).values({
+			id: v7(),
+			filamentId: newFilamentId,
+			quantity: 'netMassG',
+			source: 'label',
+			value: money.netMassG,
+			typedText: body.netMass ?? '',
+			typedUnit: 'g',
+			createdAt: now
+		});
 	const spoolId = body.id;
 	await tx.insert(spool).values({
 		id: spoolId,
@@ -83,7 +104,17 @@ async function takeInRow(tx: Transaction, body: Row, trialId: string | undefined
 	});
 	if (money.numbers) {
 		const quoteId = v7();
-		await tx.insert(quote).values({ id: quoteId, filamentId: newFilamentId, ...money.numbers, currency: body.currency, quantity: body.quantity, kind: body.quoteKind, seenAt: at, zone: body.zone, createdAt: now });
+		await tx.insert(quote).values({
+			id: quoteId,
+			filamentId: newFilamentId,
+			...money.numbers,
+			currency: body.currency,
+			quantity: body.quantity,
+			kind: body.quoteKind,
+			seenAt: at,
+			zone: body.zone,
+			createdAt: now
+		});
 		await tx.insert(purchase).values({ id: v7(), spoolId, quoteId, createdAt: now });
 	}
 	await tx.insert(event).values({ id: v7(), spoolId, kind: 'opened', at, zone: body.zone, createdAt: now });
@@ -91,7 +122,10 @@ async function takeInRow(tx: Transaction, body: Row, trialId: string | undefined
 	const weighings = masses.rows.map((m) => ({ ...m, id: v7(), spoolId, station: 'intake', takenAt: at, zone: body.zone, createdAt: now }));
 	const rows = [...looks, ...weighings];
 	if (rows.length > 0) await tx.insert(reading).values(rows);
-	if (body.note) await tx.insert(note).values({ id: v7(), spoolId, targetKind: 'spool', targetId: spoolId, text: body.note, at, zone: body.zone, createdAt: now });
+	if (body.note)
+		await tx
+			.insert(note)
+			.values({ id: v7(), spoolId, targetKind: 'spool', targetId: spoolId, text: body.note, at, zone: body.zone, createdAt: now });
 	if (trialId) await joinTrial(tx, trialId, spoolId, body.role, now);
 	return { ok: true, taken: { spoolId, filamentId: newFilamentId, benchCode: code.code } };
 }
@@ -126,19 +160,30 @@ function readMasses(body: Row) {
 	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
 	const gross = of('grossMass');
 	const tare = of('tareMass');
-	if (gross !== undefined && tare !== undefined && gross <= tare) errors.push({ path: 'grossMass', code: 'grossBelowTare', message: `is not above the tare (${tare} g)` });
+	if (gross !== undefined && tare !== undefined && gross <= tare)
+		errors.push({ path: 'grossMass', code: 'grossBelowTare', message: `is not above the tare (${tare} g)` });
 	return { rows, errors };
 }
 
-async function chooseCode(tx: Transaction, wanted: string | undefined): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
+async function chooseCode(
+	tx: Transaction,
+	wanted: string | undefined
+): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
 	const used = new Set((await tx.select({ code: spool.benchCode }).from(spool)).map((row) => row.code));
 	if (wanted) {
-		if (used.has(wanted)) return { ok: false, error: { path: 'benchCode', code: 'duplicate', message: `${wanted} is already on the bench` } };
-		if (spellsMaterial(wanted)) return { ok: false, error: { path: 'benchCode', code: 'spellsMaterial', message: `${wanted} could be read as a material; take other letters` } };
+		if (used.has(wanted))
+			return { ok: false, error: { path: 'benchCode', code: 'duplicate', message: `${wanted} is already on the bench` } };
+		if (spellsMaterial(wanted))
+			return {
+				ok: false,
+				error: { path: 'benchCode', code: 'spellsMaterial', message: `${wanted} could be read as a material; take other letters` }
+			};
 		return { ok: true, code: wanted };
 	}
 	const code = proposeBenchCode(used);
-	return code ? { ok: true, code } : { ok: false, error: { path: 'benchCode', code: 'exhausted', message: 'all proposed codes are used; type one' } };
+	return code
+		? { ok: true, code }
+		: { ok: false, error: { path: 'benchCode', code: 'exhausted', message: 'all proposed codes are used; type one' } };
 }
 
 /** The filament this spool is of, when maker, name and material are the same; makers without a name are kept apart. */
@@ -148,7 +193,9 @@ async function findFilament(tx: Transaction, body: Row): Promise<string | null> 
 		.select({ id: filament.id })
 		.from(filament)
 		.innerJoin(maker, eq(maker.id, filament.makerId))
-		.where(and(eq(maker.name, body.maker), eq(filament.name, body.filament), eq(filament.material, body.material), isNull(filament.variant)));
+		.where(
+			and(eq(maker.name, body.maker), eq(filament.name, body.filament), eq(filament.material, body.material), isNull(filament.variant))
+		);
 	return known?.id ?? null;
 }
 
@@ -174,7 +221,13 @@ export async function ensureLot(tx: Transaction, filamentId: string, code: strin
 }
 
 /** Lays a trial over a spool; the order of joining is the order on the sheet. */
-export async function joinTrial(tx: Transaction, trialId: string, spoolId: string, role: 'candidate' | 'house', now: number): Promise<void> {
+export async function joinTrial(
+	tx: Transaction,
+	trialId: string,
+	spoolId: string,
+	role: 'candidate' | 'house',
+	now: number
+): Promise<void> {
 	const [last] = await tx
 		.select({ position: max(trialSpool.position) })
 		.from(trialSpool)

@@ -27,7 +27,16 @@ async function ownerOf(db: Reader, body: NoteBody): Promise<string> {
 export async function postNote(db: Database, body: NoteBody, now: number): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'note', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
-		await tx.insert(note).values({ id: body.id, spoolId: await ownerOf(tx, body), targetKind: body.targetKind, targetId: body.targetId, text: body.text, at, zone: body.zone, createdAt: now });
+		await tx.insert(note).values({
+			id: body.id,
+			spoolId: await ownerOf(tx, body),
+			targetKind: body.targetKind,
+			targetId: body.targetId,
+			text: body.text,
+			at,
+			zone: body.zone,
+			createdAt: now
+		});
 		return { id: body.id };
 	});
 }

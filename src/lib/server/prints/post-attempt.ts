@@ -46,21 +46,48 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 	});
 	if (marks.length > 0)
 		await tx.insert(reading).values(
-			marks.map((m) => ({ ...m, id: v7(), spoolId: body.spoolId, station: 'prints', takenAt: at, zone: body.zone, attemptId: body.id, createdAt: now }))
+			marks.map((m) => ({
+				...m,
+				id: v7(),
+				spoolId: body.spoolId,
+				station: 'prints',
+				takenAt: at,
+				zone: body.zone,
+				attemptId: body.id,
+				createdAt: now
+			}))
 		);
-	if (body.note) await tx.insert(note).values({ id: v7(), spoolId: body.spoolId, targetKind: 'attempt', targetId: body.id, text: body.note, at, zone: body.zone, createdAt: now });
+	if (body.note)
+		await tx.insert(note).values({
+			id: v7(),
+			spoolId: body.spoolId,
+			targetKind: 'attempt',
+			targetId: body.id,
+			text: body.note,
+			at,
+			zone: body.zone,
+			createdAt: now
+		});
 	return { id: body.id, condition, marks: marks.length };
 }
 
 async function trialPiece(tx: Transaction, trialId: string | undefined): Promise<string> {
 	if (!trialId) return STEP_PIECE.id;
-	const [row] = await tx.select({ id: protocol.mainPieceId }).from(protocol).where(eq(protocol.trialId, trialId)).orderBy(desc(protocol.version)).limit(1);
+	const [row] = await tx
+		.select({ id: protocol.mainPieceId })
+		.from(protocol)
+		.where(eq(protocol.trialId, trialId))
+		.orderBy(desc(protocol.version))
+		.limit(1);
 	if (!row) throw refuseField('trialId', 'unknownId', 'there is no such trial');
 	return row.id;
 }
 
 async function checkKnown(tx: Transaction, pieceId: string, printerId: string | undefined): Promise<void> {
-	const [knownPiece] = await tx.select({ id: piece.id }).from(piece).where(inArray(piece.id, [pieceId]));
+	const [knownPiece] = await tx
+		.select({ id: piece.id })
+		.from(piece)
+		.where(inArray(piece.id, [pieceId]));
 	if (!knownPiece) throw refuseField('pieceId', 'unknownId', 'there is no such piece');
 	if (!printerId) return;
 	const [knownPrinter] = await tx
@@ -79,8 +106,20 @@ async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number
 	const derived = conditionAt(events, at).kind;
 	if (!body.condition || body.condition === derived) return derived;
 	if (body.condition === 'asReceived')
-		throw refuseField('condition', 'impossible', `this spool was ${derived} before this print; strike that event out if it is wrong, or set the print's time before it`);
-	await tx.insert(event).values({ id: v7(), spoolId: body.spoolId, kind: body.condition, at: at - 1, zone: body.zone, detail: { saidWith: body.id }, createdAt: now });
+		throw refuseField(
+			'condition',
+			'impossible',
+			`this spool was ${derived} before this print; strike that event out if it is wrong, or set the print's time before it`
+		);
+	await tx.insert(event).values({
+		id: v7(),
+		spoolId: body.spoolId,
+		kind: body.condition,
+		at: at - 1,
+		zone: body.zone,
+		detail: { saidWith: body.id },
+		createdAt: now
+	});
 	return body.condition;
 }
 
@@ -103,8 +142,10 @@ function readMarks(marks: Marks) {
 		const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
 		const c = of(clean);
 		const f = of(faulty);
-		if (c === undefined && f !== undefined) errors.push({ path: `marks.${clean}`, code: 'missing', message: 'is missing: a faulty step alone does not say what came out clean' });
-		if (c !== undefined && f !== undefined && f <= c) errors.push({ path: `marks.${faulty}`, code: 'order', message: `must lie beyond the last clean one (${c})` });
+		if (c === undefined && f !== undefined)
+			errors.push({ path: `marks.${clean}`, code: 'missing', message: 'is missing: a faulty step alone does not say what came out clean' });
+		if (c !== undefined && f !== undefined && f <= c)
+			errors.push({ path: `marks.${faulty}`, code: 'order', message: `must lie beyond the last clean one (${c})` });
 	}
 	if (errors.length > 0) throw refuse(errors);
 	return rows;

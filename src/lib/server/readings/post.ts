@@ -18,7 +18,7 @@ export async function postReading(db: Database, body: ReadingBody, now: number):
 }
 
 /** Inserts a reading inside a running write: the raw row, and a raised revision of its spool. */
-export async function insertReading(tx: Transaction, body: ReadingBody, now: number): Promise<KeptReading> {
+async function insertReading(tx: Transaction, body: ReadingBody, now: number): Promise<KeptReading> {
 	const takenAt = pastInstant(body.takenAt, now, 'takenAt');
 	await raiseRevision(tx, body.spoolId);
 	await checkBelongings(tx, body);
@@ -71,13 +71,17 @@ async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void
 			.from(attempt)
 			.where(and(eq(attempt.id, body.attemptId), eq(attempt.spoolId, body.spoolId)));
 		if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
-	} else if (READING_QUANTITIES[body.quantity]?.station === 'prints') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+	} else if (READING_QUANTITIES[body.quantity]?.station === 'prints')
+		throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
 }
 
 async function unitOfOwn(tx: Transaction, body: ReadingBody): Promise<string> {
 	if (body.quantity !== 'own') return '';
 	if (!body.ownMeasureId) throw refuseField('ownMeasureId', 'missing', 'say which own measure');
 	const [measure] = await tx.select().from(ownMeasure).where(eq(ownMeasure.id, body.ownMeasureId));
-	if (!measure) throw new Problem(422, 'There is no such own measure.', [{ path: 'ownMeasureId', code: 'unknownId', message: 'there is no such own measure' }]);
+	if (!measure)
+		throw new Problem(422, 'There is no such own measure.', [
+			{ path: 'ownMeasureId', code: 'unknownId', message: 'there is no such own measure' }
+		]);
 	return measure.unit;
 }

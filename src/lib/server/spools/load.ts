@@ -10,7 +10,7 @@ import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
 import { notFound } from '../problem';
 
-export type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
+type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
 
 export type SpoolWhole = {
 	evidence: SpoolEvidence;
@@ -43,9 +43,21 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		db.select({ filamentId: spool.filamentId }).from(spool).where(eq(spool.id, spoolId)),
 		loadNotes(db, [spoolId]),
 		loadAmendments(db, [spoolId]),
-		db.select({ id: reading.id, value: reading.value, typedText: reading.typedText, typedUnit: reading.typedUnit }).from(reading).where(eq(reading.spoolId, spoolId)),
-		db.select({ id: trial.id, name: trial.name, role: trialSpool.role }).from(trialSpool).innerJoin(trial, eq(trial.id, trialSpool.trialId)).where(eq(trialSpool.spoolId, spoolId)).orderBy(desc(trial.createdAt)),
-		db.select({ id: verdict.id, trialId: verdict.trialId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at }).from(verdict).where(eq(verdict.spoolId, spoolId)).orderBy(desc(verdict.at)),
+		db
+			.select({ id: reading.id, value: reading.value, typedText: reading.typedText, typedUnit: reading.typedUnit })
+			.from(reading)
+			.where(eq(reading.spoolId, spoolId)),
+		db
+			.select({ id: trial.id, name: trial.name, role: trialSpool.role })
+			.from(trialSpool)
+			.innerJoin(trial, eq(trial.id, trialSpool.trialId))
+			.where(eq(trialSpool.spoolId, spoolId))
+			.orderBy(desc(trial.createdAt)),
+		db
+			.select({ id: verdict.id, trialId: verdict.trialId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at })
+			.from(verdict)
+			.where(eq(verdict.spoolId, spoolId))
+			.orderBy(desc(verdict.at)),
 		db
 			.selectDistinct({ measure: ownMeasure })
 			.from(ownMeasure)
@@ -55,7 +67,14 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	if (!owner) throw notFound('spool');
 	const protocol: Protocol = {
 		...PLAIN_PROTOCOL,
-		ownMeasures: measures.map(({ measure: m }) => ({ id: m.id, name: m.name, unit: m.unit, direction: m.direction as 'more' | 'less' | 'nearest', low: m.scaleLow, high: m.scaleHigh }))
+		ownMeasures: measures.map(({ measure: m }) => ({
+			id: m.id,
+			name: m.name,
+			unit: m.unit,
+			direction: m.direction as 'more' | 'less' | 'nearest',
+			low: m.scaleLow,
+			high: m.scaleHigh
+		}))
 	};
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {

@@ -23,7 +23,14 @@ export async function postFilament(db: Database, body: z.output<typeof filamentB
 	return await writeOnce(db, { id: body.id, kind: 'filament', body, now }, async (tx) => {
 		const claims = readClaims(body.id, body, now);
 		if (claims.errors.length > 0) throw refuse(claims.errors);
-		await tx.insert(filament).values({ id: body.id, makerId: await ensureMaker(tx, body.maker, now), name: body.name, material: body.material, variant: body.variant, createdAt: now });
+		await tx.insert(filament).values({
+			id: body.id,
+			makerId: await ensureMaker(tx, body.maker, now),
+			name: body.name,
+			material: body.material,
+			variant: body.variant,
+			createdAt: now
+		});
 		if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
 		return { id: body.id };
 	});
@@ -41,7 +48,8 @@ export async function postSpool(db: Database, body: z.output<typeof spoolBody>, 
 		await requireFilament(tx, body.filamentId);
 		const benchCode = body.benchCode ?? (await nextBenchCode(tx));
 		if (!benchCode) throw refuseField('benchCode', 'exhausted', 'all proposed codes are used; type one');
-		if (spellsMaterial(benchCode)) throw refuseField('benchCode', 'spellsMaterial', `${benchCode} could be read as a material; take other letters`);
+		if (spellsMaterial(benchCode))
+			throw refuseField('benchCode', 'spellsMaterial', `${benchCode} could be read as a material; take other letters`);
 		const [taken] = await tx.select({ id: spool.id }).from(spool).where(eq(spool.benchCode, benchCode));
 		if (taken) throw refuseField('benchCode', 'duplicate', `${benchCode} is already on the bench`);
 		await tx.insert(spool).values({
@@ -72,7 +80,17 @@ export async function postQuote(db: Database, body: z.output<typeof quoteBody>, 
 		const { numbers, errors } = readQuote(body);
 		if (errors.length > 0) throw refuse(errors);
 		if (!numbers) throw refuseField('price', 'missing', 'is missing');
-		await tx.insert(quote).values({ id: body.id, filamentId: body.filamentId, ...numbers, currency: body.currency, quantity: body.quantity, kind: body.quoteKind, seenAt, zone: body.zone, createdAt: now });
+		await tx.insert(quote).values({
+			id: body.id,
+			filamentId: body.filamentId,
+			...numbers,
+			currency: body.currency,
+			quantity: body.quantity,
+			kind: body.quoteKind,
+			seenAt,
+			zone: body.zone,
+			createdAt: now
+		});
 		if (body.spoolId) {
 			await raiseRevision(tx, body.spoolId);
 			await tx.insert(purchase).values({ id: v7(), spoolId: body.spoolId, quoteId: body.id, createdAt: now });
@@ -113,7 +131,16 @@ export async function postSpoolFacts(db: Database, body: z.output<typeof spoolFa
 			if (!read.ok) errors.push(refusedReading(path, read));
 			else {
 				const { ok: _, ...kept } = read;
-				weighings.push({ id: v7(), spoolId: body.spoolId, station: 'intake', quantity, ...kept, takenAt: at, zone: body.zone, createdAt: now });
+				weighings.push({
+					id: v7(),
+					spoolId: body.spoolId,
+					station: 'intake',
+					quantity,
+					...kept,
+					takenAt: at,
+					zone: body.zone,
+					createdAt: now
+				});
 			}
 		}
 		if (errors.length > 0) throw refuse(errors);
@@ -122,9 +149,23 @@ export async function postSpoolFacts(db: Database, body: z.output<typeof spoolFa
 			await tx.insert(reading).values(w);
 		}
 		if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
-		const facts = Object.fromEntries(Object.entries({ colourName: body.colourName, colourHex: body.colourHex, obtained: body.obtained, lot: body.lot }).filter(([, v]) => v !== undefined && v !== ''));
+		const facts = Object.fromEntries(
+			Object.entries({ colourName: body.colourName, colourHex: body.colourHex, obtained: body.obtained, lot: body.lot }).filter(
+				([, v]) => v !== undefined && v !== ''
+			)
+		);
 		if (Object.keys(facts).length > 0)
-			await tx.insert(amendment).values({ id: v7(), spoolId: body.spoolId, targetKind: 'spool', targetId: body.spoolId, action: 'correct', replacement: facts, reason: 'completed later', at: now, createdAt: now });
+			await tx.insert(amendment).values({
+				id: v7(),
+				spoolId: body.spoolId,
+				targetKind: 'spool',
+				targetId: body.spoolId,
+				action: 'correct',
+				replacement: facts,
+				reason: 'completed later',
+				at: now,
+				createdAt: now
+			});
 		return { id: body.id };
 	});
 }

@@ -29,11 +29,23 @@ const pattern = (word: string) => `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%
 export async function searchSpools(db: Reader, query: string): Promise<SpoolListing[]> {
 	const words = query.trim().slice(0, 100).split(/\s+/).filter(Boolean).slice(0, 8);
 	const hidden = await hiddenSpools(db);
-	const open = hidden.size > 0 ? sql`${spool.id} NOT IN (${sql.join([...hidden].map((id) => sql`${sql.param(id, spool.id)}`), sql`, `)})` : sql`TRUE`;
+	const open =
+		hidden.size > 0
+			? sql`${spool.id} NOT IN (${sql.join(
+					[...hidden].map((id) => sql`${sql.param(id, spool.id)}`),
+					sql`, `
+				)})`
+			: sql`TRUE`;
 	const matches = (word: string): SQL | undefined => {
 		const p = pattern(word);
 		const noted = sql`EXISTS (SELECT 1 FROM ${note} WHERE ${note.spoolId} = ${spool.id} AND ${note.text} LIKE ${p})`;
-		return or(like(spool.benchCode, p), like(filament.material, p), like(spool.colourName, p), noted, and(open, or(like(maker.name, p), like(filament.name, p))));
+		return or(
+			like(spool.benchCode, p),
+			like(filament.material, p),
+			like(spool.colourName, p),
+			noted,
+			and(open, or(like(maker.name, p), like(filament.name, p)))
+		);
 	};
 	const rows = await db
 		.select({ spool, filament, maker })
@@ -44,7 +56,8 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 		.orderBy(desc(spool.createdAt), desc(spool.id))
 		.limit(LIMIT);
 	const ids = rows.map((r) => r.spool.id);
-	const [prints, readings] = ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
+	const [prints, readings] =
+		ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
 	const listing = rows.map(({ spool: s, filament: f, maker: m }): SpoolListing => {
 		const p = prints.find((t) => t.id === s.id);
 		const r = readings.find((t) => t.id === s.id);
@@ -66,7 +79,12 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 	return listing.sort((a, b) => b.lastAt - a.lastAt);
 }
 
-async function tally(db: Reader, table: typeof attempt | typeof reading, at: SQL | typeof attempt.at | typeof reading.takenAt, ids: string[]) {
+async function tally(
+	db: Reader,
+	table: typeof attempt | typeof reading,
+	at: SQL | typeof attempt.at | typeof reading.takenAt,
+	ids: string[]
+) {
 	return await db
 		.select({ id: table.spoolId, n: sql<string>`COUNT(*)`, last: sql<string>`MAX(${at})` })
 		.from(table)

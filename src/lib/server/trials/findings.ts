@@ -21,7 +21,7 @@ export function pickInputOf(whole: TrialWhole, now: number): PickInput {
 
 /** Draws enough for a share good to about two per cent; the page draws more in its worker. */
 const API_DRAWS = 2000;
-export const PICK_SEED = 20260301;
+const PICK_SEED = 20260301;
 
 export function pickOf(whole: TrialWhole, now: number) {
 	const input = pickInputOf(whole, now);

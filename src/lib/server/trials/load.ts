@@ -7,7 +7,7 @@ import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } f
 import { loadEvidence } from '../evidence/load';
 import { notFound } from '../problem';
 
-export type TrialHead = {
+type TrialHead = {
 	id: string;
 	name: string;
 	question: string | null;
@@ -30,7 +30,15 @@ export type TrialWhole = {
 	verdicts: TrialVerdict[];
 };
 
-export type TrialVerdict = { id: string; spoolId: string; kind: 'buy' | 'leave' | 'buyFor' | 'dryFirst'; buyFor: string | null; note: string | null; at: number; coreVersion: string };
+type TrialVerdict = {
+	id: string;
+	spoolId: string;
+	kind: 'buy' | 'leave' | 'buyFor' | 'dryFirst';
+	buyFor: string | null;
+	note: string | null;
+	at: number;
+	coreVersion: string;
+};
 
 /** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
@@ -73,7 +81,14 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			repeats: rules.protocol.repeats,
 			diameterPlaces: rules.protocol.diameterPlaces,
 			diameterDirections: rules.protocol.diameterDirections,
-			ownMeasures: measures.map((m): OwnMeasure => ({ id: m.id, name: m.name, unit: m.unit, direction: m.direction as OwnMeasure['direction'], low: m.scaleLow, high: m.scaleHigh }))
+			ownMeasures: measures.map((m): OwnMeasure => ({
+				id: m.id,
+				name: m.name,
+				unit: m.unit,
+				direction: m.direction as OwnMeasure['direction'],
+				low: m.scaleLow,
+				high: m.scaleHigh
+			}))
 		},
 		criteria: weights.items as Criterion[],
 		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role as 'candidate' | 'house'])),
@@ -87,7 +102,15 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 
 async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]> {
 	const rows = await db
-		.select({ id: verdict.id, spoolId: verdict.spoolId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at, coreVersion: verdict.coreVersion })
+		.select({
+			id: verdict.id,
+			spoolId: verdict.spoolId,
+			kind: verdict.kind,
+			buyFor: verdict.buyFor,
+			note: verdict.note,
+			at: verdict.at,
+			coreVersion: verdict.coreVersion
+		})
 		.from(verdict)
 		.where(eq(verdict.trialId, trialId))
 		.orderBy(desc(verdict.at), desc(verdict.id));
@@ -99,7 +122,14 @@ export type TrialListing = { id: string; name: string; question: string | null; 
 /** All trials, newest first. */
 export async function listTrials(db: Reader): Promise<TrialListing[]> {
 	return await db
-		.select({ id: trial.id, name: trial.name, question: trial.question, createdAt: trial.createdAt, blind: trial.blind, spools: count(trialSpool.spoolId) })
+		.select({
+			id: trial.id,
+			name: trial.name,
+			question: trial.question,
+			createdAt: trial.createdAt,
+			blind: trial.blind,
+			spools: count(trialSpool.spoolId)
+		})
 		.from(trial)
 		.leftJoin(trialSpool, eq(trialSpool.trialId, trial.id))
 		.groupBy(trial.id)

@@ -1,7 +1,7 @@
 import { desc, eq, inArray, max, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
-import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
+import { presetCriteria } from '$lib/core/pick/presets';
 import type { blindBody, criteriaBody, ownMeasureBody, protocolBody, trialBody, trialSpoolBody, houseSpoolBody } from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
@@ -14,7 +14,11 @@ type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
 
 /** The spool the tester always buys, if one was named. */
 export async function currentHouseSpool(db: Reader): Promise<string | null> {
-	const [row] = await db.select({ id: houseSpool.spoolId }).from(houseSpool).orderBy(desc(houseSpool.createdAt), desc(houseSpool.id)).limit(1);
+	const [row] = await db
+		.select({ id: houseSpool.spoolId })
+		.from(houseSpool)
+		.orderBy(desc(houseSpool.createdAt), desc(houseSpool.id))
+		.limit(1);
 	return row?.id ?? null;
 }
 
@@ -22,7 +26,15 @@ export async function currentHouseSpool(db: Reader): Promise<string | null> {
 export async function postTrial(db: Database, body: z.output<typeof trialBody>, now: number): Answer<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'trial', body, now }, async (tx) => {
 		await checkSpools(tx, body.spoolIds);
-		await tx.insert(trial).values({ id: body.id, name: body.name, question: body.question, preset: body.preset, currency: body.currency, blind: body.blind, createdAt: now });
+		await tx.insert(trial).values({
+			id: body.id,
+			name: body.name,
+			question: body.question,
+			preset: body.preset,
+			currency: body.currency,
+			blind: body.blind,
+			createdAt: now
+		});
 		await tx.insert(protocol).values({
 			id: v7(),
 			trialId: body.id,
@@ -37,7 +49,7 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 			diameterDirections: 2,
 			createdAt: now
 		});
-		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items: presetCriteria(body.preset as UsePreset), createdAt: now });
+		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items: presetCriteria(body.preset), createdAt: now });
 		const house = await currentHouseSpool(tx);
 		if (house && !body.spoolIds.includes(house)) await joinTrial(tx, body.id, house, 'house', now);
 		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'house' : 'candidate', now);
@@ -82,7 +94,9 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 		const [before] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
 		const { id, trialId, ...fields } = body;
 		const version = (before?.version ?? 0) + 1;
-		await tx.insert(protocol).values({ id, trialId, ...fields, version, mainPieceId: before?.mainPieceId ?? STEP_PIECE.id, createdAt: now });
+		await tx
+			.insert(protocol)
+			.values({ id, trialId, ...fields, version, mainPieceId: before?.mainPieceId ?? STEP_PIECE.id, createdAt: now });
 		return { version };
 	});
 }

@@ -10,13 +10,22 @@ import { loadTrial } from '../trials/load';
 import { writeOnce } from '../write/write-once';
 
 /** Freezes a verdict with the findings, the ranking and the version of core it rests on. */
-export async function postVerdict(db: Database, body: z.output<typeof verdictBody>, now: number): Promise<{ answer: { id: string }; repeated: boolean }> {
+export async function postVerdict(
+	db: Database,
+	body: z.output<typeof verdictBody>,
+	now: number
+): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'verdict', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
 		const whole = await loadTrial(tx, body.trialId);
 		if (!(body.spoolId in whole.roles)) throw refuseField('spoolId', 'unknownId', 'this spool is not in the trial');
 		const sheet = sheetOf(whole, now);
-		const snapshot = { criteria: whole.criteria, protocol: whole.protocol, findings: sheet.rows.find((r) => r.spoolId === body.spoolId)?.cells ?? [], pick: pickOf(whole, now) };
+		const snapshot = {
+			criteria: whole.criteria,
+			protocol: whole.protocol,
+			findings: sheet.rows.find((r) => r.spoolId === body.spoolId)?.cells ?? [],
+			pick: pickOf(whole, now)
+		};
 		await tx.insert(verdict).values({
 			id: body.id,
 			trialId: body.trialId,

@@ -7,7 +7,9 @@ import { Problem } from '../problem';
 
 /** Key order must not matter: the same body typed by another client is the same body. */
 function canonical(value: unknown): string {
-	return JSON.stringify(value, (_, v: unknown) => (v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v));
+	return JSON.stringify(value, (_, v: unknown) =>
+		v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v
+	);
 }
 
 /**
@@ -19,7 +21,9 @@ export async function writeOnce<T>(
 	given: { id: string; kind: string; body: unknown; now: number },
 	write: (tx: Transaction) => Promise<T>
 ): Promise<{ answer: T; repeated: boolean }> {
-	const bodyHash = createHash('sha256').update(`${given.kind}\n${canonical(given.body)}`).digest();
+	const bodyHash = createHash('sha256')
+		.update(`${given.kind}\n${canonical(given.body)}`)
+		.digest();
 	return await withRetry(async () => {
 		const before = await first<T>(db, given.id, bodyHash);
 		if (before) return before;
@@ -44,6 +48,9 @@ export async function writeOnce<T>(
 async function first<T>(db: Database, id: string, bodyHash: Buffer): Promise<{ answer: T; repeated: boolean } | null> {
 	const [row] = await db.select().from(writeLog).where(eq(writeLog.id, id));
 	if (!row) return null;
-	if (!row.bodyHash.equals(bodyHash)) throw new Problem(409, 'This id was already used for something else. Nothing was stored.', [{ path: 'id', code: 'idReused', message: 'already used with another body' }]);
+	if (!row.bodyHash.equals(bodyHash))
+		throw new Problem(409, 'This id was already used for something else. Nothing was stored.', [
+			{ path: 'id', code: 'idReused', message: 'already used with another body' }
+		]);
 	return { answer: row.answer as T, repeated: true };
 }

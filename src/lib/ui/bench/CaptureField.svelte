@@ -51,10 +51,13 @@
 	}
 </script>
 
-<div class="rounded-lg border-2 border-act bg-panel px-5 py-2 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act-ink">
+<div
+	class="rounded-lg border-2 border-act bg-panel px-5 py-2 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act-ink"
+>
 	<label for="capture" class="sr-only">{label}</label>
 	<div class="flex items-baseline gap-3">
-		<!-- svelte-ignore a11y_autofocus -- the bench begins with a number: one hand is at the caliper -->
+		<!-- the bench begins with a number: one hand is at the caliper -->
+		<!-- svelte-ignore a11y_autofocus -->
 		<input
 			bind:this={input}
 			bind:value={typed}

@@ -26,7 +26,15 @@
 
 	async function amend(action: 'correct' | 'exclude' | 'reinstate', more: object = {}): Promise<void> {
 		if (!chosen) return;
-		const sent = await send('amendments', { id: newId(), targetKind: 'reading', targetId: chosen.id, action, reason, ...more, ...hereAndNow() });
+		const sent = await send('amendments', {
+			id: newId(),
+			targetKind: 'reading',
+			targetId: chosen.id,
+			action,
+			reason,
+			...more,
+			...hereAndNow()
+		});
 		if (!sent.ok) {
 			errors = sent.errors;
 			problem = sent.errors.length ? '' : sent.title;
@@ -41,8 +49,12 @@
 	{#each readings as reading (reading.id)}
 		<button
 			type="button"
-			class="rounded px-1 hover:bg-chosen {reading.status === 'excluded' ? 'text-muted line-through' : ''} {reading.corrected ? 'underline decoration-dotted' : ''}"
-			title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'struck out; ' : ''}{waiting.has(reading.id) ? 'waiting to be kept' : 'correct or strike out'}"
+			class="rounded px-1 hover:bg-chosen {reading.status === 'excluded' ? 'text-muted line-through' : ''} {reading.corrected
+				? 'underline decoration-dotted'
+				: ''}"
+			title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'struck out; ' : ''}{waiting.has(reading.id)
+				? 'waiting to be kept'
+				: 'correct or strike out'}"
 			disabled={waiting.has(reading.id)}
 			onclick={() => edit(reading)}
 			>{reading.typedText}{#if waiting.has(reading.id)}<span class="small"> …</span>{/if}<span class="sr-only">

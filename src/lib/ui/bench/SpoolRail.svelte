@@ -14,7 +14,9 @@
 				<button
 					type="button"
 					aria-current={item.id === chosen ? 'true' : undefined}
-					class="flex w-full flex-col px-4 py-1.5 text-left lg:grid lg:grid-cols-[1fr_auto] lg:items-center {item.id === chosen ? 'bg-chosen' : 'hover:bg-chosen/50'}"
+					class="flex w-full flex-col px-4 py-1.5 text-left lg:grid lg:grid-cols-[1fr_auto] lg:items-center {item.id === chosen
+						? 'bg-chosen'
+						: 'hover:bg-chosen/50'}"
 					onclick={() => onchoose(item.id)}
 				>
 					<span class="wide text-[1.05rem] leading-tight font-bold">{item.code}</span>

@@ -40,7 +40,14 @@ export class BenchReadings {
 	/** Takes a reading back: struck out, not gone, and said so. */
 	async takeBack(readingId: string): Promise<void> {
 		this.#takenBack.add(readingId);
-		await outbox.put('amendments', { id: newId(), targetKind: 'reading', targetId: readingId, action: 'exclude', reason: 'taken back at the bench', ...hereAndNow() });
+		await outbox.put('amendments', {
+			id: newId(),
+			targetKind: 'reading',
+			targetId: readingId,
+			action: 'exclude',
+			reason: 'taken back at the bench',
+			...hereAndNow()
+		});
 	}
 
 	/** After the page has loaded again, the server's word counts. */

@@ -15,7 +15,14 @@ export function withLocal(evidence: SpoolEvidence, local: readonly Reading[], ta
 /** A waiting capture as the reading it will become; null when it is no reading of this spool and quantity. */
 export function readingOfItem(item: OutboxItem, station: string): (Reading & { spoolId: string }) | null {
 	const body = item.body;
-	if (item.path !== 'readings' || item.refused || typeof body.quantity !== 'string' || typeof body.typed !== 'string' || typeof body.spoolId !== 'string') return null;
+	if (
+		item.path !== 'readings' ||
+		item.refused ||
+		typeof body.quantity !== 'string' ||
+		typeof body.typed !== 'string' ||
+		typeof body.spoolId !== 'string'
+	)
+		return null;
 	const read = readReading(body.quantity, body.typed, typeof body.ownUnit === 'string' ? body.ownUnit : '');
 	if (!read.ok) return null;
 	const { ok: _, ...value } = read;

@@ -2,7 +2,13 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { FieldError } from '$lib/schemas/field-error';
 import { send } from '../form/send';
 
-export type OutboxItem = { id: string; path: string; body: Record<string, unknown>; madeAt: number; refused: { title: string; errors: FieldError[] } | null };
+export type OutboxItem = {
+	id: string;
+	path: string;
+	body: Record<string, unknown>;
+	madeAt: number;
+	refused: { title: string; errors: FieldError[] } | null;
+};
 
 interface OutboxSchema extends DBSchema {
 	items: { key: string; value: OutboxItem; indexes: { madeAt: number } };

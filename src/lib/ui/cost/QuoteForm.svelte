@@ -24,7 +24,15 @@
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const { shipping, quantity, ...rest } = form;
-		const sent = await submission.send('quotes', { spoolId, filamentId, currency, ...rest, ...(shipping ? { shipping } : {}), quantity: Number(quantity), quoteKind: kind });
+		const sent = await submission.send('quotes', {
+			spoolId,
+			filamentId,
+			currency,
+			...rest,
+			...(shipping ? { shipping } : {}),
+			quantity: Number(quantity),
+			quoteKind: kind
+		});
 		if (sent.ok) {
 			ondone();
 			return;

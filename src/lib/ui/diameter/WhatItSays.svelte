@@ -15,7 +15,9 @@
 
 <aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
 	<h2 class="small font-semibold">What it says</h2>
-	<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">{first ? sentence(first) : 'No reading yet.'}</p>
+	<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
+		{first ? sentence(first) : 'No reading yet.'}
+	</p>
 	<p class="mt-2 text-muted">
 		{#if left > 0}
 			{plural(left, 'more reading')} would complete the quick check.
@@ -31,7 +33,9 @@
 			<dt class="text-muted">readings</dt>
 			<dd class="text-right font-semibold">{mean.n}</dd>
 			<dd class="small col-span-2 text-right">
-				{plural(mean.nEffective ?? 0, 'place')}{mean.inputs.excluded.length ? `, ${mean.inputs.excluded.length} struck out` : ''} · {GRADE_WORDS[mean.grade]}
+				{plural(mean.nEffective ?? 0, 'place')}{mean.inputs.excluded.length ? `, ${mean.inputs.excluded.length} struck out` : ''} · {GRADE_WORDS[
+					mean.grade
+				]}
 			</dd>
 		</div>
 		{#if mean.estimate !== null}

@@ -11,7 +11,12 @@
 	type Props = { findings: Finding[]; def: QuantityDef; hex: string | null; places: number; currency: string };
 	let { findings, def, hex, places, currency }: Props = $props();
 	const [main] = $derived(findings);
-	const label = $derived(findings.filter((f) => f.n > 0).map((f) => findingLabel(f, def, currency)).join('; '));
+	const label = $derived(
+		findings
+			.filter((f) => f.n > 0)
+			.map((f) => findingLabel(f, def, currency))
+			.join('; ')
+	);
 </script>
 
 <!-- A figure kind of a finding maps to a component here, and nowhere else. -->

@@ -10,7 +10,14 @@
 
 <svg viewBox="0 0 {W} 36" class="block w-full max-w-[84px] overflow-visible" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
-	{#if finding.interval}<line x1={x(finding.interval.low)} x2={x(finding.interval.high)} y1="26" y2="26" stroke="var(--ink)" stroke-width="1.6" />{/if}
+	{#if finding.interval}<line
+			x1={x(finding.interval.low)}
+			x2={x(finding.interval.high)}
+			y1="26"
+			y2="26"
+			stroke="var(--ink)"
+			stroke-width="1.6"
+		/>{/if}
 	{#if finding.estimate !== null}<rect x={x(finding.estimate) - 2} y="20" width="4" height="12" fill="var(--ink)" />{/if}
 	{#if figure}<text x={W / 2} y="13" font-size="11" text-anchor="middle" fill="var(--ink)">{figure.successes} of {figure.n}</text>{/if}
 </svg>

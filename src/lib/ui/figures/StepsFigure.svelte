@@ -10,7 +10,9 @@
 	const x = (v: number) => place(v, def.scale, W);
 	const known = $derived(findings.filter((f) => f.estimate !== null));
 	const [main] = $derived(known);
-	const ticks = $derived(Array.from({ length: Math.round((def.scale.high - def.scale.low) / STEP) + 1 }, (_, i) => def.scale.low + i * STEP));
+	const ticks = $derived(
+		Array.from({ length: Math.round((def.scale.high - def.scale.low) / STEP) + 1 }, (_, i) => def.scale.low + i * STEP)
+	);
 </script>
 
 <!-- Wet is a ring, dried a diamond: water and heat differ by shape before colour. -->
@@ -21,7 +23,15 @@
 		{@const at = x(finding.estimate ?? 0)}
 		{@const dried = finding.subject.condition === 'dried'}
 		{#if finding.interval}
-			<line x1={x(finding.interval.low)} x2={x(finding.interval.high)} y1={26 + i * 5} y2={26 + i * 5} stroke={dried ? 'var(--heat)' : 'var(--water)'} stroke-width="2" opacity="0.55" />
+			<line
+				x1={x(finding.interval.low)}
+				x2={x(finding.interval.high)}
+				y1={26 + i * 5}
+				y2={26 + i * 5}
+				stroke={dried ? 'var(--heat)' : 'var(--water)'}
+				stroke-width="2"
+				opacity="0.55"
+			/>
 		{/if}
 		{#if dried}
 			<path d="M{at},{21 + i * 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" stroke-width="0.8" />
@@ -30,6 +40,8 @@
 		{/if}
 	{/each}
 	{#if main?.estimate != null}
-		<text x={x(main.estimate)} y="14" font-size="11" text-anchor={anchorAt(x(main.estimate), W)} fill="var(--ink)">{bareValue(def, main.estimate)}</text>
+		<text x={x(main.estimate)} y="14" font-size="11" text-anchor={anchorAt(x(main.estimate), W)} fill="var(--ink)"
+			>{bareValue(def, main.estimate)}</text
+		>
 	{/if}
 </svg>

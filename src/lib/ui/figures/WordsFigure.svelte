@@ -13,7 +13,8 @@
 <svg viewBox="0 0 76 38" class="block w-full max-w-[76px] overflow-visible" role="img" aria-label={label}>
 	{#each { length: boxes }, rank (rank)}
 		<rect x={rank * 15 + 1} y="19" width="11" height="15" fill="none" stroke="var(--faint)" />
-		{#each known as finding, i (i)}
+		<!-- The one that counts is drawn last, so that it shows over the other. -->
+		{#each [...known].reverse() as finding, i (i)}
 			{@const s = share(finding, rank)}
 			{#if s > 0}
 				{#if finding.subject.condition === 'dried'}
@@ -25,6 +26,8 @@
 		{/each}
 	{/each}
 	{#if main?.estimate != null}
-		<text x={at * 15 + 1} y="13" font-size="11" fill="var(--ink)" text-anchor={at > 2 ? 'middle' : 'start'}>{bareValue(def, main.estimate)}</text>
+		<text x={at * 15 + 1} y="13" font-size="11" fill="var(--ink)" text-anchor={at > 2 ? 'middle' : 'start'}
+			>{bareValue(def, main.estimate)}</text
+		>
 	{/if}
 </svg>

@@ -30,7 +30,13 @@ export function strandShape(data: StrandData, places: number, width: number, hei
 	const xOf = (i: number) => (total === 1 ? width / 2 : (i / (total - 1)) * width);
 	const points = data.places.map((p, i) => ({ x: xOf(i), top: middle - half(p.highMm), bottom: middle + half(p.lowMm), place: p }));
 	const [only] = points;
-	const shown = points.length === 1 && only ? [{ ...only, x: Math.max(0, only.x - 4) }, { ...only, x: Math.min(width, only.x + 4) }] : points;
+	const shown =
+		points.length === 1 && only
+			? [
+					{ ...only, x: Math.max(0, only.x - 4) },
+					{ ...only, x: Math.min(width, only.x + 4) }
+				]
+			: points;
 	const forth = shown.map((p) => `${p.x.toFixed(1)},${p.top.toFixed(1)}`);
 	const back = [...shown].reverse().map((p) => `${p.x.toFixed(1)},${p.bottom.toFixed(1)}`);
 	const limits =
@@ -48,6 +54,9 @@ export function strandShape(data: StrandData, places: number, width: number, hei
 		outside:
 			data.toleranceMm === null
 				? []
-				: points.flatMap((p) => [...(over(p.place.highMm) ? [{ x: p.x, y: p.top }] : []), ...(over(p.place.lowMm) ? [{ x: p.x, y: p.bottom }] : [])])
+				: points.flatMap((p) => [
+						...(over(p.place.highMm) ? [{ x: p.x, y: p.top }] : []),
+						...(over(p.place.lowMm) ? [{ x: p.x, y: p.bottom }] : [])
+					])
 	};
 }

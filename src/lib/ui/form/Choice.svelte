@@ -20,7 +20,8 @@
 	<div class="flex flex-wrap gap-1">
 		{#each options as option (option.value)}
 			<label
-				class="panel cursor-pointer px-2.5 py-1 text-[0.93rem] focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-act-ink {value === option.value
+				class="panel cursor-pointer px-2.5 py-1 text-[0.93rem] focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-act-ink {value ===
+				option.value
 					? 'border-act! bg-chosen! font-semibold'
 					: ''}"
 			>
@@ -39,5 +40,9 @@
 			</label>
 		{/each}
 	</div>
-	{#if error}<p id="{name}-error" class="mt-0.5 text-[0.85rem] text-harm"><span aria-hidden="true">▲</span> {legend} {error.message}</p>{/if}
+	{#if error}<p id="{name}-error" class="mt-0.5 text-[0.85rem] text-harm">
+			<span aria-hidden="true">▲</span>
+			{legend}
+			{error.message}
+		</p>{/if}
 </fieldset>

@@ -17,7 +17,19 @@
 		placeholder?: string;
 		class?: string;
 	};
-	let { id, label, value = $bindable(), errors, path = id, hint, list, required = false, inputmode, placeholder, class: extra = '' }: Props = $props();
+	let {
+		id,
+		label,
+		value = $bindable(),
+		errors,
+		path = id,
+		hint,
+		list,
+		required = false,
+		inputmode,
+		placeholder,
+		class: extra = ''
+	}: Props = $props();
 	const error = $derived(errors.find((e) => e.path === path));
 </script>
 

@@ -1,5 +1,5 @@
 /** Whether a key press belongs to a text field, where letters are letters and never shortcuts. */
-export function inTextField(event: KeyboardEvent): boolean {
+function inTextField(event: KeyboardEvent): boolean {
 	const target = event.target;
 	if (!(target instanceof HTMLElement)) return false;
 	if (target.isContentEditable || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement) return true;

@@ -19,17 +19,21 @@ export function zoneHere(): string {
 export async function send<T>(path: string, body: unknown): Promise<Sent<T>> {
 	let response: Response;
 	try {
-		response = await fetch(`/api/v1/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+		response = await fetch(`/api/v1/${path}`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(body)
+		});
 	} catch {
 		return { ok: false, status: 0, title: 'The server does not answer. Nothing was stored; what you typed is still here.', errors: [] };
 	}
 	const answer: unknown = await response.json().catch(() => null);
 	if (response.ok) return { ok: true, answer: answer as T };
 	const problem = (answer ?? {}) as { title?: string; errors?: FieldError[] };
-	return { ok: false, status: response.status, title: problem.title ?? `The server answered ${response.status}.`, errors: problem.errors ?? [] };
-}
-
-/** The error at one field, if there is one. */
-export function errorAt(errors: readonly FieldError[], path: string): FieldError | undefined {
-	return errors.find((e) => e.path === path);
+	return {
+		ok: false,
+		status: response.status,
+		title: problem.title ?? `The server answered ${response.status}.`,
+		errors: problem.errors ?? []
+	};
 }

@@ -13,6 +13,7 @@
 	let problem = $state('');
 	let busy = $state(false);
 	const paste = $derived(readPaste(text));
+	const EXAMPLE = 'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct';
 	const REASONS = {
 		empty: 'Nothing pasted yet.',
 		noHeader: 'The first row must name the columns; one of them must be “material”.',
@@ -47,14 +48,23 @@
 
 <section class="space-y-2">
 	<label for="paste" class="text-[0.85rem] font-medium">Rows from a spreadsheet, headings first</label>
-	<Textarea id="paste" rows={5} class="w-full bg-panel! font-mono text-[0.85rem]" bind:value={text} oninput={() => ((errors = []), (problem = ''))} placeholder={'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct'} />
+	<Textarea
+		id="paste"
+		rows={5}
+		class="w-full bg-panel! font-mono text-[0.85rem]"
+		bind:value={text}
+		oninput={() => ((errors = []), (problem = ''))}
+		placeholder={EXAMPLE}
+	/>
 	<FormProblem title={problem} />
 	{#if paste.ok}
-		<div class="panel max-h-72 overflow-auto">
+		<div class="panel relative max-h-72 overflow-auto">
 			<table class="w-full text-left text-[0.9rem]">
 				<thead
 					><tr class="border-b"
-						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{field}</th>{/each}<th class="px-2 py-1">To put right</th></tr
+						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{field}</th>{/each}<th
+							class="px-2 py-1">To put right</th
+						></tr
 					></thead
 				>
 				<tbody>
@@ -72,7 +82,9 @@
 			</table>
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
-		<Button type="button" class="bg-act! text-on-act!" disabled={busy} onclick={() => void take()}>Take in {plural(paste.rows.length, 'spool')}</Button>
+		<Button type="button" class="bg-act! text-on-act!" disabled={busy} onclick={() => void take()}
+			>Take in {plural(paste.rows.length, 'spool')}</Button
+		>
 	{:else}
 		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>
 	{/if}

@@ -16,7 +16,11 @@
 
 <fieldset>
 	<legend class="mb-1 text-[0.85rem] font-medium">Unboxing: what was odd?</legend>
-	<label class="panel mb-1.5 inline-flex items-center gap-2 px-2.5 py-1 font-semibold {odd && Object.keys(odd).length === 0 ? 'border-act! bg-chosen!' : ''}">
+	<label
+		class="panel mb-1.5 inline-flex items-center gap-2 px-2.5 py-1 font-semibold {odd && Object.keys(odd).length === 0
+			? 'border-act! bg-chosen!'
+			: ''}"
+	>
 		<input
 			type="checkbox"
 			class="size-4 rounded-sm"
@@ -29,7 +33,13 @@
 			{@const on = odd?.[oddity] !== undefined}
 			<div class="flex min-h-8 items-center gap-2">
 				<label class="flex w-28 shrink-0 items-center gap-2">
-					<input type="checkbox" id="{idPrefix}-{oddity}" class="size-4 rounded-sm" checked={on} onchange={(e) => toggle(oddity, e.currentTarget.checked)} />
+					<input
+						type="checkbox"
+						id="{idPrefix}-{oddity}"
+						class="size-4 rounded-sm"
+						checked={on}
+						onchange={(e) => toggle(oddity, e.currentTarget.checked)}
+					/>
 					{ODDITY_WORDS[oddity].name}
 				</label>
 				{#if on && odd}

@@ -17,7 +17,13 @@
 		<span
 			class={p.place > 3 ? 'hatched' : ''}
 			style:width="{p.share * 100}%"
-			style:background-color={p.place === 1 ? 'var(--act)' : p.place === 2 ? 'color-mix(in srgb, var(--act) 55%, var(--panel))' : p.place === 3 ? 'color-mix(in srgb, var(--act) 25%, var(--panel))' : ''}
+			style:background-color={p.place === 1
+				? 'var(--act)'
+				: p.place === 2
+					? 'color-mix(in srgb, var(--act) 55%, var(--panel))'
+					: p.place === 3
+						? 'color-mix(in srgb, var(--act) 25%, var(--panel))'
+						: ''}
 		></span>
 	{/each}
 </span>

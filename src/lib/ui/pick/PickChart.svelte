@@ -3,7 +3,16 @@
 	import { onMount } from 'svelte';
 	import { placeCodes } from './place-codes';
 
-	type Blot = { id: string; code: string; hex: string | null; worth: number; cost: number; worthRange: { low: number; high: number } | null; costRange: { low: number; high: number } | null; out: boolean };
+	type Blot = {
+		id: string;
+		code: string;
+		hex: string | null;
+		worth: number;
+		cost: number;
+		worthRange: { low: number; high: number } | null;
+		costRange: { low: number; high: number } | null;
+		out: boolean;
+	};
 	let { blots, edge, currency }: { blots: Blot[]; edge: string[]; currency: string } = $props();
 	let canvas = $state<HTMLCanvasElement>();
 	let chart: Chart | null = null;
@@ -21,7 +30,11 @@
 			ctx.fillStyle = token('--ink');
 			ctx.textBaseline = 'middle';
 			const marks = c.getDatasetMeta(0).data.map((point) => ({ x: point.x, y: point.y }));
-			for (const { code, x, y } of placeCodes(marks.flatMap((m, i) => (blots[i] ? [{ ...m, code: blots[i].code }] : [])), c.chartArea)) ctx.fillText(code, x, y);
+			for (const { code, x, y } of placeCodes(
+				marks.flatMap((m, i) => (blots[i] ? [{ ...m, code: blots[i].code }] : [])),
+				c.chartArea
+			))
+				ctx.fillText(code, x, y);
 			ctx.restore();
 		}
 	};
@@ -52,7 +65,15 @@
 					errorBarLineWidth: 1.2,
 					errorBarWhiskerSize: 5
 				},
-				{ type: 'line' as const, data: steps, stepped: 'before' as const, borderColor: token('--act-ink'), borderDash: [5, 3], borderWidth: 1.5, pointRadius: 0 }
+				{
+					type: 'line' as const,
+					data: steps,
+					stepped: 'before' as const,
+					borderColor: token('--act-ink'),
+					borderDash: [5, 3],
+					borderWidth: 1.5,
+					pointRadius: 0
+				}
 			]
 		};
 	}
@@ -72,8 +93,20 @@
 			maintainAspectRatio: false,
 			font: { family: "'Archivo Variable', sans-serif" },
 			layout: { padding: { top: 14, right: 8 } },
-			scales: { x: { ...axis(`${currency} per good kg`), type: 'linear' as const, min: 0, max: dearest }, y: { ...axis('value without cost, of 100'), min: lowest, max: 100 } },
-			plugins: { legend: { display: false }, tooltip: { enabled: true, callbacks: { label: (item: { dataIndex: number; datasetIndex: number }) => (item.datasetIndex === 0 ? (blots[item.dataIndex]?.code ?? '') : '') } } }
+			scales: {
+				x: { ...axis(`${currency} per good kg`), type: 'linear' as const, min: 0, max: dearest },
+				y: { ...axis('value without cost, of 100'), min: lowest, max: 100 }
+			},
+			plugins: {
+				legend: { display: false },
+				tooltip: {
+					enabled: true,
+					callbacks: {
+						label: (item: { dataIndex: number; datasetIndex: number }) =>
+							item.datasetIndex === 0 ? (blots[item.dataIndex]?.code ?? '') : ''
+					}
+				}
+			}
 		};
 	}
 
@@ -81,19 +114,32 @@
 		let gone = false;
 		const observer = new MutationObserver(() => {
 			if (!chart) return;
-			chart.data = content() as never;
-			chart.options = options() as never;
+			chart.data = content();
+			chart.options = options();
 			chart.update('none');
 		});
 		void (async () => {
-			const [{ Chart: ChartClass, LinearScale, PointElement, LineElement, LineController, Tooltip }, { ScatterWithErrorBarsController, PointWithErrorBar }] = await Promise.all([
-				import('chart.js'),
-				import('chartjs-chart-error-bars')
-			]);
+			const [
+				{ Chart: ChartClass, LinearScale, PointElement, LineElement, LineController, Tooltip },
+				{ ScatterWithErrorBarsController, PointWithErrorBar }
+			] = await Promise.all([import('chart.js'), import('chartjs-chart-error-bars')]);
 			if (gone || !canvas) return;
-			ChartClass.register(LinearScale, PointElement, LineElement, LineController, Tooltip, ScatterWithErrorBarsController, PointWithErrorBar);
+			ChartClass.register(
+				LinearScale,
+				PointElement,
+				LineElement,
+				LineController,
+				Tooltip,
+				ScatterWithErrorBarsController,
+				PointWithErrorBar
+			);
 			ChartClass.defaults.font.family = "'Archivo Variable', sans-serif";
-			chart = new ChartClass(canvas, { type: 'scatterWithErrorBars', data: content() as never, options: options() as never, plugins: [codes] });
+			chart = new ChartClass(canvas, {
+				type: 'scatterWithErrorBars',
+				data: content() as never,
+				options: options(),
+				plugins: [codes]
+			});
 			observer.observe(document.documentElement, { attributes: true, attributeFilter: ['class'] });
 			ready = true;
 		})();
@@ -108,13 +154,16 @@
 	$effect(() => {
 		const data = content();
 		if (!ready || !chart) return;
-		chart.data = data as never;
-		chart.options = options() as never;
+		chart.data = data;
+		chart.options = options();
 		chart.update('none');
 	});
 </script>
 
 <figure aria-label="Value against cost per good kilogram; the table below has the same numbers">
 	<div class="h-80"><canvas bind:this={canvas}></canvas></div>
-	<figcaption class="small">Bars are 95 % ranges of the draws; one that leaves the chart goes on. The dashed step is the efficient edge: nothing is better and cheaper. A cross fails a gate.</figcaption>
+	<figcaption class="small">
+		Bars are 95 % ranges of the draws; one that leaves the chart goes on. The dashed step is the efficient edge: nothing is better and
+		cheaper. A cross fails a gate.
+	</figcaption>
 </figure>

@@ -23,7 +23,13 @@
 			problem = spoolId ? 'Choose the verdict first.' : 'Choose the spool first.';
 			return;
 		}
-		const sent = await submission.send('verdicts', { trialId, spoolId, kind, ...(kind === 'buyFor' && buyFor.trim() ? { buyFor } : {}), ...(note.trim() ? { note } : {}) });
+		const sent = await submission.send('verdicts', {
+			trialId,
+			spoolId,
+			kind,
+			...(kind === 'buyFor' && buyFor.trim() ? { buyFor } : {}),
+			...(note.trim() ? { note } : {})
+		});
 		if (!sent.ok) {
 			errors = sent.errors;
 			problem = sent.errors.length ? '' : sent.title;
@@ -42,7 +48,12 @@
 <form class="space-y-3" onsubmit={submit} novalidate>
 	<FormProblem title={problem} />
 	<Choice name="verdict-spool" legend="Spool" bind:value={spoolId} options={spools.map((s) => ({ value: s.id, label: s.code }))} />
-	<Choice name="verdict-kind" legend="Verdict" bind:value={kind} options={(Object.keys(VERDICT_WORDS) as Kind[]).map((value) => ({ value, label: VERDICT_WORDS[value] ?? value }))} />
+	<Choice
+		name="verdict-kind"
+		legend="Verdict"
+		bind:value={kind}
+		options={(Object.keys(VERDICT_WORDS) as Kind[]).map((value) => ({ value, label: VERDICT_WORDS[value] ?? value }))}
+	/>
 	{#if kind === 'buyFor'}<Field id="buyFor" label="Buy it for" bind:value={buyFor} {errors} placeholder="brackets, not for knobs" />{/if}
 	<div>
 		<Label for="verdict-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Why, in your words</Label>

@@ -12,7 +12,8 @@ describe('bench codes on the chart', () => {
 			[0, 1, 2, 3, 4].map((i) => ({ x: 100 + i * 6, y: 100 + i * 4, code: `K${i}` })),
 			area
 		);
-		for (const [i, a] of placed.entries()) for (const b of placed.slice(i + 1)) expect(Math.abs(a.x - b.x) >= 28 || Math.abs(a.y - b.y) >= 13).toBe(true);
+		for (const [i, a] of placed.entries())
+			for (const b of placed.slice(i + 1)) expect(Math.abs(a.x - b.x) >= 28 || Math.abs(a.y - b.y) >= 13).toBe(true);
 	});
 	it('stays inside at the edge', () => {
 		expect(placeCodes([{ x: 395, y: 5, code: 'KE1' }], area)[0]?.x).toBeLessThan(373);

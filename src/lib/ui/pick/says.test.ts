@@ -3,8 +3,26 @@ import { overhang } from '$lib/core/prints/quantities';
 import type { Chances, PickRow } from '$lib/core/pick/types';
 import { gateWords, pickSentence } from './says';
 
-const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({ spoolId: code, code, eligible: true, gates: [], score: 0.5, worth: 0.5, cost: 20, parts: [], knownShare: 1, place: 1, ...more });
-const chances = (shares: Record<string, number>): Chances => ({ draws: 20000, seed: 1, places: Object.fromEntries(Object.entries(shares).map(([k, v]) => [k, [v]])), worth: {}, cost: {} });
+const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
+	spoolId: code,
+	code,
+	eligible: true,
+	gates: [],
+	score: 0.5,
+	worth: 0.5,
+	cost: 20,
+	parts: [],
+	knownShare: 1,
+	place: 1,
+	...more
+});
+const chances = (shares: Record<string, number>): Chances => ({
+	draws: 20000,
+	seed: 1,
+	places: Object.fromEntries(Object.entries(shares).map(([k, v]) => [k, [v]])),
+	worth: {},
+	cost: {}
+});
 
 describe('the pick in one sentence', () => {
 	it('is as sure as the draws, not surer', () => {
@@ -23,7 +41,11 @@ describe('the pick in one sentence', () => {
 	});
 	it('says by how much a gate is missed', () => {
 		const words = { defs: [overhang], currency: 'EUR', codeOf: (x: string) => x };
-		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'fail', by: -15, n: 3 }, words)).toBe('Overhang at least 60 °: failed (15 ° on the bad side, n 3)');
-		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: null, n: 0 }, words)).toMatch(/undecided, nothing measured/);
+		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'fail', by: -15, n: 3 }, words)).toBe(
+			'Overhang at least 60 °: failed (15 ° on the bad side, n 3)'
+		);
+		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: null, n: 0 }, words)).toMatch(
+			/undecided, nothing measured/
+		);
 	});
 });

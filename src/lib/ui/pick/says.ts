@@ -34,7 +34,10 @@ export function gateWords(gate: GateResult, { defs, currency }: Words): string {
 	const limit = `${quantityName(def)} ${gate.gate.op === 'atLeast' ? 'at least' : 'at most'} ${valueWords(def, gate.gate.limit, currency)}`;
 	if (gate.n === 0 || gate.by === null) return `${limit}: undecided, nothing measured`;
 	// Per cent of a share is a distance in points.
-	const distance = def.id === 'printSuccess' || def.id === 'diameterOutside' ? `${upTo(Math.abs(gate.by) * 100, 0)} points` : valueWords(def, Math.abs(gate.by), currency);
+	const distance =
+		def.id === 'printSuccess' || def.id === 'diameterOutside'
+			? `${upTo(Math.abs(gate.by) * 100, 0)} points`
+			: valueWords(def, Math.abs(gate.by), currency);
 	const side = gate.by >= 0 ? 'on the good side' : 'on the bad side';
 	return `${limit}: ${gate.state === 'pass' ? 'passed' : gate.state === 'fail' ? 'failed' : 'undecided'} (${distance} ${side}, n ${gate.n})`;
 }
@@ -45,15 +48,31 @@ export function explanationLines(explanation: Explanation, rows: readonly PickRo
 	const [first, second] = rows.filter((r) => r.eligible);
 	const lines: string[] = [];
 	if (explanation.decidedBy && first && second)
-		lines.push(`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100 on the estimates.`);
+		lines.push(
+			`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100 on the estimates.`
+		);
 	if (explanation.turnsAt && second)
 		lines.push(
 			`A weight of ${upTo(explanation.turnsAt.to, 1)} instead of ${upTo(explanation.turnsAt.from, 1)} on ${nameOf(explanation.turnsAt.quantity, defs)} would put ${second.code} first.`
 		);
 	else if (second && explanation.decidedBy) lines.push('No single weight, however moved, would turn first and second.');
-	if (explanation.firmUp) lines.push(`Measuring ${nameOf(explanation.firmUp.quantity, defs)} of ${codeOf(explanation.firmUp.spoolId)} again would firm it up most.`);
-	for (const other of explanation.otherRules) lines.push(`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : 'nobody, for want of a price'}.`);
+	if (explanation.firmUp) lines.push(firmUpLine(explanation.firmUp, defs, codeOf));
+	for (const other of explanation.otherRules)
+		lines.push(
+			`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : 'nobody, for want of a price'}.`
+		);
 	return lines;
+}
+
+/** Which act would firm the order up most, said as the act it is. */
+function firmUpLine(firmUp: { quantity: string; spoolId: string }, defs: QuantityDef[], codeOf: (id: string) => string): string {
+	const code = codeOf(firmUp.spoolId);
+	const name = nameOf(firmUp.quantity, defs);
+	const station = defs.find((d) => d.id === firmUp.quantity)?.station;
+	if (firmUp.quantity === 'printSuccess' || station === 'cost')
+		return `What would firm it up most: more prints of ${code}, since few prints say little of its failures.`;
+	if (station === 'prints') return `What would firm it up most: another print of ${code}, for its ${name}.`;
+	return `What would firm it up most: more readings of ${code}, for its ${name}.`;
 }
 
 export function knownWords(row: PickRow): string {

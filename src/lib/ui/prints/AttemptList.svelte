@@ -56,7 +56,15 @@
 	}
 
 	async function amend(target: Attempt, action: string, more: object = {}): Promise<void> {
-		const sent = await send('amendments', { id: newId(), targetKind: 'attempt', targetId: target.id, action, reason, ...more, ...hereAndNow() });
+		const sent = await send('amendments', {
+			id: newId(),
+			targetKind: 'attempt',
+			targetId: target.id,
+			action,
+			reason,
+			...more,
+			...hereAndNow()
+		});
 		if (!sent.ok) {
 			errors = sent.errors;
 			problem = sent.errors.length ? '' : sent.title;
@@ -73,15 +81,22 @@
 		<li class="panel px-3 py-2 {attempt.status === 'excluded' ? 'opacity-75' : ''}">
 			<p class="flex flex-wrap items-baseline gap-x-2">
 				<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
-					{attempt.outcome === 'finished' ? 'Finished' : `Failed at ${attempt.percentReached} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
+					{attempt.outcome === 'finished'
+						? 'Finished'
+						: `Failed at ${attempt.percentReached} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
 				</strong>
-				<span class="small">{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span>
+				<span class="small"
+					>{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span
+				>
 				<button type="button" class="link ml-auto text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
 			</p>
 			{#if marksOf(attempt).length}
 				<p class="flex flex-wrap gap-x-3">
 					{#each marksOf(attempt) as mark (mark.id)}
-						<span><span class="text-muted">{MARKS[mark.quantity] ?? mark.quantity}</span> <ReadingList readings={[mark]} waiting={new Set()} {onchange} /></span>
+						<span
+							><span class="text-muted">{MARKS[mark.quantity] ?? mark.quantity}</span>
+							<ReadingList readings={[mark]} waiting={new Set()} {onchange} /></span
+						>
 					{/each}
 				</p>
 			{/if}
@@ -108,13 +123,20 @@
 	>
 		<FormProblem title={problem} />
 		{#if chosen?.outcome === 'failed'}
-			<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))} />
+			<Choice
+				name="amend-cause"
+				legend="Charged to"
+				bind:value={cause}
+				options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
+			/>
 		{/if}
 		<Field id="amend-attempt-reason" path="reason" label="Why" bind:value={reason} {errors} placeholder="belt was loose" />
 		<div class="flex flex-wrap gap-2">
 			{#if chosen?.outcome === 'failed'}<Button type="submit" size="sm" class="bg-act! text-on-act!">Correct it</Button>{/if}
 			{#if chosen?.status === 'excluded'}
-				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'reinstate')}>Let it count again</Button>
+				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'reinstate')}
+					>Let it count again</Button
+				>
 			{:else}
 				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'exclude')}>Strike it out</Button>
 			{/if}

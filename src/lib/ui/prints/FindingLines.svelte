@@ -6,7 +6,11 @@
 
 	let { findings, defs, currency = '' }: { findings: Finding[]; defs: QuantityDef[]; currency?: string } = $props();
 	const known = $derived(findings.filter((f) => f.n > 0));
-	const conditions = $derived(new Set(known.map((f) => f.subject.condition)).size > 2);
+	/** As received goes without saying. */
+	const nameOf = (finding: Finding, def: QuantityDef) =>
+		finding.subject.condition && finding.subject.condition !== 'asReceived'
+			? `${quantityName(def)}, ${CONDITION_WORDS[finding.subject.condition]}`
+			: quantityName(def);
 </script>
 
 <!-- Findings as words: value first, then n, interval and grade, then what there is to say. -->
@@ -17,15 +21,11 @@
 	{#each known as finding, i (i)}
 		{@const def = defs.find((d) => d.id === finding.quantity)}
 		{#if def}
-			<div>
-				<div class="flex justify-between gap-3">
-					<dt class="text-muted">
-						{quantityName(def)}{#if finding.subject.condition && (conditions || finding.subject.condition !== 'asReceived')}, {CONDITION_WORDS[finding.subject.condition]}{/if}
-					</dt>
-					<dd class="text-right font-semibold">{finding.estimate === null ? 'no value' : valueWords(def, finding.estimate, currency)}</dd>
-				</div>
-				<dd class="small text-right">n {finding.n}, {intervalWords(finding, def, currency)} · {GRADE_WORDS[finding.grade]}</dd>
-				{#each finding.messages as message, m (m)}<dd class="small">{sentence(message)}</dd>{/each}
+			<div class="grid grid-cols-[1fr_auto] gap-x-3">
+				<dt class="text-muted">{nameOf(finding, def)}</dt>
+				<dd class="text-right font-semibold">{finding.estimate === null ? 'no value' : valueWords(def, finding.estimate, currency)}</dd>
+				<dd class="small col-span-2 text-right">n {finding.n}, {intervalWords(finding, def, currency)} · {GRADE_WORDS[finding.grade]}</dd>
+				{#each finding.messages as message, m (m)}<dd class="small col-span-2">{sentence(message)}</dd>{/each}
 			</div>
 		{/if}
 	{/each}

@@ -14,10 +14,18 @@ describe('a print as typed', () => {
 	it('leaves out what is empty and reads a decimal comma', () => {
 		const draft = { ...freshDraft(base), overhangLastClean: '65' };
 		draft.settings.retractionMm = '0,8';
-		expect(draftBody(draft)).toEqual({ outcome: 'finished', condition: 'asReceived', settings: { retractionMm: 0.8 }, marks: { overhangLastClean: '65' } });
+		expect(draftBody(draft)).toEqual({
+			outcome: 'finished',
+			condition: 'asReceived',
+			settings: { retractionMm: 0.8 },
+			marks: { overhangLastClean: '65' }
+		});
 	});
 	it('passes text for a number on, to be refused by name', () => {
-		expect(draftBody({ ...freshDraft(base), outcome: 'failed', percentReached: 'half', cause: 'printer' })).toMatchObject({ percentReached: 'half', cause: 'printer' });
+		expect(draftBody({ ...freshDraft(base), outcome: 'failed', percentReached: 'half', cause: 'printer' })).toMatchObject({
+			percentReached: 'half',
+			cause: 'printer'
+		});
 	});
 	it('says settings as a person would', () => {
 		expect(settingsLine(attempt().settings)).toBe('nozzle 215 °C · bed 60 °C');

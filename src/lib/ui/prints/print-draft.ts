@@ -32,7 +32,13 @@ const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
  * A fresh draft with the settings copied forward: from the spool's own last print, else from the trial's last print with the
  * label temperature put in. Only differences have to be typed.
  */
-export function freshDraft(given: { last: Attempt | null; lastOther: Attempt | null; labelNozzleC: number | null; condition: ConditionKind; printerId: string }): PrintDraft {
+export function freshDraft(given: {
+	last: Attempt | null;
+	lastOther: Attempt | null;
+	labelNozzleC: number | null;
+	condition: ConditionKind;
+	printerId: string;
+}): PrintDraft {
 	const from = given.last?.settings ?? given.lastOther?.settings ?? null;
 	const text = (name: keyof PrintSettings) => (from?.[name] === null || from?.[name] === undefined ? '' : String(from[name]));
 	const settings = Object.fromEntries(NAMES.map((name) => [name, text(name)])) as PrintDraft['settings'];
@@ -59,9 +65,13 @@ const numberOf = (text: string): number => Number(text.trim().replace(',', '.'))
 /** The draft as the body of an attempt; empty fields are left out. */
 export function draftBody(draft: PrintDraft): Record<string, unknown> {
 	const marks = Object.fromEntries(
-		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings'] as const).flatMap((key) => (draft[key] ? [[key, draft[key]]] : []))
+		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings'] as const).flatMap((key) =>
+			draft[key] ? [[key, draft[key]]] : []
+		)
 	);
-	const settings = Object.fromEntries(NAMES.flatMap((name) => (draft.settings[name].trim() ? [[name, textOrNumber(draft.settings[name])]] : [])));
+	const settings = Object.fromEntries(
+		NAMES.flatMap((name) => (draft.settings[name].trim() ? [[name, textOrNumber(draft.settings[name])]] : []))
+	);
 	return {
 		outcome: draft.outcome,
 		...(draft.outcome === 'failed' && draft.percentReached.trim() ? { percentReached: textOrNumber(draft.percentReached) } : {}),
@@ -82,5 +92,9 @@ function textOrNumber(text: string): number | string {
 
 /** Settings in one line, as a person would say them. */
 export function settingsLine(settings: PrintSettings): string {
-	return NAMES.flatMap((name) => (settings[name] === null ? [] : [`${SETTING_WORDS[name].name.toLowerCase()} ${settings[name]} ${SETTING_WORDS[name].unit}`])).join(' · ') || 'settings not noted';
+	return (
+		NAMES.flatMap((name) =>
+			settings[name] === null ? [] : [`${SETTING_WORDS[name].name.toLowerCase()} ${settings[name]} ${SETTING_WORDS[name].unit}`]
+		).join(' · ') || 'settings not noted'
+	);
 }

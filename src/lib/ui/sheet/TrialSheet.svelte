@@ -10,14 +10,24 @@
 	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder, stringWord } from '../words/quantities';
 	import { stationHref } from './station-href';
 
-	type Props = { trialId: string; sheet: Sheet; spools: SpoolEvidence['spool'][]; roles: Record<string, 'candidate' | 'house'>; places: number; currency: string; verdicts: Record<string, string> };
+	type Props = {
+		trialId: string;
+		sheet: Sheet;
+		spools: SpoolEvidence['spool'][];
+		roles: Record<string, 'candidate' | 'house'>;
+		places: number;
+		currency: string;
+		verdicts: Record<string, string>;
+	};
 	let { trialId, sheet, spools, roles, places, currency, verdicts }: Props = $props();
 
 	/** An alone spool cannot be told apart from anything: letters begin with two, and show only where they say something. */
 	const lettered = $derived(
 		new Set(sheet.columns.filter((_, i) => new Set(sheet.rows.flatMap((r) => r.cells[i]?.letters || [])).size > 1).map((c) => c.id))
 	);
-	const flagged = $derived((spoolId: string, quantity: string) => sheet.flags.some((f) => f.quantity === quantity && f.spoolIds.includes(spoolId)));
+	const flagged = $derived((spoolId: string, quantity: string) =>
+		sheet.flags.some((f) => f.quantity === quantity && f.spoolIds.includes(spoolId))
+	);
 	const missingOf = (row: Sheet['rows'][number], def: QuantityDef, cell: SheetCell) => {
 		const own = cell.findings[0]?.missing[0];
 		return own ?? row.missing.find((m) => m.station === def.station) ?? null;
@@ -29,12 +39,14 @@
 	};
 </script>
 
-<div class="panel overflow-x-auto">
+<div class="panel relative overflow-x-auto">
 	<table class="w-full border-collapse text-left">
 		<caption class="sr-only">Spools down, evidence across. Each cell leads to its station.</caption>
 		<thead>
 			<tr class="border-b">
-				<th scope="col" class="sticky left-0 z-10 bg-panel px-2 py-1.5 align-top font-semibold">Spool<span class="small block font-normal">code · maker</span></th>
+				<th scope="col" class="sticky left-0 z-10 bg-panel px-2 py-1.5 align-top font-semibold"
+					>Spool<span class="small block font-normal">code · maker</span></th
+				>
 				{#each sheet.columns as def (def.id)}
 					<th scope="col" class="px-1.5 py-1.5 align-top font-semibold">
 						{quantityName(def)}<span class="small block font-normal whitespace-nowrap">{quantityUnder(def, currency)}</span>
@@ -50,10 +62,10 @@
 						<th scope="row" class="sticky left-0 z-10 max-w-[9.5rem] min-w-[8rem] bg-panel px-2 py-1 font-normal">
 							<a href="/spools/{spool.id}" class="block">
 								<span class="wide text-[1.12rem] leading-tight font-bold">{spool.code}</span>
-								{#if roles[spool.id] === 'house'}<span class="ml-1 font-semibold text-act-ink text-[0.85rem]">house spool</span>{/if}
+								{#if roles[spool.id] === 'house'}<span class="ml-1 text-[0.85rem] font-semibold text-act-ink">house spool</span>{/if}
 								{#if verdicts[spool.id]}<span class="ml-1 rounded border border-ink px-1 text-[0.8rem]">{verdicts[spool.id]}</span>{/if}
 								<span class="block leading-none"><Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} /></span>
-								<span class="small block truncate" title={productLine(spool)}>{productLine(spool)}</span>
+								<span class="small line-clamp-2 text-[0.78rem]! leading-tight" title={productLine(spool)}>{productLine(spool)}</span>
 							</a>
 						</th>
 						{#each sheet.columns as def, c (def.id)}
@@ -79,7 +91,8 @@
 									{:else}
 										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
 										<span class="flex w-5 shrink-0 flex-col text-[0.8rem] leading-tight font-bold">
-											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span>{/if}
+											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span
+												>{/if}
 											{#if flagged(spool.id, def.id)}
 												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
 											{/if}
@@ -103,8 +116,15 @@
 					<td class="px-1.5 py-1">
 						<span
 							class="flex justify-between"
-							style:max-width={def.figure === 'strand' ? '136px' : def.figure === 'words' ? '76px' : def.figure === 'share' ? '84px' : def.figure === 'steps' ? '96px' : '118px'}
-							><span>{low}</span><span>{high}</span></span
+							style:max-width={def.figure === 'strand'
+								? '136px'
+								: def.figure === 'words'
+									? '76px'
+									: def.figure === 'share'
+										? '84px'
+										: def.figure === 'steps'
+											? '96px'
+											: '118px'}><span>{low}</span><span>{high}</span></span
 						>
 					</td>
 				{/each}
@@ -115,7 +135,9 @@
 <p class="small mt-2 flex flex-wrap gap-x-5 gap-y-1">
 	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> same letter: cannot be told apart</span>{/if}
 	<span class="flex items-center gap-1"
-		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><circle cx="6" cy="6" r="4" fill="none" stroke="var(--water)" stroke-width="2" /></svg> as received</span
+		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"
+			><circle cx="6" cy="6" r="4" fill="none" stroke="var(--water)" stroke-width="2" /></svg
+		> as received</span
 	>
 	<span class="flex items-center gap-1"
 		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><path d="M6,1l5,5l-5,5l-5,-5z" fill="var(--heat)" /></svg> dried</span

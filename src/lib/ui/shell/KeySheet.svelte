@@ -3,7 +3,13 @@
 
 	let { open = $bindable() }: { open: boolean } = $props();
 	const keys = [
-		{ where: 'Anywhere outside a text field', rows: [['?', 'this sheet'], ['N', 'take the next useful act']] },
+		{
+			where: 'Anywhere outside a text field',
+			rows: [
+				['?', 'this sheet'],
+				['N', 'take the next useful act']
+			]
+		},
 		{
 			where: 'Bench capture',
 			rows: [
@@ -14,7 +20,14 @@
 				['J K', 'other spool, outside the field']
 			]
 		},
-		{ where: 'Prints', rows: [['Ctrl Enter', 'keep the print'], ['← →', 'choose among words'], ['J K', 'other spool, outside a field']] },
+		{
+			where: 'Prints',
+			rows: [
+				['Ctrl Enter', 'keep the print'],
+				['← →', 'choose among words'],
+				['J K', 'other spool, outside a field']
+			]
+		},
 		{ where: 'Intake', rows: [['Enter', 'take the spool in']] }
 	] as const;
 </script>

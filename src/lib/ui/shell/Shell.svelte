@@ -47,19 +47,28 @@
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
 			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
 			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}
-			<button type="button" class="panel px-2 py-1 md:hidden" aria-expanded={menuOpen} aria-controls="rail" onclick={() => (menuOpen = !menuOpen)}>Stations</button>
+			<button
+				type="button"
+				class="panel px-2 py-1 md:hidden"
+				aria-expanded={menuOpen}
+				aria-controls="rail"
+				onclick={() => (menuOpen = !menuOpen)}>Stations</button
+			>
 		</div>
 		<div id="rail" class="{menuOpen ? 'block' : 'hidden'} pb-3 md:flex md:grow md:flex-col">
 			{#if trial}<StationLine {trial} />{/if}
-			<nav aria-label="More" class="mt-4 flex flex-col gap-1 px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
+			<nav aria-label="More" class="mt-4 flex flex-col px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
 				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop']] as const as [href, name] (href)}
-					<a {href} class="text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
+					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
 				{/each}
-				<button type="button" class="text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}>Keys <kbd>?</kbd></button>
+				<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}
+					>Keys <kbd>?</kbd></button
+				>
 				<ThemeSwitch />
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
-				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.items.length === 0}all kept{/if}
+				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.items.length === 0}all
+					kept{/if}
 			</p>
 		</div>
 	</header>

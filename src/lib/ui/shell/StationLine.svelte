@@ -8,10 +8,17 @@
 	const base = $derived(`/trials/${trial.id}`);
 	const stops = $derived([
 		{ href: base, name: 'Trial sheet', done: 1, total: 1, says: '' },
-		...trial.progress.map((p) => ({ href: `${base}/${p.station}`, name: STATION_WORDS[p.station] ?? p.station, done: p.done, total: p.total, says: p.total ? `${p.done} of ${p.total}` : '' })),
+		...trial.progress.map((p) => ({
+			href: `${base}/${p.station}`,
+			name: STATION_WORDS[p.station] ?? p.station,
+			done: p.done,
+			total: p.total,
+			says: p.total ? `${p.done} of ${p.total}` : ''
+		})),
 		{ href: `${base}/pick`, name: 'Pick', done: trial.verdicts, total: trial.verdicts, says: trial.verdicts ? 'decided' : '' }
 	]);
-	const state = (stop: { done: number; total: number }) => (stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none');
+	const state = (stop: { done: number; total: number }) =>
+		stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none';
 </script>
 
 <div class="px-[18px] pt-2 md:pt-5">

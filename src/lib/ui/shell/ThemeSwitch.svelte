@@ -15,4 +15,6 @@
 	}
 </script>
 
-<button type="button" class="text-left text-muted hover:text-ink" aria-pressed={dark} onclick={turn}>{dark ? 'Light page' : 'Dark page'}</button>
+<button type="button" class="py-[3px] text-left text-muted hover:text-ink" aria-pressed={dark} onclick={turn}
+	>{dark ? 'Light page' : 'Dark page'}</button
+>

@@ -28,14 +28,16 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	'odd.dirt': (p) => oddity('Dirt', p),
 	'odd.odour': (p) => oddity('Odour', p),
 	'odd.brittle': (p) => oddity('Brittle', p),
-	diameterNoClaim: (p) => `No tolerance is stated, so there is nothing to keep; ${plural(num(p, 'n'), 'reading')} run from ${fixed(num(p, 'low'), 2)} to ${fixed(num(p, 'high'), 2)} mm.`,
+	diameterNoClaim: (p) =>
+		`No tolerance is stated, so there is nothing to keep; ${plural(num(p, 'n'), 'reading')} run from ${fixed(num(p, 'low'), 2)} to ${fixed(num(p, 'high'), 2)} mm.`,
 	diameterCannotTell: (p) => `No gross fault. Whether it keeps ${tol(p)} cannot be told with this instrument.`,
 	diameterSeemsOutside: (p) => `A reading lies outside ${tol(p)}, but by less than this instrument can be trusted.`,
 	diameterBeyondDoubt: (p) => `At least one place is outside ${tol(p)}, even allowing for the instrument.`,
 	diameterInside: (p) => `All ${plural(num(p, 'n'), 'reading')} lie inside ${tol(p)}.`,
 	diameterOutsideSeen: (p) => `At least one reading lies outside ${tol(p)}.`,
 	'instrument.able': (p) => `The instrument is good enough for ${tol(p)} (its uncertainty is ${fixed(num(p, 'sharePct'), 0)} % of it).`,
-	'instrument.marginal': (p) => `The instrument is only just good enough for ${tol(p)} (its uncertainty is ${fixed(num(p, 'sharePct'), 0)} % of it).`,
+	'instrument.marginal': (p) =>
+		`The instrument is only just good enough for ${tol(p)} (its uncertainty is ${fixed(num(p, 'sharePct'), 0)} % of it).`,
 	'instrument.unable': (p) =>
 		`The instrument's own uncertainty, ${fixed(num(p, 'u'), 3)} mm, is ${fixed(num(p, 'sharePct'), 0)} % of ${tol(p)}; a quarter is the most that can decide. More readings do not change that, a finer instrument does.`,
 	instrumentUnnamed: (p) => `No instrument is named: a common caliper good to ±${upTo(num(p, 'errorLimit'), 3)} mm is assumed.`,
@@ -45,7 +47,8 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
 	oneReading: () => 'One reading: nothing is known of its scatter.',
 	successCount: (p) => `${num(p, 'finished')} of ${plural(num(p, 'n'), 'print')} finished.`,
-	failuresNotCounted: (p) => `${plural(num(p, 'count'), 'failure')} not charged to the filament ${num(p, 'count') === 1 ? 'is' : 'are'} left out.`,
+	failuresNotCounted: (p) =>
+		`${plural(num(p, 'count'), 'failure')} not charged to the filament ${num(p, 'count') === 1 ? 'is' : 'are'} left out.`,
 	noPrintsForCost: (p) => `Bought at ${fixed(num(p, 'perKg'), 2)} per kg; without a print nobody knows what failures add.`,
 	neverPrinted: (p) => `None of ${plural(num(p, 'n'), 'print')} finished: good prints have no finite cost yet.`,
 	costFormula: (p) => {

@@ -19,10 +19,11 @@ export function percent(share: number, decimals = 0): string {
 	return `${fixed(value, decimals)} %`;
 }
 
-/** A chance from a number of draws, with no more digits than the draws carry. */
+/** A chance from a number of draws, with no more digits than the draws carry; none or all of them is not never or always (rule of three). */
 export function chance(share: number, draws: number): string {
-	if (share === 0) return `under ${upTo(300 / draws, 1)} %`;
-	if (share === 1) return `over ${upTo(100 - 300 / draws, 1)} %`;
+	const unseen = Number((300 / draws).toPrecision(1));
+	if (share === 0) return `under ${upTo(unseen, 3)} %`;
+	if (share === 1) return `over ${upTo(100 - unseen, 3)} %`;
 	return percent(share);
 }
 

@@ -93,8 +93,16 @@ export const SETTINGS_POLICY_WORDS: Record<string, string> = {
 	calibrated: 'calibrated for each'
 };
 
-export const CONDITION_POLICY_WORDS: Record<string, string> = { asReceived: 'as received', driedFirst: 'dried first', both: 'as received and dried' };
+export const CONDITION_POLICY_WORDS: Record<string, string> = {
+	asReceived: 'as received',
+	driedFirst: 'dried first',
+	both: 'as received and dried'
+};
 
-export const RULE_WORDS: Record<string, string> = { weighted: 'weighted value', perMoney: 'most value per money', cheapest: 'cheapest that passes' };
+export const RULE_WORDS: Record<string, string> = {
+	weighted: 'weighted value',
+	perMoney: 'most value per money',
+	cheapest: 'cheapest that passes'
+};
 
 export const VERDICT_WORDS: Record<string, string> = { buy: 'buy', leave: 'leave', buyFor: 'buy for', dryFirst: 'buy, but dry it first' };

@@ -5,8 +5,9 @@ import { pathId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';
 import { loadSpool } from '$lib/server/spools/load';
 import { currentHouseSpool } from '$lib/server/trials/post';
+import type { PageServerLoad } from './$types';
 
-export const load = async (event) => {
+export const load: PageServerLoad = async (event) => {
 	const db = database();
 	try {
 		const [whole, house] = await Promise.all([loadSpool(db, pathId(event), Date.now()), currentHouseSpool(db)]);

@@ -30,14 +30,25 @@
 	const low = $derived(stated(data.evidence.claims, 'nozzleLowC'));
 	const high = $derived(stated(data.evidence.claims, 'nozzleHighC'));
 	const netMass = $derived(stated(data.evidence.claims, 'netMassG'));
-	const mass = $derived((quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null);
+	const mass = $derived(
+		(quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null
+	);
 	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
 	const spoolNotes = $derived(data.notes.filter((n) => n.targetKind === 'spool'));
 	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading'));
 	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
 	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
 	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
-	const ACTION_WORDS: Record<string, string> = { correct: 'corrected', exclude: 'struck out', reinstate: 'counts again', confirm: 'confirmed', undo: 'amendment undone' };
+	const ACTION_WORDS: Record<string, string> = {
+		correct: 'corrected',
+		exclude: 'struck out',
+		reinstate: 'counts again',
+		confirm: 'confirmed',
+		undo: 'amendment undone'
+	};
+
+	const correctedTo = (a: (typeof readingAmendments)[number]) =>
+		typeof a.replacement?.typedText === 'string' ? a.replacement.typedText : '';
 
 	let text = $state('');
 	let facts = $state({ colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' });
@@ -58,7 +69,8 @@
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
-		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() })) facts = { colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' };
+		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() }))
+			facts = { colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' };
 	}
 </script>
 
@@ -71,10 +83,14 @@
 				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} class="w-24" />
 				{#if data.isHouse}<span class="font-semibold text-act-ink">house spool</span>{/if}
 			</div>
-			<p class="mt-1">{[productLine(spool), spool.material, spool.colourName].filter((p, i, all) => p && all.indexOf(p) === i).join(' · ')}</p>
+			<p class="mt-1">
+				{[productLine(spool), spool.material, spool.colourName].filter((p, i, all) => p && all.indexOf(p) === i).join(' · ')}
+			</p>
 			<p class="small">
 				{[
-					low && high ? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C` : 'label temperature not noted',
+					low && high
+						? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C`
+						: 'label temperature not noted',
 					netMass ? `net ${upTo(netMass.value, 0)} g stated` : null,
 					tolerance ? `claims ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
 					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g gross as weighed` : null,
@@ -96,12 +112,27 @@
 				<p class="small mt-1">No finished print yet.</p>
 			{/if}
 			{#if quote}
-				<p class="mt-2">{sentence({ id: 'quoteUsed', params: { price: quote.priceMinor / 100, shipping: quote.shippingMinor / 100, currency: quote.currency, quantity: quote.quantity, netMassG: quote.netMassG, kind: quote.kind } })} <span class="small">seen {day(quote.seenAt)}</span></p>
+				<p class="mt-2">
+					{sentence({
+						id: 'quoteUsed',
+						params: {
+							price: quote.priceMinor / 100,
+							shipping: quote.shippingMinor / 100,
+							currency: quote.currency,
+							quantity: quote.quantity,
+							netMassG: quote.netMassG,
+							kind: quote.kind
+						}
+					})} <span class="small">seen {day(quote.seenAt)}</span>
+				</p>
 			{/if}
 			{#if data.evidence.quotes.length > 1}
 				<details class="small">
 					<summary>{plural(data.evidence.quotes.length - 1, 'other price')} on record</summary>
-					{#each data.evidence.quotes.slice(1) as q (q.id)}<p>{fixed(q.priceMinor / 100, 2)} {q.currency} for {plural(q.quantity, 'spool')}, {q.kind}, {day(q.seenAt)}</p>{/each}
+					{#each data.evidence.quotes.slice(1) as q (q.id)}<p>
+							{fixed(q.priceMinor / 100, 2)}
+							{q.currency} for {plural(q.quantity, 'spool')}, {q.kind}, {day(q.seenAt)}
+						</p>{/each}
 				</details>
 			{/if}
 		</section>
@@ -115,16 +146,31 @@
 					{#if def}
 						<article class="panel px-3 py-2">
 							<div class="flex items-baseline justify-between gap-2">
-								<h3 class="font-medium">{quantityName(def)}<span class="small">{finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : ''}</span></h3>
+								<h3 class="font-medium">
+									{quantityName(def)}<span class="small"
+										>{finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : ''}</span
+									>
+								</h3>
 								<span class="font-semibold">{finding.estimate === null ? 'no value' : valueWords(def, finding.estimate, currency)}</span>
 							</div>
-							{#if finding.estimate !== null}<Figure findings={[finding]} {def} hex={spool.colourHex} places={data.protocol.diameterPlaces} {currency} />{/if}
-							<p class="small">n {finding.n}, {intervalWords(finding, def, currency)} · {GRADE_WORDS[finding.grade]} · {STATION_WORDS[finding.station] ?? finding.station}</p>
+							{#if finding.estimate !== null}<Figure
+									findings={[finding]}
+									{def}
+									hex={spool.colourHex}
+									places={data.protocol.diameterPlaces}
+									{currency}
+								/>{/if}
+							<p class="small">
+								n {finding.n}, {intervalWords(finding, def, currency)} · {GRADE_WORDS[finding.grade]} · {STATION_WORDS[finding.station] ??
+									finding.station}
+							</p>
 							<details class="small">
 								<summary>why</summary>
 								{#each finding.messages as message, m (m)}<p>{sentence(message)}</p>{/each}
 								<p>Source: {finding.source}.</p>
-								{#if finding.context.printers.length}<p>On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}), {finding.context.settings.join(', ')}.</p>{/if}
+								{#if finding.context.printers.length}<p>
+										On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}), {finding.context.settings.join(', ')}.
+									</p>{/if}
 								{#if finding.inputs.excluded.length}<p>{plural(finding.inputs.excluded.length, 'record')} struck out.</p>{/if}
 							</details>
 						</article>
@@ -162,8 +208,16 @@
 		<FormProblem title={problem} />
 		<form class="panel space-y-2 px-3 py-2" onsubmit={addNote} novalidate>
 			<Label for="note" class="font-semibold text-ink!">Notes</Label>
-			{#each spoolNotes as note (note.id)}<p class="border-b pb-1"><span class="small">{dayAndTime(note.at)}</span><br />{note.text}</p>{/each}
-			<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={text} aria-invalid={errors.some((e) => e.path === 'text') ? 'true' : undefined} />
+			{#each spoolNotes as note (note.id)}<p class="border-b pb-1">
+					<span class="small">{dayAndTime(note.at)}</span><br />{note.text}
+				</p>{/each}
+			<Textarea
+				id="note"
+				rows={2}
+				class="w-full bg-panel!"
+				bind:value={text}
+				aria-invalid={errors.some((e) => e.path === 'text') ? 'true' : undefined}
+			/>
 			{#each errors.filter((e) => e.path === 'text') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
 			<Button type="submit" size="xs" color="alternative">Keep the note</Button>
 		</form>
@@ -175,13 +229,19 @@
 					<li>
 						<a class="link" href="/trials/{trial.id}">{trial.name}</a>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
-							<span class="block">{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : (VERDICT_WORDS[verdict.kind] ?? verdict.kind)}{verdict.note ? `: ${verdict.note}` : ''} <span class="small">{day(verdict.at)}</span></span>
+							<span class="block"
+								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : (VERDICT_WORDS[verdict.kind] ?? verdict.kind)}{verdict.note
+									? `: ${verdict.note}`
+									: ''} <span class="small">{day(verdict.at)}</span></span
+							>
 						{/each}
 					</li>
 				{/each}
 			</ul>
 			{#if !data.isHouse}
-				<Button type="button" size="xs" color="alternative" class="mt-2" onclick={() => void post('house-spool', { spoolId: spool.id })}>Make it the house spool</Button>
+				<Button type="button" size="xs" color="alternative" class="mt-2" onclick={() => void post('house-spool', { spoolId: spool.id })}
+					>Make it the house spool</Button
+				>
 				<p class="small">The one you always buy: new trials are judged against it.</p>
 			{/if}
 		</section>
@@ -192,9 +252,30 @@
 				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} {errors} />
 				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} {errors} placeholder="230 g" />
 				<Field id="fact-gross" path="grossMass" label="Gross mass now" bind:value={facts.grossMass} {errors} placeholder="1240 g" />
-				<Field id="fact-label-tolerance" path="labelTolerance" label="Tolerance on the label" bind:value={facts.labelTolerance} {errors} placeholder="0.02 mm" />
-				<Field id="fact-listing-tolerance" path="listingTolerance" label="Tolerance in the listing" bind:value={facts.listingTolerance} {errors} placeholder="0.03 mm" />
-				<Field id="fact-nozzle" path="labelNozzle" label="Label temperature" bind:value={facts.labelNozzle} {errors} placeholder="230-250 C" />
+				<Field
+					id="fact-label-tolerance"
+					path="labelTolerance"
+					label="Tolerance on the label"
+					bind:value={facts.labelTolerance}
+					{errors}
+					placeholder="0.02 mm"
+				/>
+				<Field
+					id="fact-listing-tolerance"
+					path="listingTolerance"
+					label="Tolerance in the listing"
+					bind:value={facts.listingTolerance}
+					{errors}
+					placeholder="0.03 mm"
+				/>
+				<Field
+					id="fact-nozzle"
+					path="labelNozzle"
+					label="Label temperature"
+					bind:value={facts.labelNozzle}
+					{errors}
+					placeholder="230-250 C"
+				/>
 				{#each errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>
@@ -205,12 +286,24 @@
 				<ul class="space-y-1.5">
 					{#each readingAmendments as a (a.id)}
 						<li>
-							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${String(a.replacement?.typedText ?? '')}` : typedOf(a.targetId)}: {ACTION_WORDS[a.action] ?? a.action}{a.reason ? `, ${a.reason}` : ''}
+							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${correctedTo(a)}` : typedOf(a.targetId)}: {ACTION_WORDS[a.action] ??
+								a.action}{a.reason ? `, ${a.reason}` : ''}
 							<span class="small">{dayAndTime(a.at)}</span>
 							{#if undone.has(a.id)}
 								<span class="small">(undone)</span>
 							{:else if a.action !== 'undo'}
-								<button type="button" class="link" onclick={() => void post('amendments', { targetKind: 'reading', targetId: a.targetId, action: 'undo', undoesId: a.id, ...hereAndNow() })}>undo</button>
+								<button
+									type="button"
+									class="link"
+									onclick={() =>
+										void post('amendments', {
+											targetKind: 'reading',
+											targetId: a.targetId,
+											action: 'undo',
+											undoesId: a.id,
+											...hereAndNow()
+										})}>undo</button
+								>
 							{/if}
 						</li>
 					{/each}

@@ -1,11 +1,12 @@
 import type { ShellTrial } from '$lib/ui/shell/types';
 import { sheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
+import type { LayoutServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
 
 /** The trial and its sheet, computed once for every page below; raw evidence stays on the server. */
-export const load = async (event) => {
+export const load: LayoutServerLoad = async (event) => {
 	const now = Date.now();
 	const whole = await trialOfRequest(event);
 	const sheet = sheetOf(whole, now);

@@ -11,10 +11,18 @@
 	const codeOf = $derived((id: string) => data.spools.find((s) => s.id === id)?.code ?? '?');
 	const next = $derived(data.sheet.next);
 	const nextHref = $derived(
-		data.spools.length === 0 ? `/trials/${data.head.id}/intake` : next ? stationHref(data.head.id, next.station, next.spoolId) : `/trials/${data.head.id}/pick`
+		data.spools.length === 0
+			? `/trials/${data.head.id}/intake`
+			: next
+				? stationHref(data.head.id, next.station, next.spoolId)
+				: `/trials/${data.head.id}/pick`
 	);
 	/** The newest verdict of each spool. */
-	const verdicts = $derived(Object.fromEntries([...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : (VERDICT_WORDS[v.kind] ?? v.kind)])));
+	const verdicts = $derived(
+		Object.fromEntries(
+			[...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : (VERDICT_WORDS[v.kind] ?? v.kind)])
+		)
+	);
 	const candidates = $derived(data.spools.filter((s) => data.roles[s.id] !== 'house').length);
 </script>
 
@@ -32,8 +40,12 @@
 			{#if data.head.question}<p class="text-muted">{data.head.question}</p>{/if}
 		</div>
 		<p class="small md:text-right">
-			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.protocol.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[data.protocol.conditionPolicy]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.protocol.repeats === 1 ? 'one print a piece' : `${data.protocol.repeats} prints a piece`} · weighed for {PRESET_WORDS[data.head.preset]} ·
+			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.protocol.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
+				data.protocol.conditionPolicy
+			]} · {data.head.printer ?? 'printer not noted'}<br />
+			{data.protocol.repeats === 1 ? 'one print a piece' : `${data.protocol.repeats} prints a piece`} · weighed for {PRESET_WORDS[
+				data.head.preset
+			]} ·
 			{data.head.blind ? 'blind: names and prices hidden' : 'names shown'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
 		</p>
 	</div>
@@ -49,14 +61,19 @@
 				everything asked for is there: look at the pick.
 			{/if}
 		</p>
-		<a href={nextHref} class="rounded bg-act px-4 py-1 font-semibold whitespace-nowrap text-on-act">Take it <kbd class="bg-transparent! text-on-act!">N</kbd></a>
+		<a href={nextHref} class="rounded bg-act px-4 py-1 font-semibold whitespace-nowrap text-on-act"
+			>Take it <kbd class="bg-transparent! text-on-act!">N</kbd></a
+		>
 	</section>
 
 	<div class="mt-3">
 		{#if data.spools.length === 0}
 			<div class="panel hatched p-8 text-center">
 				<p>No spool in this trial yet.</p>
-				<p class="mt-2"><a class="link" href="/trials/{data.head.id}/intake">Take in a spool</a>, or <a class="link" href="/trials/{data.head.id}/rules">add one that is already on the bench</a>.</p>
+				<p class="mt-2">
+					<a class="link" href="/trials/{data.head.id}/intake">Take in a spool</a>, or
+					<a class="link" href="/trials/{data.head.id}/rules">add one that is already on the bench</a>.
+				</p>
 			</div>
 		{:else}
 			<TrialSheet

@@ -35,8 +35,8 @@
 <form class="max-w-xl space-y-4 p-4 md:p-6" onsubmit={submit} novalidate>
 	<h1 class="text-2xl font-bold">What do you want to know?</h1>
 	<p class="small">
-		A name is enough. One spool is judged against your house spool, several against one another. What is weighed and what must be met follows from the use; all of it can be
-		changed later.
+		A name is enough. One spool is judged against your house spool, several against one another. What is weighed and what must be met
+		follows from the use; all of it can be changed later.
 	</p>
 	<FormProblem title={problem} />
 	<Field id="name" label="Name of the trial" bind:value={name} {errors} required placeholder="Clips before winter" />
@@ -44,7 +44,14 @@
 	<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />
 	<div class="w-32">
 		<Label for="currency" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Currency</Label>
-		<Select id="currency" size="sm" class="bg-panel!" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
+		<Select
+			id="currency"
+			size="sm"
+			class="bg-panel!"
+			bind:value={currency}
+			items={CURRENCIES.map((c) => ({ value: c, name: c }))}
+			placeholder=""
+		/>
 	</div>
 	<Button type="submit" class="bg-act! text-on-act!">Start, and take in the first spool</Button>
 </form>

@@ -3,8 +3,9 @@ import { loadFilamentIds } from '$lib/server/spools/filaments';
 import { database } from '$lib/server/context';
 import { costStation } from '$lib/core/cost/station';
 import { trialOfRequest } from '$lib/server/trials/of-request';
+import type { PageServerLoad } from './$types';
 
-export const load = async (event) => {
+export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const filamentIds = await loadFilamentIds(
 		database(),

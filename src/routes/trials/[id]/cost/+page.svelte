@@ -26,20 +26,22 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Cost</h1>
 	<p class="text-muted">
-		What a kilogram that ends in good prints costs: price and shipping of what was really bought, and the filament that failed prints waste. Failures of printer, set-up and handling
-		are not charged.
+		What a kilogram that ends in good prints costs: price and shipping of what was really bought, and the filament that failed prints waste.
+		Failures of printer, set-up and handling are not charged.
 	</p>
 	{#if currencies.length > 1}
 		<p class="question mt-3">Prices are in {currencies.join(' and ')}. They are not converted: compare only those of one currency.</p>
 	{/if}
-	<div class="panel mt-3 overflow-x-auto">
+	<div class="panel relative mt-3 overflow-x-auto">
 		<table class="w-full text-left">
 			<thead>
 				<tr class="border-b align-top">
 					<th scope="col" class="px-3 py-1.5">Spool</th>
 					<th scope="col" class="px-3 py-1.5">Bought</th>
 					<th scope="col" class="px-3 py-1.5 text-right">Per kg<span class="small block font-normal">{data.head.currency}, exact</span></th>
-					<th scope="col" class="px-3 py-1.5">Per good kg<span class="small block font-normal">{data.head.currency}, 0 to {costPerGoodKg.scale.high}</span></th>
+					<th scope="col" class="px-3 py-1.5"
+						>Per good kg<span class="small block font-normal">{data.head.currency}, 0 to {costPerGoodKg.scale.high}</span></th
+					>
 					<th scope="col" class="px-3 py-1.5"><span class="sr-only">act</span></th>
 				</tr>
 			</thead>
@@ -65,24 +67,35 @@
 							{#if good && good.figure.kind === 'bar' && good.figure.base !== null}
 								<BarFigure finding={good} def={costPerGoodKg} label={findingLabel(good, costPerGoodKg, data.head.currency)} />
 								<span class="small block">
-									{#if good.estimate !== null}n {good.n} prints, {intervalWords(good, costPerGoodKg)} · {GRADE_WORDS[good.grade]}{:else}{sentence(good.messages[0] ?? { id: 'noPrice', params: {} })}{/if}
+									{#if good.estimate !== null}n {good.n} prints, {intervalWords(good, costPerGoodKg)} · {GRADE_WORDS[
+											good.grade
+										]}{:else}{sentence(good.messages[0] ?? { id: 'noPrice', params: {} })}{/if}
 								</span>
 								{#if good.estimate !== null}
 									<details class="small max-w-xl">
 										<summary>why</summary>
-										{#each good.messages.filter((m) => m.id !== 'quoteUsed') as message, i (i)}<span class="block">{sentence(message)}</span>{/each}
+										{#each good.messages.filter((m) => m.id !== 'quoteUsed') as message, i (i)}<span class="block">{sentence(message)}</span
+											>{/each}
 									</details>
 								{/if}
 							{/if}
 						</td>
 						<td class="px-3 py-2 text-right whitespace-nowrap">
-							{#if !cost.hidden && chosen !== cost.spool.id}<a class="link" href="?spool={cost.spool.id}">{cost.quote ? 'new price' : 'note the price'}</a>{/if}
+							{#if !cost.hidden && chosen !== cost.spool.id}<a class="link" href="?spool={cost.spool.id}"
+									>{cost.quote ? 'new price' : 'note the price'}</a
+								>{/if}
 						</td>
 					</tr>
 					{#if chosen === cost.spool.id && !cost.hidden}
 						<tr class="border-b bg-rail">
 							<td colspan="5" class="px-3 py-3">
-								<QuoteForm spoolId={cost.spool.id} filamentId={cost.filamentId} currency={data.head.currency} quote={cost.quote} ondone={() => void done()} />
+								<QuoteForm
+									spoolId={cost.spool.id}
+									filamentId={cost.filamentId}
+									currency={data.head.currency}
+									quote={cost.quote}
+									ondone={() => void done()}
+								/>
 							</td>
 						</tr>
 					{/if}
@@ -90,5 +103,8 @@
 			</tbody>
 		</table>
 	</div>
-	<p class="small mt-2">The price per kg is arithmetic on one order (n 1, no interval); old prices stay on record. The pale bar is the price, the dark end what failures add, the line its 95 % interval.</p>
+	<p class="small mt-2">
+		The price per kg is arithmetic on one order (n 1, no interval); old prices stay on record. The pale bar is the price, the dark end what
+		failures add, the line its 95 % interval.
+	</p>
 </div>

@@ -42,7 +42,12 @@
 	$effect.pre(() => {
 		fallback ??= data.spools[Math.max(0, firstOpen)]?.id ?? null;
 	});
-	const index = $derived(Math.max(0, live.findIndex((e) => e.spool.id === (wanted ?? fallback))));
+	const index = $derived(
+		Math.max(
+			0,
+			live.findIndex((e) => e.spool.id === (wanted ?? fallback))
+		)
+	);
 	const evidence = $derived(live[index]);
 	const [mean, outside] = $derived(findings[index] ?? []);
 	const readings = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));

@@ -1,4 +1,5 @@
 import { database } from '$lib/server/context';
 import { intakeSuggestions } from '$lib/server/intake/suggestions';
+import type { PageServerLoad } from './$types';
 
-export const load = async () => await intakeSuggestions(database());
+export const load: PageServerLoad = async () => await intakeSuggestions(database());

@@ -89,7 +89,12 @@
 
 	async function keepLook(spoolId: string): Promise<void> {
 		if (later === null) return;
-		const sent = await send('unboxings', { id: newId(), spoolId, ...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }), ...hereAndNow() });
+		const sent = await send('unboxings', {
+			id: newId(),
+			spoolId,
+			...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }),
+			...hereAndNow()
+		});
 		if (!sent.ok) {
 			problem = sent.title;
 			return;
@@ -108,7 +113,9 @@
 			<h1 class="text-[1.6rem] font-bold">Intake</h1>
 			<div class="flex gap-4">
 				{#if data.last}<button type="button" class="link" onclick={copyLast}>Copy from {data.last.code}</button>{/if}
-				<button type="button" class="link" aria-expanded={pasting} onclick={() => (pasting = !pasting)}>{pasting ? 'Type one spool' : 'Paste a list'}</button>
+				<button type="button" class="link" aria-expanded={pasting} onclick={() => (pasting = !pasting)}
+					>{pasting ? 'Type one spool' : 'Paste a list'}</button
+				>
 			</div>
 		</div>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>
@@ -133,7 +140,14 @@
 				<div class="grid gap-3 sm:grid-cols-3">
 					<Field id="maker" label="Maker" bind:value={form.maker} {errors} list={data.makers} />
 					<Field id="filament" label="Product" bind:value={form.filament} {errors} />
-					<Field id="benchCode" label="Bench code" bind:value={form.benchCode} {errors} placeholder={data.code ?? ''} hint="proposed: {data.code ?? 'type one'}" />
+					<Field
+						id="benchCode"
+						label="Bench code"
+						bind:value={form.benchCode}
+						{errors}
+						placeholder={data.code ?? ''}
+						hint="proposed: {data.code ?? 'type one'}"
+					/>
 				</div>
 				<Unboxing bind:odd idPrefix="new" />
 				<details class="panel px-3 py-2">
@@ -143,16 +157,35 @@
 							<Field id="colourName" label="Colour" bind:value={form.colourName} {errors} class="grow" />
 							<div>
 								<Label for="colourHex" class="sr-only text-ink!">Colour as seen</Label>
-								<input id="colourHex" type="color" class="h-[34px] w-11 rounded border bg-panel" value={colourHex || '#888888'} oninput={(e) => (colourHex = e.currentTarget.value)} />
+								<input
+									id="colourHex"
+									type="color"
+									class="h-[34px] w-11 rounded border bg-panel"
+									value={colourHex || '#888888'}
+									oninput={(e) => (colourHex = e.currentTarget.value)}
+								/>
 							</div>
 						</div>
 						<Field id="lot" label="Lot" bind:value={form.lot} {errors} />
 						<Field id="labelTolerance" label="Tolerance on the label" bind:value={form.labelTolerance} {errors} placeholder="0.02 mm" />
-						<Field id="listingTolerance" label="Tolerance in the listing" bind:value={form.listingTolerance} {errors} placeholder="0.03 mm" />
+						<Field
+							id="listingTolerance"
+							label="Tolerance in the listing"
+							bind:value={form.listingTolerance}
+							{errors}
+							placeholder="0.03 mm"
+						/>
 						<Field id="grossMass" label="Gross mass as opened" bind:value={form.grossMass} {errors} placeholder="1240 g" />
 						<Field id="tare" label="Empty spool (tare)" bind:value={form.tare} {errors} placeholder="230 g" />
 						<Field id="quantity" label="Spools for that price" bind:value={form.quantity} {errors} inputmode="numeric" placeholder="1" />
-						<Field id="shipping" label="Shipping, {data.head.currency}" bind:value={form.shipping} {errors} inputmode="decimal" placeholder="0" />
+						<Field
+							id="shipping"
+							label="Shipping, {data.head.currency}"
+							bind:value={form.shipping}
+							{errors}
+							inputmode="decimal"
+							placeholder="0"
+						/>
 					</div>
 					<div class="mt-3 space-y-3">
 						<Choice

@@ -18,7 +18,12 @@
 	const measures = $derived(data.protocol.ownMeasures);
 	const measure = $derived(measures.find((m) => m.id === page.url.searchParams.get('measure')) ?? measures[0]);
 	const live = $derived(data.evidence.map((e) => bench.of(e)));
-	const index = $derived(Math.max(0, live.findIndex((e) => e.spool.id === page.url.searchParams.get('spool'))));
+	const index = $derived(
+		Math.max(
+			0,
+			live.findIndex((e) => e.spool.id === page.url.searchParams.get('spool'))
+		)
+	);
 	const evidence = $derived(live[index]);
 	const readings = $derived(measure && evidence ? evidence.readings.filter((r) => r.ownMeasureId === measure.id) : []);
 	const counted = $derived(readings.filter((r) => r.status === 'counts'));
@@ -26,7 +31,13 @@
 	const items = $derived(
 		live.map((e) => {
 			const n = e.readings.filter((r) => r.ownMeasureId === measure?.id && r.status === 'counts').length;
-			return { id: e.spool.id, code: e.spool.code, colourHex: e.spool.colourHex, colourName: e.spool.colourName, says: n ? `n ${n}` : 'to do' };
+			return {
+				id: e.spool.id,
+				code: e.spool.code,
+				colourHex: e.spool.colourHex,
+				colourName: e.spool.colourName,
+				says: n ? `n ${n}` : 'to do'
+			};
 		})
 	);
 
@@ -64,7 +75,9 @@
 		<h1 class="text-[1.6rem] font-bold">Own measures</h1>
 		<p class="mt-2">
 			{measures.length === 0 ? 'This trial has no measure of your own.' : 'No spool to measure yet.'}
-			<a class="link" href="/trials/{data.head.id}/{measures.length === 0 ? 'rules' : 'intake'}">{measures.length === 0 ? 'Define one' : 'Take one in'}</a>.
+			<a class="link" href="/trials/{data.head.id}/{measures.length === 0 ? 'rules' : 'intake'}"
+				>{measures.length === 0 ? 'Define one' : 'Take one in'}</a
+			>.
 		</p>
 	</div>
 {:else}
@@ -74,11 +87,26 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<p class="mt-1 mb-2 flex flex-wrap gap-2">
 				{#each measures as one (one.id)}
-					<button type="button" class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act! bg-chosen! font-semibold' : ''}" aria-pressed={one.id === measure.id} onclick={() => go(evidence.spool.id, one.id)}>{one.name}</button>
+					<button
+						type="button"
+						class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act! bg-chosen! font-semibold' : ''}"
+						aria-pressed={one.id === measure.id}
+						onclick={() => go(evidence.spool.id, one.id)}>{one.name}</button
+					>
 				{/each}
 			</p>
-			<CaptureField bind:this={field} label="{measure.name} of {evidence.spool.code}" unit={measure.unit} last={counted.at(-1)?.typedText ?? null} {keep} {takeBack} {move} />
-			<div class="mt-4"><ReadingList {readings} waiting={bench.waiting} onchange={() => void invalidateAll().then(() => bench.settle())} /></div>
+			<CaptureField
+				bind:this={field}
+				label="{measure.name} of {evidence.spool.code}"
+				unit={measure.unit}
+				last={counted.at(-1)?.typedText ?? null}
+				{keep}
+				{takeBack}
+				{move}
+			/>
+			<div class="mt-4">
+				<ReadingList {readings} waiting={bench.waiting} onchange={() => void invalidateAll().then(() => bench.settle())} />
+			</div>
 		</div>
 		<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
 			<h2 class="small font-semibold">What it says</h2>

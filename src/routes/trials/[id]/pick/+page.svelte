@@ -30,6 +30,7 @@
 	let movedRule = $state<ValueRule | null>(null);
 	let problem = $state('');
 	let unfolded = $state(false);
+	let verdictOpen = $state(untrack(() => data.verdicts.length > 0));
 	const criteria = $derived(moved ?? data.criteria);
 	const rule = $derived(movedRule ?? data.rule);
 	const input = $derived<PickInput>({ candidates: data.candidates, defs: data.defs, criteria, rule });
@@ -59,12 +60,14 @@
 	);
 	const edge = $derived(paretoEdge(blots.filter((b) => !b.out)));
 	const shown = $derived(unfolded ? rows : rows.slice(0, SHOWN));
-	const weighedFlags = $derived(data.sheet.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate))));
+	const weighedFlags = $derived(
+		data.sheet.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate)))
+	);
 
 	// A pause between drags, so that a moving slider does not start a worker a pixel.
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	$effect(() => {
-		const asked = $state.snapshot(input) as PickInput;
+		const asked = $state.snapshot(input);
 		untrack(() => {
 			clearTimeout(timer);
 			timer = setTimeout(() => void draws.ask(asked), 120);
@@ -72,9 +75,16 @@
 		return () => clearTimeout(timer);
 	});
 
-	async function settle(items: Criterion[]): Promise<void> {
-		const sent = await send('criteria', { id: newId(), trialId: data.head.id, items });
-		problem = sent.ok ? '' : sent.title;
+	// Weights settle one after the other, so that the last one moved is the last one kept.
+	let settling = $state(0);
+	let queue = Promise.resolve();
+	function settle(items: Criterion[]): void {
+		settling += 1;
+		queue = queue.then(async () => {
+			const sent = await send('criteria', { id: newId(), trialId: data.head.id, items });
+			problem = sent.ok ? '' : sent.title;
+			settling -= 1;
+		});
 	}
 	async function setRule(value: ValueRule): Promise<void> {
 		movedRule = value;
@@ -101,8 +111,11 @@
 	{#if problem}<p role="alert" class="mt-1 text-harm">{problem}</p>{/if}
 	<div class="mt-3 grid gap-4 lg:grid-cols-[235px_minmax(0,1fr)_310px]">
 		<section aria-label="Weights and gates" class="panel order-2 px-3 py-2 lg:order-1">
-			<h2 class="font-semibold">Weights and gates</h2>
-			<Weights {criteria} defs={data.defs} currency={data.head.currency} onchange={(items) => (moved = items)} onsettled={(items) => void settle(items)} />
+			<h2 class="flex items-baseline justify-between font-semibold">
+				Weights and gates
+				<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'keeping …' : moved ? 'kept' : ''}</span>
+			</h2>
+			<Weights {criteria} defs={data.defs} currency={data.head.currency} onchange={(items) => (moved = items)} onsettled={settle} />
 		</section>
 		<div class="order-3 min-w-0 space-y-4 lg:order-2">
 			<section aria-label="Value against cost" class="panel px-3 py-2">
@@ -110,18 +123,32 @@
 				{#if blots.length > 0}
 					<PickChart {blots} {edge} currency={data.head.currency} />
 				{:else}
-					<p class="hatched mt-2 p-6 text-center">{data.head.blind ? 'Prices are hidden while the trial is blind.' : 'No price noted yet: there is no cost to set value against.'}</p>
+					<p class="hatched mt-2 p-6 text-center">
+						{data.head.blind ? 'Prices are hidden while the trial is blind.' : 'No price noted yet: there is no cost to set value against.'}
+					</p>
 				{/if}
 				<details class="mt-1">
 					<summary class="small">The same as a table</summary>
 					<table class="mt-1 w-full text-left text-[0.9rem]">
-						<thead><tr class="border-b"><th>Spool</th><th>Value without cost (95 % of draws)</th><th>{data.head.currency} per good kg (95 % of draws)</th></tr></thead>
+						<thead
+							><tr class="border-b"
+								><th>Spool</th><th>Value without cost (95 % of draws)</th><th>{data.head.currency} per good kg (95 % of draws)</th></tr
+							></thead
+						>
 						<tbody>
 							{#each blots as b (b.id)}
 								<tr class="border-b">
 									<th scope="row" class="font-semibold">{b.code}</th>
-									<td>{fixed(b.worth * 100, 0)} ({b.worthRange ? `${fixed(b.worthRange.low * 100, 0)} to ${fixed(b.worthRange.high * 100, 0)}` : 'drawing'})</td>
-									<td>{fixed(b.cost, 2)} ({b.costRange ? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}` : 'no interval'})</td>
+									<td
+										>{fixed(b.worth * 100, 0)} ({b.worthRange
+											? `${fixed(b.worthRange.low * 100, 0)} to ${fixed(b.worthRange.high * 100, 0)}`
+											: 'drawing'})</td
+									>
+									<td
+										>{fixed(b.cost, 2)} ({b.costRange
+											? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}`
+											: 'no interval'})</td
+									>
 								</tr>
 							{/each}
 						</tbody>
@@ -138,7 +165,13 @@
 		</div>
 		<div class="order-1 space-y-4 lg:order-3">
 			<section aria-label="Ranking" class="panel px-3 py-2">
-				<Choice name="rule" legend="Rule" value={rule} onchange={(v) => void setRule(v)} options={(['weighted', 'perMoney', 'cheapest'] as const).map((value) => ({ value, label: RULE_WORDS[value] ?? value }))} />
+				<Choice
+					name="rule"
+					legend="Rule"
+					value={rule}
+					onchange={(v) => void setRule(v)}
+					options={(['weighted', 'perMoney', 'cheapest'] as const).map((value) => ({ value, label: RULE_WORDS[value] ?? value }))}
+				/>
 				<ol class="mt-2" data-testid="ranking">
 					{#each shown as row (row.spoolId)}
 						{@const spool = spoolOf(row.spoolId)}
@@ -149,32 +182,55 @@
 								<a href="/spools/{row.spoolId}" class="wide text-[1.1rem] font-bold">{row.code}</a>
 								{#if data.roles[row.spoolId] === 'house'}<span class="text-[0.85rem] font-semibold text-act-ink">house spool</span>{/if}
 								<Sliver hex={spool?.colourHex ?? null} label={spool?.colourName ?? undefined} class="w-10" />
-								<span class="small ml-auto">{row.eligible ? (places && chances ? `first: ${chance(places[0] ?? 0, chances.draws)}` : 'drawing …') : 'fails a gate'}</span>
+								<span class="small ml-auto"
+									>{row.eligible
+										? places && chances
+											? `first: ${chance(places[0] ?? 0, chances.draws)}`
+											: 'drawing …'
+										: 'fails a gate'}</span
+								>
 							</div>
 							<div class="mt-1 pl-7">
-								{#if places && chances}<ChanceBar {places} draws={chances.draws} />{/if}
-								<p class="small">{row.cost === null ? 'no price' : `${fixed(row.cost, 1)} ${data.head.currency} per good kg`} · {knownWords(row)}</p>
+								<div class="h-[7px]">
+									{#if places && chances}<ChanceBar {places} draws={chances.draws} />{/if}
+								</div>
+								<p class="small">
+									{row.cost === null ? 'no price' : `${fixed(row.cost, 1)} ${data.head.currency} per good kg`} · {knownWords(row)}
+								</p>
 								{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
-									<p class="small {gate.state === 'fail' ? 'text-harm!' : ''}"><span aria-hidden="true">{gate.state === 'fail' ? '✕' : '?'}</span> {gateWords(gate, words)}</p>
+									<p class="small {gate.state === 'fail' ? 'text-harm!' : ''}">
+										<span aria-hidden="true">{gate.state === 'fail' ? '✕' : '?'}</span>
+										{gateWords(gate, words)}
+									</p>
 								{/each}
 							</div>
 						</li>
 					{/each}
 				</ol>
 				{#if rows.length > SHOWN}
-					<button type="button" class="link mt-2" aria-expanded={unfolded} onclick={() => (unfolded = !unfolded)}>{unfolded ? 'First three only' : `All ${plural(rows.length, 'spool')}`}</button>
+					<button type="button" class="link mt-2" aria-expanded={unfolded} onclick={() => (unfolded = !unfolded)}
+						>{unfolded ? 'First three only' : `All ${plural(rows.length, 'spool')}`}</button
+					>
 				{/if}
-				<p class="small mt-2">{draws.progress < 1 ? 'drawing more …' : chances ? `${chances.draws.toLocaleString('en-GB')} draws, seed ${chances.seed}` : ''}</p>
+				<p class="small mt-2 min-h-5">
+					{draws.progress < 1 ? 'drawing more …' : chances ? `${chances.draws.toLocaleString('en-GB')} draws, seed ${chances.seed}` : ''}
+				</p>
 			</section>
 			<section aria-label="Verdict" class="panel px-3 py-2">
-				<details open={data.verdicts.length > 0}>
+				<details bind:open={verdictOpen}>
 					<summary class="font-semibold">Verdict</summary>
 					<div class="mt-2 space-y-3">
-						<VerdictForm trialId={data.head.id} spools={rows.map((r) => ({ id: r.spoolId, code: r.code }))} ondone={() => void invalidateAll()} />
+						<VerdictForm
+							trialId={data.head.id}
+							spools={rows.map((r) => ({ id: r.spoolId, code: r.code }))}
+							ondone={() => void invalidateAll()}
+						/>
 						<ul class="space-y-1.5">
 							{#each data.verdicts as verdict (verdict.id)}
 								<li>
-									<strong>{codeOf(verdict.spoolId)}</strong>: {verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}
+									<strong>{codeOf(verdict.spoolId)}</strong>: {verdict.kind === 'buyFor'
+										? `buy for ${verdict.buyFor}`
+										: VERDICT_WORDS[verdict.kind]}
 									{#if verdict.note}<span class="block italic">{verdict.note}</span>{/if}
 									<span class="small block">{dayAndTime(verdict.at)} · frozen with core {verdict.coreVersion}</span>
 								</li>

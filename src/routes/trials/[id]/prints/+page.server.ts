@@ -4,11 +4,16 @@ import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
+import type { PageServerLoad } from './$types';
 
-export const load = async (event) => {
+export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const ids = whole.spools.map((s) => s.spool.id);
-	const [workshop, notes, amendments] = await Promise.all([listWorkshop(database()), loadNotes(database(), ids, 'attempt'), loadAmendments(database(), ids)]);
+	const [workshop, notes, amendments] = await Promise.all([
+		listWorkshop(database()),
+		loadNotes(database(), ids, 'attempt'),
+		loadAmendments(database(), ids)
+	]);
 	return {
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
 		printers: workshop.printers,

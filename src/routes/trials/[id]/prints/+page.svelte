@@ -29,9 +29,20 @@
 	const missingOf = (i: number) => data.sheet.rows[i]?.missing.find((m) => m.station === 'prints') ?? null;
 	let fallback = $state<string | null>(null);
 	$effect.pre(() => {
-		fallback ??= data.spools[Math.max(0, data.spools.findIndex((_, i) => missingOf(i) !== null))]?.id ?? null;
+		fallback ??=
+			data.spools[
+				Math.max(
+					0,
+					data.spools.findIndex((_, i) => missingOf(i) !== null)
+				)
+			]?.id ?? null;
 	});
-	const index = $derived(Math.max(0, data.evidence.findIndex((e) => e.spool.id === (wanted ?? fallback))));
+	const index = $derived(
+		Math.max(
+			0,
+			data.evidence.findIndex((e) => e.spool.id === (wanted ?? fallback))
+		)
+	);
 	const evidence = $derived(data.evidence[index]);
 	const findings = $derived(evidence ? printsStation.find(evidence, data.protocol, 0) : []);
 	const labelNozzle = $derived.by(() => {
@@ -43,7 +54,8 @@
 		data.evidence.map((e, i) => {
 			const done = e.attempts.filter((a) => a.status === 'counts').length;
 			const missing = missingOf(i);
-			const says = missing?.action === 'markPiece' ? 'to mark' : missing ? (done ? `${done}, more wanted` : 'to do') : plural(done, 'print');
+			const says =
+				missing?.action === 'markPiece' ? 'to mark' : missing ? (done ? `${done}, more wanted` : 'to do') : plural(done, 'print');
 			return { id: e.spool.id, code: e.spool.code, colourHex: e.spool.colourHex, colourName: e.spool.colourName, says };
 		})
 	);
@@ -53,7 +65,13 @@
 		const last = evidence?.attempts.at(-1) ?? null;
 		const others = data.evidence.flatMap((e) => e.attempts).sort((a, b) => a.at - b.at);
 		const condition = evidence ? conditionAt(evidence.events, Date.now()).kind : 'asReceived';
-		return freshDraft({ last, lastOther: others.at(-1) ?? null, labelNozzleC: labelNozzle, condition, printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? '' });
+		return freshDraft({
+			last,
+			lastOther: others.at(-1) ?? null,
+			labelNozzleC: labelNozzle,
+			condition,
+			printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? ''
+		});
 	}
 	/** One draft a spool, so that looking at another spool loses nothing that was typed. */
 	let drafts = $state<Record<string, PrintDraft>>({});
@@ -69,10 +87,12 @@
 	let said = $state('');
 	let form = $state<HTMLFormElement>();
 	const submission = new Submission();
+	let settingsOpen = $state(false);
 
 	function choose(id: string): void {
 		errors = [];
 		problem = '';
+		said = '';
 		void goto(`?spool=${id}`, { keepFocus: true, noScroll: true, replaceState: true });
 	}
 	function move(by: 1 | -1): void {
@@ -82,24 +102,35 @@
 
 	async function submit(): Promise<void> {
 		if (!draft || !evidence) return;
+		// Another spool may be chosen while this one is being kept.
+		const { id, code } = evidence.spool;
+		said = '';
+		const { outcome } = draft;
 		const sent = await submission.send<{ condition: string; marks: number }>('attempts', {
-			spoolId: evidence.spool.id,
+			spoolId: id,
 			trialId: data.head.id,
 			settingsPolicy: data.protocol.settingsPolicy,
 			...draftBody(draft)
 		});
 		if (!sent.ok) {
 			errors = sent.errors;
-			problem = sent.errors.every((e) => !e.path.includes('.') && !['percentReached', 'cause', 'condition'].includes(e.path)) ? sent.title : '';
+			if (errors.some((e) => e.path.startsWith('settings'))) settingsOpen = true;
+			problem = sent.errors.every((e) => !e.path.includes('.') && !['percentReached', 'cause', 'condition'].includes(e.path))
+				? sent.title
+				: '';
 			await tick();
 			document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
 			return;
 		}
 		errors = [];
 		problem = '';
-		said = `Kept: ${evidence.spool.code}, ${draft.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
+		said = `Kept: ${code}, ${outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
 		await invalidateAll();
-		drafts[bySpool] = fresh();
+		if (bySpool !== id) {
+			delete drafts[id];
+			return;
+		}
+		drafts[id] = fresh();
 		await tick();
 		form?.querySelector<HTMLElement>('input')?.focus();
 	}
@@ -128,7 +159,11 @@
 		<div class="p-4 lg:px-7">
 			<div class="flex flex-wrap items-baseline gap-x-3">
 				<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-				<span class="text-muted">{evidence.pieces.find((p) => p.id === data.protocol.mainPieceId)?.name ?? 'piece'} · label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span>
+				<span class="text-muted"
+					>{evidence.pieces.find((p) => p.id === data.protocol.mainPieceId)?.name ?? 'piece'} · label {labelNozzle === null
+						? 'temperature not noted'
+						: `${upTo(labelNozzle, 0)} °C`}</span
+				>
 			</div>
 			<p role="status" class="min-h-5 font-semibold">{said}</p>
 			<form
@@ -162,33 +197,91 @@
 				{#if draft.outcome === 'failed'}
 					<div class="flex flex-wrap gap-x-8 gap-y-3">
 						<Field id="percentReached" label="Got to, %" bind:value={draft.percentReached} {errors} inputmode="decimal" class="w-28" />
-						<Choice name="cause" legend="Charged to" bind:value={draft.cause} {errors} options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))} />
+						<Choice
+							name="cause"
+							legend="Charged to"
+							bind:value={draft.cause}
+							{errors}
+							options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
+						/>
 					</div>
-					<p class="small">Only failures charged to the filament count against it: wet strand, brittle strand, a winding that was never touched. A wave on one side of every print is the printer’s.</p>
+					<p class="small">
+						Only failures charged to the filament count against it: wet strand, brittle strand, a winding that was never touched. A wave on
+						one side of every print is the printer’s.
+					</p>
 				{/if}
 				<div class="grid gap-3 sm:grid-cols-4">
-					<Field id="overhangLastClean" path="marks.overhangLastClean" label="Overhang, last clean °" bind:value={draft.overhangLastClean} {errors} inputmode="decimal" />
-					<Field id="overhangFirstFaulty" path="marks.overhangFirstFaulty" label="First faulty °" bind:value={draft.overhangFirstFaulty} {errors} inputmode="decimal" />
-					<Field id="bridgeLongestClean" path="marks.bridgeLongestClean" label="Bridge, longest clean mm" bind:value={draft.bridgeLongestClean} {errors} inputmode="decimal" />
-					<Field id="bridgeFirstFaulty" path="marks.bridgeFirstFaulty" label="First loose mm" bind:value={draft.bridgeFirstFaulty} {errors} inputmode="decimal" />
+					<Field
+						id="overhangLastClean"
+						path="marks.overhangLastClean"
+						label="Overhang, last clean °"
+						bind:value={draft.overhangLastClean}
+						{errors}
+						inputmode="decimal"
+					/>
+					<Field
+						id="overhangFirstFaulty"
+						path="marks.overhangFirstFaulty"
+						label="First faulty °"
+						bind:value={draft.overhangFirstFaulty}
+						{errors}
+						inputmode="decimal"
+					/>
+					<Field
+						id="bridgeLongestClean"
+						path="marks.bridgeLongestClean"
+						label="Bridge, longest clean mm"
+						bind:value={draft.bridgeLongestClean}
+						{errors}
+						inputmode="decimal"
+					/>
+					<Field
+						id="bridgeFirstFaulty"
+						path="marks.bridgeFirstFaulty"
+						label="First loose mm"
+						bind:value={draft.bridgeFirstFaulty}
+						{errors}
+						inputmode="decimal"
+					/>
 				</div>
 				<fieldset>
 					<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
 					<div class="flex flex-wrap gap-1">
 						{#each STRING_MARKS as word (word)}
-							<label class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings === word ? 'border-act! bg-chosen! font-semibold' : ''}">
-								<input type="radio" class="sr-only" name="strings" value={word} checked={draft.strings === word} onchange={() => (draft.strings = word)} />
+							<label
+								class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
+								word
+									? 'border-act! bg-chosen! font-semibold'
+									: ''}"
+							>
+								<input
+									type="radio"
+									class="sr-only"
+									name="strings"
+									value={word}
+									checked={draft.strings === word}
+									onchange={() => (draft.strings = word)}
+								/>
 								<StringsReference {word} />
-								<span>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span>
+								<span
+									>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
+								>
 							</label>
 						{/each}
 					</div>
 				</fieldset>
-				<details class="panel px-3 py-2" open={evidence.attempts.length === 0 || errors.some((e) => e.path.startsWith('settings'))}>
+				<details class="panel px-3 py-2" bind:open={settingsOpen}>
 					<summary class="font-medium">Settings, copied forward: type only what differs</summary>
 					<div class="mt-2 grid gap-3 sm:grid-cols-3">
 						{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
-							<Field id="set-{name}" path="settings.{name}" label="{words.name}, {words.unit}" bind:value={draft.settings[name as keyof typeof SETTING_WORDS]} {errors} inputmode="decimal" />
+							<Field
+								id="set-{name}"
+								path="settings.{name}"
+								label="{words.name}, {words.unit}"
+								bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
+								{errors}
+								inputmode="decimal"
+							/>
 						{/each}
 					</div>
 					<div class="mt-3">
@@ -205,7 +298,8 @@
 					<Textarea id="print-note" rows={2} class="w-full bg-panel!" bind:value={draft.note} />
 				</div>
 				<p class="caution">
-					Nozzle, bed and dryer burn. Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Follow the maker’s data sheet and local rules.
+					Nozzle, bed and dryer burn. Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Follow the maker’s data sheet
+					and local rules.
 				</p>
 				<Button type="submit" class="bg-act! text-on-act!">Keep the print</Button>
 			</form>

@@ -10,7 +10,12 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const start = () => ({ ...data.protocol, printerId: data.head.printerId ?? '', repeats: String(data.protocol.repeats), diameterPlaces: String(data.protocol.diameterPlaces) });
+	const start = () => ({
+		...data.protocol,
+		printerId: data.head.printerId ?? '',
+		repeats: String(data.protocol.repeats),
+		diameterPlaces: String(data.protocol.diameterPlaces)
+	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
@@ -22,7 +27,8 @@
 	let add = $state('');
 
 	/** What is no number goes on as the text it is; the schema refuses it by its field. */
-	const numeric = (text: string): number | string | undefined => (text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text);
+	const numeric = (text: string): number | string | undefined =>
+		text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text;
 
 	async function post(path: string, body: object, words: string): Promise<FieldError[]> {
 		const sent = await send(path, { id: newId(), trialId: data.head.id, ...body });
@@ -54,7 +60,11 @@
 	}
 	async function keepMeasure(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		measureErrors = await post('own-measures', { name: measure.name, unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) }, `${measure.name} is a column of the sheet now.`);
+		measureErrors = await post(
+			'own-measures',
+			{ name: measure.name, unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) },
+			`${measure.name} is a column of the sheet now.`
+		);
 		if (measureErrors.length === 0 && !problem) measure = freshMeasure();
 	}
 </script>
@@ -66,8 +76,21 @@
 	<FormProblem title={problem} />
 	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
 		<h2 class="font-semibold">What is held equal</h2>
-		<Choice name="settingsPolicy" legend="Settings" bind:value={rules.settingsPolicy} options={(['fixed', 'label', 'preset', 'calibrated'] as const).map((value) => ({ value, label: SETTINGS_POLICY_WORDS[value] ?? value }))} />
-		<Choice name="conditionPolicy" legend="Condition that counts" bind:value={rules.conditionPolicy} options={(['asReceived', 'driedFirst', 'both'] as const).map((value) => ({ value, label: CONDITION_POLICY_WORDS[value] ?? value }))} />
+		<Choice
+			name="settingsPolicy"
+			legend="Settings"
+			bind:value={rules.settingsPolicy}
+			options={(['fixed', 'label', 'preset', 'calibrated'] as const).map((value) => ({
+				value,
+				label: SETTINGS_POLICY_WORDS[value] ?? value
+			}))}
+		/>
+		<Choice
+			name="conditionPolicy"
+			legend="Condition that counts"
+			bind:value={rules.conditionPolicy}
+			options={(['asReceived', 'driedFirst', 'both'] as const).map((value) => ({ value, label: CONDITION_POLICY_WORDS[value] ?? value }))}
+		/>
 		<div class="flex flex-wrap gap-4">
 			<div>
 				<Label for="rules-printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
@@ -77,13 +100,25 @@
 				</select>
 			</div>
 			<Field id="repeats" label="Prints a piece" bind:value={rules.repeats} {errors} inputmode="numeric" class="w-28" />
-			<Field id="diameterPlaces" label="Places of the quick check" bind:value={rules.diameterPlaces} {errors} inputmode="numeric" class="w-44" />
+			<Field
+				id="diameterPlaces"
+				label="Places of the quick check"
+				bind:value={rules.diameterPlaces}
+				{errors}
+				inputmode="numeric"
+				class="w-44"
+			/>
 		</div>
 		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the rules</Button>
 	</form>
 	<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
 		<h2 class="font-semibold">Blind scoring</h2>
-		<Toggle checked={data.head.blind} onchange={() => void post('blind', { blind: !data.head.blind }, data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.')} class="text-ink!">
+		<Toggle
+			checked={data.head.blind}
+			onchange={() =>
+				void post('blind', { blind: !data.head.blind }, data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.')}
+			class="text-ink!"
+		>
 			Show bench codes only; hide makers, products and prices
 		</Toggle>
 		<p class="small">Hidden everywhere, also in the API, until you switch it off. The colour of a spool cannot be hidden from the eye.</p>
@@ -95,13 +130,18 @@
 				class="flex flex-wrap items-end gap-2"
 				onsubmit={(e) => {
 					e.preventDefault();
-					if (add) void post('trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(() => (add = ''));
+					if (add)
+						void post('trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
+							() => (add = '')
+						);
 				}}
 			>
 				<label class="sr-only" for="add-spool">Spool</label>
 				<select id="add-spool" class="max-w-full rounded border bg-panel py-1 pr-8 pl-2" bind:value={add}>
 					<option value="">choose …</option>
-					{#each data.others as other (other.id)}<option value={other.id}>{other.code} · {[other.maker, other.filament, other.material, other.colourName].filter(Boolean).join(' · ')}</option>{/each}
+					{#each data.others as other (other.id)}<option value={other.id}
+							>{other.code} · {[other.maker, other.filament, other.material, other.colourName].filter(Boolean).join(' · ')}</option
+						>{/each}
 				</select>
 				<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
 			</form>
@@ -113,7 +153,10 @@
 		<h2 class="font-semibold">A measure of your own</h2>
 		{#if data.protocol.ownMeasures.length}
 			<ul class="list-disc pl-5">
-				{#each data.protocol.ownMeasures as m (m.id)}<li>{m.name}, {m.low} to {m.high} {m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}</li>{/each}
+				{#each data.protocol.ownMeasures as m (m.id)}<li>
+						{m.name}, {m.low} to {m.high}
+						{m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}
+					</li>{/each}
 			</ul>
 		{/if}
 		<div class="grid gap-3 sm:grid-cols-4">

@@ -1,0 +1,175 @@
+import { expect, test } from '@playwright/test';
+import { v7 } from 'uuid';
+import { allKept, api, makeTrial, open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start()));
+test.afterAll(() => server.stop());
+
+const at = () => new Date().toISOString();
+const diameters = async (spoolId: string) => {
+	const found = (await (await fetch(`${server.url}/api/v1/spools/${spoolId}/findings`)).json()) as {
+		findings: { quantity: string; n: number }[];
+	};
+	return found.findings.find((f) => f.quantity === 'diameterMean')?.n;
+};
+
+test('intake: the error stands at its field, what was typed stays, nothing is stored', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Bad intake', []);
+	await open(page, `${server.url}/trials/${trialId}/intake`);
+	await page.getByLabel('Material').fill('PETG');
+	await page.getByLabel('Price, EUR').fill('about twenty');
+	await page.getByLabel('Net mass').fill('1');
+	await page.getByLabel('Label temperature').fill('21');
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByText('Price, EUR is not a price such as 21.90')).toBeVisible();
+	await expect(page.getByText('Label temperature is not a believable nozzle temperature')).toBeVisible();
+	await expect(page.getByLabel('Price, EUR')).toHaveValue('about twenty');
+	await expect(page.getByLabel('Price, EUR')).toHaveAttribute('aria-invalid', 'true');
+	await expect(page.getByText('No spool yet.')).toBeVisible();
+	await page.getByRole('button', { name: 'Take 1 kg' }).click();
+	await expect(page.getByLabel('Net mass')).toHaveValue('1 kg');
+	await page.getByLabel('Price, EUR').fill('20,50');
+	await page.getByLabel('Label temperature').fill('210-230 C');
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByText('is taken in')).toBeVisible();
+});
+
+test('a pasted list: wrong rows are named, nothing is taken in until all are right', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Paste', []);
+	await open(page, `${server.url}/trials/${trialId}/intake`);
+	await page.getByRole('button', { name: 'Paste a list' }).click();
+	const paste = page.getByLabel('Rows from a spreadsheet');
+	await expect(page.getByText('Nothing pasted yet.')).toBeVisible();
+	await paste.fill('Material\tPrice\tNet mass');
+	await expect(page.getByText('There is a heading but no spool under it.')).toBeVisible();
+	await paste.fill('Material\tPrice\tNet mass\nPETG\t20\t1 kg\nPLA\tcheap\t1 kg\nASA\t30\t-5 g');
+	await page.getByRole('button', { name: 'Take in 3 spools' }).click();
+	await expect(page.getByText('Nothing was taken in: 2 things to put right.')).toBeVisible();
+	await expect(page.getByRole('row', { name: /^2 PLA/ })).toContainText('price is not a price');
+	await expect(page.getByRole('row', { name: /^3 ASA/ })).toContainText('netMass must be above zero');
+	await expect(page.getByText('No spool yet.')).toBeVisible();
+	await paste.fill('Material\tPrice\tNet mass\nPETG\t20\t1 kg\nPLA\t15\t1 kg\nASA\t30\t750 g');
+	await page.getByRole('button', { name: 'Take in 3 spools' }).click();
+	await expect(page.getByText('3 spools taken in.')).toBeVisible();
+});
+
+test('diameter: a slip is asked about, text is refused, an odd value is questioned and corrected with undo', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Slips', [{ labelTolerance: '0.05' }]);
+	const spoolId = spoolIds[0] as string;
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	const field = page.getByRole('textbox', { name: /Diameter of/ });
+	for (const [typed, words] of [
+		['175', 'did you mean 1.75 mm?'],
+		['1750', 'did you mean 1.75 mm?'],
+		['wide', 'is not a number'],
+		['0', 'must be above zero'],
+		['-1.75', 'must be above zero'],
+		['1.75 furlong', 'unknown unit']
+	] as const) {
+		await field.fill(typed);
+		await page.keyboard.press('Enter');
+		await expect(page.locator('#capture-error')).toContainText(words);
+		await expect(field).toHaveValue(typed);
+	}
+	await field.fill('1750');
+	await page.keyboard.press('Enter');
+	await page.getByRole('button', { name: 'Take 1.75 mm' }).click();
+	await page.keyboard.press('Enter');
+	for (const typed of ['1.75', '1.57', '1.76', '1.75']) {
+		await page.keyboard.type(typed);
+		await page.keyboard.press('Enter');
+	}
+	await expect(page.getByText('Swapped digits? It counts until you say.')).toBeVisible();
+	await allKept(page);
+	await page.getByRole('button', { name: 'Correct it' }).click();
+	await page.getByLabel('Right value').fill('1.75');
+	const dialog = page.getByRole('dialog');
+	await dialog.getByRole('button', { name: 'Correct it' }).click();
+	await expect(dialog.getByText('Why say why')).toBeVisible();
+	await dialog.getByLabel('Why').fill('digits swapped');
+	await dialog.getByRole('button', { name: 'Correct it' }).click();
+	await expect(page.getByText('Swapped digits?')).toBeHidden();
+	await page.goto(`${server.url}/spools/${spoolId}`);
+	await expect(page.getByText('1.57 → 1.75: corrected, digits swapped')).toBeVisible();
+	await page.getByRole('region', { name: 'Corrections' }).getByRole('button', { name: 'undo' }).click();
+	await expect(page.getByText('(undone)')).toBeVisible();
+	await expect(page.getByRole('region', { name: 'Diameter readings' }).getByRole('button', { name: '1.57' })).toBeVisible();
+	expect(await diameters(spoolId)).toBe(5);
+});
+
+test('a failed print wants to know how far and why; marks in the wrong order are refused at the field', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Bad print', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	await page.getByText('failed', { exact: true }).click();
+	await page.getByRole('button', { name: 'Keep the print' }).click();
+	await expect(page.getByText('Got to, % say how far the print got')).toBeVisible();
+	await expect(page.getByText('Charged to say what the failure is charged to')).toBeVisible();
+	await page.getByText('finished', { exact: true }).click();
+	await page.getByLabel('Overhang, last clean °').fill('70');
+	await page.getByLabel('First faulty °').fill('65');
+	await page.getByRole('button', { name: 'Keep the print' }).click();
+	await expect(page.getByText('must lie beyond the last clean one (70)')).toBeVisible();
+	await expect(page.getByLabel('Overhang, last clean °')).toHaveValue('70');
+	await page.getByLabel('First faulty °').fill('75');
+	await page.getByRole('button', { name: 'Keep the print' }).click();
+	await expect(page.getByText('Kept:')).toBeVisible();
+});
+
+test('the API answers junk with a problem and stores nothing', async () => {
+	const { spoolIds } = await makeTrial(server.url, 'Junk', [{ benchCode: 'ZA1' }]);
+	const spoolId = spoolIds[0] as string;
+	const reading = { id: v7(), spoolId, quantity: 'diameter', typed: '1.75', takenAt: at() };
+	expect((await api(server.url, 'readings', reading)).status).toBe(201);
+	expect((await api(server.url, 'readings', reading)).status).toBe(200);
+	expect((await api(server.url, 'readings', { ...reading, typed: '1.76' })).status).toBe(409);
+	const future = await api(server.url, 'readings', { ...reading, id: v7(), takenAt: '2999-01-01T00:00:00Z' });
+	expect(future).toMatchObject({ status: 422, answer: { errors: [{ path: 'takenAt', code: 'future' }] } });
+	expect((await api(server.url, 'readings', { ...reading, id: v7(), spoolId: v7() })).answer).toMatchObject({
+		errors: [{ path: 'spoolId', code: 'unknownId' }]
+	});
+	expect((await api(server.url, 'readings', { id: 'x' })).status).toBe(422);
+	expect((await api(server.url, 'intake', { id: v7(), material: 'PLA', benchCode: 'ZA1', at: at() })).answer).toMatchObject({
+		errors: [{ path: 'benchCode', code: 'duplicate' }]
+	});
+
+	const huge = await fetch(`${server.url}/api/v1/readings`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: 'x'.repeat(10 * 1024 * 1024)
+	});
+	expect(huge.status).toBe(413);
+	expect(huge.headers.get('content-type')).toContain('application/problem+json');
+	const broken = await fetch(`${server.url}/api/v1/readings`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: '{"id":'
+	});
+	expect(broken.status).toBe(400);
+	const form = await fetch(`${server.url}/api/v1/readings`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/xml' },
+		body: '<id/>'
+	});
+	expect(form.status).toBe(415);
+	expect(await diameters(spoolId)).toBe(1);
+});
+
+test('other hosts and other sites are turned away; unknown ids are a page of 404', async ({ page, request }) => {
+	const foreign = await fetch(`${server.url}/api/v1/trials`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json', origin: 'http://elsewhere.example' },
+		body: '{}'
+	});
+	expect(foreign.status).toBe(403);
+	const redirected = await request.get(`http://127.0.0.1:${server.port}/trials`, { maxRedirects: 0 });
+	expect(redirected.status()).toBe(308);
+	expect(redirected.headers().location).toBe(`${server.url}/trials`);
+	const refused = await request.post(`http://127.0.0.1:${server.port}/api/v1/trials`, { data: {} });
+	expect(refused.status()).toBe(421);
+	const missing = await page.goto(`${server.url}/trials/${v7()}`);
+	expect(missing?.status()).toBe(404);
+	await expect(page.getByText('There is no such trial.')).toBeVisible();
+	expect((await page.goto(`${server.url}/spools/not-an-id`))?.status()).toBe(404);
+});

@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start({ demo: true })));
+test.afterAll(() => server.stop());
+
+type Listing = { spools: { id: string }[] };
+
+async function pages(): Promise<string[]> {
+	const home = (await fetch(server.url)).url;
+	const trial = new URL(home).pathname;
+	const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=slate`)).json()) as Listing;
+	return [
+		trial,
+		...['intake', 'diameter', 'prints', 'cost', 'own', 'pick', 'rules'].map((s) => `${trial}/${s}`),
+		'/trials',
+		'/trials/new',
+		'/spools',
+		`/spools/${spools[0]?.id}`,
+		'/workshop'
+	];
+}
+
+test('every page of the demo is accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
+	test.setTimeout(240_000);
+	for (const colorScheme of ['light', 'dark'] as const) {
+		const context = await browser.newContext({ colorScheme, reducedMotion: 'reduce' });
+		const page = await context.newPage();
+		const said: string[] = [];
+		page.on('pageerror', (error) => said.push(error.message));
+		page.on('console', (message) => message.type() === 'error' && said.push(message.text()));
+		for (const path of await pages()) {
+			await page.setViewportSize({ width: 1280, height: 800 });
+			await open(page, server.url + path);
+			const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+			expect(
+				violations.map(
+					(v) =>
+						`${path} ${colorScheme}: ${v.id} ${v.nodes
+							.map((n) => n.target.join(' '))
+							.slice(0, 3)
+							.join(' | ')}`
+				)
+			).toEqual([]);
+			await page.setViewportSize({ width: 390, height: 844 });
+			expect(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at 390 px`).toBeLessThanOrEqual(390);
+		}
+		expect(said).toEqual([]);
+		await context.close();
+	}
+});
+
+test("the demo's pick can be argued about", async ({ page }) => {
+	await open(page, `${new URL((await fetch(server.url)).url).href}/pick`);
+	await expect(page.getByTestId('pick-sentence')).toContainText('20,000 draws');
+	const firsts = await page
+		.getByTestId('ranking')
+		.getByText(/^first: /)
+		.allTextContents();
+	const chance = Number(/(\d+)/.exec(firsts[0] ?? '')?.[1]);
+	expect(chance).toBeGreaterThan(20);
+	expect(chance).toBeLessThan(80);
+});
+
+test('recall finds a spool by a word of its note and shows the settings that worked', async ({ page }) => {
+	await open(page, `${server.url}/spools`);
+	await page.keyboard.type('sunny sill');
+	await expect(page.getByRole('status').filter({ hasText: '1 spool' })).toBeVisible();
+	await page.getByRole('link', { name: /Plainsong/ }).click();
+	await expect(page.getByRole('region', { name: 'What worked' })).toContainText('nozzle 210 °C');
+	await expect(page.getByText('a clip left on the sunny sill went soft')).toBeVisible();
+});

@@ -1,0 +1,106 @@
+import { expect, test } from '@playwright/test';
+import { v7 } from 'uuid';
+import { api, makeTrial, open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start()));
+test.afterAll(() => server.stop());
+
+const at = () => new Date().toISOString();
+const print = (spoolId: string, marks: object) => api(server.url, 'attempts', { id: v7(), spoolId, outcome: 'finished', marks, at: at() });
+
+test('one spool is judged against the house spool, which joins by itself', async ({ page }) => {
+	const first = await makeTrial(server.url, 'What we always buy', [{ price: '20', netMass: '1 kg' }]);
+	const house = first.spoolIds[0] as string;
+	for (let i = 0; i < 3; i++)
+		await print(house, {
+			overhangLastClean: '55',
+			overhangFirstFaulty: '60',
+			bridgeLongestClean: '25',
+			bridgeFirstFaulty: '30',
+			strings: 'slight'
+		});
+	await open(page, `${server.url}/spools/${house}`);
+	await page.getByRole('button', { name: 'Make it the house spool' }).click();
+	await expect(page.getByRole('banner').getByText('house spool').or(page.locator('header').getByText('house spool')).first()).toBeVisible();
+
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Is the new one better?', [{ price: '19', netMass: '1 kg' }]);
+	for (let i = 0; i < 3; i++)
+		await print(spoolIds[0] as string, {
+			overhangLastClean: '75',
+			overhangFirstFaulty: '80',
+			bridgeLongestClean: '45',
+			bridgeFirstFaulty: '50',
+			strings: 'none'
+		});
+	await open(page, `${server.url}/trials/${trialId}`);
+	const rows = page.locator('tbody tr');
+	await expect(rows).toHaveCount(2);
+	await expect(rows.first()).toContainText('house spool');
+	await open(page, `${server.url}/trials/${trialId}/pick`);
+	await expect(page.getByTestId('ranking').locator('li').last()).toContainText('house spool');
+	await expect(page.getByTestId('pick-sentence')).toContainText('20,000 draws');
+	await page.getByText('Verdict', { exact: true }).first().click();
+	await page.getByRole('group', { name: 'Spool' }).getByText('DO2', { exact: true }).click();
+	await page.getByRole('group', { name: 'Verdict' }).getByText('buy', { exact: true }).click();
+	await page.getByLabel('Why, in your words').fill('better in every mark');
+	await page.getByRole('button', { name: 'Keep the verdict' }).click();
+	await expect(page.getByText('frozen with core')).toBeVisible();
+	await page.goto(`${server.url}/trials/${trialId}`);
+	await expect(rows.last()).toContainText('buy');
+});
+
+test('blind hides names and prices on every page and in the API until it is switched off', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Blind one', [
+		{ price: '33.33', netMass: '1 kg', maker: 'Quietmaker', filament: 'Hushline' }
+	]);
+	await open(page, `${server.url}/trials/${trialId}/rules`);
+	await page.getByText('Show bench codes only').click();
+	await expect(page.getByText('Only bench codes show now.')).toBeVisible();
+	for (const path of [
+		`trials/${trialId}`,
+		`trials/${trialId}/intake`,
+		`trials/${trialId}/cost`,
+		`trials/${trialId}/pick`,
+		`spools/${spoolIds[0]}`,
+		'spools?q=Quietmaker',
+		`api/v1/trials/${trialId}/findings`,
+		`api/v1/trials/${trialId}/pick`,
+		`api/v1/spools/${spoolIds[0]}/findings`
+	]) {
+		const text = await (await fetch(`${server.url}/${path}`)).text();
+		expect(text.includes('Hushline') || text.includes('3333') || text.includes('33.33'), path).toBe(false);
+		// The search word itself stands in the search field.
+		if (!path.includes('q=')) expect(text.includes('Quietmaker'), path).toBe(false);
+	}
+	await page.getByText('Show bench codes only').click();
+	await expect(page.getByText('Names and prices show again.')).toBeVisible();
+	await page.goto(`${server.url}/trials/${trialId}`);
+	await expect(page.getByText('Quietmaker')).toBeVisible();
+});
+
+test('an own measure becomes a column, is captured by keys and weighed', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Grip', [{ price: '20', netMass: '1 kg' }]);
+	await open(page, `${server.url}/trials/${trialId}/rules`);
+	await page.getByLabel('Name', { exact: true }).fill('knob grip');
+	await page.getByLabel('Unit').fill('N');
+	await page.getByLabel('Scale from').fill('10');
+	await page.getByLabel('Scale to').fill('5');
+	await page.getByRole('button', { name: 'Add the measure' }).click();
+	await expect(page.getByText('the high end must be above the low end')).toBeVisible();
+	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('knob grip');
+	await page.getByLabel('Scale to').fill('30');
+	await page.getByRole('button', { name: 'Add the measure' }).click();
+	await expect(page.getByText('knob grip is a column of the sheet now.')).toBeVisible();
+	await page.getByRole('link', { name: 'Own measures' }).click();
+	await expect(page.getByRole('textbox', { name: /knob grip of/ })).toBeFocused();
+	for (const value of ['14,5', '15.1', '14.8']) {
+		await page.keyboard.type(value);
+		await page.keyboard.press('Enter');
+	}
+	await expect(page.getByText('14.8 N').first()).toBeVisible();
+	await page.getByRole('link', { name: 'Trial sheet' }).click();
+	await expect(page.getByRole('columnheader', { name: /knob grip/ })).toBeVisible();
+	await expect(page.getByRole('img', { name: /knob grip: 14.8 N, n 3/ })).toBeVisible();
+});

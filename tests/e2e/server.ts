@@ -1,0 +1,112 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { mkdirSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { resolve } from 'node:path';
+import { connect } from '../../src/lib/server/db/client';
+import { seedDemo } from '../../src/lib/server/demo/seed';
+import { dropDatabase, testServer } from '../support/database';
+
+/** A built server of its own, with its own port and database: a kill in one spec cannot disturb another. */
+export class TestServer {
+	#child: ChildProcess | null = null;
+
+	private constructor(
+		readonly port: number,
+		readonly databaseUrl: string,
+		readonly instanceDir: string | null
+	) {}
+
+	get url(): string {
+		return `http://localhost:${this.port}`;
+	}
+
+	/** @param given.demo fills the database with the demo; given.ownMariaDb starts a MariaDB that may be killed */
+	static async start(given: { demo?: boolean; ownMariaDb?: boolean; env?: Record<string, string> } = {}): Promise<TestServer> {
+		const instanceDir = given.ownMariaDb ? resolve('.cache/test', `kill-${randomBytes(4).toString('hex')}`) : null;
+		const base = instanceDir ? startMariaDb(instanceDir) : testServer();
+		const server = new TestServer(await freePort(), `${base}/draught_test_${randomBytes(6).toString('hex')}`, instanceDir);
+		await server.run(given.env);
+		if (given.demo) {
+			const { db, pool } = connect(server.databaseUrl);
+			await seedDemo(db);
+			await pool.end();
+		}
+		return server;
+	}
+
+	async run(env: Record<string, string> = {}): Promise<void> {
+		this.#child = spawn('node', ['build'], {
+			env: {
+				...process.env,
+				PORT: String(this.port),
+				HOST: '127.0.0.1',
+				ORIGIN: this.url,
+				DATABASE_URL: this.databaseUrl,
+				DRAUGHT_INSTANCE: 'test',
+				SHUTDOWN_TIMEOUT: '1',
+				...env
+			},
+			stdio: ['ignore', 'ignore', 'inherit']
+		});
+		await this.answering();
+	}
+
+	/** Waits until the server says that it can keep readings. */
+	async answering(): Promise<void> {
+		for (let tries = 0; tries < 200; tries++) {
+			const ok = await fetch(`http://127.0.0.1:${this.port}/healthz`).then(
+				(r) => r.ok,
+				() => false
+			);
+			if (ok) return;
+			if (this.#child?.exitCode != null) throw new Error(`the server ended with ${this.#child.exitCode}`);
+			await new Promise((done) => setTimeout(done, 100));
+		}
+		throw new Error('the server did not answer');
+	}
+
+	/** Ends the server at once, as a power cut would. */
+	async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
+		const child = this.#child;
+		if (!child || child.exitCode !== null || child.signalCode !== null) return;
+		const ended = new Promise((done) => child.once('exit', done));
+		child.kill(signal);
+		await ended;
+	}
+
+	killMariaDb(): void {
+		if (!this.instanceDir) throw new Error('this server shares its MariaDB');
+		execFileSync(resolve('scripts/mariadb.sh'), ['kill', this.instanceDir]);
+	}
+
+	restartMariaDb(): void {
+		if (!this.instanceDir) throw new Error('this server shares its MariaDB');
+		startMariaDb(this.instanceDir, new URL(this.databaseUrl).port);
+	}
+
+	async stop(): Promise<void> {
+		await this.kill('SIGTERM');
+		if (this.instanceDir) execFileSync(resolve('scripts/mariadb.sh'), ['stop', this.instanceDir]);
+		else await dropDatabase(this.databaseUrl);
+	}
+}
+
+function startMariaDb(directory: string, port = '43506'): string {
+	mkdirSync(directory, { recursive: true });
+	return execFileSync(resolve('scripts/mariadb.sh'), ['start', directory], {
+		encoding: 'utf8',
+		env: { ...process.env, DRAUGHT_DB_PORT: port }
+	}).trim();
+}
+
+async function freePort(): Promise<number> {
+	return await new Promise((done, fail) => {
+		const probe = createServer();
+		probe.once('error', fail);
+		probe.listen(0, '127.0.0.1', () => {
+			const address = probe.address();
+			probe.close(() => (address && typeof address === 'object' ? done(address.port) : fail(new Error('no port'))));
+		});
+	});
+}

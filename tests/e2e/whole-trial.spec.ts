@@ -1,0 +1,119 @@
+import { expect, test, type Page } from '@playwright/test';
+import { allKept, open, tabTo, type } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start()));
+test.afterAll(() => server.stop());
+
+async function takeIn(page: Page, spool: { material: string; price: string; netMass: string; label: string }): Promise<void> {
+	await tabTo(page, 'Material');
+	await type(page, spool.material);
+	await page.keyboard.press('Tab');
+	await type(page, spool.price);
+	await page.keyboard.press('Tab');
+	await type(page, spool.netMass);
+	await page.keyboard.press('Tab');
+	await type(page, spool.label);
+	await tabTo(page, 'Nothing odd');
+	await page.keyboard.press('Space');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('status').filter({ hasText: 'is taken in' })).toBeVisible();
+	await expect(page.getByLabel('Material')).toBeFocused();
+}
+
+async function print(
+	page: Page,
+	code: string | undefined,
+	marks: { overhang: [string, string]; bridge: [string, string]; strings: number }
+): Promise<void> {
+	await tabTo(page, 'Overhang, last clean');
+	await type(page, marks.overhang[0]);
+	await page.keyboard.press('Tab');
+	await type(page, marks.overhang[1]);
+	await page.keyboard.press('Tab');
+	await type(page, marks.bridge[0]);
+	await page.keyboard.press('Tab');
+	await type(page, marks.bridge[1]);
+	await page.keyboard.press('Tab');
+	await page.keyboard.press('Space');
+	for (let i = 0; i < marks.strings; i++) await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('Control+Enter');
+	await expect(page.getByRole('status').filter({ hasText: `Kept: ${code}` })).toBeVisible();
+}
+
+test('from nothing to the right pick of three spools, by keys alone', async ({ page }) => {
+	await open(page, server.url);
+	await expect(page.getByRole('heading', { name: 'What do you want to know?' })).toBeVisible();
+	await tabTo(page, 'Name of the trial');
+	await type(page, 'Knobs for the dome');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('heading', { name: 'Intake' })).toBeVisible();
+
+	// The second is clean and cheap, the first dear and clean, the third cheap and poor: the second must win.
+	await takeIn(page, { material: 'PETG', price: '38', netMass: '1 kg', label: '240' });
+	await takeIn(page, { material: 'PETG', price: '16,50', netMass: '1 kg', label: '230-250' });
+	await takeIn(page, { material: 'PETG', price: '14', netMass: '1000 g', label: '235' });
+	const codes = await page.getByRole('complementary').locator('a.wide').allTextContents();
+	expect(codes).toHaveLength(3);
+
+	// Back to the sheet; the next act is named and one key takes it.
+	await tabTo(page, /^Trial sheet/);
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(`print the piece from ${codes[0]}`)).toBeVisible();
+	await page.keyboard.press('n');
+	await expect(page.getByRole('heading', { name: codes[0] })).toBeVisible();
+	await print(page, codes[0], { overhang: ['70', '75'], bridge: ['40', '45'], strings: 0 });
+	await page.getByRole('heading', { name: codes[0], exact: true }).click();
+	await page.keyboard.press('k');
+	await expect(page.getByRole('heading', { name: codes[1], exact: true })).toBeVisible();
+	await print(page, codes[1], { overhang: ['70', '75'], bridge: ['40', '45'], strings: 0 });
+	await page.getByRole('heading', { name: codes[1], exact: true }).click();
+	await page.keyboard.press('k');
+	await expect(page.getByRole('heading', { name: codes[2], exact: true })).toBeVisible();
+	await print(page, codes[2], { overhang: ['45', '50'], bridge: ['10', '15'], strings: 3 });
+
+	await tabTo(page, /^Diameter/);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('textbox', { name: /Diameter of/ })).toBeFocused();
+	for (const typed of ['1.75', '1,76', '1.74', '1.75', '1.76', '1.75', '1.75', '1.74', '1.75']) {
+		await type(page, typed);
+		await page.keyboard.press('Enter');
+	}
+	await page.keyboard.press('='); // same again: the tenth
+	await expect(page.getByText('The quick check is complete')).toBeVisible();
+	await expect(page.getByTestId('diameter-sentence')).toContainText('No tolerance is stated');
+	await page.keyboard.press('ArrowDown');
+	await expect(page.getByRole('heading', { name: codes[1], exact: true })).toBeVisible();
+	await type(page, '1.81');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Backspace'); // taken back
+	await expect(page.getByText('Place 1 of 5')).toBeVisible();
+	await allKept(page);
+
+	await tabTo(page, /^Pick/);
+	await page.keyboard.press('Enter');
+	const ranking = page.getByTestId('ranking').locator('a');
+	await expect(ranking.first()).toHaveText(codes[1] ?? '');
+	await expect(ranking.last()).toHaveText(codes[2] ?? '');
+	await expect(page.getByTestId('pick-sentence')).toContainText(`${codes[1]}`);
+	await expect(page.getByTestId('pick-sentence')).toContainText('20,000 draws');
+});
+
+test('moving a weight re-ranks at once and is kept', async ({ page }) => {
+	await open(page, server.url);
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Pick' }).click();
+	const ranking = page.getByTestId('ranking').locator('a');
+	await expect(ranking).toHaveCount(3);
+	const before = await ranking.allTextContents();
+	for (const name of ['Prints finished', 'Overhang last clean', 'Bridge longest', 'Strings in four']) {
+		const slider = page.getByRole('slider', { name: new RegExp(`^${name}`) });
+		await slider.focus();
+		await page.keyboard.press('Home');
+	}
+	// Only cost is left: the cheapest, third of before, comes first.
+	await expect(ranking.first()).toHaveText(before[2] ?? '');
+	await expect(page.getByTestId('weights-state')).toHaveText('kept');
+	await page.reload();
+	await expect(page.getByTestId('ranking').locator('a').first()).toHaveText(before[2] ?? '');
+});
