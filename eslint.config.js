@@ -64,7 +64,7 @@ export default defineConfig(
 		extends: [ts.configs.disableTypeChecked]
 	},
 	{
-		files: ['scripts/**', 'tests/**', 'src/lib/server/bench/**'],
+		files: ['scripts/**', 'tests/**'],
 		rules: { 'no-console': 'off' }
 	},
 	{

@@ -3,7 +3,8 @@ import type { Finding, Missing, QuantityDef } from './finding/types';
 
 /**
  * A place on the bench where one kind of evidence is taken.
- * `find` is pure: the same evidence gives the same findings; `now` is given, never read from a clock.
+ * `find` is pure: the same evidence and protocol give the same findings, whenever they are asked for. `now` is given, never read
+ * from a clock, for what only words depend on ("three days ago").
  */
 export type Station = {
 	id: string;

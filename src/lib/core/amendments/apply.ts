@@ -36,6 +36,7 @@ export function inForce<A extends Amendment>(amendments: readonly A[]): A[] {
  */
 export function applyAmendments<T extends { id: string }>(raw: T, amendments: readonly Amendment[]): T & Amended {
 	let record: T & Amended = { ...raw, status: 'counts', corrected: false, confirmed: false };
+	if (amendments.length === 0) return record;
 	for (const amendment of inForce(amendments.filter((a) => a.targetId === raw.id))) {
 		if (amendment.action === 'correct') record = { ...record, ...amendment.replacement, corrected: true };
 		else if (amendment.action === 'confirm') record = { ...record, confirmed: true };

@@ -1,5 +1,10 @@
 import type { QuantityDef } from '../finding/types';
 
+/** At module level: this runs some fifty million times in a long draw. */
+function clip(value: number): number {
+	return value < 0 ? 0 : value > 1 ? 1 : value;
+}
+
 /**
  * Value of a measured quantity on its fixed scale: 0 at the worst end, 1 at the best, straight between, clipped beyond.
  * Anchored on the scale, not on the spools at hand, so that no rank turns when a spool joins or leaves.
@@ -8,7 +13,6 @@ import type { QuantityDef } from '../finding/types';
  */
 export function valueOf(x: number, def: Pick<QuantityDef, 'direction' | 'scale' | 'target'>): number {
 	const { low, high } = def.scale;
-	const clip = (v: number) => Math.min(1, Math.max(0, v));
 	if (def.direction === 'nearest') {
 		const target = def.target ?? (low + high) / 2;
 		return clip(1 - Math.abs(x - target) / Math.max(high - target, target - low));

@@ -1,14 +1,14 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
 /** A source of uniform numbers in [0, 1). */
 export type RandomSource = () => number;
 
 /**
- * A seeded source: the same seed gives the same draws on every machine.
+ * A seeded source: the same seed gives the same draws on every machine. 32 bits a number, one step of the generator:
+ * finer than any use here, and twice as fast as the 53 bits of two steps.
  * @example const next = randomSource(7); next() // always the same first number
  */
 export function randomSource(seed: number): RandomSource {
 	const generator = xoroshiro128plus(seed);
-	return () => uniformFloat64(generator);
+	return () => (generator.next() >>> 0) / 0x1_0000_0000;
 }

@@ -1,11 +1,15 @@
 import { customType, double, varchar } from 'drizzle-orm/mysql-core';
-import { parse, stringify } from 'uuid';
+import { parse } from 'uuid';
 
 /** A UUIDv7 in 16 bytes; text on our side. Made where the evidence is entered. */
 export const uuid = customType<{ data: string; driverData: Buffer }>({
 	dataType: () => 'binary(16)',
 	toDriver: (value) => Buffer.from(parse(value)),
-	fromDriver: (value) => stringify(new Uint8Array(value))
+	// Read ten thousand times a page; the bytes were checked when they were written.
+	fromDriver: (value) => {
+		const hex = value.toString('hex');
+		return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+	}
 });
 
 /** SHA-256 of a request body. */

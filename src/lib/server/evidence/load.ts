@@ -18,15 +18,32 @@ import {
 	trial,
 	trialSpool
 } from '../db/schema';
+import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
 
 /**
  * The evidence of spools as core takes it: raw rows after amendments, names and prices withheld where a blind trial has the spool.
- * A fixed number of queries, however many spools. Returned in the order asked for; unknown ids are left out.
+ * A fixed number of queries, however many spools; none but two for spools that did not change since they were last read.
+ * Returned in the order asked for; unknown ids are left out.
  */
 export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<SpoolEvidence[]> {
 	if (spoolIds.length === 0) return [];
+	const [revisions, hidden] = await Promise.all([
+		db.select({ id: spool.id, revision: spool.revision }).from(spool).where(inArray(spool.id, spoolIds)),
+		hiddenSpools(db, spoolIds)
+	]);
+	// What a transaction sees of its own may still be taken back, so it neither reads nor feeds the cache.
+	const shared = !('rollback' in db);
+	const keys = new Map(revisions.map((r) => [r.id, cacheKey(r.revision, hidden.has(r.id))]));
+	const known = new Map(shared ? [...keys].flatMap(([id, key]) => [[id, cachedEvidence(id, key)] as const]) : []);
+	const missing = [...keys.keys()].filter((id) => !known.get(id));
+	const fresh = missing.length > 0 ? await readEvidence(db, missing, hidden) : new Map<string, SpoolEvidence>();
+	if (shared) for (const [id, evidence] of fresh) rememberEvidence(keys.get(id) ?? '', evidence);
+	return spoolIds.flatMap((id) => known.get(id) ?? fresh.get(id) ?? []);
+}
+
+async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<string>): Promise<Map<string, SpoolEvidence>> {
 	const spools = await db
 		.select({ spool, filament, maker, lot })
 		.from(spool)
@@ -35,11 +52,11 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 		.leftJoin(lot, eq(lot.id, spool.lotId))
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
-	if (filamentIds.length === 0) return [];
-	const [amendments, events, readings, attempts, claims, quotes, instruments, pieces, hidden] = await Promise.all([
+	if (filamentIds.length === 0) return new Map();
+	const [amendments, events, readings, attempts, claims, quotes, instruments, pieces] = await Promise.all([
 		loadAmendments(db, spoolIds),
 		loadEvents(db, spoolIds),
-		db.select().from(reading).where(inArray(reading.spoolId, spoolIds)).orderBy(asc(reading.takenAt), asc(reading.id)),
+		db.select(READING_COLUMNS).from(reading).where(inArray(reading.spoolId, spoolIds)).orderBy(asc(reading.takenAt), asc(reading.id)),
 		db
 			.select({ attempt, printer })
 			.from(attempt)
@@ -49,13 +66,12 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
 		loadQuotes(db, spoolIds, filamentIds),
 		db.select().from(instrument),
-		db.select().from(piece),
-		hiddenSpools(db, spoolIds)
+		db.select().from(piece)
 	]);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
 	const claimsOf = groupBy(claims, (c) => c.filamentId);
-	const all = new Map(
+	return new Map(
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
 			const amended: Amendment[] = amendments.get(s.id) ?? [];
 			const facts = applyAmendments(
@@ -121,29 +137,32 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 			return [s.id, evidence] as const;
 		})
 	);
-	return spoolIds.flatMap((id) => all.get(id) ?? []);
 }
 
-function toReading(row: typeof reading.$inferSelect, amendments: readonly Amendment[]): Reading {
-	return applyAmendments(
-		{
-			id: row.id,
-			station: row.station,
-			quantity: row.quantity,
-			value: row.value,
-			typedText: row.typedText,
-			typedUnit: row.typedUnit,
-			resolution: row.resolution,
-			takenAt: row.takenAt,
-			instrumentId: row.instrumentId,
-			placeIndex: row.placeIndex,
-			positionM: row.positionM,
-			direction: row.direction,
-			attemptId: row.attemptId,
-			ownMeasureId: row.ownMeasureId
-		},
-		amendments
-	);
+/** Only what core needs: ten thousand readings are read at once. */
+const READING_COLUMNS = {
+	id: reading.id,
+	spoolId: reading.spoolId,
+	station: reading.station,
+	quantity: reading.quantity,
+	value: reading.value,
+	typedText: reading.typedText,
+	typedUnit: reading.typedUnit,
+	resolution: reading.resolution,
+	takenAt: reading.takenAt,
+	instrumentId: reading.instrumentId,
+	placeIndex: reading.placeIndex,
+	positionM: reading.positionM,
+	direction: reading.direction,
+	attemptId: reading.attemptId,
+	ownMeasureId: reading.ownMeasureId
+};
+
+function toReading(
+	{ spoolId: _, ...raw }: Omit<Reading, 'status' | 'corrected' | 'confirmed'> & { spoolId: string },
+	amendments: readonly Amendment[]
+): Reading {
+	return applyAmendments(raw, amendments);
 }
 
 /** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */

@@ -9,6 +9,7 @@ import { readQuote } from '../cost/read-quote';
 import type { Database, Transaction } from '../db/client';
 import { claim, event, filament, lot, maker, note, purchase, quote, reading, spool, trial, trialSpool } from '../db/schema';
 import { refuse } from '../problem';
+import { raiseFilament } from '../readings/post';
 import { refusedReading } from '../readings/words';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -90,6 +91,7 @@ async function takeInRow(
 			typedUnit: 'g',
 			createdAt: now
 		});
+	if (filamentId) await raiseFilament(tx, filamentId);
 	const spoolId = body.id;
 	await tx.insert(spool).values({
 		id: spoolId,

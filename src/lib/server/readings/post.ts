@@ -60,6 +60,14 @@ export async function raiseRevision(tx: Transaction, spoolId: string): Promise<v
 	if (raised.affectedRows === 0) throw refuseField('spoolId', 'unknownId', 'there is no such spool');
 }
 
+/** A claim or a price belongs to a filament: all its spools are seen anew. */
+export async function raiseFilament(tx: Transaction, filamentId: string): Promise<void> {
+	await tx
+		.update(spool)
+		.set({ revision: sql`${spool.revision} + 1` })
+		.where(eq(spool.filamentId, filamentId));
+}
+
 async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void> {
 	if (body.instrumentId) {
 		const [known] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, body.instrumentId));

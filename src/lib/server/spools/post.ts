@@ -12,7 +12,7 @@ import { readClaims } from '../intake/claims';
 import { checkMasses } from '../intake/masses';
 import { ensureLot, ensureMaker, joinTrial, unboxingRows } from '../intake/take-in';
 import { refuse, refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
+import { raiseFilament, raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -91,6 +91,7 @@ export async function postQuote(db: Database, body: z.output<typeof quoteBody>, 
 			zone: body.zone,
 			createdAt: now
 		});
+		await raiseFilament(tx, body.filamentId);
 		if (body.spoolId) {
 			await raiseRevision(tx, body.spoolId);
 			await tx.insert(purchase).values({ id: v7(), spoolId: body.spoolId, quoteId: body.id, createdAt: now });
@@ -148,7 +149,10 @@ export async function postSpoolFacts(db: Database, body: z.output<typeof spoolFa
 			await checkMasses(tx, body.spoolId, w.quantity, w.value ?? 0);
 			await tx.insert(reading).values(w);
 		}
-		if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
+		if (claims.rows.length > 0) {
+			await tx.insert(claim).values(claims.rows);
+			await raiseFilament(tx, row.filamentId);
+		}
 		const facts = Object.fromEntries(
 			Object.entries({ colourName: body.colourName, colourHex: body.colourHex, obtained: body.obtained, lot: body.lot }).filter(
 				([, v]) => v !== undefined && v !== ''

@@ -3,19 +3,19 @@ import { chances } from '$lib/core/pick/chances';
 import { explain } from '$lib/core/pick/explain';
 import { rank } from '$lib/core/pick/rank';
 import type { PickInput } from '$lib/core/pick/types';
-import { STATIONS } from '$lib/core/registry';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
+import { REMEMBERING_STATIONS } from '../evidence/stations';
 import type { TrialWhole } from './load';
 
 /** The trial sheet of a loaded trial. */
 export function sheetOf(whole: TrialWhole, now: number): Sheet {
 	const weights = Object.fromEntries(whole.criteria.map((c) => [c.quantity, Math.max(c.weight, c.gate ? 1 : 0)]));
-	return buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, weights, now });
+	return buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, weights, now });
 }
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
 export function pickInputOf(whole: TrialWhole, now: number): PickInput {
-	const { candidates, defs } = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, now });
+	const { candidates, defs } = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now });
 	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };
 }
 

@@ -7,6 +7,7 @@ class OutboxState {
 	/** Ids of refused captures the tester let go of: they never were readings. */
 	dropped = new SvelteSet<string>();
 	#outbox: Outbox | null = null;
+	#putting = new SvelteSet<string>();
 
 	/** Called once by the shell, with the id of the server the page came from. */
 	open(serverId: string): void {
@@ -19,7 +20,13 @@ class OutboxState {
 
 	async put(path: string, body: Record<string, unknown> & { id: string }): Promise<void> {
 		if (!this.#outbox) throw new Error('the outbox is not open yet');
-		await this.#outbox.put(path, body);
+		// Counted from the key press on, not only from when the device has stored it.
+		this.#putting.add(body.id);
+		try {
+			await this.#outbox.put(path, body);
+		} finally {
+			this.#putting.delete(body.id);
+		}
 	}
 
 	async drop(id: string): Promise<void> {
@@ -28,7 +35,8 @@ class OutboxState {
 	}
 
 	get waiting(): number {
-		return this.items.filter((i) => !i.refused).length;
+		const stored = this.items.filter((i) => !i.refused);
+		return stored.length + [...this.#putting].filter((id) => !stored.some((i) => i.id === id)).length;
 	}
 
 	get refused(): readonly OutboxItem[] {

@@ -161,7 +161,7 @@
 </script>
 
 <figure aria-label="Value against cost per good kilogram; the table below has the same numbers">
-	<div class="h-80"><canvas bind:this={canvas}></canvas></div>
+	<div class="relative h-80"><canvas bind:this={canvas}></canvas></div>
 	<figcaption class="small">
 		Bars are 95 % ranges of the draws; one that leaves the chart goes on. The dashed step is the efficient edge: nothing is better and
 		cheaper. A cross fails a gate.

@@ -51,7 +51,7 @@
 		<div class="flex items-baseline justify-between gap-2">
 			<label for="weight-{def.id}" class="font-medium">{quantityName(def)} <span class="small">{quantityUnder(def, currency)}</span></label>
 			<input
-				class="h-6 w-12 rounded border bg-panel px-1 py-0 text-right text-[0.93rem]"
+				class="h-[26px] w-12 rounded border bg-panel px-1 py-0 text-right text-[0.93rem]"
 				inputmode="decimal"
 				aria-label="Weight of {quantityName(def)}, typed"
 				value={String(c.weight)}
@@ -64,7 +64,7 @@
 			min="0"
 			max="10"
 			step="0.5"
-			class="h-6 w-full accent-(--act)"
+			class="h-[26px] w-full accent-(--act)"
 			value={c.weight}
 			oninput={(e) => weight(def.id, e.currentTarget.value, false)}
 			onchange={(e) => weight(def.id, e.currentTarget.value, true)}
@@ -82,7 +82,7 @@
 				{#if c.gate}
 					{c.gate.op === 'atLeast' ? 'at least' : 'at most'}
 					<input
-						class="h-6 w-14 rounded border bg-panel px-1 py-0 text-right text-ink"
+						class="h-[26px] w-14 rounded border bg-panel px-1 py-0 text-right text-ink"
 						inputmode="decimal"
 						aria-label="Limit of {quantityName(def)}"
 						value={String(shownLimit(def, c.gate.limit))}

@@ -67,7 +67,7 @@
 				<ThemeSwitch />
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
-				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.items.length === 0}all
+				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.refused.length === 0}all
 					kept{/if}
 			</p>
 		</div>

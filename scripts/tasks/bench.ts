@@ -1,0 +1,189 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { v7 } from 'uuid';
+import { candidatesFrom } from '../../src/lib/core/pick/candidates';
+import { chances } from '../../src/lib/core/pick/chances';
+import { presetCriteria } from '../../src/lib/core/pick/presets';
+import type { PickInput } from '../../src/lib/core/pick/types';
+import { STATIONS } from '../../src/lib/core/registry';
+import type { QuantityDef } from '../../src/lib/core/finding/types';
+import { intakeBody } from '../../src/lib/schemas/spool';
+import { trialBody } from '../../src/lib/schemas/trial';
+import { attemptBody } from '../../src/lib/schemas/attempt';
+import { connect, type Database } from '../../src/lib/server/db/client';
+import { ensureDefaults } from '../../src/lib/server/db/defaults';
+import { migrate } from '../../src/lib/server/db/migrate';
+import { reading } from '../../src/lib/server/db/schema';
+import { takeIn } from '../../src/lib/server/intake/take-in';
+import { postAttempt } from '../../src/lib/server/prints/post-attempt';
+import { sheetOf } from '../../src/lib/server/trials/findings';
+import { leanSheet } from '../../src/lib/server/trials/lean';
+import { loadTrial } from '../../src/lib/server/trials/load';
+import { postTrial } from '../../src/lib/server/trials/post';
+import { randomSource } from '../../src/lib/core/random/source';
+import { runTask, taskConfig } from './task';
+
+/**
+ * npm run bench: the figures for speed that apply so far, each with its limit and as a multiple of a plain baseline.
+ * Works in a database of its own beside the instance's, and drops it.
+ */
+
+const SPOOLS = 40;
+const READINGS = 10_000;
+const ROUNDS = 30;
+
+const ms = (work: () => unknown): number => {
+	const start = performance.now();
+	work();
+	return performance.now() - start;
+};
+const msAsync = async (work: () => Promise<unknown>): Promise<number> => {
+	const start = performance.now();
+	await work();
+	return performance.now() - start;
+};
+const percentile = (values: number[], p: number): number =>
+	[...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))] ?? 0;
+
+function line(what: string, measuredMs: number, limitMs: number | null, baseline: string, baselineMs: number): void {
+	const limit = limitMs === null ? '' : `  (limit ${limitMs} ms: ${measuredMs <= limitMs ? 'kept' : 'MISSED'})`;
+	console.log(
+		`${what.padEnd(58)} ${measuredMs.toFixed(1).padStart(8)} ms  = ${(measuredMs / baselineMs).toFixed(1).padStart(7)} x ${baseline} (${baselineMs.toFixed(2)} ms)${limit}`
+	);
+}
+
+async function fill(db: Database): Promise<string> {
+	const now = Date.now();
+	const at = new Date(now).toISOString();
+	const trialId = v7();
+	await postTrial(db, trialBody.parse({ id: trialId, name: 'bench' }), now);
+	const source = randomSource(1);
+	const rows: (typeof reading.$inferInsert)[] = [];
+	for (let s = 0; s < SPOOLS; s++) {
+		const { answer } = await takeIn(
+			db,
+			intakeBody.parse({ id: v7(), trialId, material: 'PETG', price: '20', netMass: '1 kg', labelTolerance: '0.02', nothingOdd: true, at }),
+			now
+		);
+		for (let p = 0; p < 3; p++)
+			await postAttempt(
+				db,
+				attemptBody.parse({
+					id: v7(),
+					spoolId: answer.spoolId,
+					outcome: 'finished',
+					marks: { overhangLastClean: '65', overhangFirstFaulty: '70', bridgeLongestClean: '30', strings: 'wisp' },
+					at
+				}),
+				now
+			);
+		for (let r = 0; r < READINGS / SPOOLS; r++)
+			rows.push({
+				id: v7(),
+				spoolId: answer.spoolId,
+				station: 'diameter',
+				quantity: 'diameter',
+				value: 1.75 + (source() - 0.5) / 50,
+				typedText: '1.75',
+				typedUnit: 'mm',
+				resolution: 0.01,
+				takenAt: now,
+				zone: 'UTC',
+				placeIndex: r >> 1,
+				direction: r % 2 ? 'across' : 'along',
+				createdAt: now
+			});
+	}
+	for (let i = 0; i < rows.length; i += 500) await db.insert(reading).values(rows.slice(i, i + 500));
+	return trialId;
+}
+
+/** Twelve criteria: the real quantities and copies of them, so that every kind of sampling is drawn. */
+function twelveCriteria(input: Omit<PickInput, 'criteria' | 'rule'>): PickInput {
+	const base = presetCriteria('outdoorBrackets')
+		.map((c) => input.defs.find((d) => d.id === c.quantity))
+		.filter((d): d is QuantityDef => d !== undefined);
+	const defs = Array.from({ length: 12 }, (_, i) => {
+		const def = base[i % base.length] as QuantityDef;
+		return { ...def, id: i < base.length ? def.id : `${def.id}.${i}` };
+	});
+	const candidates = input.candidates.map((c) => ({
+		...c,
+		findings: Object.fromEntries(defs.map((d) => [d.id, c.findings[d.id.split('.')[0] as string]]))
+	}));
+	return { candidates, defs, criteria: defs.map((d) => ({ quantity: d.id, weight: 1, gate: null })), rule: 'weighted' };
+}
+
+await runTask(async () => {
+	const url = new URL(taskConfig().DATABASE_URL);
+	url.pathname = `${url.pathname}_bench`;
+	await migrate(url.href, join(import.meta.dirname, '../../drizzle'));
+	const { db, pool } = connect(url.href);
+	try {
+		await ensureDefaults(db, Date.now());
+		const trialId = await fill(db);
+		console.log(`${SPOOLS} spools, ${READINGS} hand readings, ${SPOOLS * 3} prints\n`);
+
+		const page = async () => sheetOf(await loadTrial(db, trialId), Date.now());
+		const firstCall = await msAsync(page);
+		const cold: number[] = [];
+		for (let i = 0; i < ROUNDS / 3; i++) {
+			// Every spool changed: nothing remembered is good any more.
+			await pool.query('UPDATE spool SET revision = revision + 1');
+			cold.push(await msAsync(page));
+		}
+		const warm: number[] = [];
+		for (let i = 0; i < ROUNDS; i++) warm.push(await msAsync(page));
+		const raw: number[] = [];
+		for (let i = 0; i < ROUNDS; i++) raw.push(await msAsync(() => pool.query('SELECT * FROM reading')));
+		const rawP95 = percentile(raw, 0.95);
+		line('trial sheet data, p95 warm', percentile(warm, 0.95), 100, 'SELECT of its readings', rawP95);
+		line('trial sheet data, p95 cold (nothing remembered)', percentile(cold, 0.95), 400, 'SELECT of its readings', rawP95);
+		line('trial sheet data, first call of the process', firstCall, null, 'SELECT of its readings', rawP95);
+
+		const whole = await loadTrial(db, trialId);
+		const sheet = leanSheet(sheetOf(whole, 0));
+		const values = whole.spools.flatMap((s) => s.readings.map((r) => r.value ?? 0));
+		const plainSum = () => Float64Array.from(values).reduce((a, b) => a + b, 0);
+		plainSum();
+		line(
+			'findings of all spools (core alone)',
+			ms(() => sheetOf(whole, 0)),
+			null,
+			'typed-array sum of the readings',
+			ms(plainSum)
+		);
+
+		const input = twelveCriteria(candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, now: 0 }));
+		const uniforms = (draws: number) => () => {
+			const source = randomSource(1);
+			const out = new Float64Array(SPOOLS * 12);
+			for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
+			return out;
+		};
+		chances(input, 100, 1);
+		line(
+			'first places, 40 spools x 12 criteria, 2,000 draws',
+			ms(() => chances(input, 2000, 1)),
+			200,
+			'as many uniform numbers',
+			ms(uniforms(2000))
+		);
+		line(
+			'the same, 100,000 draws',
+			ms(() => chances(input, 100_000, 1)),
+			5000,
+			'as many uniform numbers',
+			ms(uniforms(100_000))
+		);
+		console.log(
+			`\nsheet as JSON: ${(JSON.stringify(sheet).length / 1024).toFixed(0)} kB, ${(gzipSync(JSON.stringify(sheet)).length / 1024).toFixed(0)} kB compressed`
+		);
+		const lock = readFileSync('package.json', 'utf8');
+		console.log(`draught ${(JSON.parse(lock) as { version: string }).version}, node ${process.version}`);
+	} finally {
+		await pool.query(`DROP DATABASE \`${url.pathname.slice(1)}\``);
+		await pool.end();
+	}
+});

@@ -1,0 +1,27 @@
+import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
+import type { Finding } from '$lib/core/finding/types';
+import { STATIONS } from '$lib/core/registry';
+import type { Station } from '$lib/core/station';
+
+/** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
+const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
+
+function remembering(station: Station): Station {
+	return {
+		...station,
+		find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[] {
+			const key = `${station.id} ${JSON.stringify(protocol)}`;
+			const known = found.get(evidence) ?? new Map<string, Finding[]>();
+			found.set(evidence, known);
+			let findings = known.get(key);
+			if (!findings) {
+				findings = station.find(evidence, protocol, now);
+				known.set(key, findings);
+			}
+			return findings;
+		}
+	};
+}
+
+/** The registry's stations, each computing a finding once for the same evidence and protocol. */
+export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(remembering);
