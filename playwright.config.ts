@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browserArguments } from './tests/e2e/browser';
 
 const reports = process.env.DRAUGHT_REPORTS ?? '.cache/reports';
 
@@ -22,15 +23,7 @@ export default defineConfig({
 		locale: 'en-GB',
 		launchOptions: {
 			executablePath: '/usr/bin/chromium',
-			args: [
-				'--no-sandbox',
-				'--disable-gpu',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync'
-			]
+			args: browserArguments
 		}
 	}
 });

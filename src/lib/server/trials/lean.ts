@@ -7,5 +7,8 @@ export function leanFinding(finding: Finding): Finding {
 }
 
 export function leanSheet(sheet: Sheet): Sheet {
-	return { ...sheet, rows: sheet.rows.map((row) => ({ ...row, cells: row.cells.map((cell) => ({ ...cell, findings: cell.findings.map(leanFinding) })) })) };
+	return {
+		...sheet,
+		rows: sheet.rows.map((row) => ({ ...row, cells: row.cells.map((cell) => ({ ...cell, findings: cell.findings.map(leanFinding) })) }))
+	};
 }

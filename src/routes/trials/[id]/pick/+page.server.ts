@@ -9,7 +9,9 @@ export const load: PageServerLoad = async (event) => {
 	// A page draws and ranks; what a figure needs stays with the sheet.
 	const lean = candidates.map((c) => ({
 		...c,
-		findings: Object.fromEntries(Object.entries(c.findings).map(([q, f]) => [q, f && { ...leanFinding(f), figure: { kind: 'none' as const } }]))
+		findings: Object.fromEntries(
+			Object.entries(c.findings).map(([q, f]) => [q, f && { ...leanFinding(f), figure: { kind: 'none' as const } }])
+		)
 	}));
 	return { candidates: lean, defs, rule };
 };

@@ -230,7 +230,7 @@
 					<Field
 						id="bridgeLongestClean"
 						path="marks.bridgeLongestClean"
-						label="Bridge, longest clean mm"
+						label="Bridge, clean mm"
 						bind:value={draft.bridgeLongestClean}
 						{errors}
 						inputmode="decimal"
