@@ -18,7 +18,7 @@ async function keptIds(spoolId: string): Promise<string[]> {
 /** Sends readings without pause until the other side is gone; returns the ids that were acknowledged. */
 async function sendUntilGone(spoolId: string, afterAcknowledged: number, kill: () => Promise<void> | void): Promise<string[]> {
 	const acknowledged: string[] = [];
-	let killed: Promise<void> | void = undefined;
+	let killed: Promise<void> | null = null;
 	let gone = false;
 	const sender = async () => {
 		while (!gone) {
@@ -30,11 +30,11 @@ async function sendUntilGone(spoolId: string, afterAcknowledged: number, kill: (
 			} catch {
 				gone = true;
 			}
-			if (acknowledged.length >= afterAcknowledged) killed ??= kill() ?? Promise.resolve();
+			if (acknowledged.length >= afterAcknowledged) killed ??= Promise.resolve(kill());
 		}
 	};
 	await Promise.all([1, 2, 3].map(sender));
-	await killed;
+	await Promise.all([killed]);
 	return acknowledged;
 }
 

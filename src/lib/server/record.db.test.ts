@@ -5,7 +5,7 @@ import { amendmentBody, noteBody } from '../schemas/amendment';
 import { attemptBody, type AttemptInput } from '../schemas/attempt';
 import { read } from '../schemas/read';
 import { readingBody, type ReadingInput } from '../schemas/reading';
-import { intakeBody, intakeListBody, type IntakeInput } from '../schemas/spool';
+import { intakeBody, intakeListBody, quoteBody, spoolFactsBody, type IntakeInput } from '../schemas/spool';
 import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
 import { reading, spool, verdict, writeLog } from './db/schema';
@@ -16,6 +16,7 @@ import { postAttempt } from './prints/post-attempt';
 import { Problem } from './problem';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
+import { postQuote, postSpoolFacts } from './spools/post';
 import { searchSpools } from './spools/search';
 import { pickOf, sheetOf } from './trials/findings';
 import { loadTrial } from './trials/load';
@@ -123,6 +124,10 @@ describe('intake', () => {
 		expect(await errorsOf((async () => await intake(given as Partial<IntakeInput>))())).toContain(expected);
 		expect(await count(spool)).toBe(before);
 	});
+	it('spools taken in at the same moment get codes of their own', async () => {
+		const taken = await Promise.all(Array.from({ length: 6 }, () => intake()));
+		expect(new Set(taken.map((x) => x.answer.benchCode)).size).toBe(6);
+	});
 	it('refuses a code that is on the bench', async () => {
 		await intake({ benchCode: 'ZU9' });
 		expect(await errorsOf(intake({ benchCode: 'ZU9' }))).toEqual(['benchCode duplicate']);
@@ -171,6 +176,27 @@ describe('readings', () => {
 	it('refuses a tare above the gross mass already weighed', async () => {
 		const { spoolId } = (await intake({ grossMass: '1240' })).answer;
 		expect(await errorsOf(readDiameter(spoolId, '1300', { quantity: 'tareMass' }))).toEqual(['typed grossBelowTare']);
+	});
+});
+
+describe('remembered evidence', () => {
+	it('is read anew when anything it rests on changed, also through another spool of the filament', async () => {
+		const product = { maker: 'Osmund Reel', filament: 'Twin' };
+		const a = (await intake(product)).answer;
+		const b = (await intake(product)).answer;
+		const load = async (id: string) => (await loadEvidence(t.db, [id]))[0];
+		const first = await load(a.spoolId);
+		expect(await load(a.spoolId)).toBe(first);
+		await postQuote(
+			t.db,
+			checked(quoteBody, { id: v7(), filamentId: a.filamentId, spoolId: b.spoolId, currency: 'EUR', price: '30', netMass: '1 kg', at }),
+			NOW
+		);
+		expect((await load(a.spoolId))?.quotes.map((q) => q.priceMinor)).toContain(3000);
+		await postSpoolFacts(t.db, checked(spoolFactsBody, { id: v7(), spoolId: b.spoolId, labelTolerance: '0.04', at }), NOW);
+		expect((await load(a.spoolId))?.claims.find((c) => c.quantity === 'diameterTolerance')?.value).toBe(0.04);
+		await readDiameter(a.spoolId, '1.75');
+		expect((await load(a.spoolId))?.readings.filter((r) => r.quantity === 'diameter')).toHaveLength(1);
 	});
 });
 

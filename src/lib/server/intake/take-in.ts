@@ -7,7 +7,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { IntakeBody } from '$lib/schemas/spool';
 import { readQuote } from '../cost/read-quote';
 import type { Database, Transaction } from '../db/client';
-import { claim, event, filament, lot, maker, note, purchase, quote, reading, spool, trial, trialSpool } from '../db/schema';
+import { claim, event, filament, lot, maker, note, purchase, quote, reading, server, spool, trial, trialSpool } from '../db/schema';
 import { refuse } from '../problem';
 import { raiseFilament } from '../readings/post';
 import { refusedReading } from '../readings/words';
@@ -20,6 +20,7 @@ export type TakenIn = { spoolId: string; filamentId: string; benchCode: string }
 /** Takes in one spool with everything that was typed, whole or not at all. */
 export async function takeIn(db: Database, body: IntakeBody, now: number): Promise<{ answer: TakenIn; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'intake', body, now }, async (tx) => {
+		await lockCodes(tx);
 		const result = await takeInRow(tx, body, body.trialId, now);
 		if (!result.ok) throw refuse(result.errors);
 		return result.taken;
@@ -33,6 +34,7 @@ export async function takeInList(
 	now: number
 ): Promise<{ answer: TakenIn[]; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'intakeList', body, now }, async (tx) => {
+		await lockCodes(tx);
 		const taken: TakenIn[] = [];
 		const errors: FieldError[] = [];
 		for (const [index, row] of body.rows.entries()) {
@@ -43,6 +45,11 @@ export async function takeInList(
 		if (errors.length > 0) throw refuse(errors);
 		return taken;
 	});
+}
+
+/** Whoever takes a spool in waits here, before its first look at the codes, so that no two are proposed the same one. */
+export async function lockCodes(tx: Transaction): Promise<void> {
+	await tx.select({ id: server.id }).from(server).for('update');
 }
 
 type Row = Omit<IntakeBody, 'trialId'>;

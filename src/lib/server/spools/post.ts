@@ -10,7 +10,7 @@ import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, claim, event, filament, purchase, quote, reading, spool } from '../db/schema';
 import { readClaims } from '../intake/claims';
 import { checkMasses } from '../intake/masses';
-import { ensureLot, ensureMaker, joinTrial, unboxingRows } from '../intake/take-in';
+import { ensureLot, ensureMaker, joinTrial, lockCodes, unboxingRows } from '../intake/take-in';
 import { refuse, refuseField } from '../problem';
 import { raiseFilament, raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
@@ -45,6 +45,7 @@ export async function nextBenchCode(db: Reader): Promise<string | null> {
 export async function postSpool(db: Database, body: z.output<typeof spoolBody>, now: number): Answer<{ id: string; benchCode: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'spool', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
+		await lockCodes(tx);
 		await requireFilament(tx, body.filamentId);
 		const benchCode = body.benchCode ?? (await nextBenchCode(tx));
 		if (!benchCode) throw refuseField('benchCode', 'exhausted', 'all proposed codes are used; type one');

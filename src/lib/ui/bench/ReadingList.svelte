@@ -3,6 +3,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button, Modal } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
+	import NoteForm from '../form/NoteForm.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { hereAndNow, newId, send } from '../form/send';
 
@@ -86,4 +87,15 @@
 			{/if}
 		</div>
 	</form>
+	{#if chosen}
+		<hr />
+		<NoteForm
+			targetKind="reading"
+			targetId={chosen.id}
+			ondone={() => {
+				open = false;
+				onchange();
+			}}
+		/>
+	{/if}
 </Modal>

@@ -5,6 +5,7 @@
 	import { Button, Modal } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
+	import NoteForm from '../form/NoteForm.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { hereAndNow, newId, send } from '../form/send';
 	import ReadingList from '../bench/ReadingList.svelte';
@@ -142,4 +143,15 @@
 			{/if}
 		</div>
 	</form>
+	{#if chosen}
+		<hr />
+		<NoteForm
+			targetKind="attempt"
+			targetId={chosen.id}
+			ondone={() => {
+				open = false;
+				onchange();
+			}}
+		/>
+	{/if}
 </Modal>

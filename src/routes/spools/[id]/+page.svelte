@@ -6,6 +6,7 @@
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
 	import Field from '$lib/ui/form/Field.svelte';
+	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
@@ -15,7 +16,7 @@
 	import { sentence } from '$lib/ui/words/messages';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { CONDITION_WORDS, GRADE_WORDS, quantityName, STATION_WORDS, valueWords, VERDICT_WORDS } from '$lib/ui/words/quantities';
-	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -34,10 +35,13 @@
 		(quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null
 	);
 	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
-	const spoolNotes = $derived(data.notes.filter((n) => n.targetKind === 'spool'));
+	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
+	/** Notes on the spool and on its readings; those on prints stand with the prints. */
+	const notes = $derived(
+		data.notes.filter((n) => n.targetKind !== 'attempt').map((n) => ({ ...n, of: n.targetKind === 'reading' ? typedOf(n.targetId) : '' }))
+	);
 	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading'));
 	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
-	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
 	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
 	const ACTION_WORDS: Record<string, string> = {
 		correct: 'corrected',
@@ -50,7 +54,6 @@
 	const correctedTo = (a: (typeof readingAmendments)[number]) =>
 		typeof a.replacement?.typedText === 'string' ? a.replacement.typedText : '';
 
-	let text = $state('');
 	let facts = $state({ colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' });
 	let errors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
@@ -61,10 +64,6 @@
 		problem = sent.ok || sent.errors.length ? '' : sent.title;
 		if (sent.ok) await invalidateAll();
 		return sent.ok;
-	}
-	async function addNote(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
-		if (await post('notes', { targetKind: 'spool', targetId: spool.id, text, ...hereAndNow() })) text = '';
 	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -206,21 +205,15 @@
 
 	<aside class="space-y-4" aria-label="Notes and record">
 		<FormProblem title={problem} />
-		<form class="panel space-y-2 px-3 py-2" onsubmit={addNote} novalidate>
-			<Label for="note" class="font-semibold text-ink!">Notes</Label>
-			{#each spoolNotes as note (note.id)}<p class="border-b pb-1">
-					<span class="small">{dayAndTime(note.at)}</span><br />{note.text}
-				</p>{/each}
-			<Textarea
-				id="note"
-				rows={2}
-				class="w-full bg-panel!"
-				bind:value={text}
-				aria-invalid={errors.some((e) => e.path === 'text') ? 'true' : undefined}
-			/>
-			{#each errors.filter((e) => e.path === 'text') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
-			<Button type="submit" size="xs" color="alternative">Keep the note</Button>
-		</form>
+		<section class="panel space-y-2 px-3 py-2" aria-label="Notes">
+			<h2 class="font-semibold">Notes</h2>
+			{#each notes as note (note.id)}
+				<p class="border-b pb-1">
+					<span class="small">{dayAndTime(note.at)}{note.of ? `, on the reading ${note.of}` : ''}</span><br />{note.text}
+				</p>
+			{/each}
+			<NoteForm targetKind="spool" targetId={spool.id} ondone={() => void invalidateAll()} />
+		</section>
 		<section class="panel px-3 py-2" aria-label="Trials">
 			<h2 class="font-semibold">Trials and verdicts</h2>
 			{#if data.trials.length === 0}<p class="small">In no trial.</p>{/if}

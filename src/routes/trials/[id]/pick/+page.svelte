@@ -4,7 +4,7 @@
 	import { explain } from '$lib/core/pick/explain';
 	import { paretoEdge } from '$lib/core/pick/pareto';
 	import { rank } from '$lib/core/pick/rank';
-	import type { Criterion, PickInput } from '$lib/core/pick/types';
+	import type { Criterion, PickInput, PickRow } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { newId, send } from '$lib/ui/form/send';
 	import ChanceBar from '$lib/ui/pick/ChanceBar.svelte';
@@ -59,6 +59,11 @@
 		)
 	);
 	const edge = $derived(paretoEdge(blots.filter((b) => !b.out)));
+	const costWords = $derived((row: PickRow) => {
+		if (row.cost === null) return 'no price';
+		const range = chances?.cost[row.spoolId];
+		return `${fixed(row.cost, 1)} ${data.head.currency} per good kg${range ? ` (95 % ${fixed(range.low, 1)} to ${fixed(range.high, 1)})` : ''}`;
+	});
 	const shown = $derived(unfolded ? rows : rows.slice(0, SHOWN));
 	const weighedFlags = $derived(
 		data.sheet.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate)))
@@ -195,7 +200,7 @@
 									{#if places && chances}<ChanceBar {places} draws={chances.draws} />{/if}
 								</div>
 								<p class="small">
-									{row.cost === null ? 'no price' : `${fixed(row.cost, 1)} ${data.head.currency} per good kg`} · {knownWords(row)}
+									{costWords(row)} · {knownWords(row)}
 								</p>
 								{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
 									<p class="small {gate.state === 'fail' ? 'text-harm!' : ''}">

@@ -72,7 +72,7 @@
 <svelte:head><title>Rules · {data.head.name} · Draught</title></svelte:head>
 <div class="max-w-4xl space-y-6 p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Rules of this trial</h1>
-	<p role="status" class="min-h-5 font-semibold">{said}</p>
+	<p role="status" class="font-semibold empty:m-0!">{said}</p>
 	<FormProblem title={problem} />
 	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
 		<h2 class="font-semibold">What is held equal</h2>

@@ -1,0 +1,34 @@
+<script lang="ts">
+	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { Submission } from './submission';
+
+	type Props = { targetKind: 'attempt' | 'reading' | 'spool'; targetId: string; notes?: { text: string }[]; ondone: () => void };
+	let { targetKind, targetId, notes = [], ondone }: Props = $props();
+	let text = $state('');
+	let problem = $state('');
+	const submission = new Submission();
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const sent = await submission.send('notes', { targetKind, targetId, text });
+		problem = sent.ok ? '' : (sent.errors[0]?.message ?? sent.title);
+		if (!sent.ok) return;
+		text = '';
+		ondone();
+	}
+</script>
+
+<form class="space-y-2" onsubmit={keep} novalidate>
+	{#each notes as note, i (i)}<p class="border-b pb-1 italic">{note.text}</p>{/each}
+	<Label for="note-{targetId}" class="text-[0.85rem] font-medium text-ink!">Note</Label>
+	<Textarea
+		id="note-{targetId}"
+		rows={2}
+		class="w-full bg-panel!"
+		bind:value={text}
+		aria-invalid={problem ? 'true' : undefined}
+		aria-describedby={problem ? `note-error-${targetId}` : undefined}
+	/>
+	{#if problem}<p id="note-error-{targetId}" class="text-harm"><span aria-hidden="true">▲</span> {problem}</p>{/if}
+	<Button type="submit" size="xs" color="alternative">Keep the note</Button>
+</form>
