@@ -18,7 +18,7 @@ async function keptIds(spoolId: string): Promise<string[]> {
 /** Sends readings without pause until the other side is gone; returns the ids that were acknowledged. */
 async function sendUntilGone(spoolId: string, afterAcknowledged: number, kill: () => Promise<void> | void): Promise<string[]> {
 	const acknowledged: string[] = [];
-	let killed: Promise<void> | null = null;
+	const killed: Promise<void>[] = [];
 	let gone = false;
 	const sender = async () => {
 		while (!gone) {
@@ -30,11 +30,11 @@ async function sendUntilGone(spoolId: string, afterAcknowledged: number, kill: (
 			} catch {
 				gone = true;
 			}
-			if (acknowledged.length >= afterAcknowledged) killed ??= Promise.resolve(kill());
+			if (acknowledged.length >= afterAcknowledged && killed.length === 0) killed.push(Promise.resolve(kill()));
 		}
 	};
 	await Promise.all([1, 2, 3].map(sender));
-	await Promise.all([killed]);
+	await Promise.all(killed);
 	return acknowledged;
 }
 

@@ -1,15 +1,17 @@
 import { customType, double, varchar } from 'drizzle-orm/mysql-core';
 import { parse } from 'uuid';
 
+/** The text of a UUID. The bytes were checked when they were written, and ten thousand are read for a page. */
+export function uuidText(bytes: Buffer): string {
+	const hex = bytes.toString('hex');
+	return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
 /** A UUIDv7 in 16 bytes; text on our side. Made where the evidence is entered. */
 export const uuid = customType<{ data: string; driverData: Buffer }>({
 	dataType: () => 'binary(16)',
 	toDriver: (value) => Buffer.from(parse(value)),
-	// Read ten thousand times a page; the bytes were checked when they were written.
-	fromDriver: (value) => {
-		const hex = value.toString('hex');
-		return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
-	}
+	fromDriver: uuidText
 });
 
 /** SHA-256 of a request body. */

@@ -21,6 +21,7 @@ import {
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
+import { readReadings } from './read-readings';
 
 /**
  * The evidence of spools as core takes it: raw rows after amendments, names and prices withheld where a blind trial has the spool.
@@ -56,7 +57,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const [amendments, events, readings, attempts, claims, quotes, instruments, pieces] = await Promise.all([
 		loadAmendments(db, spoolIds),
 		loadEvents(db, spoolIds),
-		db.select(READING_COLUMNS).from(reading).where(inArray(reading.spoolId, spoolIds)).orderBy(asc(reading.takenAt), asc(reading.id)),
+		readReadings(db, spoolIds),
 		db
 			.select({ attempt, printer })
 			.from(attempt)
@@ -100,7 +101,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				})),
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
 				pricesHidden: blind,
-				readings: (readingsOf.get(s.id) ?? []).map((r) => toReading(r, amended)),
+				readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
 				attempts: (attemptsOf.get(s.id) ?? []).map(({ attempt: a, printer: p }) =>
 					applyAmendments(
 						{
@@ -139,30 +140,10 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	);
 }
 
-/** Only what core needs: ten thousand readings are read at once. */
-const READING_COLUMNS = {
-	id: reading.id,
-	spoolId: reading.spoolId,
-	station: reading.station,
-	quantity: reading.quantity,
-	value: reading.value,
-	typedText: reading.typedText,
-	typedUnit: reading.typedUnit,
-	resolution: reading.resolution,
-	takenAt: reading.takenAt,
-	instrumentId: reading.instrumentId,
-	placeIndex: reading.placeIndex,
-	positionM: reading.positionM,
-	direction: reading.direction,
-	attemptId: reading.attemptId,
-	ownMeasureId: reading.ownMeasureId
-};
-
-function toReading(
-	{ spoolId: _, ...raw }: Omit<Reading, 'status' | 'corrected' | 'confirmed'> & { spoolId: string },
-	amendments: readonly Amendment[]
-): Reading {
-	return applyAmendments(raw, amendments);
+/** Readings as their amendments leave them; the many without any are passed on as they are. */
+function amendedReadings(rows: readonly { reading: Reading }[], amendments: readonly Amendment[]): Reading[] {
+	const targets = new Set(amendments.map((a) => a.targetId));
+	return rows.map(({ reading }) => (targets.has(reading.id) ? applyAmendments(reading, amendments) : reading));
 }
 
 /** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */
