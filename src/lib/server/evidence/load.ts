@@ -13,7 +13,6 @@ import {
 	printer,
 	purchase,
 	quote,
-	reading,
 	spool,
 	trial,
 	trialSpool
