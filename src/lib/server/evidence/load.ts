@@ -2,21 +2,7 @@ import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
-import {
-	attempt,
-	claim,
-	filament,
-	instrument,
-	lot,
-	maker,
-	piece,
-	printer,
-	purchase,
-	quote,
-	spool,
-	trial,
-	trialSpool
-} from '../db/schema';
+import { attempt, claim, filament, instrument, lot, maker, piece, printer, purchase, quote, spool, trial, trialSpool } from '../db/schema';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';

@@ -30,6 +30,11 @@ describe('the pick in one sentence', () => {
 		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 0.6, DO2: 0.4 }))).toMatch(/^KE1 is the better bet/);
 		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 0.4, DO2: 0.35 }))).toMatch(/not decided/);
 	});
+	it('says so when another is first more often than the leader on the estimates', () => {
+		expect(pickSentence([row('TU5'), row('KE1')], chances({ TU5: 0.26, KE1: 0.56 }))).toMatch(
+			/^On the estimates TU5 leads, but it rests on less: KE1 is first in 56 %/
+		);
+	});
 	it('never says certain', () => {
 		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 1, DO2: 0 }))).toMatch(/first in over 9.* DO2 in under/);
 	});

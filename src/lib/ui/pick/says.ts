@@ -23,6 +23,8 @@ export function pickSentence(rows: readonly PickRow[], chances: Chances | null):
 	if (share === null || !chances) return `${first.code} leads.`;
 	const rival = [...rows].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0)).find((r) => r !== first) ?? second;
 	const rest = `first in ${chance(share, chances.draws)} of ${chances.draws.toLocaleString('en-GB')} draws of what the findings allow, ${rival.code} in ${chance(of(rival) ?? 0, chances.draws)}`;
+	if ((of(rival) ?? 0) > share)
+		return `On the estimates ${first.code} leads, but it rests on less: ${rival.code} is first in ${chance(of(rival) ?? 0, chances.draws)} of ${chances.draws.toLocaleString('en-GB')} draws of what the findings allow, ${first.code} in ${chance(share, chances.draws)}.`;
 	if (share >= 0.8) return `Take ${first.code}: ${rest}.`;
 	if (share >= 0.5) return `${first.code} is the better bet: ${rest}.`;
 	return `${first.code} leads, but it is not decided: ${rest}.`;

@@ -39,7 +39,7 @@
 			<h1 class="text-[1.6rem] leading-tight font-bold">{data.head.name}</h1>
 			{#if data.head.question}<p class="text-muted">{data.head.question}</p>{/if}
 		</div>
-		<p class="small md:text-right">
+		<p class="small md:ml-auto md:text-right">
 			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.protocol.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
 				data.protocol.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
