@@ -21,7 +21,9 @@ export function percent(share: number, decimals = 0): string {
 
 /** A chance from a number of draws, with no more digits than the draws carry; none or all of them is not never or always (rule of three). */
 export function chance(share: number, draws: number): string {
-	const unseen = Number((300 / draws).toPrecision(1));
+	// Rounded up to one digit: a bound must not be told smaller than it is.
+	const digit = 10 ** Math.floor(Math.log10(300 / draws));
+	const unseen = Math.ceil(300 / draws / digit - 1e-9) * digit;
 	if (share === 0) return `under ${upTo(unseen, 3)} %`;
 	if (share === 1) return `over ${upTo(100 - unseen, 3)} %`;
 	return percent(share);

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { readClaims } from './claims';
+
+const values = (texts: Parameters<typeof readClaims>[1]) => readClaims('f', texts, 0).rows.map((r) => [r.quantity, r.source, r.value]);
+const codes = (texts: Parameters<typeof readClaims>[1]) => readClaims('f', texts, 0).errors.map((e) => `${e.path} ${e.code}`);
+
+describe('stated figures as typed', () => {
+	it.each(['210-230', '210 - 230 C', '210–230', '210 to 230', '230-210'])('a range "%s" becomes its two ends', (labelNozzle) => {
+		expect(values({ labelNozzle })).toEqual([
+			['nozzleLowC', 'label', 210],
+			['nozzleHighC', 'label', 230]
+		]);
+	});
+	it('one temperature is both ends, Fahrenheit is converted', () => {
+		expect(values({ labelNozzle: '215' }).map((v) => v[2])).toEqual([215, 215]);
+		expect(values({ labelNozzle: '410-446 F' }).map((v) => v[2])).toEqual([210, 230]);
+	});
+	it.each(['±0.02 mm', '+/-0.02', '0,02', '20 um'])('a tolerance "%s" is 0.02 mm', (labelTolerance) => {
+		expect(values({ labelTolerance })[0]?.[2]).toBeCloseTo(0.02, 12);
+	});
+	it('says at which field it does not understand', () => {
+		expect(codes({ labelNozzle: 'warm', labelTolerance: 'tight', listingTolerance: '20' })).toEqual([
+			'labelTolerance notANumber',
+			'listingTolerance outOfRange',
+			'labelNozzle notANumber'
+		]);
+		expect(codes({ labelNozzle: '2150' })).toEqual(['labelNozzle outOfRange']);
+		expect(codes({ labelTolerance: '0.02 furlong' })).toEqual(['labelTolerance unknownUnit']);
+	});
+});

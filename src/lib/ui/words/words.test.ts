@@ -1,0 +1,133 @@
+import { describe, expect, it } from 'vitest';
+import { attempt, diameters, evidence, mark, protocol, quote, reading } from '../../../../tests/support/evidence';
+import { ODDITIES } from '$lib/core/intake/station';
+import { readReading } from '$lib/core/readings/read-reading';
+import { STATIONS } from '$lib/core/registry';
+import { flagLines, missingWords, nextWords, sentence } from './messages';
+import { chance, fixed, percent, plural, upTo } from './numbers';
+import { bareValue, quantityName, valueWords } from './quantities';
+import { refusalWords } from './refusals';
+
+/** Spools in every state the stations speak about. */
+function everyState() {
+	const print = attempt();
+	const failed = attempt({ outcome: 'failed', cause: 'filament', percentReached: 30 });
+	const shaken = attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 });
+	const own = { id: 'm1', name: 'Knob grip', unit: 'N', direction: 'more' as const, low: 0, high: 20 };
+	const ten = [1.75, 1.76, 1.75, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75];
+	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02 };
+	const fine = { ...caliper, id: 'fine', resolution: 0.001, errorLimit: 0.001 };
+	const middling = { ...caliper, id: 'mid', resolution: 0.001, errorLimit: 0.006 };
+	const two = [
+		{ id: 'a', quantity: 'diameterTolerance', source: 'label' as const, value: 0.02 },
+		{ id: 'b', quantity: 'diameterTolerance', source: 'listing' as const, value: 0.03 }
+	];
+	const spools = [
+		evidence(),
+		evidence({ pricesHidden: true, readings: diameters([1.75, 1.75]) }),
+		evidence({
+			quotes: [quote({ shippingMinor: 390, kind: 'bundle' })],
+			spool: { obtained: 'suppliedFree' },
+			claims: [],
+			readings: diameters(ten)
+		}),
+		evidence({
+			quotes: [quote()],
+			attempts: [print, shaken],
+			readings: [mark(print, 'overhangLastClean', 60), mark(print, 'strings', 1), ...diameters(ten)]
+		}),
+		evidence({ quotes: [quote()], attempts: [failed], claims: two, readings: diameters(ten) }),
+		evidence({
+			quotes: [quote()],
+			attempts: [print, failed],
+			readings: ODDITIES.map((quantity) => reading({ station: 'intake', quantity, value: 1 }))
+		}),
+		evidence({
+			readings: [
+				reading({ station: 'intake', quantity: 'nothingOdd', value: 0 }),
+				reading({ station: 'own', quantity: 'own', value: 3, ownMeasureId: 'm1' })
+			]
+		}),
+		...[caliper, fine, middling].flatMap((instrument) =>
+			[ten, [...ten, 1.78], [...ten, 1.9], [...ten, 1.57]].map((values) =>
+				evidence({
+					instruments: [instrument],
+					readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution })
+				})
+			)
+		)
+	];
+	return { spools, protocol: { ...protocol, ownMeasures: [own] } };
+}
+
+describe('words', () => {
+	const { spools, protocol: rules } = everyState();
+	const findings = spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, rules, 0)));
+
+	it('every message of every station is a sentence, with nothing left unfilled', () => {
+		const messages = findings.flatMap((f) => [...f.messages, ...(f.sampling.kind === 'unknown' ? [f.sampling.reason] : [])]);
+		expect(new Set(messages.map((m) => m.id)).size).toBeGreaterThan(25);
+		for (const message of messages) {
+			const said = sentence(message);
+			expect(said).not.toBe(`${message.id}.`);
+			expect(said).toMatch(/[.?]$/);
+			expect(said).not.toMatch(/undefined|NaN|null|Infinity/);
+		}
+	});
+	it('every missing act has words for the cell and for the next step', () => {
+		const acts = spools.flatMap((e) => STATIONS.flatMap((s) => s.next(s.find(e, rules, 0), rules)));
+		expect(new Set(acts.map((m) => m.action))).toEqual(
+			new Set(['unbox', 'measureDiameter', 'printPiece', 'markPiece', 'addPrice', 'measureOwn'])
+		);
+		for (const act of acts) {
+			expect(missingWords(act).rest).not.toBe('missing');
+			expect(nextWords(act, 'KE1')).toContain('KE1');
+			expect(nextWords(act, 'KE1')).not.toMatch(/undefined|NaN/);
+		}
+	});
+	it('no finding carries what JSON cannot', () => {
+		for (const finding of findings) expect(JSON.parse(JSON.stringify(finding))).toEqual(finding);
+	});
+	it('every quantity has a name and words for its values', () => {
+		for (const def of STATIONS.flatMap((s) => s.quantities(rules))) {
+			expect(quantityName(def)).not.toBe(def.id);
+			expect(valueWords(def, def.scale.high, 'EUR')).not.toMatch(/NaN|undefined/);
+			expect(bareValue(def, def.scale.low)).not.toMatch(/NaN|undefined/);
+		}
+	});
+	it('the same flag on several columns is said once', () => {
+		const flag = { kind: 'unlikePrinter' as const, values: ['North', 'South'], spoolIds: ['s1'] };
+		const lines = flagLines(
+			[
+				{ ...flag, quantity: 'overhang' },
+				{ ...flag, quantity: 'bridge' }
+			],
+			() => 'RY5'
+		);
+		expect(lines).toEqual(['RY5: another printer from the rest (North, South) in overhang, bridge.']);
+	});
+	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '175'])('a refused "%s" is explained', (typed) => {
+		const read = readReading('diameter', typed);
+		expect(read.ok).toBe(false);
+		if (!read.ok) expect(refusalWords(read).message).toMatch(/[.?]$/);
+	});
+});
+
+describe('numbers for people', () => {
+	it('have a real minus and no negative zero', () => {
+		expect(fixed(-0.001, 2)).toBe('0.00');
+		expect(fixed(-1.5, 1)).toBe('−1.5');
+		expect(upTo(2.5, 3)).toBe('2.5');
+	});
+	it('never round a chance to never or always', () => {
+		expect(percent(0.001)).toBe('under 1 %');
+		expect(percent(0.999)).toBe('over 99 %');
+		expect(percent(1)).toBe('100 %');
+		expect(chance(0, 2000)).toBe('under 0.2 %');
+		expect(chance(1, 2000)).toBe('over 99.8 %');
+	});
+	it('count in words', () => {
+		expect(plural(1, 'print')).toBe('1 print');
+		expect(plural(2, 'print')).toBe('2 prints');
+	});
+});
