@@ -40,6 +40,7 @@
 	let form = $state(empty());
 	let colourHex = $state('');
 	let obtained = $state<'bought' | 'suppliedFree' | 'gift'>('bought');
+	let reelMaterial = $state<'plastic' | 'card' | 'wire' | null>(null);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let errors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
@@ -68,6 +69,7 @@
 			...(form.quantity.trim() ? { quantity: Number(form.quantity) } : {}),
 			...(colourHex ? { colourHex } : {}),
 			obtained,
+			...(reelMaterial ? { reelMaterial } : {}),
 			...unboxing
 		});
 		if (!sent.ok) {
@@ -80,6 +82,7 @@
 		said = `${sent.answer.benchCode} is taken in. Write the code on the spool.`;
 		form = empty();
 		colourHex = '';
+		reelMaterial = null;
 		odd = null;
 		errors = [];
 		problem = '';
@@ -188,6 +191,16 @@
 						/>
 					</div>
 					<div class="mt-3 space-y-3">
+						<Choice
+							name="reelMaterial"
+							legend="Spool body"
+							bind:value={reelMaterial}
+							options={[
+								{ value: 'plastic', label: 'plastic' },
+								{ value: 'card', label: 'card' },
+								{ value: 'wire', label: 'wire' }
+							]}
+						/>
 						<Choice
 							name="obtained"
 							legend="How obtained"
