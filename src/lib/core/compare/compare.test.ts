@@ -80,6 +80,14 @@ describe('flags', () => {
 		);
 		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', values: ['North', 'South'], spoolIds: ['c'] }]);
 	});
+	it('names prices of another currency: they are not converted', () => {
+		const priced = (spoolId: string, currency: string) => ({
+			...finding(spoolId, 'North', '0.4'),
+			context: { ...EMPTY_CONTEXT, currencies: [currency] }
+		});
+		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, protocol);
+		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
+	});
 	it('is silent when all is alike', () => {
 		expect(compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4')], overhang, protocol).flags).toEqual([]);
 	});

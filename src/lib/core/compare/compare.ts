@@ -6,7 +6,7 @@ import { letters } from './letters';
 /** A set of findings of one quantity that are not like with like. */
 export type Flag = {
 	quantity: string;
-	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings';
+	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings' | 'unlikeCurrency';
 	values: string[];
 	spoolIds: string[];
 };
@@ -40,6 +40,7 @@ function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol
 	const looks: { kind: Flag['kind']; of: (f: Finding) => string[] }[] = [
 		{ kind: 'unlikePrinter', of: (f) => f.context.printers },
 		{ kind: 'unlikeNozzle', of: (f) => f.context.nozzles },
+		{ kind: 'unlikeCurrency', of: (f) => f.context.currencies },
 		{ kind: 'unlikeCondition', of: (f) => (f.subject.condition ? [f.subject.condition] : []) }
 	];
 	if (protocol.settingsPolicy === 'fixed') looks.push({ kind: 'unlikeSettings', of: (f) => f.context.settings });

@@ -30,7 +30,7 @@ function common(evidence: SpoolEvidence, quote: Quote | null) {
 		quote || evidence.pricesHidden ? [] : [{ action: 'addPrice', station: 'cost', count: 1, minutes: 1, params: {} }];
 	return {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
-		context: { ...EMPTY_CONTEXT, from: quote?.seenAt ?? null, to: quote?.seenAt ?? null },
+		context: { ...EMPTY_CONTEXT, currencies: quote ? [quote.currency] : [], from: quote?.seenAt ?? null, to: quote?.seenAt ?? null },
 		inputs: { used: quote ? [quote.id] : [], excluded: [], revision: evidence.spool.revision },
 		missing
 	};

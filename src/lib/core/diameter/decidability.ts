@@ -1,4 +1,4 @@
-import { rectangularUncertainty } from '../stats/combined-uncertainty';
+import { instrumentUncertainty } from './instrument-uncertainty';
 
 export type Decidability = { standardUncertaintyMm: number; shareOfTolerance: number; able: 'able' | 'marginal' | 'unable' };
 
@@ -10,7 +10,7 @@ export type Decidability = { standardUncertaintyMm: number; shareOfTolerance: nu
  * @example decidability(0.02, 0.01, 0.02) // { standardUncertaintyMm: 0.0119, shareOfTolerance: 0.595, able: 'unable' }
  */
 export function decidability(errorLimitMm: number, resolutionMm: number, toleranceMm: number): Decidability {
-	const standardUncertaintyMm = Math.hypot(rectangularUncertainty(errorLimitMm), rectangularUncertainty(resolutionMm / 2));
+	const standardUncertaintyMm = instrumentUncertainty(errorLimitMm, resolutionMm);
 	const shareOfTolerance = standardUncertaintyMm / toleranceMm;
 	return {
 		standardUncertaintyMm,

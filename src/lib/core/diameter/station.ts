@@ -3,12 +3,13 @@ import type { Instrument, Protocol, Reading, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, FindingContext, Message, Missing } from '../finding/types';
 import type { Station } from '../station';
-import { rectangularUncertainty, combineUncertainties } from '../stats/combined-uncertainty';
+import { combineUncertainties } from '../stats/combined-uncertainty';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { compareAtResolution } from '../stats/resolution';
 import { wilsonInterval } from '../stats/wilson';
 import { decidability } from './decidability';
 import { flowError } from './flow';
+import { instrumentUncertainty } from './instrument-uncertainty';
 import { oddReadings } from './odd-readings';
 import { diameterMean, diameterOutside } from './quantities';
 
@@ -103,7 +104,7 @@ function findMean(evidence: SpoolEvidence, protocol: Protocol): Finding {
 	if (n === 0) return makeFinding(diameterMean, { ...common, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
 
 	const budget = instrumentBudget(evidence, counted);
-	const instrumentU = Math.hypot(rectangularUncertainty(budget.errorLimit), rectangularUncertainty(budget.resolution / 2));
+	const instrumentU = instrumentUncertainty(budget.errorLimit, budget.resolution);
 	const placeMeans = meanOfPlaces(counted);
 	const over = meanInterval(placeMeans);
 	const estimate = meanInterval(counted.map((r) => r.value)).mean as number;

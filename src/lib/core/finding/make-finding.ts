@@ -8,6 +8,7 @@ export const EMPTY_CONTEXT: FindingContext = {
 	conditions: [],
 	lots: [],
 	instruments: [],
+	currencies: [],
 	from: null,
 	to: null
 };

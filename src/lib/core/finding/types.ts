@@ -29,6 +29,7 @@ export type FindingContext = {
 	conditions: ConditionKind[];
 	lots: string[];
 	instruments: string[];
+	currencies: string[];
 	from: number | null;
 	to: number | null;
 };

@@ -24,10 +24,11 @@ export type Explanation = {
  */
 export function explain(input: PickInput, rows: readonly PickRow[]): Explanation {
 	const [first, second] = rows.filter((r) => r.eligible);
-	const weighed = input.rule !== 'cheapest';
+	// Under the other rules the lead is no sum of weighted values, so nothing is said of its parts.
+	const weighed = input.rule === 'weighted';
 	return {
 		decidedBy: first && second && weighed ? decidedBy(first, second) : null,
-		turnsAt: first && second && input.rule === 'weighted' ? turnsAt(first, second) : null,
+		turnsAt: first && second && weighed ? turnsAt(first, second) : null,
 		firmUp: first ? firmUp(input, first, second ?? null) : null,
 		otherRules: (['weighted', 'perMoney', 'cheapest'] as const)
 			.filter((rule) => rule !== input.rule)

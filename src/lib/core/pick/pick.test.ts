@@ -183,6 +183,10 @@ describe('explanation', () => {
 	const given = input([a, b], criteria);
 	const said = explain(given, rank(given));
 
+	it('says nothing of weights under a rule that does not add them', () => {
+		const money = input([a, b], criteria, 'perMoney');
+		expect(explain(money, rank(money))).toMatchObject({ decidedBy: null, turnsAt: null });
+	});
 	it('names what decided', () => expect(said.decidedBy?.quantity).toBe('strings'));
 	it('the named weight really turns the order, and not before', () => {
 		const turn = said.turnsAt as { quantity: string; to: number };

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import type { Reader } from '../db/client';
 import { reading } from '../db/schema';
 import { refuseField } from '../problem';
@@ -10,7 +10,7 @@ export async function checkMasses(db: Reader, spoolId: string, quantity: string,
 	const [last] = await db
 		.select({ value: reading.value })
 		.from(reading)
-		.where(and(eq(reading.spoolId, spoolId), inArray(reading.quantity, [other])))
+		.where(and(eq(reading.spoolId, spoolId), eq(reading.quantity, other)))
 		.orderBy(desc(reading.takenAt))
 		.limit(1);
 	if (last?.value === null || last?.value === undefined) return;

@@ -11,7 +11,7 @@ import { claim, event, filament, lot, maker, note, purchase, quote, reading, ser
 import { refuse } from '../problem';
 import { raiseFilament } from '../readings/post';
 import { refusedReading } from '../readings/words';
-import { pastInstant } from '../time';
+import { isFuture } from '../time';
 import { writeOnce } from '../write/write-once';
 import { readClaims } from './claims';
 
@@ -60,8 +60,9 @@ async function takeInRow(
 	trialId: string | undefined,
 	now: number
 ): Promise<{ ok: true; taken: TakenIn } | { ok: false; errors: FieldError[] }> {
-	const at = pastInstant(body.at, now, 'at');
+	const at = Date.parse(body.at);
 	const errors: FieldError[] = [];
+	if (isFuture(at, now)) errors.push({ path: 'at', code: 'future', message: 'lies in the future' });
 	const money = readQuote({ price: body.price, shipping: body.shipping, netMass: body.netMass, quantity: body.quantity });
 	errors.push(...money.errors);
 	const filamentId = await findFilament(tx, body);

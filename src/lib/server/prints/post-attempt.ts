@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
 import { readReading } from '$lib/core/readings/read-reading';
@@ -84,16 +84,10 @@ async function trialPiece(tx: Transaction, trialId: string | undefined): Promise
 }
 
 async function checkKnown(tx: Transaction, pieceId: string, printerId: string | undefined): Promise<void> {
-	const [knownPiece] = await tx
-		.select({ id: piece.id })
-		.from(piece)
-		.where(inArray(piece.id, [pieceId]));
+	const [knownPiece] = await tx.select({ id: piece.id }).from(piece).where(eq(piece.id, pieceId));
 	if (!knownPiece) throw refuseField('pieceId', 'unknownId', 'there is no such piece');
 	if (!printerId) return;
-	const [knownPrinter] = await tx
-		.select({ id: printer.id })
-		.from(printer)
-		.where(and(eq(printer.id, printerId)));
+	const [knownPrinter] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
 	if (!knownPrinter) throw refuseField('printerId', 'unknownId', 'there is no such printer');
 }
 

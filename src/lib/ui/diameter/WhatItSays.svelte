@@ -7,6 +7,8 @@
 	import { GRADE_WORDS } from '../words/quantities';
 
 	let { mean, outside, onnext }: { mean: Finding; outside: Finding; onnext: () => void } = $props();
+	/** Below this a flow error is hard to see (common practice, no source). */
+	const LITTLE_FLOW_PCT = 3;
 	const [first, ...rest] = $derived(mean.messages);
 	const worstFlow = $derived(first && 'worstFlowPct' in first.params ? Number(first.params.worstFlowPct) : null);
 	const left = $derived(mean.missing[0]?.count ?? 0);
@@ -22,7 +24,11 @@
 		{#if left > 0}
 			{plural(left, 'more reading')} would complete the quick check.
 		{:else if worstFlow !== null}
-			For most prints it matters little: at worst {upTo(worstFlow, 1)} % flow.
+			{worstFlow < LITTLE_FLOW_PCT ? 'For most prints it matters little' : 'It can show in walls and corners'}: at worst {upTo(
+				worstFlow,
+				1
+			)} % flow, the farthest of
+			{plural(mean.n, 'reading')}.
 		{/if}
 	</p>
 	<button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>

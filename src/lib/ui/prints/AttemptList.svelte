@@ -1,13 +1,12 @@
 <script lang="ts">
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { FAILURE_CAUSES, type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button, Modal } from 'flowbite-svelte';
+	import { Amending } from '../form/amending.svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import NoteForm from '../form/NoteForm.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { hereAndNow, newId, send } from '../form/send';
 	import ReadingList from '../bench/ReadingList.svelte';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
@@ -40,39 +39,12 @@
 		return own.filter((x) => x.action !== 'undo' && !undone.has(x.id)).at(-1) ?? null;
 	};
 
-	let chosen = $state.raw<Attempt | null>(null);
-	let open = $state(false);
+	const amending = new Amending<Attempt>('attempt', () => onchange());
 	let cause = $state<FailureCause | null>(null);
-	let reason = $state('');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
 
 	function edit(attempt: Attempt): void {
-		chosen = attempt;
 		cause = attempt.cause;
-		reason = '';
-		errors = [];
-		problem = '';
-		open = true;
-	}
-
-	async function amend(target: Attempt, action: string, more: object = {}): Promise<void> {
-		const sent = await send('amendments', {
-			id: newId(),
-			targetKind: 'attempt',
-			targetId: target.id,
-			action,
-			reason,
-			...more,
-			...hereAndNow()
-		});
-		if (!sent.ok) {
-			errors = sent.errors;
-			problem = sent.errors.length ? '' : sent.title;
-			return;
-		}
-		open = false;
-		onchange();
+		amending.edit(attempt);
 	}
 </script>
 
@@ -106,24 +78,24 @@
 			{#if last}
 				<p class="small">
 					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Struck out' : 'Counts again'}: {last.reason}
-					<button type="button" class="link" onclick={() => void amend(attempt, 'undo', { undoesId: last.id })}>undo</button>
+					<button type="button" class="link" onclick={() => void amending.amend('undo', { undoesId: last.id }, attempt)}>undo</button>
 				</p>
 			{/if}
 		</li>
 	{/each}
 </ol>
 
-<Modal bind:open title="Amend this print" size="xs" class="bg-panel! text-ink!">
+<Modal bind:open={amending.open} title="Amend this print" size="xs" class="bg-panel! text-ink!">
 	<form
 		class="space-y-3"
 		novalidate
 		onsubmit={(e) => {
 			e.preventDefault();
-			if (chosen) void amend(chosen, 'correct', { replacement: { cause } });
+			void amending.amend('correct', { replacement: { cause } });
 		}}
 	>
-		<FormProblem title={problem} />
-		{#if chosen?.outcome === 'failed'}
+		<FormProblem title={amending.problem} />
+		{#if amending.chosen?.outcome === 'failed'}
 			<Choice
 				name="amend-cause"
 				legend="Charged to"
@@ -131,27 +103,25 @@
 				options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
 			/>
 		{/if}
-		<Field id="amend-attempt-reason" path="reason" label="Why" bind:value={reason} {errors} placeholder="belt was loose" />
+		<Field
+			id="amend-attempt-reason"
+			path="reason"
+			label="Why"
+			bind:value={amending.reason}
+			errors={amending.errors}
+			placeholder="belt was loose"
+		/>
 		<div class="flex flex-wrap gap-2">
-			{#if chosen?.outcome === 'failed'}<Button type="submit" size="sm" class="bg-act! text-on-act!">Correct it</Button>{/if}
-			{#if chosen?.status === 'excluded'}
-				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'reinstate')}
-					>Let it count again</Button
-				>
+			{#if amending.chosen?.outcome === 'failed'}<Button type="submit" size="sm" class="bg-act! text-on-act!">Correct it</Button>{/if}
+			{#if amending.chosen?.status === 'excluded'}
+				<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('reinstate')}>Let it count again</Button>
 			{:else}
-				<Button type="button" size="sm" color="alternative" onclick={() => chosen && void amend(chosen, 'exclude')}>Strike it out</Button>
+				<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('exclude')}>Strike it out</Button>
 			{/if}
 		</div>
 	</form>
-	{#if chosen}
+	{#if amending.chosen}
 		<hr />
-		<NoteForm
-			targetKind="attempt"
-			targetId={chosen.id}
-			ondone={() => {
-				open = false;
-				onchange();
-			}}
-		/>
+		<NoteForm targetKind="attempt" targetId={amending.chosen.id} ondone={() => amending.done()} />
 	{/if}
 </Modal>

@@ -112,7 +112,8 @@ const FLAGS: Record<string, string> = {
 	unlikePrinter: 'another printer',
 	unlikeNozzle: 'another nozzle',
 	unlikeCondition: 'another condition',
-	unlikeSettings: 'another nozzle temperature'
+	unlikeSettings: 'another nozzle temperature',
+	unlikeCurrency: 'another currency, not converted,'
 };
 
 /** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */

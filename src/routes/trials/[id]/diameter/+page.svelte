@@ -5,7 +5,7 @@
 	import { oddReadings } from '$lib/core/diameter/odd-readings';
 	import { stated } from '$lib/core/claims/stated';
 	import { readReading } from '$lib/core/readings/read-reading';
-	import { rectangularUncertainty } from '$lib/core/stats/combined-uncertainty';
+	import { instrumentUncertainty } from '$lib/core/diameter/instrument-uncertainty';
 	import type { Finding } from '$lib/core/finding/types';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
@@ -56,6 +56,7 @@
 	const place = $derived(Math.floor(at / data.protocol.diameterDirections));
 	const direction = $derived(data.protocol.diameterDirections === 1 || at % data.protocol.diameterDirections === 0 ? 'along' : 'across');
 	const tolerance = $derived(evidence ? stated(evidence.claims, 'diameterTolerance') : null);
+	const nominalMm = $derived(mean?.figure.kind === 'strand' ? mean.figure.nominalMm : null);
 	const instrument = $derived(data.instruments.find((i) => i.id === instrumentId));
 	const odd = $derived(oddReadings(counted)[0]);
 	const items = $derived(
@@ -123,7 +124,7 @@
 			<div class="flex flex-wrap items-baseline gap-x-3">
 				<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 				<span class="text-muted">
-					{tolerance ? `claims 1.75 ± ${upTo(tolerance.value, 3)} mm` : 'no tolerance stated'} ·
+					{tolerance ? `claims ${nominalMm} ± ${upTo(tolerance.value, 3)} mm` : 'no tolerance stated'} ·
 					{#if data.instruments.length > 0}
 						<label class="sr-only" for="instrument">Instrument</label>
 						<select
@@ -138,7 +139,7 @@
 							<option value="">not named</option>
 							{#each data.instruments as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} mm</option>{/each}
 						</select>
-						{#if instrument?.errorLimit}u = {fixed(rectangularUncertainty(instrument.errorLimit), 3)} mm{/if}
+						{#if instrument?.errorLimit}u = {fixed(instrumentUncertainty(instrument.errorLimit, instrument.resolution ?? 0), 3)} mm{/if}
 					{:else}
 						<a class="link" href="/workshop">name your caliper</a>
 					{/if}
