@@ -75,4 +75,6 @@ test('recall finds a spool by a word of its note and shows the settings that wor
 	await page.getByRole('link', { name: /Plainsong/ }).click();
 	await expect(page.getByRole('region', { name: 'What worked' })).toContainText('nozzle 210 °C');
 	await expect(page.getByText('a clip left on the sunny sill went soft')).toBeVisible();
+	await page.getByRole('banner').getByRole('link', { name: 'Trial sheet' }).click();
+	await expect(page.getByRole('heading', { name: 'Clips before winter' })).toBeVisible();
 });

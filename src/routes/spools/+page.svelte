@@ -47,7 +47,7 @@
 						<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} class="w-14" />
 					</span>
 					<span class="min-w-0"
-						><span class="block truncate">{productLine({ ...spool, lot: null })}</span><span class="small"
+						><span class="block truncate">{productLine(spool)}</span><span class="small"
 							>{[spool.material, spool.colourName].filter(Boolean).join(', ')}</span
 						></span
 					>

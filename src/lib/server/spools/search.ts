@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
 import type { Reader } from '../db/client';
-import { attempt, filament, maker, note, reading, spool } from '../db/schema';
+import { attempt, filament, lot, maker, note, reading, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
 
 export type SpoolListing = {
@@ -9,6 +9,7 @@ export type SpoolListing = {
 	maker: string | null;
 	filament: string | null;
 	material: string;
+	lot: string | null;
 	colourName: string | null;
 	colourHex: string | null;
 	takenInAt: number;
@@ -48,17 +49,18 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 		);
 	};
 	const rows = await db
-		.select({ spool, filament, maker })
+		.select({ spool, filament, maker, lot: lot.code })
 		.from(spool)
 		.innerJoin(filament, eq(filament.id, spool.filamentId))
 		.innerJoin(maker, eq(maker.id, filament.makerId))
+		.leftJoin(lot, eq(lot.id, spool.lotId))
 		.where(and(...words.map(matches)))
 		.orderBy(desc(spool.createdAt), desc(spool.id))
 		.limit(LIMIT);
 	const ids = rows.map((r) => r.spool.id);
 	const [prints, readings] =
 		ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
-	const listing = rows.map(({ spool: s, filament: f, maker: m }): SpoolListing => {
+	const listing = rows.map(({ spool: s, filament: f, maker: m, lot: lotCode }): SpoolListing => {
 		const p = prints.find((t) => t.id === s.id);
 		const r = readings.find((t) => t.id === s.id);
 		const blind = hidden.has(s.id);
@@ -68,6 +70,7 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 			maker: blind ? null : m.name,
 			filament: blind ? null : f.name,
 			material: f.material,
+			lot: lotCode,
 			colourName: s.colourName,
 			colourHex: s.colourHex,
 			takenInAt: s.createdAt,

@@ -10,6 +10,10 @@
 	import type { Snippet } from 'svelte';
 
 	let { trial, instance, children }: { trial: ShellTrial | null; instance: string; children: Snippet } = $props();
+	let lastTrial = $state.raw<ShellTrial | null>(null);
+	$effect(() => {
+		if (trial) lastTrial = trial;
+	});
 	let keysOpen = $state(false);
 	let menuOpen = $state(false);
 	$effect(() => {
@@ -56,7 +60,17 @@
 			>
 		</div>
 		<div id="rail" class="{menuOpen ? 'block' : 'hidden'} pb-3 md:flex md:grow md:flex-col">
-			{#if trial}<StationLine {trial} />{/if}
+			{#if trial}
+				<StationLine {trial} />
+			{:else}
+				<!-- The sheet is one click away from everywhere: the trial last looked at, else the newest. -->
+				<div class="px-[18px] pt-2 md:pt-5">
+					<a href={lastTrial ? `/trials/${lastTrial.id}` : '/'} class="panel block px-2.5 py-1.5">
+						<span class="font-semibold">Trial sheet</span>
+						{#if lastTrial}<span class="small block">{lastTrial.name}</span>{/if}
+					</a>
+				</div>
+			{/if}
 			<nav aria-label="More" class="mt-4 flex flex-col px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
 				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop']] as const as [href, name] (href)}
 					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
