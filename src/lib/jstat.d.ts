@@ -8,6 +8,15 @@ declare module 'jstat' {
 		inv(p: number, a: number, b: number): number;
 		cdf(x: number, a: number, b: number): number;
 	}
-	const jStat: { studentt: Distribution1; beta: Distribution2; normal: Distribution2 };
+	interface DistributionCount {
+		cdf(k: number, n: number, p: number): number;
+	}
+	const jStat: {
+		gammaln(x: number): number;
+		binomial: DistributionCount;
+		studentt: Distribution1;
+		beta: Distribution2;
+		normal: Distribution2;
+	};
 	export default jStat;
 }

@@ -8,7 +8,7 @@ import platform
 
 import numpy
 import scipy
-from scipy import stats
+from scipy import special, stats
 
 
 def wilson(x, n, level=0.95):
@@ -28,12 +28,18 @@ def welch(a, b):
     return {"a": a, "b": b, "p": stats.ttest_ind(a, b, equal_var=False).pvalue}
 
 
+def sign_test(better, worse):
+    return {"better": better, "worse": worse, "p": stats.binomtest(better, better + worse, 0.5).pvalue}
+
+
 out = {
     "versions": {"python": platform.python_version(), "scipy": scipy.__version__, "numpy": numpy.__version__},
     "wilson": [wilson(x, n) for x, n in [(0, 1), (1, 1), (9, 10), (3, 8), (10, 10), (0, 40), (57, 60)]],
     "tQuantiles": [{"p": p, "df": df, "t": stats.t.ppf(p, df)} for p in (0.975, 0.995) for df in (1, 2, 4, 9, 4.37, 69.4, 2000)],
     "betaQuantiles": [{"p": p, "a": a, "b": b, "x": stats.beta.ppf(p, a, b)} for p in (0.025, 0.5, 0.995) for a, b in [(0.5, 0.5), (0.5, 9.5), (2.5, 8.5)]],
     "meanIntervals": [mean_interval(v) for v in ([1.74, 1.75, 1.76], [1.75, 1.76, 1.74, 1.75, 1.77, 1.73, 1.75, 1.76, 1.74, 1.75])],
+    "signTests": [sign_test(b, w) for b, w in [(1, 0), (5, 0), (6, 0), (7, 1), (4, 4), (12, 3)]],
+    "digammas": [{"x": x, "y": special.digamma(x), "lnGamma": special.gammaln(x)} for x in (0.3, 1, 1.0721, 1.5, 5, 6, 42)],
     "welch": [
         welch([10.1, 9.8, 10.3, 10.0], [10.9, 11.4, 10.7, 11.9, 11.1]),
         welch([10.1, 9.8, 10.3, 10.0], [10.2, 10.6, 9.9, 10.8]),

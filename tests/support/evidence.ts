@@ -1,4 +1,5 @@
-import type { Attempt, Protocol, Quote, Reading, SpoolEvidence } from '../../src/lib/core/evidence';
+import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
+import type { Attempt, Protocol, Quote, Reading, Specimen, SpoolEvent, SpoolEvidence } from '../../src/lib/core/evidence';
 
 /** Small builders of evidence for the tests of core: everything has a plain default, a test names only what it is about. */
 
@@ -11,7 +12,13 @@ export const protocol: Protocol = {
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,
-	ownMeasures: []
+	nominalMm: 1.75,
+	strengthHighN: 400,
+	specimenKinds: { load: null, blows: null, byHand: null },
+	ownMeasures: [],
+	lent: [],
+	handbook: [...HANDBOOK],
+	printer: null
 };
 
 let serial = 0;
@@ -30,7 +37,9 @@ export function reading(given: Partial<Reading> & Pick<Reading, 'station' | 'qua
 		positionM: null,
 		direction: null,
 		attemptId: null,
+		specimenId: null,
 		ownMeasureId: null,
+		before: null,
 		status: 'counts',
 		corrected: false,
 		confirmed: false,
@@ -74,6 +83,35 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 export const mark = (on: Attempt, quantity: string, value: number, more: Partial<Reading> = {}): Reading =>
 	reading({ station: 'prints', quantity, value, attemptId: on.id, ...more });
 
+export function event(given: Partial<SpoolEvent> & Pick<SpoolEvent, 'kind' | 'at'>): SpoolEvent {
+	return { id: id('event'), drying: null, status: 'counts', corrected: false, confirmed: false, ...given };
+}
+
+export function specimen(given: Partial<Specimen> = {}): Specimen {
+	return {
+		id: id('specimen'),
+		at: 1000,
+		shape: 'hook',
+		orientation: 'upright',
+		method: 'steps',
+		status: 'counts',
+		corrected: false,
+		confirmed: false,
+		...given
+	};
+}
+
+/** A reading of a specimen, in newtons (or whatever the quantity's canonical unit is). */
+export const load = (of: Specimen, quantity: string, value: number, more: Partial<Reading> = {}): Reading =>
+	reading({ station: 'strength', quantity, value, specimenId: of.id, ...more });
+
+/** Gross weighings a day apart, on a scale that shows 0.1 g. */
+export function weighed(grams: [mass: number, before: Reading['before']][], stepMs = 86_400_000): Reading[] {
+	return grams.map(([value, before], i) =>
+		reading({ station: 'moisture', quantity: 'grossMass', value, before, resolution: 0.1, takenAt: 1000 + i * stepMs })
+	);
+}
+
 export function quote(given: Partial<Quote> = {}): Quote {
 	return {
 		id: id('quote'),
@@ -99,6 +137,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 			maker: null,
 			filament: null,
 			material: 'PETG',
+			reelMaterial: null,
 			lot: null,
 			obtained: 'bought',
 			revision: 1,
@@ -112,6 +151,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		pricesHidden: false,
 		readings: [],
 		attempts: [],
+		specimens: [],
 		events: [],
 		instruments: [],
 		pieces: [{ id: MAIN_PIECE, name: 'ladder piece', version: 1, overhangStepDeg: 5, bridgeStepMm: 5, gramsG: 14 }],

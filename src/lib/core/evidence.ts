@@ -22,8 +22,14 @@ export type Reading = Amended & {
 	positionM: number | null;
 	direction: string | null;
 	attemptId: string | null;
+	specimenId: string | null;
 	ownMeasureId: string | null;
+	/** For a weighing: what the tester says lay before it; null leaves it to be inferred from the record. */
+	before: Before | null;
 };
+
+/** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */
+export type Before = 'print' | 'dried' | 'air';
 
 export type Instrument = { id: string; name: string; quantity: string; resolution: number | null; errorLimit: number | null };
 
@@ -40,7 +46,21 @@ export type Quote = {
 	kind: 'list' | 'sale' | 'bundle';
 };
 
-export type SpoolEvent = Amended & { id: string; kind: 'opened' | 'exposed' | 'dried' | 'printed' | 'respooled' | 'cutOff'; at: number };
+/** A drying is dated by its end: from then on the spool is dried. */
+export type SpoolEvent = Amended & {
+	id: string;
+	kind: 'opened' | 'exposed' | 'dried' | 'printed' | 'respooled' | 'cutOff';
+	at: number;
+	drying: { runId: string; startedAt: number; setPointC: number; dryer: string | null } | null;
+};
+
+export type LoadMethod = 'direct' | 'steps' | 'blows' | 'byHand';
+
+/** One thing that is loaded until it breaks or holds. What happened to it are readings. */
+export type Specimen = Amended & { id: string; at: number; shape: string; orientation: Orientation; method: LoadMethod };
+
+/** How the layers lay: flat and on edge are pulled along them, upright across. */
+export type Orientation = 'flat' | 'edge' | 'upright';
 
 export type Piece = {
 	id: string;
@@ -89,6 +109,7 @@ export type SpoolEvidence = {
 		maker: string | null;
 		filament: string | null;
 		material: string;
+		reelMaterial: string | null;
 		lot: string | null;
 		obtained: 'bought' | 'suppliedFree' | 'gift' | null;
 		revision: number;
@@ -99,6 +120,7 @@ export type SpoolEvidence = {
 	pricesHidden: boolean;
 	readings: Reading[];
 	attempts: Attempt[];
+	specimens: Specimen[];
 	events: SpoolEvent[];
 	instruments: Instrument[];
 	pieces: Piece[];
@@ -117,7 +139,54 @@ export type Protocol = {
 	repeats: number;
 	diameterPlaces: number;
 	diameterDirections: number;
+	/** Diameter the profile assumes. */
+	nominalMm: number;
+	/** Top of the strength scale: a hook and a tensile bar break at very different loads. */
+	strengthHighN: number;
+	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */
+	specimenKinds: Record<SpecimenMeasure, string | null>;
 	ownMeasures: OwnMeasure[];
+	/** Scatter that the house spool's repeats lend to spools with one print or specimen. */
+	lent: LentScatter[];
+	handbook: MaterialFigures[];
+	/** What the trial's printer can do; null where no printer is named or nothing is known of it. */
+	printer: PrinterAbilities | null;
+};
+
+/** What a specimen's result is told in. */
+export type SpecimenMeasure = 'load' | 'blows' | 'byHand';
+
+/** Standard deviation of the house spool's repeats of one quantity; of the logarithm where `relative`. */
+export type LentScatter = {
+	quantity: string;
+	subject: string | null;
+	sd: number;
+	df: number;
+	n: number;
+	code: string;
+	relative: boolean;
+};
+
+export type PrinterAbilities = { name: string; hotEndMaxC: number | null; hardenedNozzle: boolean | null; enclosed: boolean | null };
+
+/** A figure of the handbook with where it comes from. A range has two ends, a single figure the same twice. */
+type HandbookFigure = { low: number; high: number; source: string } | null;
+
+/** What the handbook says of a material. Demands that are not known are null, not "no". */
+export type MaterialFigures = {
+	material: string;
+	dryingC: HandbookFigure;
+	dryingH: HandbookFigure;
+	softeningC: HandbookFigure;
+	densityGcm3: HandbookFigure;
+	/** Hot end the printer must reach. */
+	hotEndC: HandbookFigure;
+	hardenedNozzle: boolean | null;
+	enclosure: boolean | null;
+	fumes: string;
+	feeder: string;
+	/** Own copy of the workshop, or the figures Draught came with. */
+	edited: boolean;
 };
 
 export type ConditionAt = { kind: ConditionKind; since: number | null };

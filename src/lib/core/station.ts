@@ -1,4 +1,4 @@
-import type { Protocol, SpoolEvidence } from './evidence';
+import type { LentScatter, Protocol, SpoolEvidence } from './evidence';
 import type { Finding, Missing, QuantityDef } from './finding/types';
 
 /**
@@ -10,6 +10,10 @@ export type Station = {
 	id: string;
 	quantities(protocol: Protocol): QuantityDef[];
 	find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[];
+	/** Scatter this spool's repeats can lend to spools with a single one. */
+	lends?(evidence: SpoolEvidence, protocol: Protocol): LentScatter[];
+	/** Invited where it would change an answer, never demanded: without weight in the pick it is nobody's next step. */
+	invited?: true;
 	/** The next useful acts at this station for one spool, the most useful first. */
 	next(findings: Finding[], protocol: Protocol): Missing[];
 };

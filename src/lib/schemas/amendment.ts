@@ -5,11 +5,12 @@ import { id, instant, requiredWords, typed, words, zone } from './common';
 export const amendmentBody = z
 	.object({
 		id,
-		targetKind: z.enum(['reading', 'attempt', 'event']),
+		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen']),
 		targetId: id,
 		action: z.enum(['correct', 'exclude', 'reinstate', 'confirm', 'undo']),
 		undoesId: id.optional(),
 		typed: typed.optional().describe('the corrected value of a reading, as typed'),
+		before: z.enum(['print', 'dried', 'air']).optional().describe('what lay before a weighing, if the inference was wrong'),
 		accepted: z.boolean().default(false),
 		replacement: attemptReplacement.optional().describe('the corrected fields of an attempt'),
 		reason: words(500).default(''),
@@ -22,7 +23,7 @@ export type AmendmentBody = z.output<typeof amendmentBody>;
 
 export const noteBody = z.object({
 	id,
-	targetKind: z.enum(['spool', 'attempt', 'reading', 'trial']),
+	targetKind: z.enum(['spool', 'attempt', 'reading', 'specimen', 'trial']),
 	targetId: id,
 	text: requiredWords('the note', 2000),
 	at: instant,
@@ -32,6 +33,7 @@ export const noteBody = z.object({
 export const instrumentBody = z.object({
 	id,
 	name: requiredWords('name'),
-	errorLimit: typed.min(1, { error: 'error limit is missing' }).describe('as its leaflet states it, such as 0.02 mm'),
+	measures: z.enum(['length', 'mass']).default('length'),
+	errorLimit: typed.min(1, { error: 'error limit is missing' }).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
 	resolution: typed.min(1, { error: 'resolution is missing' })
 });

@@ -72,8 +72,18 @@ export const attemptReplacement = z
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: 'nothing is corrected' });
 
+const abilities = {
+	hotEndMax: typed.optional().describe('highest temperature of the hot end, such as 260 C'),
+	hardenedNozzle: z.boolean().optional(),
+	enclosed: z.boolean().optional()
+};
+
 export const printerBody = z.object({
 	id,
 	name: words().min(1, { error: 'name is missing' }),
-	nozzle: words().min(1, { error: 'nozzle is missing' })
+	nozzle: words().min(1, { error: 'nozzle is missing' }),
+	...abilities
 });
+
+/** What a printer can do, said later. */
+export const printerFactsBody = z.object({ id, printerId: id, ...abilities });

@@ -13,6 +13,11 @@ export const readingBody = z.object({
 	positionM: z.number().min(0).max(5000).optional(),
 	direction: z.enum(['along', 'across']).optional(),
 	attemptId: id.optional(),
+	specimenId: id.optional(),
+	before: z
+		.enum(['print', 'dried', 'air'])
+		.optional()
+		.describe('for a weighing: what lay before it, where the record would infer otherwise'),
 	ownMeasureId: id.optional(),
 	roomTemperatureC: z.number().min(-40).max(80).optional(),
 	roomHumidityPct: z.number().min(0).max(100).optional(),

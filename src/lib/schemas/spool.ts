@@ -5,6 +5,7 @@ import { benchCode, colourHex, id, instant, requiredWords, typed, words, zone } 
 
 const claimFields = {
 	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
+	nominalDiameter: typed.optional().describe('nominal diameter of the strand, 1.75 mm if not said'),
 	labelTolerance: typed.optional().describe('stated diameter tolerance on the label'),
 	listingTolerance: typed.optional().describe('stated diameter tolerance in the listing')
 };
@@ -37,6 +38,7 @@ export const intakeBody = z.object({
 	colourHex: colourHex.optional(),
 	tare: typed.optional(),
 	grossMass: typed.optional(),
+	nominalDiameter: claimFields.nominalDiameter,
 	labelTolerance: claimFields.labelTolerance,
 	listingTolerance: claimFields.listingTolerance,
 	quantity: quoteFields.quantity,

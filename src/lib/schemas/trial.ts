@@ -37,8 +37,19 @@ export const protocolBody = z.object({
 	printerId: id.nullable().default(null),
 	repeats: z.int().min(1).max(20),
 	diameterPlaces: z.int().min(1).max(100),
-	diameterDirections: z.int().min(1).max(2)
+	diameterDirections: z.int().min(1).max(2),
+	strengthHighN: z
+		.number({ error: 'must be a number of newtons' })
+		.min(1, { error: 'must be at least 1 N' })
+		.max(100_000, { error: 'must be at most 100,000 N' })
+		.default(400)
 });
+
+/** A trial's name and question, said better later. */
+export const trialFactsBody = z.object({ id, trialId: id, name: requiredWords('name'), question: words(2000).default('') });
+
+/** Takes a spool out of a trial; what was measured of it stays with the spool. */
+export const trialLeaveBody = z.object({ id, trialId: id, spoolId: id });
 
 export const blindBody = z.object({ id, trialId: id, blind: z.boolean() });
 

@@ -78,7 +78,7 @@ describe('flags', () => {
 			overhang,
 			protocol
 		);
-		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', values: ['North', 'South'], spoolIds: ['c'] }]);
+		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', detail: null, values: ['North', 'South'], spoolIds: ['c'] }]);
 	});
 	it('names prices of another currency: they are not converted', () => {
 		const priced = (spoolId: string, currency: string) => ({
@@ -86,9 +86,37 @@ describe('flags', () => {
 			context: { ...EMPTY_CONTEXT, currencies: [currency] }
 		});
 		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, protocol);
-		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
+		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', detail: null, values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
 	});
 	it('is silent when all is alike', () => {
 		expect(compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4')], overhang, protocol).flags).toEqual([]);
+	});
+	const settled = (spoolId: string, settings: { name: string; value: number }[]): Finding => ({
+		...finding(spoolId, 'North', '0.4'),
+		context: { ...EMPTY_CONTEXT, settings }
+	});
+	it('settings are held equal as far as the policy says', () => {
+		const set = [
+			settled('a', [
+				{ name: 'nozzleC', value: 215 },
+				{ name: 'fanPct', value: 50 }
+			]),
+			settled('b', [
+				{ name: 'nozzleC', value: 240 },
+				{ name: 'fanPct', value: 50 }
+			]),
+			settled('c', [{ name: 'fanPct', value: 20 }])
+		];
+		const details = (settingsPolicy: typeof protocol.settingsPolicy) =>
+			compare(set, overhang, { ...protocol, settingsPolicy }).flags.map((f) => [f.detail, f.spoolIds]);
+		expect(details('fixed')).toEqual([
+			['fanPct', ['c']],
+			['nozzleC', ['b']]
+		]);
+		expect(details('label')).toEqual([['fanPct', ['c']]]);
+		expect(details('preset')).toEqual([]);
+	});
+	it('a setting that was not noted is no other setting', () => {
+		expect(compare([settled('a', [{ name: 'fanPct', value: 50 }]), settled('b', [])], overhang, protocol).flags).toEqual([]);
 	});
 });

@@ -6,7 +6,9 @@ import { letters } from './letters';
 /** A set of findings of one quantity that are not like with like. */
 export type Flag = {
 	quantity: string;
-	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings' | 'unlikeCurrency';
+	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings' | 'unlikeCurrency' | 'unlikeSpecimen' | 'unlikeExposure';
+	/** For settings, which one. */
+	detail: string | null;
 	values: string[];
 	spoolIds: string[];
 };
@@ -15,8 +17,9 @@ export type Comparison = { flags: Flag[]; letters: Record<string, string> };
 
 /**
  * Compares one quantity over the spools of a trial: what makes the set unlike, and letters for what cannot be told apart.
- * Letters are given best first; a spool without a finding gets none. Unlike nozzle temperatures are flagged only under the
- * fixed policy: under the others they are meant.
+ * Letters are given best first; a spool without a finding gets none. Unlike settings are flagged as far
+ * as the policy holds them equal: all under a fixed profile, all but the nozzle temperature under the label's, none where each product
+ * has its own.
  * @param findings the primary finding of each spool
  * @example compare(findings, overhang, protocol).letters // { 'spool-1': 'a', 'spool-2': 'ab' }
  */
@@ -36,21 +39,37 @@ export function compare(findings: readonly Finding[], def: QuantityDef, protocol
 	};
 }
 
+/** Settings that a policy means to be equal. */
+function heldEqual(protocol: Protocol, name: string): boolean {
+	return protocol.settingsPolicy === 'fixed' || (protocol.settingsPolicy === 'label' && name !== 'nozzleC');
+}
+
+type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
+
 function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol): Flag[] {
-	const looks: { kind: Flag['kind']; of: (f: Finding) => string[] }[] = [
-		{ kind: 'unlikePrinter', of: (f) => f.context.printers },
-		{ kind: 'unlikeNozzle', of: (f) => f.context.nozzles },
-		{ kind: 'unlikeCurrency', of: (f) => f.context.currencies },
-		{ kind: 'unlikeCondition', of: (f) => (f.subject.condition ? [f.subject.condition] : []) }
+	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
+	const looks: Look[] = [
+		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers },
+		{ kind: 'unlikeNozzle', detail: null, of: (f) => f.context.nozzles },
+		{ kind: 'unlikeCurrency', detail: null, of: (f) => f.context.currencies },
+		{ kind: 'unlikeSpecimen', detail: null, of: (f) => f.context.variants },
+		{ kind: 'unlikeExposure', detail: null, of: (f) => f.context.exposures },
+		{ kind: 'unlikeCondition', detail: null, of: (f) => (f.subject.condition ? [f.subject.condition] : []) },
+		...settingNames
+			.filter((name) => heldEqual(protocol, name))
+			.map((name): Look => ({
+				kind: 'unlikeSettings',
+				detail: name,
+				of: (f) => f.context.settings.filter((s) => s.name === name).map((s) => String(s.value))
+			}))
 	];
-	if (protocol.settingsPolicy === 'fixed') looks.push({ kind: 'unlikeSettings', of: (f) => f.context.settings });
-	return looks.flatMap(({ kind, of }) => {
+	return looks.flatMap(({ kind, detail, of }) => {
 		const values = [...new Set(known.flatMap(of))].sort();
 		if (values.length < 2) return [];
 		// The minority is named: the fewest spools that would have to be done again.
 		const count = (value: string) => known.filter((f) => of(f).includes(value)).length;
 		const common = values.reduce((best, value) => (count(value) > count(best) ? value : best));
 		const spoolIds = known.filter((f) => of(f).some((value) => value !== common)).map((f) => f.subject.spoolId);
-		return [{ quantity, kind, values, spoolIds }];
+		return [{ quantity, kind, detail, values, spoolIds }];
 	});
 }

@@ -5,6 +5,7 @@ import { conditionAt } from './condition-at';
 const event = (kind: SpoolEvent['kind'], at: number, status: SpoolEvent['status'] = 'counts'): SpoolEvent => ({
 	id: `${kind}${at}`,
 	kind,
+	drying: null,
 	at,
 	status,
 	corrected: false,

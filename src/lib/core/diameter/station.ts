@@ -13,7 +13,6 @@ import { instrumentUncertainty } from './instrument-uncertainty';
 import { oddReadings } from './odd-readings';
 import { diameterMean, diameterOutside } from './quantities';
 
-const NOMINAL_MM = 1.75;
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */
 const UNNAMED_CALIPER = { errorLimit: 0.02, resolution: 0.01 };
 
@@ -21,7 +20,7 @@ type Valued = Reading & { value: number };
 
 export const diameterStation: Station = {
 	id: 'diameter',
-	quantities: () => [diameterMean, diameterOutside],
+	quantities: (protocol) => [diameterMean(protocol), diameterOutside],
 	find(evidence, protocol) {
 		return [findMean(evidence, protocol), findOutside(evidence, protocol)];
 	},
@@ -86,8 +85,9 @@ function places(counted: readonly Valued[]) {
  * independent) and the instrument's error limit count; the latter does not shrink with more readings.
  */
 function findMean(evidence: SpoolEvidence, protocol: Protocol): Finding {
+	const def = diameterMean(protocol);
 	const { counted, used, excluded } = usable(evidence);
-	const nominalMm = stated(evidence.claims, 'diameter')?.value ?? NOMINAL_MM;
+	const nominalMm = stated(evidence.claims, 'diameter')?.value ?? protocol.nominalMm;
 	const tolerance = stated(evidence.claims, 'diameterTolerance');
 	const subject = { spoolId: evidence.spool.id, condition: null, pieceId: null };
 	const missing = missingReadings(counted.length, protocol);
@@ -101,17 +101,17 @@ function findMean(evidence: SpoolEvidence, protocol: Protocol): Finding {
 		figure: { kind: 'strand' as const, nominalMm, toleranceMm: tolerance?.value ?? null, places: places(counted) }
 	};
 	const n = counted.length;
-	if (n === 0) return makeFinding(diameterMean, { ...common, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
+	if (n === 0) return makeFinding(def, { ...common, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
 
 	const budget = instrumentBudget(evidence, counted);
 	const instrumentU = instrumentUncertainty(budget.errorLimit, budget.resolution);
 	const placeMeans = meanOfPlaces(counted);
 	const over = meanInterval(placeMeans);
 	const estimate = meanInterval(counted.map((r) => r.value)).mean as number;
-	const messages = diameterSentence(evidence, counted, budget, n, missing[0]?.count ?? 0);
+	const messages = diameterSentence(evidence, counted, budget, nominalMm, missing[0]?.count ?? 0);
 	if (over.standardError === null) {
 		// One place says nothing of the rest of the spool: the prior's width is what the pick may draw from.
-		return makeFinding(diameterMean, {
+		return makeFinding(def, {
 			...common,
 			estimate,
 			n,
@@ -126,7 +126,7 @@ function findMean(evidence: SpoolEvidence, protocol: Protocol): Finding {
 	]);
 	const df = combined.df === null || !Number.isFinite(combined.df) ? null : combined.df;
 	const half = tQuantile(0.975, df ?? Infinity) * combined.standardUncertainty;
-	return makeFinding(diameterMean, {
+	return makeFinding(def, {
 		...common,
 		estimate,
 		n,
@@ -151,11 +151,11 @@ function diameterSentence(
 	evidence: SpoolEvidence,
 	counted: readonly Valued[],
 	budget: { errorLimit: number; resolution: number; named: boolean },
-	n: number,
+	nominal: number,
 	left: number
 ): Message[] {
+	const n = counted.length;
 	const values = counted.map((r) => r.value);
-	const nominal = stated(evidence.claims, 'diameter')?.value ?? NOMINAL_MM;
 	const tolerance = stated(evidence.claims, 'diameterTolerance');
 	const worst = Math.max(...values.map((v) => Math.abs(v - nominal)));
 	const worstFlow = Math.max(...values.map((v) => Math.abs(flowError(v, nominal))));
@@ -191,7 +191,7 @@ function diameterSentence(
 function findOutside(evidence: SpoolEvidence, protocol: Protocol): Finding {
 	const { counted, used, excluded } = usable(evidence);
 	const tolerance = stated(evidence.claims, 'diameterTolerance');
-	const nominal = stated(evidence.claims, 'diameter')?.value ?? NOMINAL_MM;
+	const nominal = stated(evidence.claims, 'diameter')?.value ?? protocol.nominalMm;
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		context: contextOf(evidence, counted),

@@ -6,6 +6,8 @@ export const EMPTY_CONTEXT: FindingContext = {
 	nozzles: [],
 	settings: [],
 	conditions: [],
+	variants: [],
+	exposures: [],
 	lots: [],
 	instruments: [],
 	currencies: [],
@@ -13,8 +15,9 @@ export const EMPTY_CONTEXT: FindingContext = {
 	to: null
 };
 
-type Given = Pick<Finding, 'subject' | 'sampling' | 'method' | 'source'> &
-	Partial<Omit<Finding, 'station' | 'quantity' | 'unit' | 'grade'>> & { gradeAtMost?: Grade };
+type Given = Pick<Finding, 'sampling' | 'method' | 'source'> & {
+	subject: Pick<Finding['subject'], 'spoolId'> & Partial<Finding['subject']>;
+} & Partial<Omit<Finding, 'station' | 'quantity' | 'unit' | 'grade' | 'subject'>> & { gradeAtMost?: Grade };
 
 const ORDER: Grade[] = ['none', 'thin', 'fair', 'firm'];
 
@@ -38,6 +41,7 @@ export function makeFinding(def: QuantityDef, given: Given): Finding {
 		messages: [],
 		figure: { kind: 'none' },
 		...rest,
+		subject: { condition: null, pieceId: null, variant: null, ...rest.subject },
 		station: def.station,
 		quantity: def.id,
 		unit: def.unit,

@@ -25,8 +25,12 @@ export type Missing = { action: string; station: string; count: number; minutes:
 export type FindingContext = {
 	printers: string[];
 	nozzles: string[];
-	settings: string[];
+	settings: { name: string; value: number }[];
 	conditions: ConditionKind[];
+	/** How specimens were made and loaded. */
+	variants: string[];
+	/** How long a spool lay in the air, in words' ids. */
+	exposures: string[];
 	lots: string[];
 	instruments: string[];
 	currencies: string[];
@@ -45,15 +49,21 @@ export type FigureData =
 	  }
 	| { kind: 'dot'; points: number[] }
 	| { kind: 'steps'; lastClean: number[]; firstFaulty: (number | null)[] }
+	/** Loads that broke or held specimens; `high` is null for one that never broke. */
+	| { kind: 'loads'; loads: { low: number; high: number | null }[] }
+	/** Water since the chosen state, per cent of the net mass, with its 95 % band; masses beside it. */
+	| { kind: 'account'; points: AccountPoint[] }
 	| { kind: 'words'; counts: number[] }
 	| { kind: 'share'; successes: number; n: number }
 	| { kind: 'bar'; base: number | null };
+
+export type AccountPoint = { at: number; grossG: number; before: string; pct: number; lowPct: number; highPct: number };
 
 export type Finding = {
 	station: string;
 	quantity: string;
 	unit: string;
-	subject: { spoolId: string; condition: ConditionKind | null; pieceId: string | null };
+	subject: { spoolId: string; condition: ConditionKind | null; pieceId: string | null; variant: string | null };
 	estimate: number | null;
 	n: number;
 	nEffective: number | null;

@@ -1,8 +1,9 @@
-import type { OwnMeasure, SpoolEvidence } from '../evidence';
+import type { LentScatter, OwnMeasure, Protocol, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef } from '../finding/types';
+import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
 import type { Station } from '../station';
-import { meanInterval } from '../stats/mean-interval';
+import { meanInterval, tQuantile } from '../stats/mean-interval';
 
 /**
  * The quantity of a tester's own measure. A tenth of its scale is taken as the difference that matters (common practice, no source).
@@ -28,15 +29,26 @@ export function ownQuantity(measure: OwnMeasure): QuantityDef {
 export const ownStation: Station = {
 	id: 'own',
 	quantities: (protocol) => protocol.ownMeasures.map(ownQuantity),
-	find: (evidence, protocol) => protocol.ownMeasures.map((measure) => findOwn(evidence, measure)),
+	find: (evidence, protocol) => protocol.ownMeasures.map((measure) => findOwn(evidence, protocol, measure)),
+	lends: (evidence, protocol) => protocol.ownMeasures.flatMap((measure) => lends(evidence, measure)),
 	next: (findings) => findings.flatMap((f) => f.missing)
 };
 
-function findOwn(evidence: SpoolEvidence, measure: OwnMeasure): Finding {
+const valuesOf = (evidence: SpoolEvidence, measure: OwnMeasure) =>
+	evidence.readings.flatMap((r) => (r.ownMeasureId === measure.id && r.value !== null && r.status === 'counts' ? [r.value] : []));
+
+function lends(evidence: SpoolEvidence, measure: OwnMeasure): LentScatter[] {
+	const over = meanInterval(valuesOf(evidence, measure));
+	return over.sd && over.n >= LEAST_REPEATS
+		? [{ quantity: `own.${measure.id}`, subject: null, sd: over.sd, df: over.df, n: over.n, code: evidence.spool.code, relative: false }]
+		: [];
+}
+
+function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasure): Finding {
 	const def = ownQuantity(measure);
 	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
 	const counted = all.filter((r) => r.status === 'counts');
-	const values = counted.map((r) => r.value as number);
+	const values = valuesOf(evidence, measure);
 	const over = meanInterval(values);
 	const wanted = 3 - counted.length;
 	const base = {
@@ -57,6 +69,18 @@ function findOwn(evidence: SpoolEvidence, measure: OwnMeasure): Finding {
 	};
 	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
 	if (over.standardError === null || over.low === null || over.high === null) {
+		const lent = lentFor(protocol, def.id, null);
+		if (lent) {
+			const half = tQuantile(0.975, lent.df) * lent.sd;
+			return makeFinding(def, {
+				...base,
+				estimate: over.mean,
+				n: 1,
+				interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
+				sampling: { kind: 't', mean: over.mean, standardError: lent.sd, df: lent.df },
+				messages: [{ id: 'borrowedScatter', params: { code: lent.code, n: lent.n } }]
+			});
+		}
 		// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
 		const width = (measure.high - measure.low) / 5;
 		return makeFinding(def, {

@@ -17,6 +17,7 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 				weigh('bridge', 4),
 				weigh('strings', 8),
 				weigh('diameterMean', 2),
+				weigh('waterUptake', 2),
 				weigh('costPerGoodKg', 3)
 			];
 		case 'benchJigs':
@@ -26,6 +27,7 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 				weigh('bridge', 3),
 				weigh('strings', 2),
 				weigh('diameterMean', 3),
+				weigh('strengthLoad', 5),
 				weigh('costPerGoodKg', 8)
 			];
 		case 'outdoorBrackets':
@@ -35,6 +37,10 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 				weigh('bridge', 4),
 				weigh('strings', 3),
 				weigh('diameterMean', 3),
+				weigh('strengthLoad', 6),
+				weigh('waterUptake', 3),
+				weigh('dryingLoss', 1),
+				weigh('softening', 0, { op: 'atLeast', limit: 50 }),
 				weigh('costPerGoodKg', 5)
 			];
 		case 'flexibleParts':
@@ -44,9 +50,19 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 				weigh('bridge', 2),
 				weigh('overhang', 2),
 				weigh('diameterMean', 4),
+				weigh('waterUptake', 3),
+				weigh('dryingLoss', 2),
 				weigh('costPerGoodKg', 4)
 			];
 		case 'own':
-			return [weigh('printSuccess', 5), weigh('overhang', 5), weigh('bridge', 5), weigh('strings', 5), weigh('costPerGoodKg', 5)];
+			return [
+				weigh('printSuccess', 5),
+				weigh('overhang', 5),
+				weigh('bridge', 5),
+				weigh('strings', 5),
+				weigh('strengthLoad', 5),
+				weigh('waterUptake', 2),
+				weigh('costPerGoodKg', 5)
+			];
 	}
 }

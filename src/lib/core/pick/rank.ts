@@ -1,4 +1,5 @@
 import type { ValueRule } from '../evidence';
+import { moments } from '../compare/moments';
 import type { QuantityDef } from '../finding/types';
 import { judgeGate } from './gates';
 import type { Candidate, Criterion, PickInput, PickPart, PickRow } from './types';
@@ -62,13 +63,16 @@ function scoreCandidate(candidate: Candidate, input: PickInput): PickRow {
 function partOf(criterion: Criterion, candidate: Candidate, defs: readonly QuantityDef[]): PickPart[] {
 	const def = defs.find((d) => d.id === criterion.quantity);
 	if (!def) return [];
-	const estimate = candidate.findings[criterion.quantity]?.estimate ?? null;
+	const finding = candidate.findings[criterion.quantity];
+	const estimate = finding?.estimate ?? null;
+	// No estimate, but bounds or a distribution ("held at least 90 N"): its middle says more than the prior.
+	const middle = estimate ?? (finding ? (moments(finding.sampling)?.mean ?? null) : null);
 	return [
 		{
 			quantity: criterion.quantity,
 			weight: criterion.weight,
-			value: estimate === null ? priorValue(def) : valueOf(estimate, def),
-			known: estimate !== null
+			value: middle === null ? priorValue(def) : valueOf(middle, def),
+			known: estimate !== null || (middle !== null && (finding?.n ?? 0) > 0)
 		}
 	];
 }

@@ -7,7 +7,7 @@ const distinct = (values: (string | null)[]): string[] => [...new Set(values.fil
 
 /**
  * What a set of attempts had in common or not: the printers, nozzles, settings and conditions behind a finding.
- * Settings are the nozzle temperature only: the one setting every policy speaks about.
+ * A setting that was not noted is left out: it may have been equal.
  * @example contextOf(evidence, attempts).printers // ['North']
  */
 export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[]): FindingContext {
@@ -16,10 +16,17 @@ export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[])
 		...EMPTY_CONTEXT,
 		printers: distinct(attempts.map((a) => a.printer)),
 		nozzles: distinct(attempts.map((a) => a.nozzle)),
-		settings: distinct(attempts.map((a) => (a.settings.nozzleC === null ? null : `${a.settings.nozzleC} °C`))),
+		settings: settingsOf(attempts),
 		conditions: [...new Set(attempts.map((a) => conditionAt(evidence.events, a.at).kind))],
 		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
 		from: times.length ? Math.min(...times) : null,
 		to: times.length ? Math.max(...times) : null
 	};
+}
+
+function settingsOf(attempts: readonly Attempt[]): FindingContext['settings'] {
+	const seen = new Map<string, { name: string; value: number }>();
+	for (const attempt of attempts)
+		for (const [name, value] of Object.entries(attempt.settings)) if (value !== null) seen.set(`${name} ${value}`, { name, value });
+	return [...seen.values()].sort((a, b) => (a.name === b.name ? a.value - b.value : a.name < b.name ? -1 : 1));
 }

@@ -6,22 +6,28 @@ export type Rung = { lastClean: number; firstFaulty: number | null };
 
 export type LadderResult = { estimate: number; n: number; interval: Interval; sampling: Sampling };
 
+/** Scatter between prints known from elsewhere. */
+export type Lent = { sd: number; df: number };
+
 /**
  * Where a ladder of steps (overhang angles, bridge spans) stops being clean.
  * Each print gives an interval: from its last clean step to its first faulty one (or one step further when none was faulty).
- * One print: bounds, widened by one step each way because nothing is known of the scatter between prints (common practice, no source).
+ * One print: the scatter the house spool lends, if it has repeats enough; else bounds, widened by one step each way because nothing is known of the scatter between prints (common practice, no source).
  * Several: mean of the last clean steps; scatter of the prints and the rectangular width of the interval both count.
  * Source: ISO 2602; JCGM 100, 4.3.7 for the width.
  * @param step the distance between rungs, for prints with no faulty step
+ * @param lent standard deviation between prints of the house spool, used for a single print only
  * @example ladder([{ lastClean: 65, firstFaulty: 70 }], 5) // estimate 65, interval 60 to 75, bounds
  */
-export function ladder(rungs: readonly Rung[], step: number): LadderResult | null {
+export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null = null): LadderResult | null {
 	const [first] = rungs;
 	if (!first) return null;
 	const upper = (r: Rung) => r.firstFaulty ?? r.lastClean + step;
 	const over = meanInterval(rungs.map((r) => r.lastClean));
 	if (over.mean === null) return null;
-	if (over.standardError === null) {
+	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
+	const scatter = over.standardError !== null ? { se: over.standardError, df: over.df } : lent ? { se: lent.sd, df: lent.df } : null;
+	if (scatter === null) {
 		const low = first.lastClean - step;
 		const high = upper(first) + step;
 		return {
@@ -31,9 +37,8 @@ export function ladder(rungs: readonly Rung[], step: number): LadderResult | nul
 			sampling: { kind: 'bounds', low, high }
 		};
 	}
-	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
 	const combined = combineUncertainties([
-		{ standardUncertainty: over.standardError, df: over.df },
+		{ standardUncertainty: scatter.se, df: scatter.df },
 		{ standardUncertainty: width / Math.sqrt(12), df: Infinity }
 	]);
 	const df = combined.df !== null && Number.isFinite(combined.df) ? combined.df : null;

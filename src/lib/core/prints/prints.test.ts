@@ -85,7 +85,7 @@ describe('station', () => {
 		const dry = attempt({ at: 300 });
 		const e = evidence({
 			attempts: [wet, dry],
-			events: [{ id: 'e1', kind: 'dried', at: 200, status: 'counts', corrected: false, confirmed: false }],
+			events: [{ id: 'e1', kind: 'dried', at: 200, drying: null, status: 'counts', corrected: false, confirmed: false }],
 			readings: [
 				mark(wet, 'overhangLastClean', 55),
 				mark(wet, 'overhangFirstFaulty', 60),

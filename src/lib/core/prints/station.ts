@@ -1,6 +1,8 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Protocol, Reading, SpoolEvidence } from '../evidence';
+import type { Attempt, LentScatter, Protocol, Reading, SpoolEvidence } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
+import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
+import { meanInterval, tQuantile } from '../stats/mean-interval';
 import type { ConditionKind, Finding, Message, Missing, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
 import { wilsonInterval } from '../stats/wilson';
@@ -9,6 +11,7 @@ import { ladder, type Rung } from './ladder';
 import { ordinal } from './ordinal';
 import { outcomes } from './outcomes';
 import { bridge, overhang, printSuccess, strings } from './quantities';
+import { wetAndDry, wetDryMessage } from './wet-dry';
 
 /** Steps assumed where the piece does not state them. */
 const OVERHANG_STEP_DEG = 5;
@@ -29,8 +32,9 @@ export const printsStation: Station = {
 			findLadder(bridge, evidence, protocol, condition, pieceId, attempts),
 			findStrings(evidence, protocol, condition, pieceId, attempts)
 		]);
-		return [findSuccess(evidence), ...marks];
+		return [findSuccess(evidence), ...withWetDry(marks, evidence)];
 	},
+	lends: (evidence, protocol) => lends(evidence, protocol),
 	next(findings, protocol) {
 		const seen = new Map<string, Missing>();
 		for (const f of findings.filter((x) => x.subject.pieceId === protocol.mainPieceId || x.subject.pieceId === null))
@@ -38,6 +42,18 @@ export const printsStation: Station = {
 		return [...seen.values()];
 	}
 };
+
+/** What drying did is said with the marks printed after it. */
+function withWetDry(marks: Finding[], evidence: SpoolEvidence): Finding[] {
+	if (!marks.some((f) => f.subject.condition === 'dried' && f.n > 0)) return marks;
+	const compared = wetAndDry(evidence);
+	return marks.map((finding) => {
+		const of = compared.find((w) => w.quantity === finding.quantity);
+		return of && finding.subject.condition === 'dried' && finding.n > 0
+			? { ...finding, messages: [...finding.messages, wetDryMessage(of)] }
+			: finding;
+	});
+}
 
 type Group = { condition: ConditionKind; pieceId: string; attempts: Attempt[] };
 
@@ -114,14 +130,15 @@ function findLadder(
 			const faulty = faultyMarks.find((f) => f.attemptId === clean.attemptId && f.status === 'counts');
 			return { lastClean: clean.value as number, firstFaulty: faulty?.value ?? null };
 		});
-	const result = ladder(rungs, step);
+	const lent = lentFor(protocol, def.id, pieceId);
+	const result = ladder(rungs, step, lent);
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition, pieceId },
 		context: contextOf(
 			evidence,
 			attempts.filter((a) => a.status === 'counts')
 		),
-		method: rungs.length > 1 ? 'ladderMean' : 'ladderBounds',
+		method: rungs.length > 1 ? 'ladderMean' : lent ? 'ladderBorrowed' : 'ladderBounds',
 		source: 'ISO 2602; GUM 4.3.7; one print widened by one step (common practice, no source)',
 		inputs: inputs(evidence, [...cleanMarks, ...faultyMarks]),
 		missing: missingMarks(rungs.length, attempts, protocol, pieceId)
@@ -130,7 +147,7 @@ function findLadder(
 	return makeFinding(def, {
 		...common,
 		...result,
-		messages: result.n === 1 ? [{ id: 'onePrint', params: {} }] : [],
+		messages: result.n === 1 ? [oneOnly(lent)] : [],
 		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
 	});
 }
@@ -161,14 +178,51 @@ function findStrings(
 		missing: missingMarks(counted.length, attempts, protocol, pieceId)
 	};
 	if (result === null) return makeFinding(strings, { ...common, sampling: { kind: 'unknown', reason: { id: 'noMarks', params: {} } } });
+	const lent = counted.length === 1 ? lentFor(protocol, strings.id, pieceId) : null;
 	return makeFinding(strings, {
 		...common,
-		estimate: result.estimate,
 		n: counted.length,
-		interval: result.interval,
-		sampling: result.sampling,
-		messages: counted.length === 1 ? [{ id: 'onePrint', params: {} }] : [],
+		...(lent
+			? borrowedMark(result.estimate, words, lent)
+			: { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
+		messages: counted.length === 1 ? [oneOnly(lent)] : [],
 		figure: { kind: 'words', counts: result.counts }
+	});
+}
+
+/** One mark in words with the scatter that the house spool lends, clipped to the words. */
+function borrowedMark(estimate: number, words: number, lent: LentScatter): Pick<Finding, 'estimate' | 'interval' | 'sampling'> {
+	const half = tQuantile(0.975, lent.df) * lent.sd;
+	return {
+		estimate,
+		interval: { low: Math.max(0, estimate - half), high: Math.min(words - 1, estimate + half), level: 0.95, kind: 'confidence' },
+		sampling: { kind: 't', mean: estimate, standardError: lent.sd, df: lent.df }
+	};
+}
+
+/** What is said where one print has to do. */
+const oneOnly = (lent: LentScatter | null): Message =>
+	lent ? { id: 'borrowedScatter', params: { code: lent.code, n: lent.n } } : { id: 'onePrint', params: {} };
+
+/** Scatter between this spool's prints of the main piece, as received; a column without scatter lends half a step (it cannot be none). */
+function lends(evidence: SpoolEvidence, protocol: Protocol): LentScatter[] {
+	const pieceId = protocol.mainPieceId;
+	const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId && conditionAt(evidence.events, a.at).kind === 'asReceived');
+	const piece = evidence.pieces.find((p) => p.id === pieceId);
+	return [
+		{ quantity: overhang.id, mark: LADDER_MARKS.overhang.lastClean, least: (piece?.overhangStepDeg ?? OVERHANG_STEP_DEG) / 2 },
+		{ quantity: bridge.id, mark: LADDER_MARKS.bridge.lastClean, least: (piece?.bridgeStepMm ?? BRIDGE_STEP_MM) / 2 },
+		{ quantity: strings.id, mark: 'strings', least: 0.5 }
+	].flatMap(({ quantity, mark, least }) => {
+		const over = meanInterval(
+			marksOf(evidence, attempts, mark)
+				.filter((r) => r.status === 'counts')
+				.map((r) => r.value as number)
+		);
+		if (over.sd === null || over.n < LEAST_REPEATS) return [];
+		return [
+			{ quantity, subject: pieceId, sd: Math.max(over.sd, least), df: over.df, n: over.n, code: evidence.spool.code, relative: false }
+		];
 	});
 }
 

@@ -8,19 +8,34 @@ export type ReadingQuantity = {
 	high: number;
 	/** An ordinal mark: the typed word's place in this list is the value. */
 	words?: readonly string[];
+	/** What such a reading belongs to. */
+	of?: 'attempt' | 'specimen';
 };
 
 export const STRING_WORDS = ['none', 'wisp', 'slight', 'heavy'] as const;
 
+/** How a piece gave way in the hands, weakest first. */
+export const BY_HAND_WORDS = ['crumbles', 'snaps', 'resists', 'bends'] as const;
+
+/** How a specimen failed. One that slipped from its grip did not break: its load was held. */
+export const FAILURE_WORDS = ['snapped', 'bent', 'layers', 'shattered', 'tore', 'slipped'] as const;
+
 /** Every quantity a raw reading can have, with the station it belongs to and what is believable. */
 export const READING_QUANTITIES: Record<string, ReadingQuantity> = {
 	diameter: { station: 'diameter', dimension: 'length', low: 0.5, high: 5 },
-	grossMass: { station: 'intake', dimension: 'mass', low: 1, high: 50_000 },
-	tareMass: { station: 'intake', dimension: 'mass', low: 1, high: 10_000 },
-	overhangLastClean: { station: 'prints', dimension: 'angle', low: 0, high: 90 },
-	overhangFirstFaulty: { station: 'prints', dimension: 'angle', low: 0, high: 90 },
-	bridgeLongestClean: { station: 'prints', dimension: 'length', low: 0, high: 500 },
-	bridgeFirstFaulty: { station: 'prints', dimension: 'length', low: 0.1, high: 500 },
-	strings: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: STRING_WORDS },
+	grossMass: { station: 'moisture', dimension: 'mass', low: 1, high: 50_000 },
+	tareMass: { station: 'moisture', dimension: 'mass', low: 1, high: 10_000 },
+	overhangLastClean: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
+	overhangFirstFaulty: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
+	bridgeLongestClean: { station: 'prints', dimension: 'length', low: 0, high: 500, of: 'attempt' },
+	bridgeFirstFaulty: { station: 'prints', dimension: 'length', low: 0.1, high: 500, of: 'attempt' },
+	strings: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: STRING_WORDS, of: 'attempt' },
+	loadHeld: { station: 'strength', dimension: 'load', low: 0.01, high: 100_000, of: 'specimen' },
+	loadBroke: { station: 'strength', dimension: 'load', low: 0.01, high: 100_000, of: 'specimen' },
+	bucketMass: { station: 'strength', dimension: 'mass', low: 1, high: 100_000, of: 'specimen' },
+	blowsHeld: { station: 'strength', dimension: 'count', low: 1, high: 10_000, of: 'specimen' },
+	blowsBroke: { station: 'strength', dimension: 'count', low: 1, high: 10_000, of: 'specimen' },
+	byHand: { station: 'strength', dimension: 'plain', low: 0, high: 3, words: BY_HAND_WORDS, of: 'specimen' },
+	failure: { station: 'strength', dimension: 'plain', low: 0, high: 5, words: FAILURE_WORDS, of: 'specimen' },
 	own: { station: 'own', dimension: 'plain', low: -1e9, high: 1e9 }
 };

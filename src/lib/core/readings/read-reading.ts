@@ -7,7 +7,7 @@ import { READING_QUANTITIES } from './quantities';
 export type ReadReading =
 	| { ok: true; value: number; typedText: string; typedUnit: string; resolution: number | null }
 	| { ok: false; reason: 'empty' | 'notANumber' | 'ambiguous' | 'unknownUnit' | 'unknownWord'; allowed: readonly string[] }
-	| { ok: false; reason: 'notPositive' | 'outOfRange'; allowed: readonly string[] }
+	| { ok: false; reason: 'notPositive' | 'outOfRange' | 'notWhole'; allowed: readonly string[] }
 	/** Probably another thing was meant: ask, and take `suggestion` if the tester says yes. */
 	| { ok: false; reason: 'slip'; suggestion: string; allowed: readonly string[] };
 
@@ -34,6 +34,7 @@ export function readReading(quantity: string, typed: string, ownUnit = ''): Read
 	const read = readQuantityText(typed, def.dimension);
 	if (!read.ok) return read;
 	const { ok, ...rest } = read;
+	if (def.dimension === 'count' && !Number.isInteger(read.value)) return { ok: false, reason: 'notWhole', allowed: [] };
 	if (def.low > 0 && read.value <= 0) return { ok: false, reason: 'notPositive', allowed: UNITS[def.dimension] };
 	if (quantity === 'diameter') {
 		const suggestion = slippedDiameter(typed, read.value);

@@ -4,7 +4,9 @@ import { makeFinding } from '../finding/make-finding';
 import type { QuantityDef } from '../finding/types';
 import { candidatesFrom } from '../pick/candidates';
 import { rank } from '../pick/rank';
+import { moistureStation } from '../moisture/station';
 import { STATIONS } from '../registry';
+import { strengthStation } from '../strength/station';
 import type { Station } from '../station';
 import { buildSheet } from './build-sheet';
 
@@ -20,7 +22,17 @@ describe('trial sheet', () => {
 		const sheet = build([]);
 		expect(sheet.rows).toEqual([]);
 		expect(sheet.next).toBeNull();
-		expect(sheet.columns.map((c) => c.id)).toEqual(['diameterMean', 'printSuccess', 'overhang', 'bridge', 'strings', 'costPerGoodKg']);
+		expect(sheet.columns.map((c) => c.id)).toEqual([
+			'diameterMean',
+			'waterUptake',
+			'dryingLoss',
+			'printSuccess',
+			'overhang',
+			'bridge',
+			'strings',
+			'strengthLoad',
+			'costPerGoodKg'
+		]);
 	});
 	it('names unboxing first, then what weighs and is missing', () => {
 		const fresh = evidence({ spool: { code: 'KA1' } });
@@ -43,7 +55,15 @@ describe('trial sheet', () => {
 		});
 		const sheet = build([whole]);
 		expect(sheet.next).toBeNull();
-		expect(sheet.progress.every((p) => p.done === p.total)).toBe(true);
+		const invited = ['moisture', 'drying', 'strength'];
+		expect(sheet.progress.filter((p) => !invited.includes(p.station)).every((p) => p.done === p.total)).toBe(true);
+	});
+	it('invites to weigh, dry and load only where that is weighed', () => {
+		const looked = evidence({ readings: [unboxed(), ...diameters([1.75, 1.75])], attempts: [attempt()], quotes: [quote()] });
+		const nextWith = (weights: Record<string, number>) => build([looked], [moistureStation, strengthStation], weights).next?.action ?? null;
+		expect(nextWith({})).toBeNull();
+		expect(nextWith({ waterUptake: 2 })).toBe('weigh');
+		expect(nextWith({ strengthLoad: 2 })).toBe('loadSpecimen');
 	});
 	it('is plain JSON: nothing is lost on the wire', () => {
 		const sheet = build([evidence({ readings: diameters([1.75, 1.76, 1.74]) }), evidence()]);

@@ -68,7 +68,8 @@ export function buildSheet(given: {
 
 /**
  * One next step for the whole trial: what weighs most and is missing altogether comes first, then working order, then the order of spools.
- * Intake is always first: a spool that has not been looked at cannot be judged.
+ * Intake is always first: a spool that has not been looked at cannot be judged. Stations that only invite are left out where nothing
+ * of theirs is weighed.
  */
 function nextAct(
 	rows: readonly SheetRow[],
@@ -78,13 +79,16 @@ function nextAct(
 ): NextAct | null {
 	const stationWeight = (id: string) => Math.max(0, ...defs.filter((d) => d.station === id).map((d) => weights[d.id] ?? 0));
 	const order = stations.map((s) => s.id);
+	const invited = new Set(stations.filter((s) => s.invited).map((s) => s.id));
 	const acts = rows.flatMap((row, position) =>
-		row.missing.map((m) => {
+		row.missing.flatMap((m) => {
+			// What would change no answer is not asked for.
+			if (invited.has(m.station) && stationWeight(m.station) === 0) return [];
 			const empty = row.cells
 				.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station))
 				.every((c) => (c.findings[0]?.n ?? 0) === 0);
 			const first = m.station === 'intake' ? 0 : empty && stationWeight(m.station) > 0 ? 1 : stationWeight(m.station) > 0 ? 2 : 3;
-			return { act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] };
+			return [{ act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] }];
 		})
 	);
 	acts.sort((a, b) => (a.key[0] ?? 0) - (b.key[0] ?? 0) || (a.key[1] ?? 0) - (b.key[1] ?? 0) || (a.key[2] ?? 0) - (b.key[2] ?? 0));

@@ -5,6 +5,9 @@ export const UNITS = {
 	mass: ['g', 'kg', 'lb', 'oz'],
 	temperature: ['C', 'F'],
 	force: ['N', 'kgf', 'lbf'],
+	/** What hangs or pulls on a specimen: a force, or the mass that hangs. */
+	load: ['N', 'kg', 'lb', 'g', 'oz', 'kgf', 'lbf'],
+	count: [''],
 	angle: ['deg'],
 	duration: ['min', 'h', 's'],
 	share: ['%'],

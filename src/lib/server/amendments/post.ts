@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, attempt, event, ownMeasure, reading } from '../db/schema';
+import { amendment, attempt, event, ownMeasure, reading, specimen } from '../db/schema';
 import { notFound, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
@@ -36,7 +36,7 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 }
 
 async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
-	const table = { reading, attempt, event }[body.targetKind];
+	const table = { reading, attempt, event, specimen }[body.targetKind];
 	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
 	if (!row) throw notFound(body.targetKind);
 	return row.spoolId;
@@ -57,14 +57,17 @@ async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Reco
 		return attemptFields(body.replacement);
 	}
 	if (body.targetKind !== 'reading')
-		throw refuseField('action', 'impossible', 'an event cannot be corrected; strike it out and record the right one');
-	if (!body.typed) throw refuseField('typed', 'missing', 'type the right value');
+		throw refuseField('action', 'impossible', `this ${body.targetKind} cannot be corrected; strike it out and record the right one`);
+	if (!body.typed && !body.before) throw refuseField('typed', 'missing', 'type the right value');
 	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
 	if (!row) throw notFound('reading');
+	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'impossible', 'only a weighing has something before it');
+	if (!body.typed) return { before: body.before };
 	const unit = row.ownMeasureId ? ((await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)))[0]?.unit ?? '') : '';
 	const read = readReading(row.quantity, body.typed, unit);
 	if (!read.ok) throw refuse([refusedReading('typed', read)]);
-	return { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution };
+	const corrected = { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution };
+	return body.before ? { ...corrected, before: body.before } : corrected;
 }
 
 /** A finished print has reached 100 % and has nobody to charge, whatever the raw row said. */

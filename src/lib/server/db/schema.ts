@@ -121,7 +121,15 @@ export const instrumentCheck = mysqlTable(
 	(t) => [index('instrument_check_instrument').on(t.instrumentId)]
 );
 
-export const printer = mysqlTable('printer', { id: id(), name: shortText().notNull(), nozzle: shortText().notNull(), ...created() });
+export const printer = mysqlTable('printer', {
+	id: id(),
+	name: shortText().notNull(),
+	nozzle: shortText().notNull(),
+	hotEndMaxC: number(),
+	hardenedNozzle: boolean(),
+	enclosed: boolean(),
+	...created()
+});
 
 export const place = mysqlTable('place', { id: id(), name: shortText().notNull(), kind: word(16).notNull(), ...created() });
 
@@ -132,6 +140,60 @@ export const dryer = mysqlTable('dryer', {
 	setPointHighC: number(),
 	...created()
 });
+
+/** One load in a dryer, with its timer. Rows are never changed: the end is a row of its own. */
+export const dryingRun = mysqlTable('drying_run', {
+	id: id(),
+	dryerId: uuid().notNull(),
+	setPointC: number().notNull(),
+	startedAt: moment().notNull(),
+	plannedEndAt: moment().notNull(),
+	zone: zone(),
+	...created()
+});
+
+export const dryingRunSpool = mysqlTable('drying_run_spool', { runId: uuid().notNull(), spoolId: uuid().notNull() }, (t) => [
+	primaryKey({ columns: [t.runId, t.spoolId] }),
+	index('drying_run_spool_spool').on(t.spoolId)
+]);
+
+/** A run that was done dried its spools; one that was void (the dryer never got warm) did not. */
+export const dryingRunEnd = mysqlTable('drying_run_end', {
+	runId: uuid().primaryKey(),
+	endedAt: moment().notNull(),
+	outcome: word(16).notNull(),
+	zone: zone(),
+	...created()
+});
+
+/** A workshop's own copy of what the handbook says of a material: versions, the newest in force; null gives the first figures back. */
+export const handbookEntry = mysqlTable(
+	'handbook_entry',
+	{ id: id(), material: word(40).notNull(), figures: json<unknown>()(), ...created() },
+	(t) => [index('handbook_entry_material').on(t.material)]
+);
+
+/** A part in service, printed from a spool. */
+export const part = mysqlTable(
+	'part',
+	{
+		id: id(),
+		spoolId: uuid().notNull(),
+		name: shortText().notNull(),
+		place: shortText(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
+	(t) => [index('part_spool').on(t.spoolId)]
+);
+
+/** How a part was found on a day. */
+export const partState = mysqlTable(
+	'part_state',
+	{ id: id(), partId: uuid().notNull(), state: word(16).notNull(), note: longText(), at: moment().notNull(), zone: zone(), ...created() },
+	(t) => [index('part_state_part').on(t.partId)]
+);
 
 /** A test model. A revision is a new row of the same family; a used row never changes. */
 export const piece = mysqlTable('piece', {
@@ -158,7 +220,14 @@ export const trial = mysqlTable('trial', {
 
 export const trialSpool = mysqlTable(
 	'trial_spool',
-	{ trialId: uuid().notNull(), spoolId: uuid().notNull(), role: word(16).notNull(), position: int().notNull(), ...created() },
+	{
+		trialId: uuid().notNull(),
+		spoolId: uuid().notNull(),
+		role: word(16).notNull(),
+		position: int().notNull(),
+		leftAt: moment(),
+		...created()
+	},
 	(t) => [primaryKey({ columns: [t.trialId, t.spoolId] }), index('trial_spool_spool').on(t.spoolId)]
 );
 
@@ -177,6 +246,7 @@ export const protocol = mysqlTable(
 		repeats: int().notNull(),
 		diameterPlaces: int().notNull(),
 		diameterDirections: int().notNull(),
+		strengthHighN: number().notNull().default(400),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]
@@ -249,7 +319,9 @@ export const specimen = mysqlTable(
 		spoolId: uuid().notNull(),
 		attemptId: uuid(),
 		pieceId: uuid(),
-		orientation: word(16),
+		shape: word(60).notNull(),
+		orientation: word(16).notNull(),
+		method: word(16).notNull(),
 		at: moment().notNull(),
 		zone: zone(),
 		...created()
@@ -283,6 +355,8 @@ export const reading = mysqlTable(
 		specimenId: uuid(),
 		eventId: uuid(),
 		ownMeasureId: uuid(),
+		/** For a weighing: what the tester says lay before it. */
+		before: word(8),
 		...created()
 	},
 	(t) => [index('reading_spool').on(t.spoolId, t.station), index('reading_attempt').on(t.attemptId)]

@@ -1,8 +1,23 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
-import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, Specimen, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
-import { attempt, claim, filament, instrument, lot, maker, piece, printer, purchase, quote, spool, trial, trialSpool } from '../db/schema';
+import {
+	attempt,
+	claim,
+	filament,
+	instrument,
+	lot,
+	maker,
+	piece,
+	printer,
+	purchase,
+	quote,
+	specimen,
+	spool,
+	trial,
+	trialSpool
+} from '../db/schema';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
@@ -39,7 +54,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
 	if (filamentIds.length === 0) return new Map();
-	const [amendments, events, readings, attempts, claims, quotes, instruments, pieces] = await Promise.all([
+	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces] = await Promise.all([
 		loadAmendments(db, spoolIds),
 		loadEvents(db, spoolIds),
 		readReadings(db, spoolIds),
@@ -49,12 +64,14 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 			.leftJoin(printer, eq(printer.id, attempt.printerId))
 			.where(inArray(attempt.spoolId, spoolIds))
 			.orderBy(asc(attempt.at), asc(attempt.id)),
+		db.select().from(specimen).where(inArray(specimen.spoolId, spoolIds)).orderBy(asc(specimen.at), asc(specimen.id)),
 		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
 		loadQuotes(db, spoolIds, filamentIds),
 		db.select().from(instrument),
 		db.select().from(piece)
 	]);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
+	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
 	const claimsOf = groupBy(claims, (c) => c.filamentId);
 	return new Map(
@@ -74,6 +91,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					maker: blind ? null : m.name,
 					filament: blind ? null : f.name,
 					material: f.material,
+					reelMaterial: s.reelMaterial,
 					lot: facts.lot,
 					obtained: blind ? null : (facts.obtained as SpoolEvidence['spool']['obtained']),
 					revision: s.revision
@@ -99,6 +117,18 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 							printer: p?.name ?? null,
 							nozzle: p?.nozzle ?? null,
 							settings: a.settings as PrintSettings
+						},
+						amended
+					)
+				),
+				specimens: (specimensOf.get(s.id) ?? []).map((one) =>
+					applyAmendments(
+						{
+							id: one.id,
+							at: one.at,
+							shape: one.shape,
+							orientation: one.orientation as Specimen['orientation'],
+							method: one.method as Specimen['method']
 						},
 						amended
 					)
@@ -168,6 +198,6 @@ export async function hiddenSpools(db: Reader, spoolIds?: string[]): Promise<Set
 		.select({ id: trialSpool.spoolId })
 		.from(trialSpool)
 		.innerJoin(trial, eq(trial.id, trialSpool.trialId))
-		.where(and(eq(trial.blind, true), spoolIds ? inArray(trialSpool.spoolId, spoolIds) : undefined));
+		.where(and(eq(trial.blind, true), isNull(trialSpool.leftAt), spoolIds ? inArray(trialSpool.spoolId, spoolIds) : undefined));
 	return new Set(rows.map((r) => r.id));
 }

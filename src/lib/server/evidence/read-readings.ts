@@ -4,11 +4,12 @@ import type { Reader } from '../db/client';
 import { uuidText } from '../db/columns';
 import { reading } from '../db/schema';
 
-type Row = Omit<Reading, 'id' | 'instrumentId' | 'attemptId' | 'ownMeasureId' | 'takenAt'> & {
+type Row = Omit<Reading, 'id' | 'instrumentId' | 'attemptId' | 'specimenId' | 'ownMeasureId' | 'takenAt'> & {
 	id: Buffer;
 	spoolId: Buffer;
 	instrumentId: Buffer | null;
 	attemptId: Buffer | null;
+	specimenId: Buffer | null;
 	ownMeasureId: Buffer | null;
 	takenAt: number | string;
 };
@@ -24,7 +25,8 @@ export async function readReadings(db: Reader, spoolIds: string[]): Promise<{ sp
 		SELECT ${reading.id} AS id, ${reading.spoolId} AS spoolId, ${reading.station} AS station, ${reading.quantity} AS quantity,
 			${reading.value} AS value, ${reading.typedText} AS typedText, ${reading.typedUnit} AS typedUnit, ${reading.resolution} AS resolution,
 			${reading.takenAt} AS takenAt, ${reading.instrumentId} AS instrumentId, ${reading.placeIndex} AS placeIndex,
-			${reading.positionM} AS positionM, ${reading.direction} AS direction, ${reading.attemptId} AS attemptId, ${reading.ownMeasureId} AS ownMeasureId
+			${reading.positionM} AS positionM, ${reading.direction} AS direction, ${reading.attemptId} AS attemptId, ${reading.specimenId} AS specimenId,
+			${reading.before} AS \`before\`, ${reading.ownMeasureId} AS ownMeasureId
 		FROM ${reading} WHERE ${inArray(reading.spoolId, spoolIds)} ORDER BY ${asc(reading.takenAt)}, ${asc(reading.id)}`);
 	// Written out field by field: objects of one shape are several times cheaper than spread ones.
 	return (rows as unknown as Row[]).map((row) => ({
@@ -43,6 +45,8 @@ export async function readReadings(db: Reader, spoolIds: string[]): Promise<{ sp
 			positionM: row.positionM,
 			direction: row.direction,
 			attemptId: idOrNull(row.attemptId),
+			specimenId: idOrNull(row.specimenId),
+			before: row.before,
 			ownMeasureId: idOrNull(row.ownMeasureId),
 			status: 'counts',
 			corrected: false,

@@ -6,11 +6,23 @@ import type { Station } from '$lib/core/station';
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
 const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
 
+/** A protocol carries the handbook: it is put into words once, not once a spool and station. */
+const keys = new WeakMap<Protocol, string>();
+
+function protocolKey(protocol: Protocol): string {
+	let key = keys.get(protocol);
+	if (key === undefined) {
+		key = JSON.stringify(protocol);
+		keys.set(protocol, key);
+	}
+	return key;
+}
+
 function remembering(station: Station): Station {
 	return {
 		...station,
 		find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[] {
-			const key = `${station.id} ${JSON.stringify(protocol)}`;
+			const key = `${station.id} ${protocolKey(protocol)}`;
 			const known = found.get(evidence) ?? new Map<string, Finding[]>();
 			found.set(evidence, known);
 			let findings = known.get(key);

@@ -1,10 +1,12 @@
 import { v7 } from 'uuid';
+import { readReading } from '$lib/core/readings/read-reading';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { claim } from '../db/schema';
+import { refusedReading } from '../readings/words';
 
 export type ClaimRow = typeof claim.$inferInsert;
-export type ClaimTexts = { labelNozzle?: string; labelTolerance?: string; listingTolerance?: string };
+export type ClaimTexts = { labelNozzle?: string; nominalDiameter?: string; labelTolerance?: string; listingTolerance?: string };
 
 /** Believable limits of stated figures, in canonical units. */
 const NOZZLE_C = { low: 120, high: 500 };
@@ -20,6 +22,11 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 	const keep = (quantity: string, source: 'label' | 'listing', text: string, value: number, unit: string) =>
 		rows.push({ id: v7(), filamentId, quantity, source, value, typedText: text, typedUnit: unit, createdAt: now });
 
+	if (texts.nominalDiameter) {
+		const read = readReading('diameter', texts.nominalDiameter);
+		if (read.ok) keep('diameter', 'label', texts.nominalDiameter, read.value, read.typedUnit);
+		else errors.push(refusedReading('nominalDiameter', read));
+	}
 	for (const [path, source] of [
 		['labelTolerance', 'label'],
 		['listingTolerance', 'listing']

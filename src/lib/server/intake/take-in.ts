@@ -129,7 +129,15 @@ async function takeInRow(
 	}
 	await tx.insert(event).values({ id: v7(), spoolId, kind: 'opened', at, zone: body.zone, createdAt: now });
 	const looks = unboxingRows(spoolId, body, at, body.zone, now);
-	const weighings = masses.rows.map((m) => ({ ...m, id: v7(), spoolId, station: 'intake', takenAt: at, zone: body.zone, createdAt: now }));
+	const weighings = masses.rows.map((m) => ({
+		...m,
+		id: v7(),
+		spoolId,
+		station: 'moisture',
+		takenAt: at,
+		zone: body.zone,
+		createdAt: now
+	}));
 	const rows = [...looks, ...weighings];
 	if (rows.length > 0) await tx.insert(reading).values(rows);
 	if (body.note)
@@ -245,7 +253,7 @@ export async function joinTrial(
 	await tx
 		.insert(trialSpool)
 		.values({ trialId, spoolId, role, position: (last?.position ?? 0) + 1, createdAt: now })
-		.onDuplicateKeyUpdate({ set: { role } });
+		.onDuplicateKeyUpdate({ set: { role, leftAt: null } });
 	await tx
 		.update(trial)
 		.set({ revision: sql`${trial.revision} + 1` })

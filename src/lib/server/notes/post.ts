@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { noteBody } from '$lib/schemas/amendment';
 import type { Database, Reader } from '../db/client';
-import { attempt, note, reading, spool, trial } from '../db/schema';
+import { attempt, note, reading, specimen, spool, trial } from '../db/schema';
 import { notFound } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -17,7 +17,7 @@ async function ownerOf(db: Reader, body: NoteBody): Promise<string> {
 		if (!row) throw notFound(body.targetKind);
 		return row.id;
 	}
-	const table = body.targetKind === 'attempt' ? attempt : reading;
+	const table = { attempt, reading, specimen }[body.targetKind];
 	const [row] = await db.select({ id: table.spoolId }).from(table).where(eq(table.id, body.targetId));
 	if (!row) throw notFound(body.targetKind);
 	return row.id;

@@ -3,7 +3,7 @@ import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
-import { attempt, instrument, ownMeasure, reading, spool } from '../db/schema';
+import { attempt, instrument, ownMeasure, reading, specimen, spool } from '../db/schema';
 import { Problem, refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -44,6 +44,8 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		positionM: body.positionM,
 		direction: body.direction,
 		attemptId: body.attemptId,
+		specimenId: body.specimenId,
+		before: body.before,
 		ownMeasureId: body.ownMeasureId,
 		createdAt: now
 	};
@@ -79,8 +81,16 @@ async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void
 			.from(attempt)
 			.where(and(eq(attempt.id, body.attemptId), eq(attempt.spoolId, body.spoolId)));
 		if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
-	} else if (READING_QUANTITIES[body.quantity]?.station === 'prints')
-		throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+	} else if (READING_QUANTITIES[body.quantity]?.of === 'attempt') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+	if (body.specimenId) {
+		const [known] = await tx
+			.select({ id: specimen.id })
+			.from(specimen)
+			.where(and(eq(specimen.id, body.specimenId), eq(specimen.spoolId, body.spoolId)));
+		if (!known) throw refuseField('specimenId', 'unknownId', 'this spool has no such specimen');
+	} else if (READING_QUANTITIES[body.quantity]?.of === 'specimen')
+		throw refuseField('specimenId', 'missing', 'a load belongs to a specimen');
+	if (body.before && body.quantity !== 'grossMass') throw refuseField('before', 'impossible', 'only a weighing has something before it');
 }
 
 async function unitOfOwn(tx: Transaction, body: ReadingBody): Promise<string> {

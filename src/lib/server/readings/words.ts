@@ -9,6 +9,7 @@ const WORDS: Record<Refused['reason'], (allowed: readonly string[]) => string> =
 	ambiguous: () => 'has two decimal marks; type one, comma or point',
 	unknownUnit: (allowed) => `has an unknown unit; known here: ${allowed.join(', ')}`,
 	unknownWord: (allowed) => `is not one of: ${allowed.join(', ')}`,
+	notWhole: () => 'is not a whole number',
 	notPositive: () => 'must be above zero',
 	outOfRange: () => 'is not a believable value here',
 	slip: () => 'looks like a slip of the decimal mark or the unit'

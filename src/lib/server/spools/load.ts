@@ -1,6 +1,7 @@
-import { desc, eq } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
 import type { Finding } from '$lib/core/finding/types';
+import { wetAndDry, type WetDry } from '$lib/core/prints/wet-dry';
 import { STATIONS } from '$lib/core/registry';
 import type { Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
@@ -8,7 +9,11 @@ import { ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/sc
 import { loadEvidence } from '../evidence/load';
 import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
+import { withFacts } from '../facts/facts';
 import { notFound } from '../problem';
+import { completeProtocol } from '../trials/complete-protocol';
+import { currentHouseSpool } from '../trials/post';
+import { loadParts, type PartInService } from '../use-log/use-log';
 
 type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
 
@@ -18,6 +23,8 @@ export type SpoolWhole = {
 	findings: Finding[];
 	protocol: Protocol;
 	notes: NoteRow[];
+	parts: PartInService[];
+	wetDry: WetDry[];
 	amendments: SpoolAmendment[];
 	/** Raw values of corrected readings: what they were before. */
 	raw: RawReading[];
@@ -26,13 +33,15 @@ export type SpoolWhole = {
 };
 
 /** The protocol a spool is looked at with outside any trial: everything asked for once. */
-const PLAIN_PROTOCOL: Omit<Protocol, 'ownMeasures'> = {
-	settingsPolicy: 'label',
-	conditionPolicy: 'asReceived',
+const PLAIN_PROTOCOL = {
+	settingsPolicy: 'label' as const,
+	conditionPolicy: 'asReceived' as const,
 	mainPieceId: STEP_PIECE.id,
 	repeats: 1,
 	diameterPlaces: 5,
-	diameterDirections: 2
+	diameterDirections: 2,
+	strengthHighN: 400,
+	printer: null
 };
 
 /** Everything known of one spool, for its page and the API. */
@@ -51,7 +60,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			.select({ id: trial.id, name: trial.name, role: trialSpool.role })
 			.from(trialSpool)
 			.innerJoin(trial, eq(trial.id, trialSpool.trialId))
-			.where(eq(trialSpool.spoolId, spoolId))
+			.where(and(eq(trialSpool.spoolId, spoolId), isNull(trialSpool.leftAt)))
 			.orderBy(desc(trial.createdAt)),
 		db
 			.select({ id: verdict.id, trialId: verdict.trialId, kind: verdict.kind, buyFor: verdict.buyFor, note: verdict.note, at: verdict.at })
@@ -65,7 +74,9 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			.where(eq(reading.spoolId, spoolId))
 	]);
 	if (!owner) throw notFound('spool');
-	const protocol: Protocol = {
+	const house = await currentHouseSpool(db);
+	const [houseEvidence] = house && house !== spoolId ? await loadEvidence(db, [house]) : [];
+	const typed = {
 		...PLAIN_PROTOCOL,
 		ownMeasures: measures.map(({ measure: m }) => ({
 			id: m.id,
@@ -76,6 +87,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			high: m.scaleHigh
 		}))
 	};
+	const protocol = await completeProtocol(db, typed, [evidence], houseEvidence ?? null);
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {
 		evidence,
@@ -83,9 +95,11 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		protocol,
 		findings: STATIONS.flatMap((s) => s.find(evidence, protocol, now)),
 		notes,
+		parts: await loadParts(db, [spoolId]),
+		wetDry: wetAndDry(evidence),
 		amendments: amendments.get(spoolId) ?? [],
 		raw: raw.filter((r) => corrected.has(r.id)),
-		trials,
+		trials: await withFacts(db, 'trial', trials),
 		verdicts
 	};
 }

@@ -136,7 +136,7 @@ export async function postSpoolFacts(db: Database, body: z.output<typeof spoolFa
 				weighings.push({
 					id: v7(),
 					spoolId: body.spoolId,
-					station: 'intake',
+					station: 'moisture',
 					quantity,
 					...kept,
 					takenAt: at,

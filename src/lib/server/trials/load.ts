@@ -1,11 +1,13 @@
-import { asc, count, desc, eq } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
 import type { OwnMeasure, Protocol, SpoolEvidence, ValueRule } from '$lib/core/evidence';
 import type { UsePreset } from '$lib/core/pick/presets';
 import type { Criterion } from '$lib/core/pick/types';
 import type { Reader } from '../db/client';
 import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
+import { withFacts } from '../facts/facts';
 import { notFound } from '../problem';
+import { abilitiesOf, completeProtocol } from './complete-protocol';
 
 type TrialHead = {
 	id: string;
@@ -42,7 +44,7 @@ type TrialVerdict = {
 
 /** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
-	const [head] = await db.select().from(trial).where(eq(trial.id, trialId));
+	const [head] = await withFacts(db, 'trial', await db.select().from(trial).where(eq(trial.id, trialId)));
 	if (!head) throw notFound('trial');
 	const [[rules], [weights], measures, members, verdicts] = await Promise.all([
 		db
@@ -54,12 +56,22 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.limit(1),
 		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)).limit(1),
 		db.select().from(ownMeasure).where(eq(ownMeasure.trialId, trialId)).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
-		db.select().from(trialSpool).where(eq(trialSpool.trialId, trialId)).orderBy(asc(trialSpool.position)),
+		db
+			.select()
+			.from(trialSpool)
+			.where(and(eq(trialSpool.trialId, trialId), isNull(trialSpool.leftAt)))
+			.orderBy(asc(trialSpool.position)),
 		loadVerdicts(db, trialId)
 	]);
 	if (!rules || !weights) throw new Error(`trial ${trialId} has no protocol or criteria`);
-	const house = members.filter((m) => m.role === 'house');
-	const ordered = [...house, ...members.filter((m) => m.role !== 'house')];
+	const houses = members.filter((m) => m.role === 'house');
+	const ordered = [...houses, ...members.filter((m) => m.role !== 'house')];
+	const spools = await loadEvidence(
+		db,
+		ordered.map((m) => m.spoolId)
+	);
+	const [printerNow] = rules.printer ? await withFacts(db, 'printer', [rules.printer]) : [];
+	const house = spools.find((s) => s.spool.id === houses[0]?.spoolId) ?? null;
 	return {
 		head: {
 			id: head.id,
@@ -74,28 +86,32 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			printerId: rules.protocol.printerId,
 			protocolVersion: rules.protocol.version
 		},
-		protocol: {
-			settingsPolicy: rules.protocol.settingsPolicy as Protocol['settingsPolicy'],
-			conditionPolicy: rules.protocol.conditionPolicy as Protocol['conditionPolicy'],
-			mainPieceId: rules.protocol.mainPieceId,
-			repeats: rules.protocol.repeats,
-			diameterPlaces: rules.protocol.diameterPlaces,
-			diameterDirections: rules.protocol.diameterDirections,
-			ownMeasures: measures.map((m): OwnMeasure => ({
-				id: m.id,
-				name: m.name,
-				unit: m.unit,
-				direction: m.direction as OwnMeasure['direction'],
-				low: m.scaleLow,
-				high: m.scaleHigh
-			}))
-		},
+		protocol: await completeProtocol(
+			db,
+			{
+				settingsPolicy: rules.protocol.settingsPolicy as Protocol['settingsPolicy'],
+				conditionPolicy: rules.protocol.conditionPolicy as Protocol['conditionPolicy'],
+				mainPieceId: rules.protocol.mainPieceId,
+				repeats: rules.protocol.repeats,
+				diameterPlaces: rules.protocol.diameterPlaces,
+				diameterDirections: rules.protocol.diameterDirections,
+				strengthHighN: rules.protocol.strengthHighN,
+				printer: abilitiesOf(printerNow ?? null),
+				ownMeasures: measures.map((m): OwnMeasure => ({
+					id: m.id,
+					name: m.name,
+					unit: m.unit,
+					direction: m.direction as OwnMeasure['direction'],
+					low: m.scaleLow,
+					high: m.scaleHigh
+				}))
+			},
+			spools,
+			house
+		),
 		criteria: weights.items as Criterion[],
 		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role as 'candidate' | 'house'])),
-		spools: await loadEvidence(
-			db,
-			ordered.map((m) => m.spoolId)
-		),
+		spools,
 		verdicts
 	};
 }
@@ -121,7 +137,7 @@ export type TrialListing = { id: string; name: string; question: string | null; 
 
 /** All trials, newest first. */
 export async function listTrials(db: Reader): Promise<TrialListing[]> {
-	return await db
+	const rows = await db
 		.select({
 			id: trial.id,
 			name: trial.name,
@@ -131,7 +147,8 @@ export async function listTrials(db: Reader): Promise<TrialListing[]> {
 			spools: count(trialSpool.spoolId)
 		})
 		.from(trial)
-		.leftJoin(trialSpool, eq(trialSpool.trialId, trial.id))
+		.leftJoin(trialSpool, and(eq(trialSpool.trialId, trial.id), isNull(trialSpool.leftAt)))
 		.groupBy(trial.id)
 		.orderBy(desc(trial.createdAt), desc(trial.id));
+	return await withFacts(db, 'trial', rows);
 }

@@ -1,11 +1,22 @@
-import { desc, eq, inArray, max, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { presetCriteria } from '$lib/core/pick/presets';
-import type { blindBody, criteriaBody, ownMeasureBody, protocolBody, trialBody, trialSpoolBody, houseSpoolBody } from '$lib/schemas/trial';
+import type {
+	blindBody,
+	criteriaBody,
+	houseSpoolBody,
+	ownMeasureBody,
+	protocolBody,
+	trialBody,
+	trialFactsBody,
+	trialLeaveBody,
+	trialSpoolBody
+} from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { criteria, houseSpool, ownMeasure, printer, protocol, spool, trial } from '../db/schema';
+import { criteria, houseSpool, ownMeasure, printer, protocol, spool, trial, trialSpool } from '../db/schema';
+import { amendFacts } from '../facts/facts';
 import { joinTrial } from '../intake/take-in';
 import { refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
@@ -76,6 +87,28 @@ async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
 		.set({ revision: sql`${trial.revision} + 1` })
 		.where(eq(trial.id, trialId));
 	if (raised.affectedRows === 0) throw refuseField('trialId', 'unknownId', 'there is no such trial');
+}
+
+/** Says the name or question of a trial better; the first one stays on record. */
+export async function postTrialFacts(db: Database, body: z.output<typeof trialFactsBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'trialFacts', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		await amendFacts(tx, 'trial', body.trialId, { name: body.name, question: body.question || null }, now);
+		return { id: body.id };
+	});
+}
+
+/** Takes a spool out of a trial. Membership is no evidence: the spool and all that was measured of it stay. */
+export async function postTrialLeave(db: Database, body: z.output<typeof trialLeaveBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'trialLeave', body, now }, async (tx) => {
+		await raiseTrial(tx, body.trialId);
+		const [left] = await tx
+			.update(trialSpool)
+			.set({ leftAt: now })
+			.where(and(eq(trialSpool.trialId, body.trialId), eq(trialSpool.spoolId, body.spoolId), isNull(trialSpool.leftAt)));
+		if (left.affectedRows === 0) throw refuseField('spoolId', 'unknownId', 'this trial has no such spool');
+		return { id: body.id };
+	});
 }
 
 export async function postTrialSpool(db: Database, body: z.output<typeof trialSpoolBody>, now: number): Answer<{ id: string }> {

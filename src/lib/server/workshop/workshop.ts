@@ -1,23 +1,41 @@
-import { asc } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
+import type { PrinterAbilities } from '$lib/core/evidence';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentBody } from '$lib/schemas/amendment';
-import type { printerBody } from '$lib/schemas/attempt';
+import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
-import { instrument, piece, printer } from '../db/schema';
-import { refuse } from '../problem';
+import { dryer, instrument, piece, printer } from '../db/schema';
+import { readTemperature } from '../drying/temperature';
+import { amendFacts, withFacts } from '../facts/facts';
+import { refuse, refuseField } from '../problem';
+import { abilitiesOf } from '../trials/complete-protocol';
 import { writeOnce } from '../write/write-once';
 
 export async function listWorkshop(db: Reader) {
-	const [instruments, printers, pieces] = await Promise.all([
+	const [instruments, printers, dryers, pieces] = await Promise.all([
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
 		db.select().from(printer).orderBy(asc(printer.createdAt)),
+		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
 		db.select().from(piece).orderBy(asc(piece.createdAt))
 	]);
+	const all = instruments.map((i) => ({
+		id: i.id,
+		name: i.name,
+		measures: i.quantity,
+		errorLimit: i.errorLimit,
+		resolution: i.resolution
+	}));
 	return {
-		instruments: instruments.map((i) => ({ id: i.id, name: i.name, errorLimit: i.errorLimit, resolution: i.resolution })),
-		printers: printers.map((p) => ({ id: p.id, name: p.name, nozzle: p.nozzle })),
+		instruments: all.filter((i) => i.measures === 'length'),
+		scales: all.filter((i) => i.measures === 'mass'),
+		printers: (await withFacts(db, 'printer', printers)).map((p) => ({
+			id: p.id,
+			nozzle: p.nozzle,
+			...(abilitiesOf(p) as PrinterAbilities)
+		})),
+		dryers: dryers.map((d) => ({ id: d.id, name: d.name, setPointLowC: d.setPointLowC, setPointHighC: d.setPointHighC })),
 		pieces: pieces.map((p) => ({
 			id: p.id,
 			name: p.name,
@@ -28,39 +46,55 @@ export async function listWorkshop(db: Reader) {
 	};
 }
 
-/** An instrument for lengths with its stated error limit; both as typed, kept in mm. */
-export async function postInstrument(
-	db: Database,
-	body: z.output<typeof instrumentBody>,
-	now: number
-): Promise<{ answer: { id: string }; repeated: boolean }> {
+type Kept = Promise<{ answer: { id: string }; repeated: boolean }>;
+
+/** The largest error limit or step that a bench instrument can have, in the canonical unit. */
+const LARGEST = {
+	length: { value: 1, words: 'a length above 0 and at most 1 mm, such as 0.02 mm' },
+	mass: { value: 100, words: 'a mass above 0 and at most 100 g, such as 0.1 g' }
+};
+
+/** A caliper or a scale with its stated error limit; both as typed, kept in mm or g. */
+export async function postInstrument(db: Database, body: z.output<typeof instrumentBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'instrument', body, now }, async (tx) => {
 		const errors: FieldError[] = [];
-		const lengthMm = (path: 'errorLimit' | 'resolution') => {
-			const read = readQuantityText(body[path].replace(/^(\+\/-|±)\s*/, ''), 'length');
-			if (read.ok && read.value > 0 && read.value <= 1) return read.value;
-			errors.push({
-				path,
-				code: read.ok ? 'outOfRange' : read.reason,
-				message: 'must be a length above 0 and at most 1 mm, such as 0.02 mm'
-			});
+		const most = LARGEST[body.measures];
+		const valueOf = (path: 'errorLimit' | 'resolution') => {
+			const read = readQuantityText(body[path].replace(/^(\+\/-|±)\s*/, ''), body.measures);
+			if (read.ok && read.value > 0 && read.value <= most.value) return read.value;
+			errors.push({ path, code: read.ok ? 'outOfRange' : read.reason, message: `must be ${most.words}` });
 			return 0;
 		};
-		const errorLimit = lengthMm('errorLimit');
-		const resolution = lengthMm('resolution');
+		const errorLimit = valueOf('errorLimit');
+		const resolution = valueOf('resolution');
 		if (errors.length > 0) throw refuse(errors);
-		await tx.insert(instrument).values({ id: body.id, name: body.name, quantity: 'length', errorLimit, resolution, createdAt: now });
+		await tx.insert(instrument).values({ id: body.id, name: body.name, quantity: body.measures, errorLimit, resolution, createdAt: now });
 		return { id: body.id };
 	});
 }
 
-export async function postPrinter(
-	db: Database,
-	body: z.output<typeof printerBody>,
-	now: number
-): Promise<{ answer: { id: string }; repeated: boolean }> {
+export async function postPrinter(db: Database, body: z.output<typeof printerBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printer', body, now }, async (tx) => {
-		await tx.insert(printer).values({ id: body.id, name: body.name, nozzle: body.nozzle, createdAt: now });
+		const { hotEndMax, ...rest } = body;
+		await tx.insert(printer).values({ ...rest, hotEndMaxC: readHotEnd(hotEndMax), createdAt: now });
 		return { id: body.id };
 	});
+}
+
+/** Says later what a printer can do. */
+export async function postPrinterFacts(db: Database, body: z.output<typeof printerFactsBody>, now: number): Kept {
+	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
+		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
+		if (!known) throw refuseField('printerId', 'unknownId', 'there is no such printer');
+		const hotEndMaxC = readHotEnd(body.hotEndMax) ?? undefined;
+		await amendFacts(tx, 'printer', body.printerId, { hotEndMaxC, hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed }, now);
+		return { id: body.id };
+	});
+}
+
+function readHotEnd(text: string | undefined): number | null {
+	const errors: FieldError[] = [];
+	const value = readTemperature(text, 'hotEndMax', errors);
+	if (errors.length > 0) throw refuse(errors);
+	return value;
 }

@@ -38,6 +38,8 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		positionM: null,
 		direction: typeof body.direction === 'string' ? body.direction : null,
 		attemptId: null,
+		specimenId: typeof body.specimenId === 'string' ? body.specimenId : null,
+		before: body.before === 'print' || body.before === 'dried' || body.before === 'air' ? body.before : null,
 		ownMeasureId: typeof body.ownMeasureId === 'string' ? body.ownMeasureId : null,
 		status: 'counts',
 		corrected: false,

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { diameterMean, diameterOutside } from '$lib/core/diameter/quantities';
+	import { diameterOutside } from '$lib/core/diameter/quantities';
 	import type { Finding } from '$lib/core/finding/types';
 	import { intervalWords } from '../figures/label';
 	import { sentence } from '../words/messages';
@@ -48,7 +48,9 @@
 			<div class="grid grid-cols-[1fr_auto] gap-x-3">
 				<dt class="text-muted">mean</dt>
 				<dd class="text-right font-semibold">{fixed(mean.estimate, 3)} mm</dd>
-				<dd class="small col-span-2 text-right">{intervalWords(mean, diameterMean)}, instrument included</dd>
+				<dd class="small col-span-2 text-right">
+					{intervalWords(mean, { id: mean.quantity, unit: mean.unit, scale: { low: 0, high: 0 } })}, instrument included
+				</dd>
 			</div>
 		{/if}
 		{#if range}

@@ -1,5 +1,6 @@
 import type { Attempt, FailureCause, PrintSettings } from '$lib/core/evidence';
 import type { ConditionKind } from '$lib/core/finding/types';
+import { SETTING_WORDS } from '../words/settings';
 
 /** What is typed about one print. Text stays text until the server reads it. */
 export type PrintDraft = {
@@ -15,15 +16,6 @@ export type PrintDraft = {
 	note: string;
 	printerId: string;
 	settings: Record<keyof PrintSettings, string>;
-};
-
-export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: string }> = {
-	nozzleC: { name: 'Nozzle', unit: '°C' },
-	bedC: { name: 'Bed', unit: '°C' },
-	fanPct: { name: 'Fan', unit: '%' },
-	speedPct: { name: 'Feed rate', unit: '%' },
-	flowPct: { name: 'Flow', unit: '%' },
-	retractionMm: { name: 'Retraction', unit: 'mm' }
 };
 
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];

@@ -7,7 +7,7 @@
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { missingWords } from '../words/messages';
-	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder, stringWord } from '../words/quantities';
+	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder } from '../words/quantities';
 	import { stationHref } from './station-href';
 
 	type Props = {
@@ -34,7 +34,6 @@
 	};
 	const scaleWords = (def: QuantityDef): [string, string] => {
 		if (def.figure === 'strand') return ['start', `${places} places`];
-		if (def.figure === 'words') return [stringWord(0), stringWord(def.scale.high)];
 		return [bareValue(def, def.scale.low), bareValue(def, def.scale.high)];
 	};
 </script>

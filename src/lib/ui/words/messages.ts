@@ -3,6 +3,7 @@ import type { Flag } from '$lib/core/compare/compare';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { quantityName } from './quantities';
+import { SETTING_WORDS } from './settings';
 
 type Params = Message['params'];
 const num = (p: Params, key: string): number => Number(p[key]);
@@ -61,8 +62,72 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 		const kind = text(p, 'kind') === 'list' ? '' : ` (${text(p, 'kind')} price)`;
 		return `${fixed(num(p, 'price'), 2)}${shipping} ${text(p, 'currency')} for ${plural(num(p, 'quantity'), 'spool')} of ${upTo(num(p, 'netMassG'), 0)} g${kind}.`;
 	},
+	borrowedScatter: (p) => `One only: its scatter is borrowed from the house spool ${text(p, 'code')} (${plural(num(p, 'n'), 'repeat')}).`,
+	notWeighed: () => 'Not weighed yet.',
+	noAirInterval: () => 'No two weighings with time in the air between them yet.',
+	uptakeOver: (p) => {
+		const from = text(p, 'from') === 'dried' ? 'since it was dried' : 'since it was first weighed';
+		const gained = num(p, 'pct') >= 0 ? `took up at most ${fixed(num(p, 'pct'), 2)} %` : `only lost water (${fixed(num(p, 'pct'), 2)} %)`;
+		return `It ${gained} of its net mass in the ${daysWords(num(p, 'days'))} ${from}, printing taken out.`;
+	},
+	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(num(p, 'limitG'), 1)} g, and none in the air was larger.`,
+	'tareUnknown.netMass': (p) =>
+		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,
+	'tareUnknown.usual': (p) =>
+		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, as usual reels weigh. Weigh it when it is empty; all results follow.`,
+	driedUnweighed: () => 'It was dried, but not weighed before and after.',
+	notDried: () => 'Not dried yet.',
+	driedLost: (p) =>
+		`Drying took out ${fixed(num(p, 'lostG'), 1)} g (${upTo(num(p, 'beforeG'), 1)} to ${upTo(num(p, 'afterG'), 1)} g gross, each difference good to ±${fixed(2 * num(p, 'uG'), 1)} g).`,
+	driedNotSeen: (p) =>
+		`The scale cannot tell whether drying took anything out: ${fixed(num(p, 'lostG'), 1)} g, where ±${fixed(2 * num(p, 'uG'), 1)} g is the scale's own.`,
+	laterDryings: (p) => `${plural(num(p, 'count'), 'later drying')} on record too; the first tells how wet it came.`,
+	notInHandbook: (p) => `The handbook has nothing on ${text(p, 'material')}.`,
+	printerNotKnown: () => 'What the trial’s printer can do is not noted; say it in the workshop.',
+	fromHandbook: (p) => `From the handbook for ${text(p, 'material')} (${text(p, 'source')}), not measured here.`,
+	'demand.hotEnd': (p) => `It wants ${upTo(num(p, 'neededC'), 0)} °C at the nozzle; the hot end is good for ${upTo(num(p, 'hasC'), 0)} °C.`,
+	'demand.hardenedNozzle': () => 'It wants a hardened nozzle.',
+	'demand.enclosure': () => 'It wants an enclosure.',
+	demandsMet: () => 'The trial’s printer has all that the material asks for.',
+	noSpecimens: () => 'Nothing loaded yet.',
+	neverBroke: (p) => `${num(p, 'held')} of ${plural(num(p, 'n'), 'specimen')} never broke; what they held is counted in.`,
+	allHeld: (p) => `None of ${plural(num(p, 'n'), 'specimen')} broke; the least any of them held was ${upTo(num(p, 'low'), 0)}.`,
+	weibullFitted: (p) =>
+		`Weibull by maximum likelihood from ${plural(num(p, 'n'), 'specimen')}, ${num(p, 'broken')} of them broken (scale ${fixed(num(p, 'scale'), 0)}, shape ${fixed(num(p, 'shape'), 1)}).`,
+	oneIntervalFits: (p) =>
+		`All that is known is that the mean lies between ${upTo(num(p, 'low'), 0)} and ${upTo(num(p, 'high'), 0)}: the steps were too coarse to see the scatter.`,
+	oneSpecimen: (p) => `One specimen: the next could be ${upTo(num(p, 'pct'), 0)} % off either way.`,
+	'failed.snapped': (p) => failed(p, 'snapped clean'),
+	'failed.bent': (p) => failed(p, 'bent, then broke'),
+	'failed.layers': (p) => failed(p, 'parted between layers'),
+	'failed.shattered': (p) => failed(p, 'shattered'),
+	'failed.tore': (p) => failed(p, 'tore at the hole'),
+	'failed.slipped': (p) => failed(p, 'slipped from the grip (counted as held)'),
+	'wetDry.helped': (p) => `Drying helped ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(num(p, 'p'), 3)}).`,
+	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(num(p, 'p'), 3)}).`,
+	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} that these prints can show: ${pairWords(p)}.`,
+	'wetDry.tooFew': (p) => `Too few to say whether drying changed ${mark(p)}: ${pairWords(p)}; six that differ could show it.`,
 	suppliedFree: () => 'Supplied free: the price is what others would pay, and free samples bias.'
 };
+
+function failed(p: Params, how: string): string {
+	return `${num(p, 'count')} ${how}.`;
+}
+
+/** The mark that was compared, as it stands in a sentence. */
+function mark(p: Params): string {
+	return quantityName({ id: text(p, 'quantity') }).toLowerCase();
+}
+
+function pairWords(p: Params): string {
+	const same = num(p, 'same') ? `, ${num(p, 'same')} alike` : '';
+	return `better in ${num(p, 'better')} of ${plural(num(p, 'pairs'), 'pair')}, worse in ${num(p, 'worse')}${same}`;
+}
+
+/** Days in words, no finer than they matter. */
+function daysWords(days: number): string {
+	return days < 2 ? `${upTo(days * 24, 0)} hours` : `${upTo(days, 0)} days`;
+}
 
 function oddity(what: string, p: Params): string {
 	return text(p, 'words') ? `${what}: ${text(p, 'words')}.` : `${what} odd.`;
@@ -79,7 +144,10 @@ const ACTS: Record<string, (m: Missing) => { lead: string; rest: string }> = {
 	printPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'wanted' }),
 	markPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'to mark' }),
 	addPrice: () => ({ lead: 'price', rest: 'not noted' }),
-	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' })
+	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
+	weigh: (m) => ({ lead: plural(m.count, 'weighing'), rest: 'wanted' }),
+	dryWeighed: () => ({ lead: 'weigh, dry, weigh', rest: 'not done' }),
+	loadSpecimen: (m) => ({ lead: plural(m.count, 'specimen'), rest: 'wanted' })
 };
 
 /** What is missing in an empty cell: the act in bold, the rest beside it. */
@@ -103,6 +171,14 @@ export function nextWords(missing: Missing, code: string): string {
 			return `note what ${code} cost. ${minutes}.`;
 		case 'measureOwn':
 			return `measure ${String(missing.params.name)} of ${code}: ${plural(missing.count, 'reading')}.`;
+		case 'weigh':
+			return missing.count > 1
+				? `weigh ${code}, and again after some days in the air. One minute each.`
+				: `weigh ${code} again. One minute.`;
+		case 'dryWeighed':
+			return `weigh ${code}, dry it, weigh it again. Some hours, most of them waiting.`;
+		case 'loadSpecimen':
+			return `load ${plural(missing.count, 'specimen')} of ${code}. ${minutes.replace(' of printing', '')}.`;
 		default:
 			return `${missing.action} ${code}.`;
 	}
@@ -112,18 +188,31 @@ const FLAGS: Record<string, string> = {
 	unlikePrinter: 'another printer',
 	unlikeNozzle: 'another nozzle',
 	unlikeCondition: 'another condition',
-	unlikeSettings: 'another nozzle temperature',
+	unlikeSpecimen: 'another kind of specimen',
+	unlikeExposure: 'another time in the air',
 	unlikeCurrency: 'another currency, not converted,'
 };
 
 /** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */
 export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => string): string[] {
-	const grouped = group(flags, (f) => JSON.stringify([f.kind, f.values, f.spoolIds]));
+	const grouped = group(flags, (f) => JSON.stringify([f.kind, f.detail, f.values, f.spoolIds]));
 	return [...grouped.values()].flatMap((same) => {
 		const [first] = same;
 		if (!first) return [];
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
-		const values = first.values.map((v) => (v === 'asReceived' ? 'as received' : v)).join(', ');
-		return [`${first.spoolIds.map(codeOf).join(', ')}: ${FLAGS[first.kind] ?? first.kind} from the rest (${values}) in ${columns}.`];
+		const values = first.values.map((v) => VALUE_WORDS[v] ?? v).join(', ');
+		const setting = first.detail ? SETTING_WORDS[first.detail as keyof typeof SETTING_WORDS] : null;
+		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : (FLAGS[first.kind] ?? first.kind);
+		return [
+			`${first.spoolIds.map(codeOf).join(', ')}: ${unlike} from the rest (${values}${setting ? ` ${setting.unit}` : ''}) in ${columns}.`
+		];
 	});
 }
+
+const VALUE_WORDS: Record<string, string> = {
+	asReceived: 'as received',
+	'exposure.days2': 'up to two days',
+	'exposure.days10': 'up to ten days',
+	'exposure.weeks6': 'up to six weeks',
+	'exposure.months': 'longer'
+};

@@ -1,4 +1,5 @@
 import type { ConditionKind, Grade, QuantityDef } from '$lib/core/finding/types';
+import { BY_HAND_WORDS } from '$lib/core/readings/quantities';
 import { fixed, percent, upTo } from './numbers';
 
 type QuantityWords = { name: string; under: string; decimals: number; unit: string };
@@ -11,6 +12,13 @@ const WORDS: Record<string, QuantityWords> = {
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
 	bridge: { name: 'Bridge', under: 'longest clean mm', decimals: 0, unit: 'mm' },
 	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
+	waterUptake: { name: 'Moisture', under: 'most taken up %', decimals: 2, unit: '%' },
+	dryingLoss: { name: 'Drying', under: 'lost in the first %', decimals: 2, unit: '%' },
+	strengthLoad: { name: 'Strength', under: 'mean load N', decimals: 0, unit: 'N' },
+	strengthBlows: { name: 'Blows', under: 'until it broke', decimals: 1, unit: '' },
+	strengthByHand: { name: 'By hand', under: 'in four words', decimals: 1, unit: '' },
+	softening: { name: 'Softens at', under: 'handbook, °C', decimals: 0, unit: '°C' },
+	demandsUnmet: { name: 'Printer demands', under: 'not met', decimals: 0, unit: '' },
 	pricePerKg: { name: 'Price per kg', under: 'with shipping', decimals: 2, unit: '' },
 	costPerGoodKg: { name: 'Per good kg', under: 'with failures', decimals: 1, unit: '' }
 };
@@ -28,15 +36,21 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: s
 
 export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
 
-export function stringWord(rank: number): string {
-	return STRING_MARKS[Math.min(3, Math.max(0, Math.round(rank)))] ?? 'none';
+/** Quantities told in words instead of numbers, lowest rank first. */
+const ORDINALS: Record<string, readonly string[]> = { strings: STRING_MARKS, strengthByHand: BY_HAND_WORDS };
+
+/** The word of a rank, or null for a quantity that is told in numbers. */
+export function rankWord(id: string, rank: number): string | null {
+	const words = ORDINALS[id];
+	return words?.[Math.min(words.length - 1, Math.max(0, Math.round(rank)))] ?? null;
 }
 
 const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside';
 
 /** A value of a quantity in words: number with its unit, or its word. */
 export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number, currency = ''): string {
-	if (def.id === 'strings') return stringWord(value);
+	const word = rankWord(def.id, value);
+	if (word !== null) return word;
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return `${fixed(value, 2)} ${currency}`.trim();
 	const words = WORDS[def.id];
@@ -46,7 +60,8 @@ export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, valu
 
 /** The same without the unit, for figures whose column names it. */
 export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number): string {
-	if (def.id === 'strings') return stringWord(value);
+	const word = rankWord(def.id, value);
+	if (word !== null) return word;
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);
 	const words = WORDS[def.id];
@@ -65,7 +80,11 @@ export const GRADE_WORDS: Record<Grade, string> = { none: 'nothing yet', thin: '
 export const STATION_WORDS: Record<string, string> = {
 	intake: 'Intake',
 	diameter: 'Diameter',
+	moisture: 'Moisture',
+	drying: 'Drying',
 	prints: 'Prints',
+	strength: 'Strength',
+	handbook: 'Handbook',
 	cost: 'Cost',
 	own: 'Own measures'
 };
@@ -76,6 +95,32 @@ export const CAUSE_WORDS: Record<string, string> = {
 	setUp: 'the set-up',
 	handling: 'handling',
 	unknown: 'unknown'
+};
+
+export const ORIENTATION_WORDS: Record<string, string> = { flat: 'flat', edge: 'on edge', upright: 'upright' };
+
+export const METHOD_WORDS: Record<string, string> = {
+	steps: 'load in steps',
+	direct: 'load read off',
+	blows: 'blows counted',
+	byHand: 'by hand'
+};
+
+/** A kind of specimen in words. */
+export function kindWords(kind: string): string {
+	const [shape = '', orientation = '', method = ''] = kind.split(' · ');
+	return [shape, ORIENTATION_WORDS[orientation] ?? orientation, METHOD_WORDS[method] ?? method].join(', ');
+}
+
+export const BEFORE_WORDS: Record<string, string> = { first: 'first weighing', print: 'print', dried: 'drying', air: 'air' };
+
+export const FAILURE_MODE_WORDS: Record<string, string> = {
+	snapped: 'snapped clean',
+	bent: 'bent, then broke',
+	layers: 'layers parted',
+	shattered: 'shattered',
+	tore: 'tore at the hole',
+	slipped: 'slipped out'
 };
 
 export const PRESET_WORDS: Record<string, string> = {

@@ -11,6 +11,8 @@ export function refusalWords(refused: Refused): { message: string; suggestion: s
 			return { message: 'is not a number.', suggestion: null };
 		case 'ambiguous':
 			return { message: 'has two decimal marks; type one, comma or point.', suggestion: null };
+		case 'notWhole':
+			return { message: 'is not a whole number.', suggestion: null };
 		case 'unknownUnit':
 			return { message: `has an unknown unit; known here: ${refused.allowed.join(', ')}.`, suggestion: null };
 		case 'unknownWord':

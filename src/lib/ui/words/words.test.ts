@@ -1,11 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, diameters, evidence, mark, protocol, quote, reading } from '../../../../tests/support/evidence';
+import {
+	attempt,
+	diameters,
+	event,
+	evidence,
+	load,
+	mark,
+	MAIN_PIECE,
+	protocol,
+	quote,
+	reading,
+	specimen,
+	weighed
+} from '../../../../tests/support/evidence';
 import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';
 import { flagLines, missingWords, nextWords, sentence } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
-import { bareValue, quantityName, valueWords } from './quantities';
+import { bareValue, kindWords, quantityName, valueWords } from './quantities';
 import { refusalWords } from './refusals';
 
 /** Spools in every state the stations speak about. */
@@ -57,7 +70,86 @@ function everyState() {
 			)
 		)
 	];
-	return { spools, protocol: { ...protocol, ownMeasures: [own] } };
+	return {
+		spools: [...spools, ...waterStates(), ...dryStates(), ...strengthStates()],
+		protocol: {
+			...protocol,
+			ownMeasures: [own],
+			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false },
+			lent: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
+		}
+	};
+}
+
+/** Weighed: not seen, seen, dried; the reel known, guessed from the label, guessed at all. */
+function waterStates() {
+	const air = (a: number, b: number) =>
+		weighed([
+			[a, null],
+			[b, 'air']
+		]);
+	const net = { id: 'net', quantity: 'netMassG', source: 'label' as const, value: 1000 };
+	return [
+		evidence({ spool: { material: 'XYZ' }, readings: air(1200, 1200), claims: [net] }),
+		evidence({ spool: { material: 'PA-CF' }, readings: air(1200, 1201) }),
+		evidence({ spool: { material: 'ASA' }, readings: weighed([[1000, null]]), events: [event({ kind: 'dried', at: 9e9 })] }),
+		evidence({
+			readings: weighed([
+				[1202, null],
+				[1201, 'dried'],
+				[1203, 'air'],
+				[1200, 'dried']
+			])
+		}),
+		evidence({
+			readings: weighed([
+				[1200, null],
+				[1200, 'dried']
+			])
+		})
+	];
+}
+
+/** Printed before and after drying: two pairs, six that help, six that hurt, six of each. */
+function dryStates() {
+	const spool = (wet: number[], dry: number[]) => {
+		const at = [...wet.map((_, i) => 100 + i), ...dry.map((_, i) => 2000 + i)];
+		const attempts = at.map((t) => attempt({ at: t }));
+		return evidence({
+			attempts,
+			readings: [...wet, ...dry].map((v, i) => mark(attempts[i] as (typeof attempts)[number], 'strings', v)),
+			events: [event({ kind: 'dried', at: 1000 })]
+		});
+	};
+	const six = (v: number) => Array.from({ length: 6 }, () => v);
+	return [spool([2, 2], [0, 0]), spool(six(2), six(0)), spool(six(0), six(2)), spool(six(1), [0, 0, 0, 2, 2, 2])];
+}
+
+/** Loaded in every way, with every ending. */
+function strengthStates() {
+	const loaded = (...all: [quantity: string, value: number, failure?: number][][]) => {
+		const specimens = all.map(() => specimen());
+		return evidence({
+			specimens,
+			readings: all.flatMap((rows, i) =>
+				rows.flatMap(([quantity, value, failure]) => {
+					const of = specimens[i] as (typeof specimens)[number];
+					return [load(of, quantity, value), ...(failure === undefined ? [] : [load(of, 'failure', failure)])];
+				})
+			)
+		});
+	};
+	const step = (held: number, failure?: number): [string, number, number?][] => [
+		['loadHeld', held],
+		['loadBroke', held + 20, failure]
+	];
+	return [
+		loaded([['loadHeld', 90]], [['loadHeld', 110]]),
+		loaded(step(90, 0), step(110, 1), step(70, 2), step(60, 3), step(80, 4), step(100, 5)),
+		loaded(step(90), step(90)),
+		loaded(step(90)),
+		loaded(step(90), [['loadHeld', 95]])
+	];
 }
 
 describe('words', () => {
@@ -66,7 +158,7 @@ describe('words', () => {
 
 	it('every message of every station is a sentence, with nothing left unfilled', () => {
 		const messages = findings.flatMap((f) => [...f.messages, ...(f.sampling.kind === 'unknown' ? [f.sampling.reason] : [])]);
-		expect(new Set(messages.map((m) => m.id)).size).toBeGreaterThan(25);
+		expect(new Set(messages.map((m) => m.id)).size).toBeGreaterThan(55);
 		for (const message of messages) {
 			const said = sentence(message);
 			expect(said).not.toBe(`${message.id}.`);
@@ -77,7 +169,7 @@ describe('words', () => {
 	it('every missing act has words for the cell and for the next step', () => {
 		const acts = spools.flatMap((e) => STATIONS.flatMap((s) => s.next(s.find(e, rules, 0), rules)));
 		expect(new Set(acts.map((m) => m.action))).toEqual(
-			new Set(['unbox', 'measureDiameter', 'printPiece', 'markPiece', 'addPrice', 'measureOwn'])
+			new Set(['unbox', 'measureDiameter', 'printPiece', 'markPiece', 'addPrice', 'measureOwn', 'weigh', 'dryWeighed', 'loadSpecimen'])
 		);
 		for (const act of acts) {
 			expect(missingWords(act).rest).not.toBe('missing');
@@ -96,7 +188,7 @@ describe('words', () => {
 		}
 	});
 	it('the same flag on several columns is said once', () => {
-		const flag = { kind: 'unlikePrinter' as const, values: ['North', 'South'], spoolIds: ['s1'] };
+		const flag = { kind: 'unlikePrinter' as const, detail: null, values: ['North', 'South'], spoolIds: ['s1'] };
 		const lines = flagLines(
 			[
 				{ ...flag, quantity: 'overhang' },
@@ -106,6 +198,21 @@ describe('words', () => {
 		);
 		expect(lines).toEqual(['RY5: another printer from the rest (North, South) in overhang, bridge.']);
 	});
+	it('a setting is named with its unit, and a time in the air in words', () => {
+		const flag = { kind: 'unlikeSettings' as const, detail: 'fanPct', values: ['20', '50'], spoolIds: ['s1'], quantity: 'overhang' };
+		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: another fan setting from the rest (20, 50 %) in overhang.']);
+		const air = {
+			...flag,
+			kind: 'unlikeExposure' as const,
+			detail: null,
+			values: ['exposure.days10', 'exposure.weeks6'],
+			quantity: 'waterUptake'
+		};
+		expect(flagLines([air], () => 'RY5')).toEqual([
+			'RY5: another time in the air from the rest (up to ten days, up to six weeks) in moisture.'
+		]);
+	});
+	it('a kind of specimen is told in words', () => expect(kindWords('hook · upright · steps')).toBe('hook, upright, load in steps'));
 	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '175'])('a refused "%s" is explained', (typed) => {
 		const read = readReading('diameter', typed);
 		expect(read.ok).toBe(false);

@@ -16,7 +16,8 @@
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import StringsReference from '$lib/ui/prints/StringsReference.svelte';
-	import { draftBody, freshDraft, SETTING_WORDS, type PrintDraft } from '$lib/ui/prints/print-draft';
+	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
+	import { SETTING_WORDS } from '$lib/ui/words/settings';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';

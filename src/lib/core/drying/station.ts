@@ -1,0 +1,56 @@
+import type { SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import type { Station } from '../station';
+import { dryingLoss } from './quantities';
+import { dryingResults } from './results';
+
+/** What a drying takes when nothing else is known (common practice, no source). */
+const DRYING_MINUTES = 4 * 60;
+
+export const dryingStation: Station = {
+	id: 'drying',
+	invited: true,
+	quantities: () => [dryingLoss],
+	find: (evidence) => [findLoss(evidence)],
+	next: (findings) => findings.flatMap((f) => f.missing)
+};
+
+function findLoss(evidence: SpoolEvidence): Finding {
+	const results = dryingResults(evidence);
+	const [first] = results;
+	const dried = evidence.events.filter((e) => e.kind === 'dried' && e.status === 'counts');
+	const common = {
+		subject: { spoolId: evidence.spool.id },
+		method: 'dryingLoss',
+		source: 'mass before and after, chained as net masses; JCGM 100 for the scale',
+		context: { ...EMPTY_CONTEXT, lots: evidence.spool.lot ? [evidence.spool.lot] : [] }
+	};
+	if (!first)
+		return makeFinding(dryingLoss, {
+			...common,
+			inputs: { used: dried.map((e) => e.id), excluded: [], revision: evidence.spool.revision },
+			sampling: { kind: 'unknown', reason: { id: dried.length ? 'driedUnweighed' : 'notDried', params: {} } },
+			missing: [{ action: 'dryWeighed', station: 'drying', count: 1, minutes: DRYING_MINUTES, params: {} }]
+		});
+	const messages: Message[] = [
+		{
+			id: first.seen ? 'driedLost' : 'driedNotSeen',
+			params: { lostG: first.lostG, uG: first.uG, beforeG: first.beforeG, afterG: first.afterG }
+		},
+		...(results.length > 1 ? [{ id: 'laterDryings', params: { count: results.length - 1 } }] : [])
+	];
+	return makeFinding(dryingLoss, {
+		...common,
+		inputs: { used: [first.beforeId, first.afterId], excluded: [], revision: evidence.spool.revision },
+		estimate: first.lostPct,
+		// Two weighings, both of which the result rests on.
+		n: 2,
+		interval: { low: first.lowPct, high: first.highPct, level: 0.95, kind: first.tareKnown ? 'confidence' : 'bounds' },
+		sampling: first.tareKnown
+			? { kind: 't', mean: first.lostPct, standardError: first.standardUncertaintyPct, df: null }
+			: { kind: 'bounds', low: first.lowPct, high: first.highPct },
+		messages,
+		figure: { kind: 'dot', points: results.map((r) => r.lostPct) }
+	});
+}

@@ -1,0 +1,92 @@
+import { stated } from '../claims/stated';
+import type { Protocol, SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, QuantityDef } from '../finding/types';
+import type { Station } from '../station';
+import { demandsOn } from './demands';
+import { materialOf } from './material-of';
+
+/** Where the material softens, by the handbook: for gates ("must not go soft in the sun"). Not measured. */
+export const softening: QuantityDef = {
+	id: 'softening',
+	station: 'handbook',
+	unit: '°C',
+	direction: 'more',
+	target: null,
+	scale: { low: 40, high: 150 },
+	prior: { low: 45, high: 110 },
+	differenceThatMatters: 10,
+	figure: 'dot',
+	onSheet: false
+};
+
+/** Demands of the material that the trial's printer does not meet. */
+export const demandsUnmet: QuantityDef = {
+	id: 'demandsUnmet',
+	station: 'handbook',
+	unit: '',
+	direction: 'less',
+	target: null,
+	scale: { low: 0, high: 3 },
+	prior: { low: 0, high: 1 },
+	differenceThatMatters: 1,
+	figure: 'none',
+	onSheet: false
+};
+
+export const handbookStation: Station = {
+	id: 'handbook',
+	invited: true,
+	quantities: () => [softening, demandsUnmet],
+	find: (evidence, protocol) => [findSoftening(evidence, protocol), findDemands(evidence, protocol)],
+	next: () => []
+};
+
+const inputsOf = (evidence: SpoolEvidence) => ({ used: [], excluded: [], revision: evidence.spool.revision });
+
+/** A figure out of a book: bounds, n 0, and said so. */
+function findSoftening(evidence: SpoolEvidence, protocol: Protocol): Finding {
+	const figure = materialOf(evidence.spool.material, protocol.handbook)?.softeningC ?? null;
+	const common = { subject: { spoolId: evidence.spool.id }, method: 'handbook', context: EMPTY_CONTEXT, inputs: inputsOf(evidence) };
+	if (!figure)
+		return makeFinding(softening, {
+			...common,
+			source: 'handbook',
+			sampling: { kind: 'unknown', reason: { id: 'notInHandbook', params: { material: evidence.spool.material } } }
+		});
+	return makeFinding(softening, {
+		...common,
+		source: figure.source,
+		estimate: (figure.low + figure.high) / 2,
+		interval: { low: figure.low, high: figure.high, level: null, kind: 'bounds' },
+		sampling: { kind: 'bounds', low: figure.low, high: figure.high },
+		messages: [{ id: 'fromHandbook', params: { material: evidence.spool.material, source: figure.source } }]
+	});
+}
+
+function findDemands(evidence: SpoolEvidence, protocol: Protocol): Finding {
+	const material = materialOf(evidence.spool.material, protocol.handbook);
+	const demands = demandsOn(protocol.printer, material, stated(evidence.claims, 'nozzleLowC')?.value ?? null);
+	const common = {
+		subject: { spoolId: evidence.spool.id },
+		method: 'demands',
+		source: 'label and handbook against what is noted of the printer',
+		context: EMPTY_CONTEXT,
+		inputs: inputsOf(evidence)
+	};
+	if (demands.length === 0 || demands.some((d) => d.met === null))
+		return makeFinding(demandsUnmet, {
+			...common,
+			sampling: {
+				kind: 'unknown',
+				reason: { id: material ? 'printerNotKnown' : 'notInHandbook', params: { material: evidence.spool.material } }
+			}
+		});
+	const unmet = demands.filter((d) => d.met === false);
+	return makeFinding(demandsUnmet, {
+		...common,
+		estimate: unmet.length,
+		sampling: { kind: 'exact', value: unmet.length },
+		messages: unmet.length ? unmet.map((d) => ({ id: `demand.${d.id}`, params: d.params })) : [{ id: 'demandsMet', params: {} }]
+	});
+}

@@ -1,0 +1,102 @@
+import type { SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import type { Station } from '../station';
+import { intervalsOf, relativeWater } from './account';
+import { waterUptake } from './quantities';
+import { tareOf } from './tare';
+import { weighings, type Weighing } from './weighings';
+
+const DAY_MS = 86_400_000;
+
+export const moistureStation: Station = {
+	id: 'moisture',
+	invited: true,
+	quantities: () => [waterUptake],
+	find: (evidence) => [findUptake(evidence)],
+	next: (findings) => findings.flatMap((f) => f.missing)
+};
+
+/**
+ * The state water is counted from unless another is chosen: the last weighing after a drying that was followed by time in the air,
+ * else the first weighing.
+ * @example referenceIndex(chain) // 2
+ */
+export function referenceIndex(chain: readonly Weighing[]): number {
+	for (let i = chain.length - 2; i > 0; i--)
+		if (chain[i]?.before === 'dried' && chain.slice(i + 1).some((w) => w.before === 'air')) return i;
+	return 0;
+}
+
+/** How long a spool lay in the air, as coarse as it can be compared. */
+function exposureWord(days: number): string {
+	if (days <= 2) return 'exposure.days2';
+	if (days <= 10) return 'exposure.days10';
+	return days <= 45 ? 'exposure.weeks6' : 'exposure.months';
+}
+
+/** Largest uptake since the reference. Water lost or not seen is an answer too: then the estimate is small or below zero. */
+function findUptake(evidence: SpoolEvidence): Finding {
+	const chain = weighings(evidence);
+	const intervals = intervalsOf(chain);
+	const masses = evidence.readings.filter((r) => r.quantity === 'grossMass' || r.quantity === 'tareMass');
+	const common = {
+		subject: { spoolId: evidence.spool.id },
+		method: 'waterChain',
+		source: 'chain of net masses (common practice, no source); JCGM 100 for the scale',
+		inputs: {
+			used: masses.filter((r) => r.status === 'counts').map((r) => r.id),
+			excluded: masses.filter((r) => r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		}
+	};
+	const missing = (count: number) => [{ action: 'weigh', station: 'moisture', count, minutes: count, params: { count } }];
+	const since = referenceIndex(chain);
+	const tare = tareOf(evidence, chain);
+	const after = chain.map((w, i) => ({ w, i })).filter(({ w, i }) => i > since && w.before === 'air');
+	if (after.length === 0)
+		return makeFinding(waterUptake, {
+			...common,
+			sampling: { kind: 'unknown', reason: { id: chain.length === 0 ? 'notWeighed' : 'noAirInterval', params: {} } },
+			missing: missing(chain.length === 0 ? 2 : 1)
+		});
+	const water = relativeWater(chain, tare, since);
+	const peak = after.reduce((best, { i }) => ((water[i]?.share ?? 0) > (water[best]?.share ?? -Infinity) ? i : best), after[0]?.i ?? 0);
+	const top = water[peak] as (typeof water)[number];
+	const days = ((chain[peak] as Weighing).at - (chain[since] as Weighing).at) / DAY_MS;
+	const air = intervals.filter((interval, i) => i >= since && interval.before === 'air');
+	const messages: Message[] = [
+		{ id: 'uptakeOver', params: { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' } },
+		...(air.some((interval) => interval.seen) ? [] : [{ id: 'waterNotSeen', params: { limitG: 2 * Math.min(...air.map((a) => a.uG)) } }]),
+		...(tare.known ? [] : [{ id: `tareUnknown.${tare.from}`, params: { low: tare.lowG, high: tare.highG } }])
+	];
+	const pct = (share: number) => share * 100;
+	return makeFinding(waterUptake, {
+		...common,
+		estimate: pct(top.share),
+		n: chain.slice(since, peak + 1).length,
+		interval: { low: pct(top.low), high: pct(top.high), level: 0.95, kind: tare.known ? 'confidence' : 'bounds' },
+		sampling: tare.known
+			? { kind: 't', mean: pct(top.share), standardError: pct(top.standardUncertainty), df: null }
+			: { kind: 'bounds', low: pct(top.low), high: pct(top.high) },
+		context: {
+			...EMPTY_CONTEXT,
+			lots: evidence.spool.lot ? [evidence.spool.lot] : [],
+			exposures: [exposureWord(days)],
+			from: chain[since]?.at ?? null,
+			to: chain[peak]?.at ?? null
+		},
+		messages,
+		figure: {
+			kind: 'account',
+			points: water.map((p) => ({
+				at: p.at,
+				grossG: p.grossG,
+				before: p.before,
+				pct: pct(p.share),
+				lowPct: pct(p.low),
+				highPct: pct(p.high)
+			}))
+		}
+	});
+}

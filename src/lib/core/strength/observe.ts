@@ -1,0 +1,64 @@
+import type { Reading, Specimen, SpoolEvidence } from '../evidence';
+import { FAILURE_WORDS } from '../readings/quantities';
+import type { Observation } from '../survival/observation';
+import { toCanonical } from '../units/convert';
+
+/** One specimen with what its readings say. */
+export type Observed = {
+	specimen: Specimen;
+	observation: Observation | null;
+	byHand: number | null;
+	failure: string | null;
+	readings: Reading[];
+};
+
+/** Most at which it held and least at which it broke, with what hung there all along counted in. */
+function bounds(readings: readonly Reading[], held: string, broke: string, addN: number): { held: number | null; broke: number | null } {
+	const of = (quantity: string) => readings.flatMap((r) => (r.quantity === quantity && r.value !== null ? [r.value + addN] : []));
+	const heldAt = of(held);
+	const brokeAt = of(broke);
+	return { held: heldAt.length ? Math.max(...heldAt) : null, broke: brokeAt.length ? Math.min(...brokeAt) : null };
+}
+
+/**
+ * What the readings of a specimen say of its strength. A bucket that hung from the start is added to every load. Loads in steps give
+ * the interval from the last that held to the one that broke; a direct load gives the value itself; no break gives a load it survived.
+ * One that slipped from its grip did not break: what pulled it out was held.
+ * Blows: the k-th blow that broke it lies between k - 1 and k.
+ * @example observe(specimen, readings).observation // { low: 88.96, high: 111.2 }
+ */
+export function observe(specimen: Specimen, readings: readonly Reading[]): Observed {
+	const counted = readings.filter((r) => r.specimenId === specimen.id && r.status === 'counts');
+	const value = (quantity: string) => counted.filter((r) => r.quantity === quantity).at(-1)?.value ?? null;
+	const failureRank = value('failure');
+	const failure = failureRank === null ? null : (FAILURE_WORDS[failureRank] ?? null);
+	const byHand = value('byHand');
+	return {
+		specimen,
+		observation: observationOf(specimen, counted, failure === 'slipped', value('bucketMass')),
+		byHand,
+		failure,
+		readings: counted
+	};
+}
+
+function observationOf(specimen: Specimen, counted: readonly Reading[], slipped: boolean, bucketG: number | null): Observation | null {
+	if (specimen.method === 'byHand') return null;
+	const blows = specimen.method === 'blows';
+	const addN = blows || bucketG === null ? 0 : toCanonical(bucketG, 'g', 'load');
+	const { held, broke } = blows ? bounds(counted, 'blowsHeld', 'blowsBroke', 0) : bounds(counted, 'loadHeld', 'loadBroke', addN);
+	if (broke !== null && !slipped) {
+		if (specimen.method === 'direct') return { low: broke, high: broke };
+		return { low: blows ? broke - 1 : Math.min(held ?? 0, broke), high: broke };
+	}
+	const survived = broke !== null ? broke : held;
+	return survived === null ? null : { low: survived, high: null };
+}
+
+/**
+ * All specimens of a spool that count, with what they say.
+ * @example observedSpecimens(evidence).filter((o) => o.observation !== null).length // 5
+ */
+export function observedSpecimens(evidence: SpoolEvidence): Observed[] {
+	return evidence.specimens.filter((s) => s.status === 'counts').map((s) => observe(s, evidence.readings));
+}

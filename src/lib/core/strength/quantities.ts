@@ -1,0 +1,55 @@
+import type { Protocol, SpecimenMeasure } from '../evidence';
+import type { QuantityDef } from '../finding/types';
+
+type Of = Pick<Protocol, 'strengthHighN' | 'specimenKinds'>;
+
+/** Mean load at which specimens of the compared kind break. The top of the scale is the trial's; a twentieth of it matters. */
+export const strengthLoad = (protocol: Of): QuantityDef => ({
+	id: 'strengthLoad',
+	station: 'strength',
+	unit: 'N',
+	direction: 'more',
+	target: null,
+	scale: { low: 0, high: protocol.strengthHighN },
+	prior: { low: protocol.strengthHighN / 20, high: protocol.strengthHighN * 0.8 },
+	differenceThatMatters: protocol.strengthHighN / 20,
+	figure: 'loads',
+	onSheet: true
+});
+
+/** Mean number of blows until a specimen breaks. A column only where somebody counted blows. */
+export const strengthBlows = (protocol: Of): QuantityDef => ({
+	id: 'strengthBlows',
+	station: 'strength',
+	unit: '',
+	direction: 'more',
+	target: null,
+	scale: { low: 0, high: 20 },
+	prior: { low: 1, high: 15 },
+	differenceThatMatters: 2,
+	figure: 'loads',
+	onSheet: protocol.specimenKinds.blows !== null
+});
+
+/** How a piece gives way in the hands, in four words. */
+export const strengthByHand = (protocol: Of): QuantityDef => ({
+	id: 'strengthByHand',
+	station: 'strength',
+	unit: '',
+	direction: 'more',
+	target: null,
+	scale: { low: 0, high: 3 },
+	prior: { low: 0, high: 3 },
+	differenceThatMatters: 1,
+	figure: 'words',
+	onSheet: protocol.specimenKinds.byHand !== null,
+	words: ['byHand.crumbles', 'byHand.snaps', 'byHand.resists', 'byHand.bends']
+});
+
+/** What each way of loading is told in. */
+export const MEASURE_OF: Record<'direct' | 'steps' | 'blows' | 'byHand', SpecimenMeasure> = {
+	direct: 'load',
+	steps: 'load',
+	blows: 'blows',
+	byHand: 'byHand'
+};

@@ -1,0 +1,145 @@
+import type { LentScatter, Protocol, SpecimenMeasure, SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
+import type { Finding, FindingContext, Message, Missing, QuantityDef } from '../finding/types';
+import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
+import { ordinal } from '../prints/ordinal';
+import { BY_HAND_WORDS } from '../readings/quantities';
+import type { Station } from '../station';
+import { kindOf } from './kinds';
+import { meanStrength } from './mean-strength';
+import { observedSpecimens, type Observed } from './observe';
+import { MEASURE_OF, strengthBlows, strengthByHand, strengthLoad } from './quantities';
+
+/** Specimens with which a mean begins to say something (common practice, no source). */
+const WANTED = 3;
+
+export const strengthStation: Station = {
+	id: 'strength',
+	invited: true,
+	quantities: (protocol) => [strengthLoad(protocol), strengthBlows(protocol), strengthByHand(protocol)],
+	find(evidence, protocol) {
+		const observed = observedSpecimens(evidence);
+		return (['load', 'blows', 'byHand'] as const).flatMap((measure) =>
+			kindsOf(observed, measure, protocol).map((kind) => findOf(evidence, protocol, measure, kind, observed))
+		);
+	},
+	lends: (evidence, protocol) => lends(evidence, protocol),
+	next: (findings) => findings.flatMap((f) => f.missing).slice(0, 1)
+};
+
+const DEFS: Record<SpecimenMeasure, (protocol: Protocol) => QuantityDef> = {
+	load: strengthLoad,
+	blows: strengthBlows,
+	byHand: strengthByHand
+};
+
+/** The kinds this spool has specimens of, and the one the trial compares. */
+function kindsOf(observed: readonly Observed[], measure: SpecimenMeasure, protocol: Protocol): (string | null)[] {
+	const own = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure).map((o) => kindOf(o.specimen));
+	const compared = protocol.specimenKinds[measure];
+	if (compared === null && own.length === 0) return measure === 'load' ? [null] : [];
+	return [...new Set([...(compared === null ? [] : [compared]), ...own])];
+}
+
+function findOf(
+	evidence: SpoolEvidence,
+	protocol: Protocol,
+	measure: SpecimenMeasure,
+	kind: string | null,
+	observed: readonly Observed[]
+): Finding {
+	const def = DEFS[measure](protocol);
+	const mine = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure && kindOf(o.specimen) === kind);
+	const used = mine.filter((o) => (measure === 'byHand' ? o.byHand !== null : o.observation !== null));
+	const common = {
+		subject: { spoolId: evidence.spool.id, variant: kind },
+		context: contextOf(evidence, used, kind),
+		inputs: {
+			used: used.flatMap((o) => o.readings.map((r) => r.id)),
+			excluded: evidence.readings.filter((r) => r.station === 'strength' && r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		},
+		missing: missing(used.length, kind, protocol.specimenKinds[measure])
+	};
+	const failures = failureMessages(used);
+	if (measure === 'byHand') {
+		const words = ordinal(
+			used.map((o) => o.byHand as number),
+			BY_HAND_WORDS.length
+		);
+		return makeFinding(def, {
+			...common,
+			method: 'ordinal',
+			source: 'Dirichlet counts, prior 1/2 a word',
+			...(words
+				? { ...words, n: used.length, messages: failures, figure: { kind: 'words', counts: words.counts } }
+				: { sampling: { kind: 'unknown', reason: { id: 'noSpecimens', params: {} } } })
+		});
+	}
+	const observations = used.flatMap((o) => (o.observation ? [o.observation] : []));
+	const result = meanStrength(observations, def.scale.high, lentFor(protocol, def.id, kind));
+	if (!result)
+		return makeFinding(def, {
+			...common,
+			method: 'strengthMean',
+			source: 'ISO 2602',
+			sampling: { kind: 'unknown', reason: { id: 'noSpecimens', params: {} } }
+		});
+	const { messages, logSd: _, ...rest } = result;
+	return makeFinding(def, {
+		...common,
+		...rest,
+		source: SOURCES[result.method],
+		messages: [...messages, ...failures],
+		...(result.method === 'strengthHeld' || result.method === 'strengthBounds' ? { gradeAtMost: 'thin' as const } : {}),
+		figure: { kind: 'loads', loads: observations }
+	});
+}
+
+const SOURCES = {
+	strengthMean: 'ISO 2602',
+	strengthWeibull: 'Weibull by maximum likelihood, intervals and survivors counted (Meeker & Escobar 1998; ISO 20501)',
+	strengthBounds: 'bounds of the specimens (arithmetic)',
+	strengthHeld: 'loads survived (arithmetic)',
+	strengthBorrowed: 'one specimen, scatter borrowed from the house spool (house rule)'
+} as const;
+
+/** Said with each result: how the specimens failed, most frequent first. */
+function failureMessages(used: readonly Observed[]): Message[] {
+	const counts = new Map<string, number>();
+	for (const o of used) if (o.failure) counts.set(o.failure, (counts.get(o.failure) ?? 0) + 1);
+	return [...counts].sort((a, b) => b[1] - a[1]).map(([how, count]) => ({ id: `failed.${how}`, params: { count } }));
+}
+
+function missing(have: number, kind: string | null, compared: string | null): Missing[] {
+	if (kind !== compared || have >= WANTED) return [];
+	return [
+		{ action: 'loadSpecimen', station: 'strength', count: WANTED - have, minutes: 3 * (WANTED - have), params: { count: WANTED - have } }
+	];
+}
+
+function contextOf(evidence: SpoolEvidence, used: readonly Observed[], kind: string | null): FindingContext {
+	const times = used.map((o) => o.specimen.at);
+	return {
+		...EMPTY_CONTEXT,
+		variants: kind && used.length ? [kind] : [],
+		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
+		from: times.length ? Math.min(...times) : null,
+		to: times.length ? Math.max(...times) : null
+	};
+}
+
+/** The scatter of the logarithm of this spool's strengths, for each kind of which it has repeats enough. */
+function lends(evidence: SpoolEvidence, protocol: Protocol): LentScatter[] {
+	const observed = observedSpecimens(evidence).filter((o) => o.observation !== null);
+	return (['load', 'blows'] as const).flatMap((measure) => {
+		const kind = protocol.specimenKinds[measure];
+		const of = observed.filter((o) => kindOf(o.specimen) === kind).flatMap((o) => (o.observation ? [o.observation] : []));
+		const def = DEFS[measure](protocol);
+		if (of.length < LEAST_REPEATS) return [];
+		const result = meanStrength(of, def.scale.high, null);
+		return result?.logSd
+			? [{ quantity: def.id, subject: kind, sd: result.logSd, df: of.length - 1, n: of.length, code: evidence.spool.code, relative: true }]
+			: [];
+	});
+}

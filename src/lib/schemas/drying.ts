@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { id, instant, requiredWords, typed, zone } from './common';
+
+export const dryerBody = z.object({
+	id,
+	name: requiredWords('name'),
+	setPointLow: typed.optional().describe('lowest set-point, such as 40 C'),
+	setPointHigh: typed.optional().describe('highest set-point, such as 70 C')
+});
+
+export const dryingRunBody = z.object({
+	id,
+	dryerId: id,
+	spoolIds: z.array(id).min(1, { error: 'say which spools are in the load' }).max(20, { error: 'at most 20 spools in one load' }),
+	setPoint: typed.min(1, { error: 'set-point is missing' }).describe('such as 50 C'),
+	duration: typed.min(1, { error: 'time is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
+	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),
+	at: instant.describe('when it started'),
+	zone
+});
+export type DryingRunBody = z.output<typeof dryingRunBody>;
+
+/** `void`: the run did not dry anything (it never got warm, the wrong spools were in it). */
+export const dryingEndBody = z.object({ id, runId: id, outcome: z.enum(['done', 'void']), at: instant, zone });

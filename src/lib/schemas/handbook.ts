@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { id, requiredWords, words } from './common';
+
+const figure = (low: number, high: number) =>
+	z
+		.object({
+			low: z
+				.number({ error: 'must be a number' })
+				.min(low, { error: `cannot be below ${low}` })
+				.max(high, { error: `cannot be above ${high}` }),
+			high: z
+				.number({ error: 'must be a number' })
+				.min(low, { error: `cannot be below ${low}` })
+				.max(high, { error: `cannot be above ${high}` }),
+			source: requiredWords('its source', 200)
+		})
+		.refine((f) => f.high >= f.low, { error: 'must not be below the low end', path: ['high'] })
+		.nullable();
+
+export const materialFigures = z.object({
+	material: requiredWords('material', 40),
+	dryingC: figure(20, 200),
+	dryingH: figure(0.1, 200),
+	softeningC: figure(-50, 400),
+	densityGcm3: figure(0.3, 10),
+	hotEndC: figure(100, 500),
+	hardenedNozzle: z.boolean().nullable(),
+	enclosure: z.boolean().nullable(),
+	fumes: words(300),
+	feeder: words(300)
+});
+
+/** A workshop's own copy of one material; `figures: null` takes it back. */
+export const handbookBody = z
+	.object({ id, material: requiredWords('material', 40), figures: materialFigures.nullable() })
+	.refine((b) => b.figures === null || b.figures.material === b.material, {
+		error: 'must be the same material',
+		path: ['figures', 'material']
+	});

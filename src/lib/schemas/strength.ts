@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { id, instant, requiredWords, zone } from './common';
+
+/** One thing that is loaded; what happens to it follows as readings that name it. */
+export const specimenBody = z.object({
+	id,
+	spoolId: id,
+	shape: requiredWords('what is loaded', 60).describe('such as hook, bar, bracket'),
+	orientation: z.enum(['flat', 'edge', 'upright']).describe('how it lay on the bed'),
+	method: z.enum(['direct', 'steps', 'blows', 'byHand']),
+	attemptId: id.optional(),
+	at: instant,
+	zone
+});
+export type SpecimenBody = z.output<typeof specimenBody>;

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { id, instant, requiredWords, words, zone } from './common';
+
+export const PART_STATES = ['holds', 'worn', 'crept', 'cracked', 'broke', 'takenOut'] as const;
+
+/** A part put into service. */
+export const partBody = z.object({ id, spoolId: id, name: requiredWords('name'), place: words().optional(), at: instant, zone });
+
+/** How it was found on a day. */
+export const partStateBody = z.object({
+	id,
+	partId: id,
+	state: z.enum(PART_STATES, { error: `must be one of ${PART_STATES.join(', ')}` }),
+	note: words(2000).optional(),
+	at: instant,
+	zone
+});

@@ -1,0 +1,181 @@
+import { eq, inArray } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { z } from 'zod';
+import { judgeSetPoint } from '$lib/core/drying/set-point';
+import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { dryerBody, dryingEndBody, DryingRunBody } from '$lib/schemas/drying';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Transaction } from '../db/client';
+import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, filament, spool } from '../db/schema';
+import type { DryingDetail } from '../evidence/load-events';
+import { loadHandbook } from '../handbook/handbook';
+import { Problem, refuse, refuseField } from '../problem';
+import { raiseRevision } from '../readings/post';
+import { pastInstant } from '../time';
+import { writeOnce } from '../write/write-once';
+import { readTemperature } from './temperature';
+
+type Kept<T> = Promise<{ answer: T; repeated: boolean }>;
+
+export async function postDryer(db: Database, body: z.output<typeof dryerBody>, now: number): Kept<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'dryer', body, now }, async (tx) => {
+		const errors: FieldError[] = [];
+		const setPointLowC = readTemperature(body.setPointLow, 'setPointLow', errors);
+		const setPointHighC = readTemperature(body.setPointHigh, 'setPointHigh', errors);
+		if (setPointLowC !== null && setPointHighC !== null && setPointHighC < setPointLowC)
+			errors.push({ path: 'setPointHigh', code: 'order', message: 'must not be below the lowest' });
+		if (errors.length > 0) throw refuse(errors);
+		await tx.insert(dryer).values({ id: body.id, name: body.name, setPointLowC, setPointHighC, createdAt: now });
+		return { id: body.id };
+	});
+}
+
+const LONGEST_MIN = 14 * 24 * 60;
+
+/** Starts a load with its timer. The set-point is guarded by the softest material of the load and by what the dryer can do. */
+export async function postDryingRun(
+	db: Database,
+	body: DryingRunBody,
+	now: number
+): Kept<{ id: string; startedAt: number; plannedEndAt: number; setPointC: number }> {
+	return await writeOnce(db, { id: body.id, kind: 'dryingRun', body, now }, async (tx) => {
+		const startedAt = pastInstant(body.at, now, 'at');
+		const errors: FieldError[] = [];
+		const setPointC = readTemperature(body.setPoint, 'setPoint', errors);
+		const minutes = readDuration(body.duration, errors);
+		const [machine] = await tx.select().from(dryer).where(eq(dryer.id, body.dryerId));
+		if (!machine) errors.push({ path: 'dryerId', code: 'unknownId', message: 'there is no such dryer' });
+		const spoolIds = [...new Set(body.spoolIds)];
+		const materials = await materialsOf(tx, spoolIds, errors);
+		if (setPointC !== null && machine) {
+			errors.push(...beyondDryer(setPointC, machine));
+			errors.push(...(await guardSetPoint(tx, setPointC, materials, body.accepted)));
+		}
+		await checkFree(tx, spoolIds, errors);
+		if (errors.length > 0 || setPointC === null || minutes === null) throw refuse(errors);
+		const plannedEndAt = startedAt + minutes * 60_000;
+		await tx
+			.insert(dryingRun)
+			.values({ id: body.id, dryerId: body.dryerId, setPointC, startedAt, plannedEndAt, zone: body.zone, createdAt: now });
+		await tx.insert(dryingRunSpool).values(spoolIds.map((spoolId) => ({ runId: body.id, spoolId })));
+		return { id: body.id, startedAt, plannedEndAt, setPointC };
+	});
+}
+
+/** Ends a run. One that was done dries its spools from that moment on; a void one changes nothing. */
+export async function postDryingEnd(
+	db: Database,
+	body: z.output<typeof dryingEndBody>,
+	now: number
+): Kept<{ runId: string; endedAt: number; spools: number }> {
+	return await writeOnce(db, { id: body.id, kind: 'dryingEnd', body, now }, async (tx) => {
+		const endedAt = pastInstant(body.at, now, 'at');
+		const [run] = await tx.select().from(dryingRun).where(eq(dryingRun.id, body.runId)).for('update');
+		if (!run) throw refuseField('runId', 'unknownId', 'there is no such run');
+		if (endedAt < run.startedAt) throw refuseField('at', 'order', 'lies before the start of the run');
+		const [ended] = await tx.select().from(dryingRunEnd).where(eq(dryingRunEnd.runId, run.id));
+		if (ended) throw new Problem(409, 'This run was already ended.', [{ path: 'runId', code: 'ended', message: 'was already ended' }]);
+		await tx.insert(dryingRunEnd).values({ runId: run.id, endedAt, outcome: body.outcome, zone: body.zone, createdAt: now });
+		const members = await tx.select().from(dryingRunSpool).where(eq(dryingRunSpool.runId, run.id));
+		if (body.outcome === 'void') return { runId: run.id, endedAt, spools: 0 };
+		for (const { spoolId } of members) {
+			await raiseRevision(tx, spoolId);
+			await tx.insert(event).values({
+				id: v7(),
+				spoolId,
+				kind: 'dried',
+				at: endedAt,
+				zone: body.zone,
+				dryerId: run.dryerId,
+				detail: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC } satisfies DryingDetail,
+				createdAt: now
+			});
+		}
+		return { runId: run.id, endedAt, spools: members.length };
+	});
+}
+
+function readDuration(text: string, errors: FieldError[]): number | null {
+	const read = readQuantityText(text, 'duration', 'h');
+	if (read.ok && read.value > 0 && read.value <= LONGEST_MIN) return read.value;
+	errors.push({
+		path: 'duration',
+		code: read.ok ? 'outOfRange' : read.reason,
+		message: read.ok ? 'must be more than nothing and at most 14 days' : 'is not a time such as 4 h or 240 min'
+	});
+	return null;
+}
+
+async function materialsOf(tx: Transaction, spoolIds: string[], errors: FieldError[]): Promise<string[]> {
+	const rows = await tx
+		.select({ id: spool.id, material: filament.material })
+		.from(spool)
+		.innerJoin(filament, eq(filament.id, spool.filamentId))
+		.where(inArray(spool.id, spoolIds));
+	spoolIds.forEach((id, i) => {
+		if (!rows.some((r) => r.id === id)) errors.push({ path: `spoolIds.${i}`, code: 'unknownId', message: 'there is no such spool' });
+	});
+	return rows.map((r) => r.material);
+}
+
+function beyondDryer(setPointC: number, machine: typeof dryer.$inferSelect): FieldError[] {
+	const { setPointLowC: low, setPointHighC: high, name } = machine;
+	if (high !== null && setPointC > high)
+		return [{ path: 'setPoint', code: 'beyondDryer', message: `is more than ${name} reaches (${high} °C)`, suggestion: `${high} C` }];
+	return low !== null && setPointC < low
+		? [{ path: 'setPoint', code: 'beyondDryer', message: `is less than ${name} can be set to (${low} °C)`, suggestion: `${low} C` }]
+		: [];
+}
+
+async function guardSetPoint(tx: Transaction, setPointC: number, materials: string[], accepted: boolean): Promise<FieldError[]> {
+	const verdict = judgeSetPoint(setPointC, materials, await loadHandbook(tx));
+	switch (verdict.kind) {
+		case 'softens':
+			return [
+				{
+					path: 'setPoint',
+					code: 'softens',
+					message: `would soften ${verdict.of}, which the handbook lets go soft at ${verdict.limitC} °C`
+				}
+			];
+		case 'aboveRange':
+			return accepted
+				? []
+				: [
+						{
+							path: 'setPoint',
+							code: 'aboveRange',
+							message: `is above the handbook's range for ${verdict.of}; say that you mean it, or take less`,
+							suggestion: `${verdict.limitC} C`
+						}
+					];
+		case 'unknownMaterial':
+			return accepted
+				? []
+				: [
+						{
+							path: 'setPoint',
+							code: 'unknownMaterial',
+							message: `cannot be checked: the handbook has no drying figures for ${verdict.of}; say that you mean it`
+						}
+					];
+		case 'ok':
+			return [];
+	}
+}
+
+/** A spool is in one dryer at a time. */
+async function checkFree(tx: Transaction, spoolIds: string[], errors: FieldError[]): Promise<void> {
+	const rows = await tx
+		.select({ spoolId: dryingRunSpool.spoolId, ended: dryingRunEnd.runId, code: spool.benchCode })
+		.from(dryingRunSpool)
+		.innerJoin(spool, eq(spool.id, dryingRunSpool.spoolId))
+		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRunSpool.runId))
+		.where(inArray(dryingRunSpool.spoolId, spoolIds));
+	for (const row of rows.filter((r) => r.ended === null))
+		errors.push({
+			path: `spoolIds.${spoolIds.indexOf(row.spoolId)}`,
+			code: 'inDryer',
+			message: `${row.code} is in a run that was not ended yet`
+		});
+}

@@ -1,0 +1,75 @@
+import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { Reader } from '../db/client';
+import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
+import { groupBy } from '../evidence/group';
+
+export type DryingRun = {
+	id: string;
+	dryer: string;
+	setPointC: number;
+	startedAt: number;
+	plannedEndAt: number;
+	spools: { id: string; code: string; material: string }[];
+	end: { at: number; outcome: 'done' | 'void' } | null;
+};
+
+/** Runs that nobody has ended yet, the one due first in front. What their timers show follows from these moments alone. */
+export async function runningRuns(db: Reader): Promise<DryingRun[]> {
+	const rows = await runs(db).where(isNull(dryingRunEnd.runId)).orderBy(asc(dryingRun.plannedEndAt), asc(dryingRun.id));
+	return await withSpools(db, rows);
+}
+
+/** The latest runs of spools, newest first, running ones too. */
+export async function runsOf(db: Reader, spoolIds: string[]): Promise<DryingRun[]> {
+	if (spoolIds.length === 0) return [];
+	const ids = await db.selectDistinct({ id: dryingRunSpool.runId }).from(dryingRunSpool).where(inArray(dryingRunSpool.spoolId, spoolIds));
+	if (ids.length === 0) return [];
+	const rows = await runs(db)
+		.where(
+			inArray(
+				dryingRun.id,
+				ids.map((r) => r.id)
+			)
+		)
+		.orderBy(desc(dryingRun.startedAt), desc(dryingRun.id))
+		.limit(200);
+	return await withSpools(db, rows);
+}
+
+function runs(db: Reader) {
+	return db
+		.select({ run: dryingRun, dryer: dryer.name, end: dryingRunEnd })
+		.from(dryingRun)
+		.innerJoin(dryer, eq(dryer.id, dryingRun.dryerId))
+		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRun.id))
+		.$dynamic();
+}
+
+async function withSpools(
+	db: Reader,
+	rows: { run: typeof dryingRun.$inferSelect; dryer: string; end: typeof dryingRunEnd.$inferSelect | null }[]
+): Promise<DryingRun[]> {
+	if (rows.length === 0) return [];
+	const members = await db
+		.select({ runId: dryingRunSpool.runId, id: spool.id, code: spool.benchCode, material: filament.material })
+		.from(dryingRunSpool)
+		.innerJoin(spool, eq(spool.id, dryingRunSpool.spoolId))
+		.innerJoin(filament, eq(filament.id, spool.filamentId))
+		.where(
+			inArray(
+				dryingRunSpool.runId,
+				rows.map((r) => r.run.id)
+			)
+		)
+		.orderBy(asc(spool.benchCode));
+	const of = groupBy(members, (m) => m.runId);
+	return rows.map(({ run, dryer: name, end }) => ({
+		id: run.id,
+		dryer: name,
+		setPointC: run.setPointC,
+		startedAt: run.startedAt,
+		plannedEndAt: run.plannedEndAt,
+		spools: (of.get(run.id) ?? []).map(({ id, code, material }) => ({ id, code, material })),
+		end: end ? { at: end.endedAt, outcome: end.outcome as 'done' | 'void' } : null
+	}));
+}

@@ -1,0 +1,30 @@
+import { asc } from 'drizzle-orm';
+import type { z } from 'zod';
+import type { MaterialFigures } from '$lib/core/evidence';
+import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { materialFigures, type handbookBody } from '$lib/schemas/handbook';
+import type { Database, Reader } from '../db/client';
+import { handbookEntry } from '../db/schema';
+import { writeOnce } from '../write/write-once';
+
+/** The handbook as this workshop has it: the figures Draught came with, each replaced by the workshop's newest own copy. */
+export async function loadHandbook(db: Reader): Promise<MaterialFigures[]> {
+	const rows = await db.select().from(handbookEntry).orderBy(asc(handbookEntry.createdAt), asc(handbookEntry.id));
+	const own = new Map<string, MaterialFigures | null>();
+	for (const row of rows) own.set(row.material, row.figures === null ? null : { ...materialFigures.parse(row.figures), edited: true });
+	const first = HANDBOOK.map((m) => own.get(m.material) ?? m);
+	const added = [...own.values()].filter((m): m is MaterialFigures => m !== null && !HANDBOOK.some((d) => d.material === m.material));
+	return [...first, ...added];
+}
+
+/** Keeps an own copy as a new version; the older ones stay. */
+export async function postHandbook(
+	db: Database,
+	body: z.output<typeof handbookBody>,
+	now: number
+): Promise<{ answer: { id: string }; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'handbook', body, now }, async (tx) => {
+		await tx.insert(handbookEntry).values({ id: body.id, material: body.material, figures: body.figures, createdAt: now });
+		return { id: body.id };
+	});
+}

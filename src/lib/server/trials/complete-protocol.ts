@@ -1,0 +1,38 @@
+import { nominalDiameter } from '$lib/core/claims/nominal';
+import type { PrinterAbilities, Protocol, SpoolEvidence } from '$lib/core/evidence';
+import { withHouse } from '$lib/core/house/lent-scatter';
+import { STATIONS } from '$lib/core/registry';
+import { specimenKinds } from '$lib/core/strength/kinds';
+import type { Reader } from '../db/client';
+import { loadHandbook } from '../handbook/handbook';
+
+type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook'>;
+
+/**
+ * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
+ * scatter the house spool lends) and from the handbook.
+ */
+export async function completeProtocol(
+	db: Reader,
+	typed: Typed,
+	spools: readonly SpoolEvidence[],
+	house: SpoolEvidence | null
+): Promise<Protocol> {
+	const protocol: Protocol = {
+		...typed,
+		nominalMm: nominalDiameter(spools),
+		specimenKinds: specimenKinds(spools),
+		lent: [],
+		handbook: await loadHandbook(db)
+	};
+	return withHouse(protocol, house, STATIONS);
+}
+
+type PrinterRow = { name: string; hotEndMaxC: number | null; hardenedNozzle: boolean | null; enclosed: boolean | null };
+
+/** What is known of a printer; null when there is none. */
+export function abilitiesOf(printer: PrinterRow | null): PrinterAbilities | null {
+	if (!printer) return null;
+	const { name, hotEndMaxC, hardenedNozzle, enclosed } = printer;
+	return { name, hotEndMaxC, hardenedNozzle, enclosed };
+}

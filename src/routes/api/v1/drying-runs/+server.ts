@@ -1,0 +1,9 @@
+import { dryingRunBody } from '$lib/schemas/drying';
+import { postDryingRun } from '$lib/server/drying/post';
+import { runningRuns } from '$lib/server/drying/runs';
+import { keep, show } from '$lib/server/http/respond';
+
+export const POST = keep(dryingRunBody, postDryingRun);
+
+/** Runs that were not ended yet, with the server's clock, so that a timer is right on a device whose clock is not. */
+export const GET = show(async (_, db, now) => ({ now, runs: await runningRuns(db) }));

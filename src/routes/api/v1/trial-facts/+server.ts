@@ -1,0 +1,5 @@
+import { trialFactsBody } from '$lib/schemas/trial';
+import { keep } from '$lib/server/http/respond';
+import { postTrialFacts } from '$lib/server/trials/post';
+
+export const POST = keep(trialFactsBody, postTrialFacts);
