@@ -1,12 +1,12 @@
 import { resolve } from 'node:path';
 import { dump } from '../../src/lib/server/db/dump';
-import { backupFile } from './backup-file';
+import { backupFile } from '../../src/lib/server/db/backup-file';
 import { runTask, taskConfig } from './task';
 
 /** npm run backup [-- FILE] */
 await runTask(async () => {
 	const config = taskConfig();
-	const file = process.argv[2] ? resolve(process.argv[2]) : backupFile(config, 'backup');
+	const file = process.argv[2] ? resolve(process.argv[2]) : backupFile(config, 'backup', Date.now());
 	await dump(config.DATABASE_URL, file);
 	console.log(`draught: backup written to ${file}`);
 });

@@ -1,13 +1,13 @@
 import { join } from 'node:path';
 import { dump } from '../../src/lib/server/db/dump';
 import { migrate } from '../../src/lib/server/db/migrate';
-import { backupFile } from './backup-file';
+import { backupFile } from '../../src/lib/server/db/backup-file';
 import { runTask, taskConfig } from './task';
 
 await runTask(async () => {
 	const config = taskConfig();
 	const { applied, total } = await migrate(config.DATABASE_URL, join(import.meta.dirname, '../../drizzle'), async () => {
-		const file = backupFile(config, 'before-migration');
+		const file = backupFile(config, 'before-migration', Date.now());
 		await dump(config.DATABASE_URL, file);
 		console.log(`draught: a dump from before the migration is in ${file}`);
 	});

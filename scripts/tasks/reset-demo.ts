@@ -4,7 +4,7 @@ import { ensureDefaults } from '../../src/lib/server/db/defaults';
 import { dump } from '../../src/lib/server/db/dump';
 import { migrate } from '../../src/lib/server/db/migrate';
 import { seedDemo } from '../../src/lib/server/demo/seed';
-import { backupFile } from './backup-file';
+import { backupFile } from '../../src/lib/server/db/backup-file';
 import { runTask, taskConfig } from './task';
 
 /** npm run reset-demo: keeps a dump of the demo as it was, then makes it anew. Refuses any instance but the demo. */
@@ -13,7 +13,7 @@ await runTask(async () => {
 	if (config.DRAUGHT_INSTANCE !== 'demo') throw new Error('only the demo can be reset; this is another instance');
 	const name = new URL(config.DATABASE_URL).pathname.slice(1);
 	await migrate(config.DATABASE_URL);
-	const kept = backupFile(config, 'before-reset');
+	const kept = backupFile(config, 'before-reset', Date.now());
 	await dump(config.DATABASE_URL, kept);
 	const admin = await createConnection(config.DATABASE_URL);
 	await admin.query(`DROP DATABASE \`${name}\``);
@@ -21,7 +21,7 @@ await runTask(async () => {
 	await migrate(config.DATABASE_URL);
 	const { db, pool } = connect(config.DATABASE_URL);
 	await ensureDefaults(db, Date.now());
-	await seedDemo(db);
+	await seedDemo(db, Date.now());
 	await pool.end();
 	console.log(`draught: the demo is new; what it was is in ${kept}`);
 });

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 import { restore } from '../../src/lib/server/db/restore';
-import { backupFile } from './backup-file';
+import { backupFile } from '../../src/lib/server/db/backup-file';
 import { runTask, taskConfig } from './task';
 
 /** npm run restore -- FILE */
@@ -8,7 +8,7 @@ await runTask(async () => {
 	const [, , file] = process.argv;
 	if (!file) throw new Error('say which backup: npm run restore -- FILE');
 	const config = taskConfig();
-	const keep = backupFile(config, 'before-restore');
+	const keep = backupFile(config, 'before-restore', Date.now());
 	await restore(config.DATABASE_URL, resolve(file), keep);
 	console.log(`draught: restored from ${file}; what was there before is in ${keep}`);
 });

@@ -8,7 +8,7 @@ await runTask(async () => {
 	try {
 		await ensureDefaults(db, Date.now());
 		console.log(
-			(await seedDemo(db))
+			(await seedDemo(db, Date.now()))
 				? 'draught: the demo observatory is set up'
 				: 'draught: the demo is as you left it (npm run reset-demo starts it anew)'
 		);

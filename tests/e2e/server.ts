@@ -29,7 +29,7 @@ export class TestServer {
 		await server.run(given.env);
 		if (given.demo) {
 			const { db, pool } = connect(server.databaseUrl);
-			await seedDemo(db);
+			await seedDemo(db, Date.now());
 			await pool.end();
 		}
 		return server;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { id, instant, typed, words, zone } from './common';
 
-const settings = z.object({
+export const settings = z.object({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
 	bedC: z.number().min(0).max(200).nullable().default(null),
 	fanPct: z.number().min(0).max(100).nullable().default(null),

@@ -15,7 +15,7 @@ export const trialBody = z.object({
 });
 export type TrialInput = z.input<typeof trialBody>;
 
-const criterion = z.object({
+export const criterion = z.object({
 	quantity: z.string().min(1).max(60),
 	weight: z.number().min(0, { error: 'cannot be below 0' }).max(10, { error: 'cannot be above 10' }),
 	gate: z.object({ op: z.enum(['atLeast', 'atMost']), limit: z.number() }).nullable()

@@ -1,6 +1,8 @@
 import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
+import { backupFile } from './db/backup-file';
 import { ensureDefaults } from './db/defaults';
+import { dump } from './db/dump';
 import { migrate } from './db/migrate';
 
 /** What a running server has: one of each, made at start by hooks.server.ts. */
@@ -12,7 +14,8 @@ let context: ServerContext | null = null;
 export async function startServer(env: Record<string, string | undefined>, now: number): Promise<void> {
 	if (context) return;
 	const config = readConfig(env);
-	await migrate(config.DATABASE_URL);
+	// Started by hand or by script: what was there is dumped before anything in it changes.
+	await migrate(config.DATABASE_URL, 'drizzle', () => dump(config.DATABASE_URL, backupFile(config, 'before-migration', now)));
 	const connection = connect(config.DATABASE_URL);
 	context = { ...connection, config, serverId: await ensureDefaults(connection.db, now) };
 }

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
@@ -43,6 +43,34 @@ describe('migrations', () => {
 		const { db, pool } = connect(url);
 		expect(await db.execute(sql`SELECT COUNT(*) AS n FROM write_log`)).toBeTruthy();
 		await pool.end();
+	});
+
+	it('a database of the version before is dumped first, then brought up to date with every row in place', async () => {
+		const url = fresh();
+		const older = mkdtempSync(join(tmpdir(), 'draught-older-'));
+		const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as { entries: { tag: string }[] };
+		const [first] = journal.entries;
+		mkdirSync(join(older, 'meta'));
+		writeFileSync(join(older, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: [first] }));
+		cpSync(join('drizzle', `${first?.tag}.sql`), join(older, `${first?.tag}.sql`));
+		await migrate(url, older);
+		const { db, pool } = connect(url);
+		await db.insert(maker).values({ id: v7(), name: 'Before', createdAt: 1 });
+		const file = join(older, 'before.sql');
+		let dumps = 0;
+		const result = await migrate(url, 'drizzle', async () => {
+			dumps += 1;
+			await dump(url, file);
+		});
+		expect(result.applied).toBe(journal.entries.length - 1);
+		expect(dumps).toBe(1);
+		expect(readFileSync(file, 'utf8')).toContain('Before');
+		expect(readFileSync(file, 'utf8')).not.toContain('drying_run');
+		expect(await db.select({ name: maker.name }).from(maker)).toEqual([{ name: 'Before' }]);
+		expect(await db.execute(sql`SELECT COUNT(*) FROM drying_run`)).toBeTruthy();
+		await migrate(url, 'drizzle', () => Promise.reject(new Error('nothing changes: no dump')));
+		await pool.end();
+		rmSync(older, { recursive: true });
 	});
 
 	it('a schema newer than the program is refused and left alone', async () => {

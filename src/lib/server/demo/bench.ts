@@ -12,6 +12,17 @@ type DemoTruth = {
 	strings: [number, number, number, number];
 	/** Newton a printed clip grips with: the observatory's own measure. */
 	gripN: [mean: number, sd: number];
+	/** Newton at which a dew-shield hook breaks, bucket counted. */
+	hookN?: [mean: number, sd: number];
+};
+
+/** Weighed before and after its drying, then in the air: grams the drying takes out, and grams taken up by day. */
+export type DemoWater = {
+	load: 'petg' | 'asa' | 'pla';
+	tareG: number;
+	tareKnown: boolean;
+	lostG: number;
+	uptakeG: [day: number, grams: number][];
 };
 
 export type DemoSpool = {
@@ -45,7 +56,9 @@ export type DemoSpool = {
 		driedOverhangDeg?: number;
 		driedStrings?: [number, number, number, number];
 		printer?: 'North' | 'South';
+		hooks?: number;
 	};
+	water?: DemoWater;
 };
 
 export const DEMO_SPOOLS: DemoSpool[] = [
@@ -66,8 +79,26 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		grossMass: '1212 g',
 		tare: '208 g',
 		note: 'What we always buy. Third reel of this order.',
-		truth: { diameterMm: [1.752, 0.007], overhangDeg: 66, bridgeMm: 36, strings: [0.55, 0.4, 0.05, 0], gripN: [15.5, 0.9] },
-		done: { diameters: 10, prints: 4, dried: 0, grip: 4 }
+		truth: {
+			diameterMm: [1.752, 0.007],
+			overhangDeg: 66,
+			bridgeMm: 36,
+			strings: [0.55, 0.4, 0.05, 0],
+			gripN: [15.5, 0.9],
+			hookN: [112, 9]
+		},
+		done: { diameters: 10, prints: 4, dried: 0, grip: 4, hooks: 5 },
+		water: {
+			load: 'petg',
+			tareG: 208,
+			tareKnown: true,
+			lostG: 0.9,
+			uptakeG: [
+				[22, 0.4],
+				[29, 0.8],
+				[38, 0.7]
+			]
+		}
 	},
 	{
 		maker: 'Fennick Strand',
@@ -83,8 +114,26 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		obtained: 'bought',
 		odd: { winding: 'two crossed turns near the rim' },
 		note: 'Same product, newer lot; wound worse than the one before.',
-		truth: { diameterMm: [1.741, 0.018], overhangDeg: 61, bridgeMm: 30, strings: [0.15, 0.45, 0.3, 0.1], gripN: [14.2, 1.2] },
-		done: { diameters: 10, prints: 4, failures: 1, dried: 0, grip: 3 }
+		truth: {
+			diameterMm: [1.741, 0.018],
+			overhangDeg: 61,
+			bridgeMm: 30,
+			strings: [0.15, 0.45, 0.3, 0.1],
+			gripN: [14.2, 1.2],
+			hookN: [103, 12]
+		},
+		done: { diameters: 10, prints: 4, failures: 1, dried: 0, grip: 3, hooks: 3 },
+		water: {
+			load: 'petg',
+			tareG: 211,
+			tareKnown: true,
+			lostG: 1.6,
+			uptakeG: [
+				[22, 0.6],
+				[29, 1],
+				[38, 0.9]
+			]
+		}
 	},
 	{
 		maker: 'Coldharbour Reels',
@@ -100,8 +149,26 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		listingTolerance: '0.02 mm',
 		obtained: 'bought',
 		odd: { desiccant: 'one tiny packet' },
-		truth: { diameterMm: [1.757, 0.013], overhangDeg: 62, bridgeMm: 31, strings: [0.05, 0.25, 0.5, 0.2], gripN: [14.8, 1.1] },
-		done: { diameters: 10, prints: 3, dried: 2, driedOverhangDeg: 67, driedStrings: [0.6, 0.4, 0, 0], grip: 3 }
+		truth: {
+			diameterMm: [1.757, 0.013],
+			overhangDeg: 62,
+			bridgeMm: 31,
+			strings: [0.05, 0.25, 0.5, 0.2],
+			gripN: [14.8, 1.1],
+			hookN: [98, 13]
+		},
+		done: { diameters: 10, prints: 3, dried: 2, driedOverhangDeg: 67, driedStrings: [0.6, 0.4, 0, 0], grip: 3, hooks: 3 },
+		water: {
+			load: 'petg',
+			tareG: 186,
+			tareKnown: false,
+			lostG: 3.9,
+			uptakeG: [
+				[22, 1.6],
+				[29, 2.9],
+				[38, 3.1]
+			]
+		}
 	},
 	{
 		maker: 'Wren & Tallow',
@@ -114,8 +181,19 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		labelNozzle: '235-255',
 		labelTolerance: '0.02 mm',
 		obtained: 'bought',
-		truth: { diameterMm: [1.75, 0.006], overhangDeg: 71, bridgeMm: 41, strings: [0.8, 0.2, 0, 0], gripN: [16.4, 0.8] },
-		done: { diameters: 10, prints: 3, dried: 0, grip: 3 }
+		truth: { diameterMm: [1.75, 0.006], overhangDeg: 71, bridgeMm: 41, strings: [0.8, 0.2, 0, 0], gripN: [16.4, 0.8], hookN: [141, 8] },
+		done: { diameters: 10, prints: 3, dried: 0, grip: 3, hooks: 4 },
+		water: {
+			load: 'petg',
+			tareG: 224,
+			tareKnown: true,
+			lostG: 0.5,
+			uptakeG: [
+				[22, 0.3],
+				[29, 0.6],
+				[38, 0.6]
+			]
+		}
 	},
 	{
 		maker: 'Wren & Tallow',
@@ -129,8 +207,19 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		labelTolerance: '0.02 mm',
 		obtained: 'bought',
 		odd: { odour: 'sharp while printing' },
-		truth: { diameterMm: [1.749, 0.008], overhangDeg: 58, bridgeMm: 24, strings: [0.5, 0.4, 0.1, 0], gripN: [21.5, 1.4] },
-		done: { diameters: 10, prints: 2, dried: 0, grip: 3, printer: 'South' }
+		truth: { diameterMm: [1.749, 0.008], overhangDeg: 58, bridgeMm: 24, strings: [0.5, 0.4, 0.1, 0], gripN: [21.5, 1.4], hookN: [124, 10] },
+		done: { diameters: 10, prints: 2, dried: 0, grip: 3, printer: 'South', hooks: 3 },
+		water: {
+			load: 'asa',
+			tareG: 224,
+			tareKnown: true,
+			lostG: 1.2,
+			uptakeG: [
+				[22, 0.9],
+				[29, 1.7],
+				[38, 2]
+			]
+		}
 	},
 	{
 		maker: 'Ninefold Mill',
@@ -144,8 +233,18 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		labelTolerance: '0.03 mm',
 		obtained: 'bought',
 		grossMass: '1190 g',
-		truth: { diameterMm: [1.748, 0.009], overhangDeg: 72, bridgeMm: 44, strings: [0.7, 0.3, 0, 0], gripN: [12.1, 0.9] },
-		done: { diameters: 10, prints: 3, dried: 0, grip: 3 }
+		truth: { diameterMm: [1.748, 0.009], overhangDeg: 72, bridgeMm: 44, strings: [0.7, 0.3, 0, 0], gripN: [12.1, 0.9], hookN: [128, 6] },
+		done: { diameters: 10, prints: 3, dried: 0, grip: 3, hooks: 3 },
+		water: {
+			load: 'pla',
+			tareG: 192,
+			tareKnown: true,
+			lostG: 1.1,
+			uptakeG: [
+				[22, 0.7],
+				[29, 1.1]
+			]
+		}
 	},
 	{
 		maker: 'Ninefold Mill',
@@ -158,8 +257,8 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		labelNozzle: '210-225',
 		obtained: 'bought',
 		odd: { label: 'temperature on the box only' },
-		truth: { diameterMm: [1.753, 0.011], overhangDeg: 69, bridgeMm: 39, strings: [0.45, 0.4, 0.15, 0], gripN: [13.9, 1] },
-		done: { diameters: 10, prints: 2, dried: 0, grip: 2 }
+		truth: { diameterMm: [1.753, 0.011], overhangDeg: 69, bridgeMm: 39, strings: [0.45, 0.4, 0.15, 0], gripN: [13.9, 1], hookN: [119, 9] },
+		done: { diameters: 10, prints: 2, dried: 0, grip: 2, hooks: 1 }
 	},
 	{
 		maker: 'Skerry Works',
@@ -189,7 +288,8 @@ export const DEMO_SPOOLS: DemoSpool[] = [
 		obtained: 'gift',
 		odd: { seal: 'bag had a hole', brittle: 'first metre snapped' },
 		truth: { diameterMm: [1.755, 0.01], overhangDeg: 54, bridgeMm: 22, strings: [0, 0.1, 0.4, 0.5], gripN: [13.5, 1.5] },
-		done: { diameters: 0, prints: 2, failures: 1, dried: 1, driedOverhangDeg: 66, driedStrings: [0.3, 0.5, 0.2, 0], grip: 0 }
+		done: { diameters: 0, prints: 2, failures: 1, dried: 1, driedOverhangDeg: 66, driedStrings: [0.3, 0.5, 0.2, 0], grip: 0 },
+		water: { load: 'petg', tareG: 205, tareKnown: false, lostG: 5.2, uptakeG: [[22, 1.1]] }
 	}
 ];
 

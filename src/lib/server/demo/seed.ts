@@ -1,22 +1,31 @@
 import { v7 } from 'uuid';
 import { randomNormal } from 'd3-random';
-import { STRING_WORDS } from '$lib/core/readings/quantities';
+import { FAILURE_WORDS, STRING_WORDS } from '$lib/core/readings/quantities';
 import { randomSource, type RandomSource } from '$lib/core/random/source';
 import { amendmentBody, instrumentBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
 import { read } from '$lib/schemas/read';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody } from '$lib/schemas/spool';
-import { criteriaBody, ownMeasureBody, trialBody, verdictBody } from '$lib/schemas/trial';
+import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
+import { handbookBody } from '$lib/schemas/handbook';
+import { specimenBody } from '$lib/schemas/strength';
+import { criteriaBody, ownMeasureBody, protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
+import { partBody, partStateBody } from '$lib/schemas/use-log';
+import { HANDBOOK } from '$lib/core/handbook/defaults';
 import { presetCriteria } from '$lib/core/pick/presets';
 import { postAmendment } from '../amendments/post';
 import type { Database } from '../db/client';
 import { trial } from '../db/schema';
+import { postDryer, postDryingEnd, postDryingRun } from '../drying/post';
+import { postHandbook } from '../handbook/handbook';
 import { takeIn } from '../intake/take-in';
 import { postNote } from '../notes/post';
 import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
-import { postCriteria, postHouseSpool, postOwnMeasure, postTrial } from '../trials/post';
+import { postSpecimen } from '../strength/post-specimen';
+import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../trials/post';
+import { postPart, postPartState } from '../use-log/use-log';
 import { postVerdict } from '../verdicts/post';
 import { postInstrument, postPrinter } from '../workshop/workshop';
 import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
@@ -64,9 +73,11 @@ function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown
 
 /**
  * Fills an empty database with the demo observatory. Deterministic: the same readings every time.
+ * One load is drying at this very moment, so that the shell has a timer to show: only that needs to know the time.
+ * @param now the real time
  * @returns false when there was a trial already and nothing was done
  */
-export async function seedDemo(db: Database): Promise<boolean> {
+export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	const [any] = await db.select({ id: trial.id }).from(trial).limit(1);
 	if (any) return false;
 	const bench = new DemoBench(db);
@@ -76,9 +87,18 @@ export async function seedDemo(db: Database): Promise<boolean> {
 		checked(instrumentBody, { id: caliper, name: 'Dome caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }),
 		bench.now
 	);
+	const scale = v7();
+	await postInstrument(
+		db,
+		checked(instrumentBody, { id: scale, name: 'Parcel scale', measures: 'mass', errorLimit: '0.1 g', resolution: '0.1 g' }),
+		bench.now
+	);
 	const printers = { North: v7(), South: v7() };
-	await postPrinter(db, checked(printerBody, { id: printers.South, name: 'South', nozzle: '0.4 hardened' }), bench.now);
-	await postPrinter(db, checked(printerBody, { id: printers.North, name: 'North', nozzle: '0.4 brass' }), bench.now + 1);
+	const south = { id: printers.South, name: 'South', nozzle: '0.4 hardened', hotEndMax: '300 C', hardenedNozzle: true, enclosed: true };
+	await postPrinter(db, checked(printerBody, south), bench.now);
+	const north = { id: printers.North, name: 'North', nozzle: '0.4 brass', hotEndMax: '260 C', hardenedNozzle: false, enclosed: false };
+	await postPrinter(db, checked(printerBody, north), bench.now + 1);
+	await postHandbook(db, checked(handbookBody, { id: v7(), material: 'PETG', figures: OWN_PETG }), bench.now);
 
 	const trialId = v7();
 	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_TRIAL, preset: 'outdoorBrackets' }), bench.now);
@@ -88,12 +108,25 @@ export async function seedDemo(db: Database): Promise<boolean> {
 		checked(ownMeasureBody, { id: measureId, trialId, name: 'Clip grip', unit: 'N', direction: 'more', low: 5, high: 25 }),
 		bench.now
 	);
+	const rules = {
+		id: v7(),
+		trialId,
+		settingsPolicy: 'label',
+		conditionPolicy: 'asReceived',
+		valueRule: 'weighted',
+		printerId: printers.North,
+		repeats: 1,
+		diameterPlaces: 5,
+		diameterDirections: 2,
+		strengthHighN: 200
+	};
+	await postProtocol(db, checked(protocolBody, rules), bench.now);
 	const items = [...presetCriteria('outdoorBrackets'), { quantity: `own.${measureId}`, weight: 6, gate: null }];
 	await postCriteria(db, checked(criteriaBody, { id: v7(), trialId, items }), bench.now);
 
 	const ids: string[] = [];
 	for (const [index, spool] of DEMO_SPOOLS.entries()) {
-		const { truth: _, done: __, odd, ...facts } = spool;
+		const { truth: _, done: __, water: ___, odd, ...facts } = spool;
 		const body = {
 			id: v7(),
 			trialId,
@@ -111,6 +144,10 @@ export async function seedDemo(db: Database): Promise<boolean> {
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await printAll(bench, spool, at(index), trialId, printers, 2 + index * 1.5);
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await measureGrip(bench, spool, at(index), measureId);
 	await addStories(bench, ids, trialId, printers);
+	const dryer = await weighAndDry(bench, ids, scale);
+	for (const [index, spool] of DEMO_SPOOLS.entries()) await loadHooks(bench, spool, at(index));
+	await useParts(bench, at(0), at(5));
+	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
 	const second = v7();
 	bench.jumpTo(24);
@@ -239,6 +276,125 @@ async function measureGrip(bench: DemoBench, spool: DemoSpool, spoolId: string, 
 			}),
 			bench.now
 		);
+}
+
+/** The observatory measured where its own PETG goes soft. */
+const OWN_PETG = {
+	...(({ edited: _, ...figures }) => figures)(HANDBOOK.find((m) => m.material === 'PETG') ?? (HANDBOOK[0] as (typeof HANDBOOK)[number])),
+	softeningC: { low: 72, high: 76, source: 'own test: strip over a warm plate, three tries' }
+};
+
+const WEIGHING_DAY = 19;
+const LOADS = {
+	petg: { setPoint: '62 C', duration: '5 h' },
+	asa: { setPoint: '70 C', duration: '5 h' },
+	pla: { setPoint: '45 C', duration: '4 h' }
+} as const;
+
+/** Weighed, dried in three loads, weighed again, then left in the air and weighed now and then. */
+async function weighAndDry(bench: DemoBench, ids: string[], scale: string): Promise<string> {
+	const { db } = bench;
+	const dryer = v7();
+	await postDryer(db, checked(dryerBody, { id: dryer, name: 'Tall box', setPointLow: '40 C', setPointHigh: '70 C' }), bench.now);
+	const watered = DEMO_SPOOLS.flatMap((spool, i) => (spool.water ? [{ spool, water: spool.water, id: ids[i] as string }] : []));
+	const grossOf = ({ spool, water }: (typeof watered)[number]) =>
+		water.tareG + (spool.netMass === '1 kg' ? 1003 : 750) - 14.2 * (spool.done.prints + spool.done.dried);
+	const weigh = async (one: (typeof watered)[number], waterG: number) => {
+		const typed = `${(grossOf(one) + waterG + bench.normal(0, 0.04)).toFixed(1)} g`;
+		const body = { id: v7(), spoolId: one.id, quantity: 'grossMass', typed, instrumentId: scale, takenAt: bench.tick(2).at, zone };
+		await postReading(db, checked(readingBody, body), bench.now);
+	};
+	bench.jumpTo(WEIGHING_DAY);
+	for (const one of watered) await weigh(one, 0);
+	for (const [load, { setPoint, duration }] of Object.entries(LOADS)) {
+		const members = watered.filter((one) => one.water.load === load);
+		const runId = v7();
+		const spoolIds = members.map((one) => one.id);
+		await postDryingRun(
+			db,
+			checked(dryingRunBody, { id: runId, dryerId: dryer, spoolIds, setPoint, duration, ...bench.tick(10) }),
+			bench.now
+		);
+		await postDryingEnd(db, checked(dryingEndBody, { id: v7(), runId, outcome: 'done', ...bench.tick(305) }), bench.now);
+		for (const one of members) await weigh(one, -one.water.lostG);
+	}
+	for (const day of [22, 29, 38]) {
+		bench.jumpTo(day);
+		for (const one of watered) {
+			const up = one.water.uptakeG.find(([at]) => at === day);
+			if (up) await weigh(one, up[1] - one.water.lostG);
+		}
+	}
+	for (const { water, id } of watered.filter((one) => one.water.tareKnown)) {
+		const body = {
+			id: v7(),
+			spoolId: id,
+			quantity: 'tareMass',
+			typed: `${water.tareG} g`,
+			instrumentId: scale,
+			takenAt: bench.tick(1).at,
+			zone
+		};
+		await postReading(db, checked(readingBody, body), bench.now);
+	}
+	return dryer;
+}
+
+const STEP_LB = 5;
+const MOST_LB = 35;
+const LB_N = 4.4482216;
+const BUCKET = '0.42 kg';
+
+/** Hooks over a beam with a bucket, five pounds at a time until they drop or the weights run out. */
+async function loadHooks(bench: DemoBench, spool: DemoSpool, spoolId: string): Promise<void> {
+	const { db } = bench;
+	const [mean, sd] = spool.truth.hookN ?? [0, 0];
+	for (let i = 0; i < (spool.done.hooks ?? 0); i++) {
+		const specimenId = v7();
+		const specimen = { id: specimenId, spoolId, shape: 'dew-shield hook', orientation: 'upright', method: 'steps', ...bench.tick(2) };
+		await postSpecimen(db, checked(specimenBody, specimen), bench.now);
+		const say = async (quantity: string, typed: string) =>
+			await postReading(
+				db,
+				checked(readingBody, { id: v7(), spoolId, specimenId, quantity, typed, takenAt: bench.tick(0.5).at, zone }),
+				bench.now
+			);
+		await say('bucketMass', BUCKET);
+		const breaksAtLb = (bench.normal(mean, sd) - 0.42 * 9.80665) / LB_N;
+		let lb = STEP_LB;
+		while (lb < breaksAtLb && lb <= MOST_LB) {
+			await say('loadHeld', `${lb} lb`);
+			lb += STEP_LB;
+		}
+		if (lb > MOST_LB) continue;
+		await say('loadBroke', `${lb} lb`);
+		const stiff = spool.material === 'PLA';
+		await say('failure', FAILURE_WORDS[stiff ? 3 : bench.source() < 0.7 ? 2 : 1] ?? 'layers');
+	}
+}
+
+/** Two parts in use: one has held a winter, one has crept. */
+async function useParts(bench: DemoBench, house: string, pla: string): Promise<void> {
+	const { db } = bench;
+	const [clip, knob] = [v7(), v7()];
+	bench.jumpTo(25);
+	await postPart(
+		db,
+		checked(partBody, { id: clip, spoolId: house, name: 'Dew-shield clip', place: 'east dome', ...bench.tick(5) }),
+		bench.now
+	);
+	await postPart(db, checked(partBody, { id: knob, spoolId: pla, name: 'Window stay', place: 'sunny sill', ...bench.tick(5) }), bench.now);
+	bench.jumpTo(39);
+	await postPartState(db, checked(partStateBody, { id: v7(), partId: clip, state: 'holds', ...bench.tick(5) }), bench.now);
+	const crept = { id: v7(), partId: knob, state: 'crept', note: 'Sagged after one warm afternoon.', ...bench.tick(5) };
+	await postPartState(db, checked(partStateBody, crept), bench.now);
+}
+
+/** A load that went in an hour and a half ago. */
+async function startRunningDryer(bench: DemoBench, dryerId: string, spoolIds: string[], now: number): Promise<void> {
+	const at = new Date(now - 95 * MINUTE).toISOString();
+	const run = { id: v7(), dryerId, spoolIds, setPoint: '62 C', duration: '4 h', at, zone };
+	await postDryingRun(bench.db, checked(dryingRunBody, run), now);
 }
 
 /** What makes real records real: a fault of the printer first charged wrongly, a sample that ran out, a note, a misjudged mark. */

@@ -2,12 +2,12 @@ import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
-import { isAway } from '../db/errors';
+import { isAway, isDuplicate } from '../db/errors';
 import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
-export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024 } as const;
+export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024, bundle: 14 * 1024 * 1024 } as const;
 
 function json(value: unknown, status = 200): Response {
 	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
@@ -36,12 +36,27 @@ export function show<T>(load: (event: RequestEvent, db: Database, now: number) =
 	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())));
 }
 
+/** A route that hands out a file to keep. */
+export function showFile(
+	load: (event: RequestEvent, db: Database, now: number) => Promise<{ text: string; mediaType: string; name: string }>
+) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			const { text, mediaType, name } = await load(event, database(), Date.now());
+			return new Response(text, {
+				headers: { 'content-type': mediaType, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' }
+			});
+		});
+}
+
 async function answering(work: () => Promise<Response>): Promise<Response> {
 	try {
 		return await work();
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
 		if (isAway(error)) return problemResponse({ status: 503, title: 'The database is away. Nothing was stored; try again.' });
+		// An id that came in by a file before, and now as an entry of its own.
+		if (isDuplicate(error)) return problemResponse({ status: 409, title: 'This id is already in use. Nothing was stored.' });
 		console.error(error);
 		return problemResponse({ status: 500, title: 'Something went wrong here. Nothing was stored.' });
 	}

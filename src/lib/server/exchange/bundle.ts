@@ -1,0 +1,140 @@
+import { inArray, or, type SQL } from 'drizzle-orm';
+import type { MySqlColumn } from 'drizzle-orm/mysql-core';
+import type { z } from 'zod';
+import { proposeBenchCode } from '$lib/core/intake/bench-code';
+import { CORE_VERSION } from '$lib/core/version';
+import { FORMAT_VERSION, type Bundle, type bundleImportBody } from '$lib/schemas/exchange';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Reader, Transaction } from '../db/client';
+import { spool } from '../db/schema';
+import { hiddenSpools } from '../evidence/load';
+import { lockCodes } from '../intake/take-in';
+import { notFound, Problem, refuse } from '../problem';
+import { writeOnce } from '../write/write-once';
+import { columnsOf, toWire } from './column';
+import { raiseAll, takeRows, type Aliases } from './take-rows';
+import { RECORD_TABLES, type RecordTable } from './tables';
+
+type Row = Record<string, unknown>;
+
+/** Small tables of the workshop go along whole: what a trial does not use does no harm, and nothing it uses is missing. */
+const WHOLE = new Set(['testers', 'places', 'instruments', 'instrument-checks', 'printers', 'dryers', 'pieces', 'handbook']);
+
+/** A trial with its spools and all their evidence as one document. Closed while one of its spools is in a blind trial. */
+export async function exportBundle(db: Reader, trialId: string, now: number): Promise<Bundle> {
+	const found = new Map<string, Row[]>();
+	const idsOf = (table: string, column = 'id') => [...new Set((found.get(table) ?? []).map((r) => String(r[column])))];
+	const take = async (name: string, by: Record<string, string[]>): Promise<void> => {
+		found.set(name, await rowsBy(db, RECORD_TABLES.find((t) => t.name === name) as RecordTable, by));
+	};
+	await take('trials', { id: [trialId] });
+	if (!found.get('trials')?.length) throw notFound('trial');
+	for (const name of ['trial-spools', 'protocols', 'criteria', 'own-measures', 'verdicts']) await take(name, { trialId: [trialId] });
+	const spoolIds = idsOf('trial-spools', 'spoolId');
+	const hidden = await hiddenSpools(db, spoolIds);
+	if (hidden.size > 0) throw new Problem(409, 'A blind trial has spools of this one, and the bundle would tell their names and prices.');
+	await take('spools', { id: spoolIds });
+	await take('filaments', { id: idsOf('spools', 'filamentId') });
+	await take('makers', { id: idsOf('filaments', 'makerId') });
+	for (const name of ['claims', 'lots', 'quotes']) await take(name, { filamentId: idsOf('filaments') });
+	for (const name of ['purchases', 'events', 'attempts', 'specimens', 'readings', 'parts']) await take(name, { spoolId: spoolIds });
+	await take('drying-run-spools', { spoolId: spoolIds });
+	await take('drying-runs', { id: idsOf('drying-run-spools', 'runId') });
+	await take('drying-run-ends', { runId: idsOf('drying-runs') });
+	await take('part-states', { partId: idsOf('parts') });
+	for (const name of WHOLE) found.set(name, await rowsBy(db, RECORD_TABLES.find((t) => t.name === name) as RecordTable, null));
+	const owners = [...spoolIds, trialId, ...idsOf('printers')];
+	for (const name of ['amendments', 'notes']) await take(name, { spoolId: owners });
+	// Readings of another trial's own measures come along with the spool; so must the measures.
+	const measures = idsOf('readings', 'ownMeasureId').filter((m) => m !== 'null' && !idsOf('own-measures').includes(m));
+	if (measures.length > 0) await withOtherTrials(db, found, measures);
+	return {
+		format: 'draught-trial',
+		formatVersion: FORMAT_VERSION,
+		coreVersion: CORE_VERSION,
+		exportedAt: new Date(now).toISOString(),
+		trialId,
+		tables: Object.fromEntries(RECORD_TABLES.flatMap((t) => (found.get(t.name)?.length ? [[t.name, found.get(t.name) ?? []]] : [])))
+	};
+}
+
+/** Own measures belong to a trial: those of other trials bring that trial's name, rules and weights, but none of its spools. */
+async function withOtherTrials(db: Reader, found: Map<string, Row[]>, measures: string[]): Promise<void> {
+	const of = (name: string) => RECORD_TABLES.find((t) => t.name === name) as RecordTable;
+	const more = await rowsBy(db, of('own-measures'), { id: measures });
+	const trialIds = [...new Set(more.map((m) => String(m.trialId)))];
+	found.set('own-measures', [...(found.get('own-measures') ?? []), ...more]);
+	found.set('trials', [...(found.get('trials') ?? []), ...(await rowsBy(db, of('trials'), { id: trialIds }))]);
+	for (const name of ['protocols', 'criteria'])
+		found.set(name, [...(found.get(name) ?? []), ...(await rowsBy(db, of(name), { trialId: trialIds }))]);
+}
+
+async function rowsBy(db: Reader, table: RecordTable, by: Record<string, string[]> | null): Promise<Row[]> {
+	const columns = columnsOf(table.table);
+	const of = (name: string) => columns.find((c) => c.name === name)?.column as MySqlColumn;
+	const conditions: SQL[] = Object.entries(by ?? {}).flatMap(([name, ids]) => (ids.length > 0 ? [inArray(of(name), ids)] : []));
+	if (by && conditions.length === 0) return [];
+	const rows = await db
+		.select()
+		.from(table.table)
+		.where(or(...conditions));
+	return rows.map((row) => toWire(columns, row));
+}
+
+export type BundleAnswer = { trialId: string; fresh: number; known: number; renamed: { from: string; to: string }[] };
+
+/** Takes a bundle in, whole or not at all. Merging goes by id; a bench code that is taken here is replaced by a free one, and told. */
+export async function importBundle(
+	db: Database,
+	body: z.output<typeof bundleImportBody>,
+	now: number
+): Promise<{ answer: BundleAnswer; repeated: boolean }> {
+	const { tables, trialId } = body.bundle;
+	const unknown = Object.keys(tables).find((name) => !RECORD_TABLES.some((t) => t.name === name));
+	if (unknown) throw refuse([{ path: `bundle.tables.${unknown}`, code: 'unknownTable', message: 'is no table of this version' }]);
+	return await writeOnce(db, { id: body.id, kind: 'bundle', body: { id: body.id, bundle: body.bundle }, now }, async (tx) => {
+		await lockCodes(tx);
+		const { spools, renamed } = await freeCodes(tx, tables.spools ?? []);
+		const aliases: Aliases = new Map();
+		const errors: FieldError[] = [];
+		let fresh = 0;
+		let known = 0;
+		for (const table of RECORD_TABLES) {
+			const rows = table.name === 'spools' ? spools : (tables[table.name] ?? []);
+			if (rows.length === 0) continue;
+			const taken = await takeRows(
+				tx,
+				table,
+				rows.map((values, i) => ({ row: i, values })),
+				aliases,
+				now
+			);
+			fresh += taken.fresh;
+			known += taken.known;
+			errors.push(...taken.errors.map((e) => ({ ...e, path: `bundle.tables.${table.name}.${e.path.replace(/^rows\./, '')}` })));
+			// Later tables point into this one: their errors would only be echoes.
+			if (errors.length > 0) throw refuse(errors.slice(0, 100));
+		}
+		await raiseAll(tx);
+		return { trialId, fresh, known, renamed };
+	});
+}
+
+/** Bench codes are unique on a bench: a spool that comes from another one may have to take a new code. */
+async function freeCodes(tx: Transaction, rows: Row[]): Promise<{ spools: Row[]; renamed: { from: string; to: string }[] }> {
+	const here = await tx.select({ id: spool.id, code: spool.benchCode }).from(spool);
+	const owner = new Map(here.map((s) => [s.code, s.id]));
+	const used = new Set([...owner.keys(), ...rows.map((r) => String(r.benchCode))]);
+	const renamed: { from: string; to: string }[] = [];
+	const spools = rows.map((row) => {
+		const code = String(row.benchCode);
+		const by = owner.get(code);
+		if (by === undefined || by === row.id || here.some((s) => s.id === row.id)) return row;
+		const free = proposeBenchCode(used);
+		if (!free) return row;
+		used.add(free);
+		renamed.push({ from: code, to: free });
+		return { ...row, benchCode: free };
+	});
+	return { spools, renamed };
+}

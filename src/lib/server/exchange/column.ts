@@ -1,0 +1,72 @@
+import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+import { getTableColumns } from 'drizzle-orm';
+import { z } from 'zod';
+import { instant, zone } from '$lib/schemas/common';
+
+/** What a column holds, as far as a file has to know. */
+export type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json';
+
+export type Column = { name: string; kind: ColumnKind; required: boolean; length: number | null; column: MySqlColumn };
+
+/** Counters that follow from the record, and who typed it (nobody signs in yet), are not part of what is exchanged. */
+const LEFT_OUT = new Set(['revision', 'createdBy']);
+
+const KINDS: Record<string, ColumnKind> = {
+	'binary(16)': 'id',
+	bigint: 'moment',
+	double: 'number',
+	int: 'whole',
+	boolean: 'yesNo'
+};
+
+/** The columns of a table that go out and come in, in the table's order. `longtext` is always JSON here, see db/columns. */
+export function columnsOf(table: MySqlTable): Column[] {
+	return Object.entries(getTableColumns(table)).flatMap(([name, column]): Column[] => {
+		if (LEFT_OUT.has(name)) return [];
+		const type = column.getSQLType();
+		const length = /^varchar\((\d+)\)$/.exec(type)?.[1];
+		const kind = KINDS[type] ?? (length ? 'text' : 'json');
+		return [
+			{ name, kind, required: column.notNull && !column.hasDefault, length: length ? Number(length) : null, column: column as MySqlColumn }
+		];
+	});
+}
+
+/** Any UUID: the piece every database starts with has one of its own making. */
+const anyId = z.uuid({ error: 'is no id (a UUID)' });
+
+const KIND_SCHEMAS: Record<ColumnKind, (column: Column) => z.ZodType> = {
+	id: () => anyId,
+	text: (c) => (c.name === 'zone' ? zone : z.string().max(c.length ?? 120, { error: `must be at most ${c.length} characters long` })),
+	number: () => z.number({ error: 'must be a number' }),
+	whole: () => z.int({ error: 'must be a whole number' }),
+	yesNo: () => z.boolean({ error: 'must be yes or no' }),
+	moment: () => instant,
+	json: () => z.unknown()
+};
+
+/** The schema of one cell or JSON value; a rule of the table replaces the plain one. */
+export function columnSchema(column: Column, rule: z.ZodType | undefined): z.ZodType {
+	const plain = rule ?? KIND_SCHEMAS[column.kind](column);
+	return column.required ? plain : plain.nullable().default(null);
+}
+
+/** A row of the database as JSON: moments become ISO instants. */
+export function toWire(columns: readonly Column[], row: Record<string, unknown>): Record<string, unknown> {
+	return Object.fromEntries(
+		columns.map(({ name, kind }) => {
+			const value = row[name] ?? null;
+			return [name, kind === 'moment' && value !== null ? new Date(value as number).toISOString() : value];
+		})
+	);
+}
+
+/** A checked JSON row as the database takes it. */
+export function fromWire(columns: readonly Column[], row: Record<string, unknown>): Record<string, unknown> {
+	return Object.fromEntries(
+		columns.map(({ name, kind }) => {
+			const value = row[name] ?? null;
+			return [name, kind === 'moment' && value !== null ? Date.parse(value as string) : value];
+		})
+	);
+}

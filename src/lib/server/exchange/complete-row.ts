@@ -1,0 +1,63 @@
+import { v7 } from 'uuid';
+import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { readReading } from '$lib/core/readings/read-reading';
+import type { FieldError } from '$lib/schemas/field-error';
+import { refusedReading } from '../readings/words';
+import type { RecordTable } from './tables';
+
+type Row = Record<string, unknown>;
+
+const blank = (value: unknown): boolean => value === null || value === undefined || value === '';
+
+/**
+ * Fills what a hand-made file may leave out: an id, when it came in, the zone; of a reading its station, value and resolution,
+ * which follow from what was typed. What stands there is kept.
+ */
+export function completeRow(table: RecordTable, row: Row, now: number): Row {
+	const filled: Row = { ...row };
+	const columns = (name: string) => name in table.table;
+	if (columns('id') && blank(filled.id)) filled.id = v7();
+	if (columns('createdAt') && blank(filled.createdAt)) filled.createdAt = new Date(now).toISOString();
+	if (columns('zone') && blank(filled.zone)) filled.zone = 'UTC';
+	if (table.name === 'readings') completeReading(filled);
+	return filled;
+}
+
+function completeReading(row: Row): void {
+	const def = typeof row.quantity === 'string' ? READING_QUANTITIES[row.quantity] : undefined;
+	if (!def) {
+		if (blank(row.station)) row.station = 'intake';
+		if (blank(row.typedUnit)) row.typedUnit = '';
+		return;
+	}
+	if (blank(row.station)) row.station = def.station;
+	const read = readTyped(row);
+	if (!read?.ok) {
+		if (blank(row.typedUnit)) row.typedUnit = '';
+		return;
+	}
+	if (blank(row.value)) row.value = read.value;
+	if (blank(row.typedUnit)) row.typedUnit = read.typedUnit;
+	if (blank(row.resolution)) row.resolution = read.resolution;
+}
+
+/** What was typed, read as the bench would; a bare number takes the unit of its own column. */
+function readTyped(row: Row): ReturnType<typeof readReading> | null {
+	if (typeof row.quantity !== 'string' || typeof row.typedText !== 'string' || !READING_QUANTITIES[row.quantity]) return null;
+	const unit = typeof row.typedUnit === 'string' ? row.typedUnit : '';
+	if (row.quantity === 'own') return readReading('own', row.typedText, unit);
+	return readReading(row.quantity, /^[\d.,+\-\s]+$/.test(row.typedText) ? `${row.typedText} ${unit}`.trim() : row.typedText);
+}
+
+/** Relative difference that a value and its text may have: the last digit of twelve. */
+const SAME = 1e-9;
+
+/** A reading whose text cannot be read, or says another value than its cell, is refused. */
+export function checkReading(row: Row, path: string): FieldError[] {
+	const read = readTyped(row);
+	if (!read) return [];
+	if (!read.ok) return [refusedReading(`${path}.typedText`, read)];
+	const value = row.value as number | null;
+	if (value === null || Math.abs(value - read.value) <= SAME * Math.max(1, Math.abs(read.value))) return [];
+	return [{ path: `${path}.value`, code: 'contradicts', message: `is ${value}, but “${String(row.typedText)}” says ${read.value}` }];
+}

@@ -1,0 +1,102 @@
+import { asc } from 'drizzle-orm';
+import type { z } from 'zod';
+import type { csvImportBody } from '$lib/schemas/exchange';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Reader } from '../db/client';
+import { hiddenSpools } from '../evidence/load';
+import { lockCodes } from '../intake/take-in';
+import { notFound, Problem, refuse } from '../problem';
+import { writeOnce } from '../write/write-once';
+import { columnsOf, toWire } from './column';
+import { readCsv, writeCsv } from './csv';
+import { raiseAll, takeRows } from './take-rows';
+import { RECORD_TABLES, recordTable, type RecordTable } from './tables';
+
+/** The header of every table, for the page and the API: name, kind, whether it must be filled, what it points at. */
+export function describeTables() {
+	return RECORD_TABLES.map((t) => ({
+		name: t.name,
+		about: t.about,
+		reveals: t.reveals === true,
+		columns: columnsOf(t.table).map((c) => ({
+			name: c.name,
+			kind: c.kind,
+			required: c.required && !MADE_HERE.has(c.name) && !(t.name === 'readings' && READ_FROM_TEXT.has(c.name)),
+			of: t.refs[c.name] ?? null
+		}))
+	}));
+}
+
+/** Columns that are filled in when a file leaves them empty. */
+const MADE_HERE = new Set(['id', 'createdAt', 'zone']);
+const READ_FROM_TEXT = new Set(['station', 'typedUnit']);
+
+/** A whole table as CSV. While a trial is blind, tables that tell names or prices stay closed. */
+export async function exportCsv(db: Reader, name: string): Promise<string> {
+	const table = knownTable(name);
+	if (table.reveals && (await hiddenSpools(db)).size > 0)
+		throw new Problem(409, `A trial is blind, and ${name} would tell its names or prices. End the blind scoring first.`);
+	const columns = columnsOf(table.table);
+	const order = (table.key ?? ['id']).flatMap((k) => columns.find((c) => c.name === k)?.column ?? []).map((c) => asc(c));
+	const rows = await db
+		.select()
+		.from(table.table)
+		.orderBy(...order);
+	return writeCsv(
+		columns,
+		rows.map((row) => toWire(columns, row))
+	);
+}
+
+type CsvAnswer = { table: string; rows: number; fresh: number; known: number; applied: boolean };
+
+const MOST_ROWS = 20_000;
+/** A file that is wrong from end to end is told once, not twenty thousand times. */
+const MOST_ERRORS = 100;
+
+class LookedAt extends Error {
+	constructor(readonly answer: CsvAnswer) {
+		super('only looked at');
+	}
+}
+
+/** Looks at a CSV file, or takes it: the whole file or nothing, every error at its row and column. */
+export async function importCsv(
+	db: Database,
+	body: z.output<typeof csvImportBody>,
+	now: number
+): Promise<{ answer: CsvAnswer; repeated: boolean }> {
+	const table = knownTable(body.table);
+	const { rows, errors } = readCsv(body.text, columnsOf(table.table));
+	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
+	if (rows.length === 0) throw refuse([{ path: 'text', code: 'empty', message: 'has a header but no row' }]);
+	if (rows.length > MOST_ROWS) throw refuse([{ path: 'text', code: 'tooMany', message: `has more than ${MOST_ROWS} rows; split it` }]);
+	const take = async (tx: Parameters<typeof takeRows>[0]): Promise<CsvAnswer> => {
+		await lockCodes(tx);
+		const taken = await takeRows(tx, table, rows, new Map(), now);
+		if (taken.errors.length > 0) throw refuse(few(taken.errors));
+		await raiseAll(tx);
+		const answer = { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
+		if (!body.apply) throw new LookedAt(answer);
+		return answer;
+	};
+	if (body.apply) return await writeOnce(db, { id: body.id, kind: 'csvImport', body, now }, take);
+	try {
+		await db.transaction(take);
+	} catch (error) {
+		if (error instanceof LookedAt) return { answer: error.answer, repeated: true };
+		throw error;
+	}
+	throw new Error('a preview was not rolled back');
+}
+
+function few(errors: FieldError[]): FieldError[] {
+	if (errors.length <= MOST_ERRORS) return errors;
+	return [...errors.slice(0, MOST_ERRORS), { path: 'text', code: 'more', message: `and ${errors.length - MOST_ERRORS} more` }];
+}
+
+function knownTable(name: string): RecordTable {
+	const table = recordTable(name);
+	if (!table) throw notFound('table');
+	return table;
+}

@@ -1,0 +1,81 @@
+import Papa from 'papaparse';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Column } from './column';
+
+/** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
+export type FileRow = { row: number; values: Record<string, unknown> };
+
+/** Spreadsheets run what begins like this; an apostrophe in front makes it text. */
+const FORMULA = /^[=+\-@\t\r]/;
+
+/** Rows as CSV with the columns' names as header. */
+export function writeCsv(columns: readonly Column[], rows: readonly Record<string, unknown>[]): string {
+	const cell = ({ name, kind }: Column, row: Record<string, unknown>): string => {
+		const value = row[name];
+		if (value === null || value === undefined) return '';
+		if (kind === 'json') return JSON.stringify(value);
+		if (kind === 'yesNo') return value ? 'yes' : 'no';
+		const text = String(value as string | number);
+		return kind === 'text' && FORMULA.test(text) ? `'${text}` : text;
+	};
+	return (
+		Papa.unparse({ fields: columns.map((c) => c.name), data: rows.map((row) => columns.map((c) => cell(c, row))) }, { newline: '\n' }) +
+		'\n'
+	);
+}
+
+/** CSV text as rows of typed cells. A cell that is not of its column's kind stays the text it was, and the schema refuses it by name. */
+export function readCsv(text: string, columns: readonly Column[]): { rows: FileRow[]; errors: FieldError[] } {
+	const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd(), { skipEmptyLines: false });
+	const [header = [], ...lines] = parsed.data;
+	const names = header.map((h) => h.trim());
+	const errors: FieldError[] = parsed.errors
+		.filter((e) => e.code !== 'UndetectableDelimiter')
+		.map((e) => ({ path: `rows.${(e.row ?? 0) + 1}`, code: e.code, message: e.message }));
+	for (const name of names.filter((n) => !columns.some((c) => c.name === n)))
+		errors.push({
+			path: 'rows.1',
+			code: 'unknownColumn',
+			message: `there is no column “${name}”; known are ${columns.map((c) => c.name).join(', ')}`
+		});
+	const twice = names.find((n, i) => names.indexOf(n) !== i);
+	if (twice) errors.push({ path: 'rows.1', code: 'duplicate', message: `the column “${twice}” stands twice` });
+	const rows = lines.flatMap((line, i): FileRow[] => {
+		if (line.every((c) => c.trim() === '')) return [];
+		if (line.length !== names.length) {
+			errors.push({ path: `rows.${i + 2}`, code: 'cells', message: `has ${line.length} cells where the header has ${names.length}` });
+			return [];
+		}
+		const values = Object.fromEntries(
+			columns.flatMap((c) => (names.includes(c.name) ? [[c.name, readCell(line[names.indexOf(c.name)] ?? '', c)]] : []))
+		);
+		return [{ row: i + 2, values }];
+	});
+	return { rows, errors };
+}
+
+const YES: Record<string, boolean> = { yes: true, true: true, '1': true, no: false, false: false, '0': false };
+
+function readCell(cell: string, { kind }: Column): unknown {
+	const text = kind === 'text' ? cell : cell.trim();
+	if (text.trim() === '') return null;
+	switch (kind) {
+		case 'number':
+		case 'whole': {
+			const value = Number(text.replace(',', '.'));
+			return Number.isFinite(value) ? value : text;
+		}
+		case 'yesNo':
+			return YES[text.toLowerCase()] ?? text;
+		case 'json':
+			try {
+				return JSON.parse(text) as unknown;
+			} catch {
+				return text;
+			}
+		case 'text':
+			return text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text;
+		default:
+			return text;
+	}
+}

@@ -1,0 +1,199 @@
+import { eq } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
+import { bundle as bundleSchema, bundleImportBody, csvImportBody, type Bundle } from '$lib/schemas/exchange';
+import type { FieldError } from '$lib/schemas/field-error';
+import { reading, spool, trial } from '../db/schema';
+import { seedDemo } from '../demo/seed';
+import { Problem } from '../problem';
+import { postBlind } from '../trials/post';
+import { pickOf, sheetOf } from '../trials/findings';
+import { listTrials, loadTrial } from '../trials/load';
+import { exportBundle, importBundle } from './bundle';
+import { describeTables, exportCsv, importCsv } from './csv-tables';
+import { RECORD_TABLES } from './tables';
+
+let bench: TestDatabase;
+const NOW = Date.now();
+beforeAll(async () => {
+	bench = await testDatabase();
+	await seedDemo(bench.db, NOW);
+});
+afterAll(() => bench.close());
+
+const take = (db: TestDatabase['db'], table: string, text: string, apply = true) =>
+	importCsv(db, csvImportBody.parse({ id: v7(), table, text, apply }), NOW);
+async function errorsOf(work: Promise<unknown>): Promise<FieldError[]> {
+	const problem = await work.then(
+		() => null,
+		(error: unknown) => error
+	);
+	if (!(problem instanceof Problem)) throw new Error('was not refused');
+	return problem.errors;
+}
+const count = async (db: TestDatabase['db']) => (await db.select({ id: reading.id }).from(reading)).length;
+
+describe('CSV, every table both ways', () => {
+	it('a whole bench goes out and comes into an empty one, table by table, and comes out the same', async () => {
+		const other = await testDatabase();
+		for (const { name } of RECORD_TABLES) {
+			const text = await exportCsv(bench.db, name);
+			if (text.trim().split('\n').length < 2) continue;
+			const { answer } = await take(other.db, name, text);
+			expect(answer.fresh + answer.known, name).toBe(answer.rows);
+			expect(await exportCsv(other.db, name), name).toBe(text);
+		}
+		const [first] = await listTrials(bench.db);
+		const findings = async (db: TestDatabase['db']) => bare(sheetOf(await loadTrial(db, first?.id ?? ''), NOW));
+		expect(await findings(other.db)).toEqual(await findings(bench.db));
+		await other.close();
+	});
+	it('the demo has rows in all tables that have a page', async () => {
+		const empty: string[] = [];
+		for (const { name } of RECORD_TABLES) if ((await exportCsv(bench.db, name)).trim().split('\n').length < 2) empty.push(name);
+		expect(empty).toEqual(['testers', 'places', 'instrument-checks']);
+	});
+	it('the same file again changes nothing and says that all is here', async () => {
+		const text = await exportCsv(bench.db, 'readings');
+		const { answer } = await take(bench.db, 'readings', text);
+		expect(answer).toMatchObject({ fresh: 0, known: answer.rows });
+	});
+	it('one fault in row 17 and nothing is stored; the row and the column are named', async () => {
+		const code = (await bench.db.select({ code: spool.benchCode }).from(spool))[0]?.code ?? '';
+		const rows = Array.from({ length: 30 }, (_, i) => `${code},diameter,${i === 15 ? '1.7x' : '1.75'},2026-11-01T10:00:00Z`);
+		const before = await count(bench.db);
+		const errors = await errorsOf(take(bench.db, 'readings', ['spoolId,quantity,typedText,takenAt', ...rows].join('\n')));
+		expect(errors).toMatchObject([{ path: 'rows.17.typedText', code: 'unknownUnit' }]);
+		expect(await count(bench.db)).toBe(before);
+	});
+	it('a hand-made file names the spool by its bench code and lets the value follow from what was typed', async () => {
+		const [one] = await bench.db.select({ id: spool.id, code: spool.benchCode }).from(spool);
+		const text = `spoolId;quantity;typedText;typedUnit;takenAt\n${one?.code};grossMass;2,5;lb;2026-11-20T10:00:00Z\n${one?.code};diameter;0.069 in;;2026-11-20T10:01:00Z\n`;
+		expect((await take(bench.db, 'readings', text)).answer).toMatchObject({ fresh: 2, applied: true });
+		const [mass] = await bench.db.select().from(reading).where(eq(reading.typedText, '2,5'));
+		expect(mass).toMatchObject({ spoolId: one?.id, station: 'moisture', typedUnit: 'lb', value: 1133.980925 });
+	});
+	it('a preview stores nothing', async () => {
+		const code = (await bench.db.select({ code: spool.benchCode }).from(spool))[0]?.code ?? '';
+		const before = await count(bench.db);
+		const { answer } = await take(
+			bench.db,
+			'readings',
+			`spoolId,quantity,typedText,takenAt\n${code},diameter,1.75,2026-11-01T10:00:00Z\n`,
+			false
+		);
+		expect(answer).toMatchObject({ rows: 1, fresh: 1, applied: false });
+		expect(await count(bench.db)).toBe(before);
+	});
+	it('refuses what it does not know: columns, tables, references, words, times to come', async () => {
+		const code = (await bench.db.select({ code: spool.benchCode }).from(spool))[0]?.code ?? '';
+		const one = (header: string, row: string) => errorsOf(take(bench.db, 'readings', `${header}\n${row}\n`));
+		expect(await one('spoolId,colour', `${code},red`)).toMatchObject([{ path: 'rows.1', code: 'unknownColumn' }]);
+		expect(await one('spoolId,quantity,typedText,takenAt', 'ZZ9,diameter,1.75,2026-11-01T10:00:00Z')).toMatchObject([
+			{ path: 'rows.2.spoolId' }
+		]);
+		expect(await one('spoolId,quantity,typedText,takenAt', `${v7()},diameter,1.75,2026-11-01T10:00:00Z`)).toMatchObject([
+			{ code: 'unknownId' }
+		]);
+		expect(await one('spoolId,quantity,typedText,takenAt', `${code},girth,1.75,2026-11-01T10:00:00Z`)).toMatchObject([
+			{ path: 'rows.2.quantity' }
+		]);
+		expect(await one('spoolId,quantity,typedText,takenAt', `${code},diameter,1.75,2099-11-01T10:00:00Z`)).toMatchObject([
+			{ code: 'future' }
+		]);
+		expect(await one('spoolId,quantity,typedText,takenAt,value', `${code},diameter,1.75,2026-11-01T10:00:00Z,1.85`)).toMatchObject([
+			{ path: 'rows.2.value', code: 'contradicts' }
+		]);
+		expect(await one('spoolId,quantity,typedText,takenAt', `${code},diameter,1.75`)).toMatchObject([{ path: 'rows.2', code: 'cells' }]);
+		await expect(take(bench.db, 'write_log', 'id\nx\n')).rejects.toMatchObject({ status: 404 });
+	});
+	it('a record that is here is never overwritten by a file', async () => {
+		const [header, first] = (await exportCsv(bench.db, 'instruments')).split('\n');
+		const changed = `${header}\n${(first ?? '').replace('Dome caliper', 'Other caliper')}\n`;
+		expect(await errorsOf(take(bench.db, 'instruments', changed))).toMatchObject([{ path: 'rows.2.name', code: 'idReused' }]);
+	});
+	it('text that a spreadsheet would run is escaped on the way out and whole again on the way in', async () => {
+		const other = await testDatabase();
+		const name = '=HYPERLINK("x")';
+		await take(other.db, 'makers', `name\n"'${name.replaceAll('"', '""')}"\n`);
+		const text = await exportCsv(other.db, 'makers');
+		expect(text).toContain(`"'=HYPERLINK(""x"")"`);
+		const again = await testDatabase();
+		await take(again.db, 'makers', text);
+		expect(await exportCsv(again.db, 'makers')).toBe(text);
+		await Promise.all([other.close(), again.close()]);
+	});
+	it('the header of every table is documented', () => {
+		const readings = describeTables().find((t) => t.name === 'readings');
+		expect(readings?.columns.filter((c) => c.required).map((c) => c.name)).toEqual(['spoolId', 'quantity', 'typedText', 'takenAt']);
+		expect(readings?.columns.find((c) => c.name === 'spoolId')).toMatchObject({ kind: 'id', of: 'spools' });
+	});
+});
+
+/** Findings without the counters of the bench they were computed on. */
+function bare(value: unknown): unknown {
+	return JSON.parse(JSON.stringify(value, (key, v: unknown) => (key === 'revision' ? 0 : v)));
+}
+
+describe('a trial as one bundle', () => {
+	const everything = async (db: TestDatabase['db'], trialId: string) => {
+		const whole = await loadTrial(db, trialId);
+		return bare({ sheet: sheetOf(whole, NOW), pick: pickOf(whole, NOW), verdicts: whole.verdicts, head: whole.head });
+	};
+	const taken = (db: TestDatabase['db'], bundle: Bundle) => importBundle(db, bundleImportBody.parse({ id: v7(), bundle }), NOW);
+
+	it('out of one bench and into another gives equal findings, for each trial', async () => {
+		for (const { id } of await listTrials(bench.db)) {
+			const other = await testDatabase();
+			const out = bundleSchema.parse(JSON.parse(JSON.stringify(await exportBundle(bench.db, id, NOW))));
+			const { answer } = await taken(other.db, out);
+			expect(answer.renamed).toEqual([]);
+			expect(await everything(other.db, id)).toEqual(await everything(bench.db, id));
+			expect((await taken(other.db, out)).answer.fresh).toBe(0);
+			await other.close();
+		}
+	});
+	it('a bench code that is taken gets a free one, and it is told', async () => {
+		const other = await testDatabase();
+		const [{ id } = { id: '' }] = await listTrials(bench.db);
+		const out = await exportBundle(bench.db, id, NOW);
+		const code = String(out.tables.spools?.[0]?.benchCode);
+		await take(other.db, 'makers', 'name\nSomebody\n');
+		await take(other.db, 'filaments', 'makerId,name,material\nSomebody,Thing,PLA\n');
+		const filamentId = (await exportCsv(other.db, 'filaments')).split('\n')[1]?.split(',')[0];
+		await take(other.db, 'spools', `filamentId,benchCode\n${filamentId},${code}\n`);
+		const { answer } = await taken(other.db, out);
+		expect(answer.renamed).toMatchObject([{ from: code }]);
+		expect(answer.renamed[0]?.to).not.toBe(code);
+		await other.close();
+	});
+	it('one wrong row and nothing of it is stored', async () => {
+		const other = await testDatabase();
+		const [{ id } = { id: '' }] = await listTrials(bench.db);
+		const out = await exportBundle(bench.db, id, NOW);
+		const broken = structuredClone(out);
+		(broken.tables.readings?.[3] as Record<string, unknown>).quantity = 'girth';
+		expect(await errorsOf(taken(other.db, broken))).toMatchObject([{ path: 'bundle.tables.readings.3.quantity' }]);
+		expect(await other.db.select().from(trial)).toEqual([]);
+		await other.close();
+	});
+	it('a newer format, another document and an unknown table are refused in words', async () => {
+		const [{ id } = { id: '' }] = await listTrials(bench.db);
+		const out = await exportBundle(bench.db, id, NOW);
+		const said = (b: object) => bundleImportBody.safeParse({ id: v7(), bundle: b }).error?.issues[0]?.message;
+		expect(said({ ...out, formatVersion: 99 })).toContain('newer version of Draught');
+		expect(said({ ...out, format: 'other' })).toContain('no trial bundle');
+		expect(await errorsOf(taken(bench.db, { ...out, tables: { ...out.tables, secrets: [] } }))).toMatchObject([{ code: 'unknownTable' }]);
+	});
+	it('while a trial is blind, names and prices stay in', async () => {
+		const trials = await listTrials(bench.db);
+		const blind = async (on: boolean) => postBlind(bench.db, { id: v7(), trialId: trials[0]?.id ?? '', blind: on }, NOW);
+		await blind(true);
+		for (const table of ['makers', 'filaments', 'quotes', 'purchases', 'notes', 'verdicts'])
+			await expect(exportCsv(bench.db, table), table).rejects.toMatchObject({ status: 409 });
+		await expect(exportBundle(bench.db, trials[0]?.id ?? '', NOW)).rejects.toMatchObject({ status: 409 });
+		expect(await exportCsv(bench.db, 'readings')).toContain('diameter');
+		await blind(false);
+	});
+});

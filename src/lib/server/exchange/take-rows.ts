@@ -1,0 +1,221 @@
+import { inArray, sql } from 'drizzle-orm';
+import type { MySqlColumn } from 'drizzle-orm/mysql-core';
+import { z } from 'zod';
+import type { FieldError } from '$lib/schemas/field-error';
+import { read } from '$lib/schemas/read';
+import type { Transaction } from '../db/client';
+import { isFuture } from '../time';
+import { columnsOf, columnSchema, fromWire, toWire, type Column } from './column';
+import { checkReading, completeRow } from './complete-row';
+import type { FileRow } from './csv';
+import { recordTable, TARGET_TABLES, type RecordTable } from './tables';
+
+export type Taken = { fresh: number; known: number; errors: FieldError[] };
+
+/** Ids of a file that stand for something already here under another id (a maker of the same name). */
+export type Aliases = Map<string, string>;
+
+const CHUNK = 400;
+
+/** The schema of a row: every column by its kind and the table's rules; nothing else. */
+export function rowSchema(table: RecordTable, columns = columnsOf(table.table)) {
+	return z.strictObject(Object.fromEntries(columns.map((c) => [c.name, columnSchema(c, table.rules?.[c.name])])));
+}
+
+/**
+ * Brings rows of one table in: completed, checked, their references known, duplicates told apart. What is here already with the same
+ * content is left alone; the same id with other content is an error, since raw records are never overwritten.
+ * Inserts nothing when a row is wrong; the caller rolls back what other tables brought.
+ */
+export async function takeRows(
+	tx: Transaction,
+	table: RecordTable,
+	rows: readonly FileRow[],
+	aliases: Aliases,
+	now: number
+): Promise<Taken> {
+	const columns = columnsOf(table.table);
+	const schema = rowSchema(table, columns);
+	const errors: FieldError[] = [];
+	const named = await namesOf(tx, table, rows);
+	const checked: { row: number; values: Record<string, unknown> }[] = [];
+	for (const { row, values } of rows) {
+		const path = `rows.${row}`;
+		const whole = completeRow(table, withAliases(named(values), aliases), now);
+		const parsed = read(schema, whole);
+		if (!parsed.ok) {
+			errors.push(...parsed.errors.map((e) => ({ ...e, path: `${path}.${e.path}` })));
+			continue;
+		}
+		const future = columns.find(
+			(c) => c.kind === 'moment' && c.name !== 'plannedEndAt' && isFuture(Date.parse(String(parsed.value[c.name])), now)
+		);
+		if (future) errors.push({ path: `${path}.${future.name}`, code: 'future', message: 'lies in the future' });
+		if (table.name === 'readings') errors.push(...checkReading(parsed.value, path));
+		checked.push({ row, values: parsed.value });
+	}
+	errors.push(...(await unknownReferences(tx, table, checked)));
+	const { fresh, known, clashes } = await partByKnown(tx, table, columns, checked, aliases);
+	errors.push(...clashes);
+	if (errors.length > 0) return { fresh: fresh.length, known, errors: errors.sort((a, b) => rowOf(a) - rowOf(b)) };
+	for (let i = 0; i < fresh.length; i += CHUNK)
+		await tx.insert(table.table).values(fresh.slice(i, i + CHUNK).map((r) => fromWire(columns, r.values)));
+	return { fresh: fresh.length, known, errors: [] };
+}
+
+const rowOf = (error: FieldError): number => Number(error.path.split('.')[1] ?? 0);
+
+function withAliases(values: Record<string, unknown>, aliases: Aliases): Record<string, unknown> {
+	return Object.fromEntries(Object.entries(values).map(([name, v]) => [name, typeof v === 'string' ? (aliases.get(v) ?? v) : v]));
+}
+
+/** By what people name a thing in a reference cell, instead of its id. */
+const NAMES: Record<string, string> = { spools: 'benchCode', makers: 'name', instruments: 'name', printers: 'name', dryers: 'name' };
+
+/** Lets a reference be a bench code or a name where that is unmistakable; anything else is left for the schema to refuse. */
+async function namesOf(
+	tx: Transaction,
+	table: RecordTable,
+	rows: readonly FileRow[]
+): Promise<(values: Record<string, unknown>) => Record<string, unknown>> {
+	const refs = Object.entries(table.refs).filter(([, target]) => target in NAMES);
+	const isId = (v: unknown) => typeof v === 'string' && /^[0-9a-f-]{36}$/i.test(v);
+	const found = new Map<string, Map<string, string | null>>();
+	for (const [name, target] of refs) {
+		if (!rows.some((r) => typeof r.values[name] === 'string' && !isId(r.values[name])) || found.has(target)) continue;
+		const into = recordTable(target) as RecordTable;
+		const by = columnNamed(into, NAMES[target] as string);
+		const all = await tx.select({ id: columnNamed(into, 'id'), name: by }).from(into.table);
+		const map = new Map<string, string | null>();
+		for (const one of all) map.set(String(one.name), map.has(String(one.name)) ? null : String(one.id));
+		found.set(target, map);
+	}
+	return (values) => {
+		const named = { ...values };
+		for (const [name, target] of refs) {
+			const value = named[name];
+			if (typeof value === 'string' && !isId(value)) named[name] = found.get(target)?.get(value.trim()) ?? value;
+		}
+		return named;
+	};
+}
+
+function columnNamed(table: RecordTable, name: string): MySqlColumn {
+	const column = columnsOf(table.table).find((c) => c.name === name);
+	if (!column) throw new Error(`${table.name} has no column ${name}`);
+	return column.column;
+}
+
+async function existing(tx: Transaction, target: string, ids: string[]): Promise<Set<string>> {
+	const into = recordTable(target) as RecordTable;
+	const column = columnNamed(into, 'id');
+	const known = new Set<string>();
+	for (let i = 0; i < ids.length; i += CHUNK)
+		for (const row of await tx
+			.select({ id: column })
+			.from(into.table)
+			.where(inArray(column, ids.slice(i, i + CHUNK))))
+			known.add(String(row.id));
+	return known;
+}
+
+type Checked = { row: number; values: Record<string, unknown> };
+
+async function unknownReferences(tx: Transaction, table: RecordTable, rows: readonly Checked[]): Promise<FieldError[]> {
+	const wanted = new Map<string, Set<string>>();
+	const pointers = rows.flatMap((r) => pointersOf(table, r));
+	for (const p of pointers) wanted.set(p.target, (wanted.get(p.target) ?? new Set()).add(p.id));
+	const known = new Map<string, Set<string>>();
+	for (const [target, ids] of wanted) known.set(target, await existing(tx, target, [...ids]));
+	return pointers
+		.filter((p) => !known.get(p.target)?.has(p.id))
+		.map((p) => ({ path: `rows.${p.row}.${p.name}`, code: 'unknownId', message: `points at nothing in ${p.target}` }));
+}
+
+/** What a row points at. Amendments and notes say themselves what kind of thing they are about. */
+function pointersOf(table: RecordTable, { row, values }: Checked): { row: number; name: string; target: string; id: string }[] {
+	const plain = Object.entries(table.refs).flatMap(([name, target]) =>
+		values[name] ? [{ row, name, target, id: String(values[name]) }] : []
+	);
+	if (!('targetKind' in values)) return plain;
+	const kind = String(values.targetKind);
+	const owner = kind === 'trial' || kind === 'printer' ? TARGET_TABLES[kind] : 'spools';
+	return [
+		{ row, name: 'targetId', target: TARGET_TABLES[kind] as string, id: String(values.targetId) },
+		{ row, name: 'spoolId', target: owner as string, id: String(values.spoolId) }
+	];
+}
+
+/** Tells rows that are new from rows that are here; the same key with other content, or twice in the file, is a clash. */
+async function partByKnown(
+	tx: Transaction,
+	table: RecordTable,
+	columns: readonly Column[],
+	rows: readonly Checked[],
+	aliases: Aliases
+): Promise<{ fresh: Checked[]; known: number; clashes: FieldError[] }> {
+	const key = table.key ?? ['id'];
+	const keyOf = (values: Record<string, unknown>) => key.map((k) => String(values[k])).join(' ');
+	const here = new Map<string, Record<string, unknown>>();
+	const first = columnNamed(table, key[0] as string);
+	const ids = [...new Set(rows.map((r) => String(r.values[key[0] as string])))];
+	for (let i = 0; i < ids.length; i += CHUNK)
+		for (const row of await tx
+			.select()
+			.from(table.table)
+			.where(inArray(first, ids.slice(i, i + CHUNK)))) {
+			const wire = toWire(columns, row);
+			here.set(keyOf(wire), wire);
+		}
+	const others = table.knownBy ? await byName(tx, table, table.knownBy) : new Map<string, string>();
+	const taken = table.name === 'spools' ? await byName(tx, table, 'benchCode') : new Map<string, string>();
+	const ignored = new Set(['createdAt', ...(table.ofThisBench ?? [])]);
+	const fresh: Checked[] = [];
+	const clashes: FieldError[] = [];
+	let known = 0;
+	for (const one of rows) {
+		const { values, row } = one;
+		const path = `rows.${row}`;
+		const before = here.get(keyOf(values));
+		const sameName = table.knownBy ? others.get(String(values[table.knownBy])) : undefined;
+		if (before) {
+			const differs = columns.find((c) => !ignored.has(c.name) && canonical(before[c.name]) !== canonical(values[c.name]));
+			if (differs)
+				clashes.push({
+					path: `${path}.${differs.name}`,
+					code: 'idReused',
+					message: 'is here already with another value; records are amended, never overwritten'
+				});
+			known += 1;
+		} else if (sameName !== undefined) {
+			aliases.set(String(values.id), sameName);
+			known += 1;
+		} else if (taken.has(String(values.benchCode)))
+			clashes.push({ path: `${path}.benchCode`, code: 'duplicate', message: `${String(values.benchCode)} is already on the bench` });
+		else {
+			fresh.push(one);
+			here.set(keyOf(values), values);
+			if (table.knownBy) others.set(String(values[table.knownBy]), String(values.id));
+			if (table.name === 'spools') taken.set(String(values.benchCode), String(values.id));
+		}
+	}
+	return { fresh, known, clashes };
+}
+
+async function byName(tx: Transaction, table: RecordTable, name: string): Promise<Map<string, string>> {
+	const rows = await tx.select({ id: columnNamed(table, 'id'), name: columnNamed(table, name) }).from(table.table);
+	return new Map(rows.map((r) => [String(r.name), String(r.id)]));
+}
+
+/** JSON with sorted keys: the same content in another order is the same content. */
+function canonical(value: unknown): string {
+	return JSON.stringify(value ?? null, (_, v: unknown) =>
+		v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v
+	);
+}
+
+/** Whatever came in, every spool and trial is seen anew. */
+export async function raiseAll(tx: Transaction): Promise<void> {
+	await tx.execute(sql`UPDATE spool SET revision = revision + 1`);
+	await tx.execute(sql`UPDATE trial SET revision = revision + 1`);
+}

@@ -1,0 +1,90 @@
+import type { z } from 'zod';
+import { amendmentBody, instrumentBody, noteBody } from '$lib/schemas/amendment';
+import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
+import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
+import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
+import { spoolFindings, trialFindings } from '$lib/schemas/finding';
+import { handbookBody } from '$lib/schemas/handbook';
+import { readingBody } from '$lib/schemas/reading';
+import { filamentBody, intakeBody, intakeListBody, quoteBody, spoolBody, spoolFactsBody, unboxingBody } from '$lib/schemas/spool';
+import { specimenBody } from '$lib/schemas/strength';
+import {
+	blindBody,
+	criteriaBody,
+	houseSpoolBody,
+	ownMeasureBody,
+	protocolBody,
+	trialBody,
+	trialFactsBody,
+	trialLeaveBody,
+	trialSpoolBody,
+	verdictBody
+} from '$lib/schemas/trial';
+import { partBody, partStateBody } from '$lib/schemas/use-log';
+import { LIMITS } from '../http/respond';
+
+type Post = { method: 'post'; path: string; summary: string; body: z.ZodType; limit: number };
+type Get = { method: 'get'; path: string; summary: string; answer: z.ZodType | 'csv' | null; query?: string };
+export type Endpoint = Post | Get;
+
+const post = (path: string, body: z.ZodType, summary: string, limit: number = LIMITS.capture): Post => ({
+	method: 'post',
+	path,
+	summary,
+	body,
+	limit
+});
+const get = (path: string, answer: Get['answer'], summary: string, query?: string): Get => ({
+	method: 'get',
+	path,
+	summary,
+	answer,
+	...(query ? { query } : {})
+});
+
+/** Every address under /api/v1 with the schema that guards it. A test holds this list to the routes that are there. */
+export const ENDPOINTS: readonly Endpoint[] = [
+	post('trials', trialBody, 'make a trial'),
+	post('trial-facts', trialFactsBody, 'say the name or question of a trial better'),
+	post('trial-spools', trialSpoolBody, 'lay a trial over a spool'),
+	post('trial-leaves', trialLeaveBody, 'take a spool out of a trial'),
+	post('protocols', protocolBody, 'a new version of what a trial holds equal'),
+	post('criteria', criteriaBody, 'a new version of weights and gates'),
+	post('blind', blindBody, 'hide or show makers, products and prices'),
+	post('house-spool', houseSpoolBody, 'name the standing reference'),
+	post('own-measures', ownMeasureBody, 'define an own measure'),
+	post('verdicts', verdictBody, 'freeze a verdict'),
+	post('intake', intakeBody, 'take in one spool with all that was typed'),
+	post('intake/list', intakeListBody, 'take in a list of spools, whole or not at all', LIMITS.list),
+	post('filaments', filamentBody, 'a product line with its stated figures'),
+	post('spools', spoolBody, 'one reel of a filament'),
+	post('spool-facts', spoolFactsBody, 'complete what was left for later'),
+	post('unboxings', unboxingBody, 'what was odd at unboxing, or that nothing was'),
+	post('quotes', quoteBody, 'a price seen or paid'),
+	post('readings', readingBody, 'keep one reading: a diameter, a weighing, a mark, a load, an own measure'),
+	post('attempts', attemptBody, 'keep a print with its marks'),
+	post('specimens', specimenBody, 'name a thing that will be loaded; its loads are readings'),
+	post('dryers', dryerBody, 'add a dryer'),
+	post('drying-runs', dryingRunBody, 'start a load with its timer'),
+	post('drying-ends', dryingEndBody, 'end a load'),
+	post('parts', partBody, 'put a part into service'),
+	post('part-states', partStateBody, 'how a part in service was found'),
+	post('amendments', amendmentBody, 'correct, exclude, reinstate, confirm or undo; the record itself stays'),
+	post('notes', noteBody, 'a free note'),
+	post('instruments', instrumentBody, 'add a caliper or a scale'),
+	post('printers', printerBody, 'add a printer'),
+	post('printer-facts', printerFactsBody, 'say later what a printer can do'),
+	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),
+	post('csv-imports', csvImportBody, 'look at a CSV file, or take it: whole or not at all', LIMITS.list),
+	post('bundles', bundleImportBody, 'take in a trial bundle, whole or not at all', LIMITS.bundle),
+	get('spools', null, 'recall: every spool ever seen', 'q'),
+	get('spools/{id}/findings', spoolFindings, 'all findings of one spool'),
+	get('trials/{id}/findings', trialFindings, 'the trial sheet: findings of every station, flags, letters, what is next'),
+	get('trials/{id}/pick', null, 'the ranking with its chances and what would turn it'),
+	get('trials/{id}/bundle', bundle, 'a trial with all its evidence as one document'),
+	get('drying-runs', null, 'loads that were not ended yet, with the server’s clock'),
+	get('handbook', null, 'materials with their figures and sources'),
+	get('csv', null, 'the tables and their headers'),
+	get('csv/{id}', 'csv', 'one table as CSV; its name stands for {id}'),
+	get('openapi.json', null, 'this document')
+];

@@ -1,0 +1,5 @@
+import { serverContext } from '$lib/server/context';
+import { show } from '$lib/server/http/respond';
+import { openApiDocument } from '$lib/server/openapi/document';
+
+export const GET = show(() => Promise.resolve(openApiDocument(serverContext().config.ORIGIN)));
