@@ -1,7 +1,10 @@
-import { serverContext } from '$lib/server/context';
+import { database, serverContext } from '$lib/server/context';
+import { runningRuns } from '$lib/server/drying/runs';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = () => {
+/** What the shell of every page needs: which server this is, and which dryers run. */
+export const load: LayoutServerLoad = async () => {
 	const { serverId, config } = serverContext();
-	return { serverId, instance: config.DRAUGHT_INSTANCE };
+	const runs = await runningRuns(database());
+	return { drying: { now: Date.now(), runs }, serverId, instance: config.DRAUGHT_INSTANCE };
 };

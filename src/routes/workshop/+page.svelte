@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { weighingUncertainty } from '$lib/core/moisture/weighings';
 	import { decidability } from '$lib/core/diameter/decidability';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -11,7 +12,16 @@
 
 	let { data }: PageProps = $props();
 	let instrument = $state({ name: '', errorLimit: '', resolution: '' });
-	let printer = $state({ name: '', nozzle: '' });
+	let scale = $state({ name: '', errorLimit: '', resolution: '' });
+	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
+	let scaleErrors = $state.raw<FieldError[]>([]);
+	let dryerErrors = $state.raw<FieldError[]>([]);
+	const freshPrinter = () => ({ name: '', nozzle: '', hotEndMax: '', hardenedNozzle: false, enclosed: false });
+	let printer = $state(freshPrinter());
+	/** The printer whose abilities are being said later. */
+	let saying = $state<string | null>(null);
+	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false });
+	let abilityErrors = $state.raw<FieldError[]>([]);
 	let instrumentErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
@@ -21,6 +31,16 @@
 		[0.02, 0.03, 0.05]
 			.map((tolerance) => `${ABLE[decidability(errorLimit, resolution, tolerance).able]} ±${fixed(tolerance, 2)} mm`)
 			.join(', ') + '.';
+
+	/** What is known of a printer, in words. */
+	const abilityWords = (p: (typeof data.printers)[number]) =>
+		[
+			p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${upTo(p.hotEndMaxC, 0)} °C`,
+			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'nozzle not hardened',
+			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open'
+		]
+			.filter(Boolean)
+			.join(', ');
 
 	async function keep(path: string, body: object): Promise<FieldError[] | null> {
 		const sent = await send(path, { id: newId(), ...body });
@@ -86,7 +106,39 @@
 		<h2 class="font-semibold">Printers</h2>
 		<ul class="space-y-1.5">
 			{#each data.printers as one (one.id)}
-				<li class="panel px-3 py-1.5"><strong>{one.name}</strong> · nozzle {one.nozzle}</li>
+				<li class="panel px-3 py-1.5">
+					<strong>{one.name}</strong> · nozzle {one.nozzle}
+					<span class="small block">{abilityWords(one)}</span>
+					{#if saying === one.id}
+						<form
+							class="mt-1 space-y-2"
+							novalidate
+							onsubmit={async (e) => {
+								e.preventDefault();
+								const { hotEndMax, ...rest } = abilities;
+								const errors = await keep('printer-facts', { printerId: one.id, ...rest, ...(hotEndMax.trim() ? { hotEndMax } : {}) });
+								abilityErrors = errors ?? [];
+								if (!errors) saying = null;
+							}}
+						>
+							{@render can(abilities, abilityErrors, 'later')}
+							<Button type="submit" size="xs" class="bg-act! text-on-act!">Keep it</Button>
+						</form>
+					{:else}
+						<button
+							type="button"
+							class="link text-[0.9rem]"
+							onclick={() => {
+								saying = one.id;
+								abilities = {
+									hotEndMax: one.hotEndMaxC === null ? '' : `${one.hotEndMaxC} C`,
+									hardenedNozzle: one.hardenedNozzle ?? false,
+									enclosed: one.enclosed ?? false
+								};
+							}}>say what it can do</button
+						>
+					{/if}
+				</li>
 			{:else}
 				<li class="small">None yet. Prints without a printer are taken, but unlike printers then cannot be seen.</li>
 			{/each}
@@ -96,14 +148,121 @@
 			novalidate
 			onsubmit={async (e) => {
 				e.preventDefault();
-				const errors = await keep('printers', printer);
+				const { hotEndMax, ...rest } = printer;
+				const errors = await keep('printers', { ...rest, ...(hotEndMax.trim() ? { hotEndMax } : {}) });
 				printerErrors = errors ?? [];
-				if (!errors) printer = { name: '', nozzle: '' };
+				if (!errors) printer = freshPrinter();
 			}}
 		>
 			<Field id="printer-name" path="name" label="Name" bind:value={printer.name} errors={printerErrors} placeholder="North" />
 			<Field id="printer-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={printerErrors} placeholder="0.4 brass" />
+			{@render can(printer, printerErrors, 'new')}
+			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
+		</form>
+	</section>
+	<section class="space-y-2" aria-label="Scales">
+		<h2 class="font-semibold">Scales</h2>
+		<ul class="space-y-1.5">
+			{#each data.scales as one (one.id)}
+				<li class="panel px-3 py-1.5">
+					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} g, shows {upTo(one.resolution ?? 0, 3)} g
+					<span class="small block"
+						>sees changes of water over {fixed(2 * Math.SQRT2 * weighingUncertainty(null, one), 1)} g, {fixed(
+							(2 * Math.SQRT2 * weighingUncertainty(null, one)) / 10,
+							2
+						)} % of a kilogram</span
+					>
+				</li>
+			{:else}
+				<li class="small">None yet. Until one is named, a scale good to one step of its display is assumed.</li>
+			{/each}
+		</ul>
+		<form
+			class="panel space-y-2 px-3 py-2"
+			novalidate
+			onsubmit={async (e) => {
+				e.preventDefault();
+				const errors = await keep('instruments', { ...scale, measures: 'mass' });
+				scaleErrors = errors ?? [];
+				if (!errors) scale = { name: '', errorLimit: '', resolution: '' };
+			}}
+		>
+			<Field id="scale-name" path="name" label="Name" bind:value={scale.name} errors={scaleErrors} placeholder="Kitchen scale" />
+			<div class="grid grid-cols-2 gap-3">
+				<Field id="scale-limit" path="errorLimit" label="Good to" bind:value={scale.errorLimit} errors={scaleErrors} placeholder="0.3 g" />
+				<Field
+					id="scale-resolution"
+					path="resolution"
+					label="Smallest step shown"
+					bind:value={scale.resolution}
+					errors={scaleErrors}
+					placeholder="0.1 g"
+				/>
+			</div>
+			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
+		</form>
+	</section>
+	<section class="space-y-2" aria-label="Dryers">
+		<h2 class="font-semibold">Dryers</h2>
+		<ul class="space-y-1.5">
+			{#each data.dryers as one (one.id)}
+				<li class="panel px-3 py-1.5">
+					<strong>{one.name}</strong> ·
+					{one.setPointLowC === null && one.setPointHighC === null
+						? 'range not noted'
+						: `${one.setPointLowC === null ? '' : `${upTo(one.setPointLowC, 0)} `}to ${one.setPointHighC === null ? '…' : upTo(one.setPointHighC, 0)} °C`}
+				</li>
+			{:else}
+				<li class="small">None yet. A load needs one.</li>
+			{/each}
+		</ul>
+		<form
+			class="panel space-y-2 px-3 py-2"
+			novalidate
+			onsubmit={async (e) => {
+				e.preventDefault();
+				const errors = await keep('dryers', dryer);
+				dryerErrors = errors ?? [];
+				if (!errors) dryer = { name: '', setPointLow: '', setPointHigh: '' };
+			}}
+		>
+			<Field id="dryer-name" path="name" label="Name" bind:value={dryer.name} errors={dryerErrors} placeholder="Tall box" />
+			<div class="grid grid-cols-2 gap-3">
+				<Field
+					id="dryer-low"
+					path="setPointLow"
+					label="Lowest set-point"
+					bind:value={dryer.setPointLow}
+					errors={dryerErrors}
+					placeholder="40 C"
+				/>
+				<Field
+					id="dryer-high"
+					path="setPointHigh"
+					label="Highest set-point"
+					bind:value={dryer.setPointHigh}
+					errors={dryerErrors}
+					placeholder="70 C"
+				/>
+			</div>
+			<p class="caution">Dryers burn; an unattended heater is a fire risk. The appliance’s manual comes first.</p>
 			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
 		</form>
 	</section>
 </div>
+
+{#snippet can(of: { hotEndMax: string; hardenedNozzle: boolean; enclosed: boolean }, errors: FieldError[], prefix: string)}
+	<div class="flex flex-wrap items-end gap-4">
+		<Field
+			id="{prefix}-hot-end"
+			path="hotEndMax"
+			label="Hot end up to"
+			bind:value={of.hotEndMax}
+			{errors}
+			placeholder="260 C"
+			class="w-28"
+		/>
+		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.hardenedNozzle} /> hardened nozzle</label>
+		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.enclosed} /> enclosed</label>
+	</div>
+{/snippet}

@@ -11,8 +11,10 @@
 		takeBack: () => void;
 		move: (by: 1 | -1) => void;
 		describedBy?: string;
+		/** A second way to keep what is typed, for touch: the suffix says which. */
+		also?: { label: string; suffix: string };
 	};
-	let { label, unit, last, keep, takeBack, move, describedBy }: Props = $props();
+	let { label, unit, last, keep, takeBack, move, describedBy, also }: Props = $props();
 	let typed = $state('');
 	let refusal = $state<Refusal | null>(null);
 	let input = $state<HTMLInputElement>();
@@ -91,8 +93,16 @@
 </div>
 <div class="flex flex-wrap gap-x-4 gap-y-2 text-[0.9rem] text-muted">
 	<button type="button" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act lg:hidden" onclick={() => submit(typed)}>Keep</button>
+	{#if also}
+		<button
+			type="button"
+			class="panel px-3 py-1 font-semibold text-ink"
+			disabled={typed.trim() === ''}
+			onclick={() => submit(`${typed}${also.suffix}`)}>{also.label}</button
+		>
+	{/if}
 	<span class="hidden lg:inline"><kbd>Enter</kbd> keep</span>
-	<button type="button" disabled={last === null} onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>
+	{#if last !== null}<button type="button" onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>{/if}
 	<button type="button" onclick={takeBack}><kbd>⌫</kbd> take back the last</button>
 	<span class="hidden lg:inline"><kbd>↑</kbd><kbd>↓</kbd> other spool</span>
 	<span class="hidden lg:inline"><kbd>?</kbd> all keys</span>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Sliver from '../spool/Sliver.svelte';
+	import type { RailItem } from './rail-item';
 
-	type Item = { id: string; code: string; colourHex: string | null; colourName: string | null; says: string };
-	let { items, chosen, onchoose }: { items: Item[]; chosen: string; onchoose: (id: string) => void } = $props();
+	let { items, chosen, onchoose }: { items: RailItem[]; chosen: string; onchoose: (id: string) => void } = $props();
 </script>
 
 <!-- Who is on the bench; a row on a narrow screen, a column beside the field on a wide one. -->

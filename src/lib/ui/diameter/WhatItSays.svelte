@@ -15,62 +15,57 @@
 	const range = $derived(first && 'low' in first.params ? [Number(first.params.low), Number(first.params.high)] : null);
 </script>
 
-<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
-	<h2 class="small font-semibold">What it says</h2>
-	<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
-		{first ? sentence(first) : 'No reading yet.'}
-	</p>
-	<p class="mt-2 text-muted">
-		{#if left > 0}
-			{plural(left, 'more reading')} would complete the quick check.
-		{:else if worstFlow !== null}
-			{worstFlow < LITTLE_FLOW_PCT ? 'For most prints it matters little' : 'It can show in walls and corners'}: at worst {upTo(
-				worstFlow,
-				1
-			)} % flow, the farthest of
-			{plural(mean.n, 'reading')}.
-		{/if}
-	</p>
-	<button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>
-	<hr class="my-4" />
-	<h2 class="small font-semibold">Why</h2>
-	<dl class="mt-2 space-y-2">
+<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
+	{first ? sentence(first) : 'No reading yet.'}
+</p>
+<p class="mt-2 text-muted">
+	{#if left > 0}
+		{plural(left, 'more reading')} would complete the quick check.
+	{:else if worstFlow !== null}
+		{worstFlow < LITTLE_FLOW_PCT ? 'For most prints it matters little' : 'It can show in walls and corners'}: at worst {upTo(worstFlow, 1)} %
+		flow, the farthest of
+		{plural(mean.n, 'reading')}.
+	{/if}
+</p>
+<button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>
+<hr class="my-4" />
+<h2 class="small font-semibold">Why</h2>
+<dl class="mt-2 space-y-2">
+	<div class="grid grid-cols-[1fr_auto] gap-x-3">
+		<dt class="text-muted">readings</dt>
+		<dd class="text-right font-semibold">{mean.n}</dd>
+		<dd class="small col-span-2 text-right">
+			{plural(mean.nEffective ?? 0, 'place')}{mean.inputs.excluded.length ? `, ${mean.inputs.excluded.length} struck out` : ''} · {GRADE_WORDS[
+				mean.grade
+			]}
+		</dd>
+	</div>
+	{#if mean.estimate !== null}
 		<div class="grid grid-cols-[1fr_auto] gap-x-3">
-			<dt class="text-muted">readings</dt>
-			<dd class="text-right font-semibold">{mean.n}</dd>
+			<dt class="text-muted">mean</dt>
+			<dd class="text-right font-semibold">{fixed(mean.estimate, 3)} mm</dd>
 			<dd class="small col-span-2 text-right">
-				{plural(mean.nEffective ?? 0, 'place')}{mean.inputs.excluded.length ? `, ${mean.inputs.excluded.length} struck out` : ''} · {GRADE_WORDS[
-					mean.grade
-				]}
+				{intervalWords(mean, { id: mean.quantity, unit: mean.unit, scale: { low: 0, high: 0 } })}, instrument included
 			</dd>
 		</div>
-		{#if mean.estimate !== null}
-			<div class="grid grid-cols-[1fr_auto] gap-x-3">
-				<dt class="text-muted">mean</dt>
-				<dd class="text-right font-semibold">{fixed(mean.estimate, 3)} mm</dd>
-				<dd class="small col-span-2 text-right">
-					{intervalWords(mean, { id: mean.quantity, unit: mean.unit, scale: { low: 0, high: 0 } })}, instrument included
-				</dd>
-			</div>
-		{/if}
-		{#if range}
-			<div class="grid grid-cols-[1fr_auto] gap-x-3">
-				<dt class="text-muted">range</dt>
-				<dd class="text-right font-semibold">{fixed(range[0] ?? 0, 2)} to {fixed(range[1] ?? 0, 2)} mm</dd>
-				<dd class="small col-span-2 text-right">smallest and largest of {mean.n}; no interval</dd>
-			</div>
-		{/if}
-		{#if outside.estimate !== null}
-			<div class="grid grid-cols-[1fr_auto] gap-x-3">
-				<dt class="text-muted">outside the tolerance</dt>
-				<dd class="text-right font-semibold">{percent(outside.estimate)}</dd>
-				<dd class="small col-span-2 text-right">n {outside.n}, {intervalWords(outside, diameterOutside)}</dd>
-			</div>
-		{/if}
-	</dl>
-	{#if rest.length}
-		<ul class="small mt-3 space-y-2">
-			{#each rest as message, i (i)}<li>{sentence(message)}</li>{/each}
-		</ul>
 	{/if}
-</aside>
+	{#if range}
+		<div class="grid grid-cols-[1fr_auto] gap-x-3">
+			<dt class="text-muted">range</dt>
+			<dd class="text-right font-semibold">{fixed(range[0] ?? 0, 2)} to {fixed(range[1] ?? 0, 2)} mm</dd>
+			<dd class="small col-span-2 text-right">smallest and largest of {mean.n}; no interval</dd>
+		</div>
+	{/if}
+	{#if outside.estimate !== null}
+		<div class="grid grid-cols-[1fr_auto] gap-x-3">
+			<dt class="text-muted">outside the tolerance</dt>
+			<dd class="text-right font-semibold">{percent(outside.estimate)}</dd>
+			<dd class="small col-span-2 text-right">n {outside.n}, {intervalWords(outside, diameterOutside)}</dd>
+		</div>
+	{/if}
+</dl>
+{#if rest.length}
+	<ul class="small mt-3 space-y-2">
+		{#each rest as message, i (i)}<li>{sentence(message)}</li>{/each}
+	</ul>
+{/if}

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import AccountFigure from './AccountFigure.svelte';
 	import BarFigure from './BarFigure.svelte';
 	import DotFigure from './DotFigure.svelte';
 	import { findingLabel } from './label';
+	import LoadsFigure from './LoadsFigure.svelte';
 	import ShareFigure from './ShareFigure.svelte';
 	import StepsFigure from './StepsFigure.svelte';
 	import Strand from './Strand.svelte';
@@ -29,6 +31,10 @@
 		<WordsFigure {findings} {def} {label} />
 	{:else if main.figure.kind === 'share'}
 		<ShareFigure finding={main} {def} {label} />
+	{:else if main.figure.kind === 'account'}
+		<AccountFigure finding={main} {def} {label} />
+	{:else if main.figure.kind === 'loads'}
+		<LoadsFigure finding={main} {def} {label} />
 	{:else if main.figure.kind === 'bar'}
 		<BarFigure finding={main} {def} {label} />
 	{:else}

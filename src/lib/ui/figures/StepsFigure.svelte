@@ -10,6 +10,13 @@
 	const x = (v: number) => place(v, def.scale, W);
 	const known = $derived(findings.filter((f) => f.estimate !== null));
 	const [main] = $derived(known);
+	/** As received and dried belong together: a line joins them. */
+	const paired = $derived.by(() => {
+		const wetRow = known.findIndex((f) => f.subject.condition === 'asReceived');
+		const dryRow = known.findIndex((f) => f.subject.condition === 'dried');
+		const [wet, dry] = [known[wetRow]?.estimate, known[dryRow]?.estimate];
+		return wet == null || dry == null ? null : { wet, dry, wetRow, dryRow };
+	});
 	const ticks = $derived(
 		Array.from({ length: Math.round((def.scale.high - def.scale.low) / STEP) + 1 }, (_, i) => def.scale.low + i * STEP)
 	);
@@ -19,6 +26,14 @@
 <svg viewBox="0 0 {W} 38" class="block w-full max-w-[96px] overflow-visible" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
 	{#each ticks as tick (tick)}<line x1={x(tick)} x2={x(tick)} y1="23.5" y2="28.5" stroke="var(--line)" />{/each}
+	{#if paired}<line
+			x1={x(paired.wet)}
+			y1={26 + paired.wetRow * 5}
+			x2={x(paired.dry)}
+			y2={26 + paired.dryRow * 5}
+			stroke="var(--ink)"
+			stroke-width="1.2"
+		/>{/if}
 	{#each known as finding, i (i)}
 		{@const at = x(finding.estimate ?? 0)}
 		{@const dried = finding.subject.condition === 'dried'}

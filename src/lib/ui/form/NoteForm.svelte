@@ -2,7 +2,12 @@
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { Submission } from './submission';
 
-	type Props = { targetKind: 'attempt' | 'reading' | 'spool'; targetId: string; notes?: { text: string }[]; ondone: () => void };
+	type Props = {
+		targetKind: 'attempt' | 'reading' | 'specimen' | 'spool';
+		targetId: string;
+		notes?: { text: string }[];
+		ondone: () => void;
+	};
 	let { targetKind, targetId, notes = [], ondone }: Props = $props();
 	let text = $state('');
 	let problem = $state('');

@@ -11,10 +11,10 @@ export class Amending<T extends { id: string }> {
 	errors = $state.raw<FieldError[]>([]);
 	problem = $state('');
 	#submission = new Submission();
-	#targetKind: 'reading' | 'attempt';
+	#targetKind: 'reading' | 'attempt' | 'specimen';
 	#ondone: () => void;
 
-	constructor(targetKind: 'reading' | 'attempt', ondone: () => void) {
+	constructor(targetKind: 'reading' | 'attempt' | 'specimen', ondone: () => void) {
 		this.#targetKind = targetKind;
 		this.#ondone = ondone;
 	}

@@ -2,7 +2,7 @@
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { intervalWords } from '../figures/label';
 	import { sentence } from '../words/messages';
-	import { CONDITION_WORDS, GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
+	import { CONDITION_WORDS, GRADE_WORDS, kindWords, quantityName, valueWords } from '../words/quantities';
 
 	let { findings, defs, currency = '' }: { findings: Finding[]; defs: QuantityDef[]; currency?: string } = $props();
 	const known = $derived(findings.filter((f) => f.n > 0));
@@ -10,7 +10,9 @@
 	const nameOf = (finding: Finding, def: QuantityDef) =>
 		finding.subject.condition && finding.subject.condition !== 'asReceived'
 			? `${quantityName(def)}, ${CONDITION_WORDS[finding.subject.condition]}`
-			: quantityName(def);
+			: finding.subject.variant
+				? `${quantityName(def)}, ${kindWords(finding.subject.variant)}`
+				: quantityName(def);
 </script>
 
 <!-- Findings as words: value first, then n, interval and grade, then what there is to say. -->

@@ -2,6 +2,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { outbox } from '../bench/outbox-state.svelte';
+	import ShellNotice from '../drying/ShellNotice.svelte';
+	import ShellTimers from '../drying/ShellTimers.svelte';
 	import { isShortcut } from '../form/keys';
 	import KeySheet from './KeySheet.svelte';
 	import StationLine from './StationLine.svelte';
@@ -71,8 +73,9 @@
 					</a>
 				</div>
 			{/if}
+			<ShellTimers />
 			<nav aria-label="More" class="mt-4 flex flex-col px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
-				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop']] as const as [href, name] (href)}
+				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop'], ['/handbook', 'Handbook'], ['/exchange', 'Data in and out']] as const as [href, name] (href)}
 					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
 				{/each}
 				<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}
@@ -93,6 +96,7 @@
 				<button type="button" class="link" onclick={() => void outbox.drop(item.id)}>Drop it</button>
 			</div>
 		{/each}
+		<ShellNotice />
 		{@render children()}
 	</main>
 </div>

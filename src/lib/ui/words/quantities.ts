@@ -123,6 +123,15 @@ export const FAILURE_MODE_WORDS: Record<string, string> = {
 	slipped: 'slipped out'
 };
 
+export const PART_STATE_WORDS: Record<string, string> = {
+	holds: 'holds',
+	worn: 'worn',
+	crept: 'crept',
+	cracked: 'cracked',
+	broke: 'broke',
+	takenOut: 'taken out'
+};
+
 export const PRESET_WORDS: Record<string, string> = {
 	fineLooks: 'fine looks',
 	benchJigs: 'bench jigs',

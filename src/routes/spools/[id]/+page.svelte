@@ -11,11 +11,24 @@
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import { settingsLine } from '$lib/ui/prints/print-draft';
+	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
+	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
+	import UseLog from '$lib/ui/use-log/UseLog.svelte';
+	import { wetDryMessage } from '$lib/core/prints/wet-dry';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/ui/words/messages';
+	import { SETTING_WORDS } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { CONDITION_WORDS, GRADE_WORDS, quantityName, STATION_WORDS, valueWords, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import {
+		CONDITION_WORDS,
+		GRADE_WORDS,
+		kindWords,
+		quantityName,
+		STATION_WORDS,
+		valueWords,
+		VERDICT_WORDS
+	} from '$lib/ui/words/quantities';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
@@ -34,6 +47,8 @@
 	const mass = $derived(
 		(quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null
 	);
+	const weighed = $derived(data.evidence.readings.filter((r) => r.quantity === 'grossMass' || r.quantity === 'tareMass'));
+	const dryings = $derived(data.evidence.events.filter((e) => e.kind === 'dried' && e.status === 'counts'));
 	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
 	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
 	/** Notes on the spool and on its readings; those on prints stand with the prints. */
@@ -43,6 +58,13 @@
 	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading'));
 	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
 	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
+	const contextSettings = (finding: (typeof data.findings)[number]) =>
+		finding.context.settings
+			.map((s) => {
+				const words = SETTING_WORDS[s.name as keyof typeof SETTING_WORDS];
+				return `${words.name.toLowerCase()} ${upTo(s.value, 2)} ${words.unit}`;
+			})
+			.join(', ') || 'settings not noted';
 	const ACTION_WORDS: Record<string, string> = {
 		correct: 'corrected',
 		exclude: 'struck out',
@@ -54,7 +76,17 @@
 	const correctedTo = (a: (typeof readingAmendments)[number]) =>
 		typeof a.replacement?.typedText === 'string' ? a.replacement.typedText : '';
 
-	let facts = $state({ colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' });
+	const noFacts = () => ({
+		colourName: '',
+		lot: '',
+		tare: '',
+		grossMass: '',
+		nominalDiameter: '',
+		labelTolerance: '',
+		listingTolerance: '',
+		labelNozzle: ''
+	});
+	let facts = $state(noFacts());
 	let errors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
 
@@ -68,8 +100,7 @@
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
-		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() }))
-			facts = { colourName: '', lot: '', tare: '', grossMass: '', labelTolerance: '', listingTolerance: '', labelNozzle: '' };
+		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() })) facts = noFacts();
 	}
 </script>
 
@@ -147,7 +178,9 @@
 							<div class="flex items-baseline justify-between gap-2">
 								<h3 class="font-medium">
 									{quantityName(def)}<span class="small"
-										>{finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : ''}</span
+										>{finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : ''}{finding.subject.variant
+											? `, ${kindWords(finding.subject.variant)}`
+											: ''}</span
 									>
 								</h3>
 								<span class="font-semibold">{finding.estimate === null ? 'no value' : valueWords(def, finding.estimate, currency)}</span>
@@ -168,7 +201,7 @@
 								{#each finding.messages as message, m (m)}<p>{sentence(message)}</p>{/each}
 								<p>Source: {finding.source}.</p>
 								{#if finding.context.printers.length}<p>
-										On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}), {finding.context.settings.join(', ')}.
+										On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}): {contextSettings(finding)}.
 									</p>{/if}
 								{#if finding.inputs.excluded.length}<p>{plural(finding.inputs.excluded.length, 'record')} struck out.</p>{/if}
 							</details>
@@ -187,6 +220,59 @@
 				<ReadingList readings={diameters} waiting={new Set()} onchange={() => void invalidateAll()} />
 			</section>
 		{/if}
+		{#if data.wetDry.length}
+			<section aria-label="As received and dried">
+				<h2 class="mb-1 font-semibold">As received and dried</h2>
+				<div class="flex flex-wrap gap-3">
+					{#each data.wetDry as compared (compared.quantity)}
+						{@const def = data.defs.find((d) => d.id === compared.quantity)}
+						{#if def}
+							<figure class="panel w-[250px] px-3 py-2">
+								<figcaption class="font-medium">
+									{quantityName(def)} <span class="small">n {plural(compared.pairs.length, 'pair')}</span>
+								</figcaption>
+								<PairsFigure {compared} {def} />
+								<p class="small mt-1">{sentence(wetDryMessage(compared))}</p>
+							</figure>
+						{/if}
+					{/each}
+				</div>
+			</section>
+		{/if}
+		{#if weighed.length}
+			<section aria-label="Weighings">
+				<h2 class="mb-1 font-semibold">Weighings</h2>
+				<p>
+					<ReadingList readings={weighed} waiting={new Set()} onchange={() => void invalidateAll()} />
+				</p>
+			</section>
+		{/if}
+		{#if dryings.length}
+			<section aria-label="Dryings">
+				<h2 class="mb-1 font-semibold">Dryings</h2>
+				<ul>
+					{#each dryings as e (e.id)}
+						<li>
+							{dayAndTime(e.at)}{e.drying
+								? `: ${e.drying.dryer ?? 'dryer'}, ${upTo(e.drying.setPointC, 0)} °C, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
+								: ': said with a print'}
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		{#if data.evidence.specimens.length}
+			<section aria-label="Specimens">
+				<h2 class="mb-1 font-semibold">Specimens</h2>
+				<SpecimenList
+					specimens={data.evidence.specimens}
+					readings={data.evidence.readings}
+					waiting={new Set()}
+					onchange={() => void invalidateAll()}
+				/>
+			</section>
+		{/if}
+		<UseLog spoolId={spool.id} parts={data.parts} />
 		{#if data.evidence.attempts.length}
 			<section aria-label="Prints">
 				<h2 class="mb-1 font-semibold">Prints</h2>
@@ -241,6 +327,14 @@
 		<details class="panel px-3 py-2">
 			<summary class="font-semibold">Complete what was left for later</summary>
 			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
+				<Field
+					id="fact-diameter"
+					path="nominalDiameter"
+					label="Nominal diameter"
+					bind:value={facts.nominalDiameter}
+					{errors}
+					placeholder="1.75 mm"
+				/>
 				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} {errors} />
 				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} {errors} />
 				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} {errors} placeholder="230 g" />

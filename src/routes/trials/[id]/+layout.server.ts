@@ -19,7 +19,10 @@ export const load: LayoutServerLoad = async (event) => {
 		blind: whole.head.blind,
 		verdicts: whole.verdicts.length,
 		// Own measures are a stop of the line only when the trial has some.
-		progress: sheet.progress.filter((p) => p.station !== 'own' || whole.protocol.ownMeasures.length > 0)
+		// The handbook is a page of its own, beside every trial.
+		progress: sheet.progress
+			.filter((p) => p.station !== 'handbook')
+			.filter((p) => p.station !== 'own' || whole.protocol.ownMeasures.length > 0)
 	};
 	return {
 		shellTrial,

@@ -3,7 +3,7 @@
 	import { isShortcut } from '$lib/ui/form/keys';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
-	import { flagLines, nextWords } from '$lib/ui/words/messages';
+	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
 	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -21,6 +21,14 @@
 	const verdicts = $derived(
 		Object.fromEntries(
 			[...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : (VERDICT_WORDS[v.kind] ?? v.kind)])
+		)
+	);
+	/** What drying did to the prints, said once for each mark that was printed both ways. */
+	const wetDry = $derived(
+		data.sheet.rows.flatMap((row) =>
+			row.cells
+				.flatMap((cell) => cell.findings.flatMap((f) => f.messages.filter((m) => m.id.startsWith('wetDry.'))))
+				.map((message) => ({ code: codeOf(row.spoolId), words: sentence(message) }))
 		)
 	);
 	const candidates = $derived(data.spools.filter((s) => data.roles[s.id] !== 'house').length);
@@ -88,6 +96,14 @@
 			{#if candidates === 1 && data.spools.length === 1}
 				<p class="small mt-2">One spool and no house spool: nothing to judge it against. Name the spool you always buy on its own page.</p>
 			{/if}
+		{/if}
+		{#if wetDry.length > 0}
+			<section aria-label="Wet and dry" class="panel mt-3 px-3 py-2">
+				<h2 class="font-semibold">Wet and dry</h2>
+				<ul>
+					{#each wetDry as line (line.code + line.words)}<li><strong>{line.code}</strong> {line.words}</li>{/each}
+				</ul>
+			</section>
 		{/if}
 		{#if data.sheet.flags.length > 0}
 			<section aria-label="Not like with like" class="question mt-3">

@@ -7,18 +7,19 @@
 	import { readReading } from '$lib/core/readings/read-reading';
 	import { instrumentUncertainty } from '$lib/core/diameter/instrument-uncertainty';
 	import type { Finding } from '$lib/core/finding/types';
+	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
+	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
+	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
+	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
-	import SpoolRail from '$lib/ui/bench/SpoolRail.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
-	import { isShortcut } from '$lib/ui/form/keys';
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { fixed, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
-	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -26,11 +27,6 @@
 	let field = $state<CaptureField>();
 	let list = $state<ReadingList>();
 	let instrumentId = $state('');
-
-	onMount(() => {
-		const kept = localStorage.getItem('draught-caliper');
-		instrumentId = data.instruments.find((i) => i.id === kept)?.id ?? data.instruments.at(-1)?.id ?? '';
-	});
 
 	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
@@ -63,7 +59,7 @@
 		live.map((e, i) => {
 			const f = findings[i]?.[0];
 			const says = !f || f.n === 0 ? 'to do' : f.n < perSpool ? `${f.n} of ${perSpool}` : `${f.n}, ${GRADE_WORDS[f.grade]}`;
-			return { id: e.spool.id, code: e.spool.code, colourHex: e.spool.colourHex, colourName: e.spool.colourName, says };
+			return railItem(e.spool, says);
 		})
 	);
 
@@ -105,98 +101,76 @@
 </script>
 
 <svelte:head><title>Diameter · {data.head.name} · Draught</title></svelte:head>
-<svelte:window
-	onkeydown={(event) => {
-		if (isShortcut(event, 'j')) move(-1);
-		if (isShortcut(event, 'k')) move(1);
-	}}
-/>
-
 {#if !evidence || !mean || !outside}
-	<div class="p-6">
-		<h1 class="text-[1.6rem] font-bold">Diameter</h1>
-		<p class="mt-2">No spool to measure yet. <a class="link" href="/trials/{data.head.id}/intake">Take one in</a>.</p>
-	</div>
+	<EmptyBench title="Diameter" trialId={data.head.id} />
 {:else}
-	<div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
-		<SpoolRail {items} chosen={evidence.spool.id} onchoose={choose} />
-		<div class="p-4 lg:px-7">
-			<div class="flex flex-wrap items-baseline gap-x-3">
-				<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-				<span class="text-muted">
-					{tolerance ? `claims ${nominalMm} ± ${upTo(tolerance.value, 3)} mm` : 'no tolerance stated'} ·
-					{#if data.instruments.length > 0}
-						<label class="sr-only" for="instrument">Instrument</label>
-						<select
-							id="instrument"
-							class="rounded border bg-panel py-0.5 pr-7 pl-1.5 text-[0.9rem]"
-							bind:value={instrumentId}
-							onchange={() => {
-								localStorage.setItem('draught-caliper', instrumentId);
-								field?.focus();
-							}}
-						>
-							<option value="">not named</option>
-							{#each data.instruments as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} mm</option>{/each}
-						</select>
-						{#if instrument?.errorLimit}u = {fixed(instrumentUncertainty(instrument.errorLimit, instrument.resolution ?? 0), 3)} mm{/if}
-					{:else}
-						<a class="link" href="/workshop">name your caliper</a>
-					{/if}
-				</span>
-			</div>
-			<p id="place" class="mt-3 mb-1.5 text-[1.05rem]">
-				{#if at < perSpool}
-					Place <strong>{place + 1} of {data.protocol.diameterPlaces}</strong> · direction <strong>{direction}</strong>
-					{direction === 'across' ? '(turn the strand a quarter)' : '(some way on)'}
-				{:else}
-					The quick check is complete. More readings are welcome; or go on with the next spool <kbd>↓</kbd>.
-				{/if}
-			</p>
-			<CaptureField
-				bind:this={field}
-				label="Diameter of {evidence.spool.code}"
-				unit="mm"
-				last={counted.at(-1)?.typedText ?? null}
-				{keep}
-				{takeBack}
-				{move}
-				describedBy="place"
-			/>
-			{#if odd}
-				<div class="question mt-4" role="status">
-					The reading <strong>{odd.typedText}</strong> is far from its neighbours. Swapped digits? It counts until you say.
-					{#if bench.waiting.has(odd.id)}
-						It is still waiting to be kept.
-					{:else}
-						<button type="button" class="link" onclick={() => list?.edit(odd)}>Correct it</button> ·
-						<button type="button" class="link" onclick={() => void confirm(odd.id)}>it is right</button>
-					{/if}
-				</div>
-			{/if}
-			{#if mean.figure.kind === 'strand'}
-				<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
-					Strand so far, thickness exaggerated{tolerance ? ' between the stated limits (dashed)' : ''}
-				</h2>
-				<Strand
-					data={mean.figure}
-					places={data.protocol.diameterPlaces}
-					hex={evidence.spool.colourHex}
-					width={530}
-					height={88}
-					label="Strand of {evidence.spool.code}: {mean.figure.places.length} places, n {mean.n}"
+	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+		<div class="flex flex-wrap items-baseline gap-x-3">
+			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
+			<span class="text-muted">
+				{tolerance ? `claims ${nominalMm} ± ${upTo(tolerance.value, 3)} mm` : 'no tolerance stated'} ·
+				<InstrumentChoice
+					instruments={data.instruments}
+					bind:chosen={instrumentId}
+					unit="mm"
+					store="draught-caliper"
+					none="name your caliper"
+					onchange={() => field?.focus()}
 				/>
-			{/if}
-			<dl class="mt-4 grid grid-cols-[4.5rem_1fr] gap-y-2">
-				{#each ['along', 'across'] as way (way)}
-					{@const here = readings.filter((r) => (r.direction ?? 'along') === way)}
-					{#if here.length}
-						<dt class="text-muted">{way}</dt>
-						<dd><ReadingList bind:this={list} readings={here} waiting={bench.waiting} onchange={() => void reload()} /></dd>
-					{/if}
-				{/each}
-			</dl>
+				{#if instrument?.errorLimit}u = {fixed(instrumentUncertainty(instrument.errorLimit, instrument.resolution ?? 0), 3)} mm{/if}
+			</span>
 		</div>
-		<WhatItSays {mean} {outside} onnext={() => move(1)} />
-	</div>
+		<p id="place" class="mt-3 mb-1.5 text-[1.05rem]">
+			{#if at < perSpool}
+				Place <strong>{place + 1} of {data.protocol.diameterPlaces}</strong> · direction <strong>{direction}</strong>
+				{direction === 'across' ? '(turn the strand a quarter)' : '(some way on)'}
+			{:else}
+				The quick check is complete. More readings are welcome; or go on with the next spool <kbd>↓</kbd>.
+			{/if}
+		</p>
+		<CaptureField
+			bind:this={field}
+			label="Diameter of {evidence.spool.code}"
+			unit="mm"
+			last={counted.at(-1)?.typedText ?? null}
+			{keep}
+			{takeBack}
+			{move}
+			describedBy="place"
+		/>
+		{#if odd}
+			<div class="question mt-4" role="status">
+				The reading <strong>{odd.typedText}</strong> is far from its neighbours. Swapped digits? It counts until you say.
+				{#if bench.waiting.has(odd.id)}
+					It is still waiting to be kept.
+				{:else}
+					<button type="button" class="link" onclick={() => list?.edit(odd)}>Correct it</button> ·
+					<button type="button" class="link" onclick={() => void confirm(odd.id)}>it is right</button>
+				{/if}
+			</div>
+		{/if}
+		{#if mean.figure.kind === 'strand'}
+			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
+				Strand so far, thickness exaggerated{tolerance ? ' between the stated limits (dashed)' : ''}
+			</h2>
+			<Strand
+				data={mean.figure}
+				places={data.protocol.diameterPlaces}
+				hex={evidence.spool.colourHex}
+				width={530}
+				height={88}
+				label="Strand of {evidence.spool.code}: {mean.figure.places.length} places, n {mean.n}"
+			/>
+		{/if}
+		<dl class="mt-4 grid grid-cols-[4.5rem_1fr] gap-y-2">
+			{#each ['along', 'across'] as way (way)}
+				{@const here = readings.filter((r) => (r.direction ?? 'along') === way)}
+				{#if here.length}
+					<dt class="text-muted">{way}</dt>
+					<dd><ReadingList bind:this={list} readings={here} waiting={bench.waiting} onchange={() => void reload()} /></dd>
+				{/if}
+			{/each}
+		</dl>
+		{#snippet says()}<WhatItSays {mean} {outside} onnext={() => move(1)} />{/snippet}
+	</BenchFrame>
 {/if}

@@ -31,6 +31,7 @@
 		lot: '',
 		tare: '',
 		grossMass: '',
+		nominalDiameter: '',
 		labelTolerance: '',
 		listingTolerance: '',
 		shipping: '',
@@ -170,6 +171,7 @@
 							</div>
 						</div>
 						<Field id="lot" label="Lot" bind:value={form.lot} {errors} />
+						<Field id="nominalDiameter" label="Nominal diameter" bind:value={form.nominalDiameter} {errors} placeholder="1.75 mm" />
 						<Field id="labelTolerance" label="Tolerance on the label" bind:value={form.labelTolerance} {errors} placeholder="0.02 mm" />
 						<Field
 							id="listingTolerance"

@@ -3,11 +3,11 @@
 	import { page } from '$app/state';
 	import { ownQuantity, ownStation } from '$lib/core/own/station';
 	import { readReading } from '$lib/core/readings/read-reading';
+	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
-	import SpoolRail from '$lib/ui/bench/SpoolRail.svelte';
-	import { isShortcut } from '$lib/ui/form/keys';
+	import { railItem } from '$lib/ui/bench/rail-item';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { PageProps } from './$types';
@@ -31,13 +31,7 @@
 	const items = $derived(
 		live.map((e) => {
 			const n = e.readings.filter((r) => r.ownMeasureId === measure?.id && r.status === 'counts').length;
-			return {
-				id: e.spool.id,
-				code: e.spool.code,
-				colourHex: e.spool.colourHex,
-				colourName: e.spool.colourName,
-				says: n ? `n ${n}` : 'to do'
-			};
+			return railItem(e.spool, n ? `n ${n}` : 'to do');
 		})
 	);
 
@@ -63,13 +57,6 @@
 </script>
 
 <svelte:head><title>Own measures · {data.head.name} · Draught</title></svelte:head>
-<svelte:window
-	onkeydown={(event) => {
-		if (isShortcut(event, 'j')) move(-1);
-		if (isShortcut(event, 'k')) move(1);
-	}}
-/>
-
 {#if !measure || !evidence}
 	<div class="p-6">
 		<h1 class="text-[1.6rem] font-bold">Own measures</h1>
@@ -81,36 +68,30 @@
 		</p>
 	</div>
 {:else}
-	<div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
-		<SpoolRail {items} chosen={evidence.spool.id} onchoose={(id) => go(id, measure.id)} />
-		<div class="p-4 lg:px-7">
-			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-			<p class="mt-1 mb-2 flex flex-wrap gap-2">
-				{#each measures as one (one.id)}
-					<button
-						type="button"
-						class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act! bg-chosen! font-semibold' : ''}"
-						aria-pressed={one.id === measure.id}
-						onclick={() => go(evidence.spool.id, one.id)}>{one.name}</button
-					>
-				{/each}
-			</p>
-			<CaptureField
-				bind:this={field}
-				label="{measure.name} of {evidence.spool.code}"
-				unit={measure.unit}
-				last={counted.at(-1)?.typedText ?? null}
-				{keep}
-				{takeBack}
-				{move}
-			/>
-			<div class="mt-4">
-				<ReadingList {readings} waiting={bench.waiting} onchange={() => void invalidateAll().then(() => bench.settle())} />
-			</div>
+	<BenchFrame {items} chosen={evidence.spool.id} onchoose={(id) => go(id, measure.id)} {move}>
+		<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
+		<p class="mt-1 mb-2 flex flex-wrap gap-2">
+			{#each measures as one (one.id)}
+				<button
+					type="button"
+					class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act! bg-chosen! font-semibold' : ''}"
+					aria-pressed={one.id === measure.id}
+					onclick={() => go(evidence.spool.id, one.id)}>{one.name}</button
+				>
+			{/each}
+		</p>
+		<CaptureField
+			bind:this={field}
+			label="{measure.name} of {evidence.spool.code}"
+			unit={measure.unit}
+			last={counted.at(-1)?.typedText ?? null}
+			{keep}
+			{takeBack}
+			{move}
+		/>
+		<div class="mt-4">
+			<ReadingList {readings} waiting={bench.waiting} onchange={() => void invalidateAll().then(() => bench.settle())} />
 		</div>
-		<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
-			<h2 class="small font-semibold">What it says</h2>
-			<FindingLines {findings} defs={measures.map(ownQuantity)} />
-		</aside>
-	</div>
+		{#snippet says()}<FindingLines {findings} defs={measures.map(ownQuantity)} />{/snippet}
+	</BenchFrame>
 {/if}

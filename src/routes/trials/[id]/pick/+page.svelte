@@ -103,7 +103,8 @@
 			printerId: data.head.printerId,
 			repeats: p.repeats,
 			diameterPlaces: p.diameterPlaces,
-			diameterDirections: p.diameterDirections
+			diameterDirections: p.diameterDirections,
+			strengthHighN: p.strengthHighN
 		});
 		problem = sent.ok ? '' : sent.title;
 	}

@@ -7,11 +7,12 @@
 	import { bridge, overhang, printSuccess, strings } from '$lib/core/prints/quantities';
 	import { printsStation } from '$lib/core/prints/station';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import SpoolRail from '$lib/ui/bench/SpoolRail.svelte';
+	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
+	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
+	import { railItem } from '$lib/ui/bench/rail-item';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { isShortcut } from '$lib/ui/form/keys';
 	import { Submission } from '$lib/ui/form/submission';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
@@ -57,7 +58,7 @@
 			const missing = missingOf(i);
 			const says =
 				missing?.action === 'markPiece' ? 'to mark' : missing ? (done ? `${done}, more wanted` : 'to do') : plural(done, 'print');
-			return { id: e.spool.id, code: e.spool.code, colourHex: e.spool.colourHex, colourName: e.spool.colourName, says };
+			return railItem(e.spool, says);
 		})
 	);
 	const bySpool = $derived(evidence?.spool.id ?? '');
@@ -140,8 +141,6 @@
 <svelte:head><title>Prints · {data.head.name} · Draught</title></svelte:head>
 <svelte:window
 	onkeydown={(event) => {
-		if (isShortcut(event, 'j')) move(-1);
-		if (isShortcut(event, 'k')) move(1);
 		if (event.key === 'Enter' && (event.ctrlKey || event.metaKey) && !document.querySelector('dialog[open]')) {
 			event.preventDefault();
 			void submit();
@@ -150,176 +149,167 @@
 />
 
 {#if !evidence || !draft}
-	<div class="p-6">
-		<h1 class="text-[1.6rem] font-bold">Prints</h1>
-		<p class="mt-2">No spool to print from yet. <a class="link" href="/trials/{data.head.id}/intake">Take one in</a>.</p>
-	</div>
+	<EmptyBench title="Prints" trialId={data.head.id} />
 {:else}
-	<div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
-		<SpoolRail {items} chosen={evidence.spool.id} onchoose={choose} />
-		<div class="p-4 lg:px-7">
-			<div class="flex flex-wrap items-baseline gap-x-3">
-				<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-				<span class="text-muted"
-					>{evidence.pieces.find((p) => p.id === data.protocol.mainPieceId)?.name ?? 'piece'} · label {labelNozzle === null
-						? 'temperature not noted'
-						: `${upTo(labelNozzle, 0)} °C`}</span
-				>
-			</div>
-			<p role="status" class="min-h-5 font-semibold">{said}</p>
-			<form
-				bind:this={form}
-				class="space-y-4"
-				novalidate
-				onsubmit={(e) => {
-					e.preventDefault();
-					void submit();
-				}}
+	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+		<div class="flex flex-wrap items-baseline gap-x-3">
+			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
+			<span class="text-muted"
+				>{evidence.pieces.find((p) => p.id === data.protocol.mainPieceId)?.name ?? 'piece'} · label {labelNozzle === null
+					? 'temperature not noted'
+					: `${upTo(labelNozzle, 0)} °C`}</span
 			>
-				<FormProblem title={problem} />
-				<div class="flex flex-wrap gap-x-8 gap-y-3">
-					<Choice
-						name="outcome"
-						legend="How did it end?"
-						bind:value={draft.outcome}
-						options={[
-							{ value: 'finished', label: 'finished' },
-							{ value: 'failed', label: 'failed' }
-						]}
-					/>
-					<Choice
-						name="condition"
-						legend="Condition of the spool"
-						bind:value={draft.condition}
-						{errors}
-						options={(['asReceived', 'dried', 'exposed'] as const).map((value) => ({ value, label: CONDITION_WORDS[value] }))}
-					/>
-				</div>
-				{#if draft.outcome === 'failed'}
-					<div class="flex flex-wrap gap-x-8 gap-y-3">
-						<Field id="percentReached" label="Got to, %" bind:value={draft.percentReached} {errors} inputmode="decimal" class="w-28" />
-						<Choice
-							name="cause"
-							legend="Charged to"
-							bind:value={draft.cause}
-							{errors}
-							options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
-						/>
-					</div>
-					<p class="small">
-						Only failures charged to the filament count against it: wet strand, brittle strand, a winding that was never touched. A wave on
-						one side of every print is the printer’s.
-					</p>
-				{/if}
-				<div class="grid gap-3 sm:grid-cols-4">
-					<Field
-						id="overhangLastClean"
-						path="marks.overhangLastClean"
-						label="Overhang, last clean °"
-						bind:value={draft.overhangLastClean}
-						{errors}
-						inputmode="decimal"
-					/>
-					<Field
-						id="overhangFirstFaulty"
-						path="marks.overhangFirstFaulty"
-						label="First faulty °"
-						bind:value={draft.overhangFirstFaulty}
-						{errors}
-						inputmode="decimal"
-					/>
-					<Field
-						id="bridgeLongestClean"
-						path="marks.bridgeLongestClean"
-						label="Bridge, clean mm"
-						bind:value={draft.bridgeLongestClean}
-						{errors}
-						inputmode="decimal"
-					/>
-					<Field
-						id="bridgeFirstFaulty"
-						path="marks.bridgeFirstFaulty"
-						label="First loose mm"
-						bind:value={draft.bridgeFirstFaulty}
-						{errors}
-						inputmode="decimal"
-					/>
-				</div>
-				<fieldset>
-					<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
-					<div class="flex flex-wrap gap-1">
-						{#each STRING_MARKS as word (word)}
-							<label
-								class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
-								word
-									? 'border-act! bg-chosen! font-semibold'
-									: ''}"
-							>
-								<input
-									type="radio"
-									class="sr-only"
-									name="strings"
-									value={word}
-									checked={draft.strings === word}
-									onchange={() => (draft.strings = word)}
-								/>
-								<StringsReference {word} />
-								<span
-									>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
-								>
-							</label>
-						{/each}
-					</div>
-				</fieldset>
-				<details class="panel px-3 py-2" bind:open={settingsOpen}>
-					<summary class="font-medium">Settings, copied forward: type only what differs</summary>
-					<div class="mt-2 grid gap-3 sm:grid-cols-3">
-						{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
-							<Field
-								id="set-{name}"
-								path="settings.{name}"
-								label="{words.name}, {words.unit}"
-								bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
-								{errors}
-								inputmode="decimal"
-							/>
-						{/each}
-					</div>
-					<div class="mt-3">
-						<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
-						<select id="printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={draft.printerId}>
-							<option value="">not noted</option>
-							{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
-						</select>
-						<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
-					</div>
-				</details>
-				<div>
-					<Label for="print-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
-					<Textarea id="print-note" rows={2} class="w-full bg-panel!" bind:value={draft.note} />
-				</div>
-				<p class="caution">
-					Nozzle, bed and dryer burn. Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Follow the maker’s data sheet
-					and local rules.
-				</p>
-				<Button type="submit" class="bg-act! text-on-act!">Keep the print</Button>
-			</form>
-			{#if evidence.attempts.length}
-				<h2 class="mt-6 mb-2 font-semibold">{plural(evidence.attempts.length, 'print')} of {evidence.spool.code}</h2>
-				<AttemptList
-					attempts={evidence.attempts}
-					readings={evidence.readings}
-					events={evidence.events}
-					notes={data.notes}
-					amendments={data.amendments}
-					pieceName={(id) => evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
-					onchange={() => void invalidateAll()}
-				/>
-			{/if}
 		</div>
-		<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
-			<h2 class="small font-semibold">What it says</h2>
-			<FindingLines {findings} defs={DEFS} />
-		</aside>
-	</div>
+		<p role="status" class="min-h-5 font-semibold">{said}</p>
+		<form
+			bind:this={form}
+			class="space-y-4"
+			novalidate
+			onsubmit={(e) => {
+				e.preventDefault();
+				void submit();
+			}}
+		>
+			<FormProblem title={problem} />
+			<div class="flex flex-wrap gap-x-8 gap-y-3">
+				<Choice
+					name="outcome"
+					legend="How did it end?"
+					bind:value={draft.outcome}
+					options={[
+						{ value: 'finished', label: 'finished' },
+						{ value: 'failed', label: 'failed' }
+					]}
+				/>
+				<Choice
+					name="condition"
+					legend="Condition of the spool"
+					bind:value={draft.condition}
+					{errors}
+					options={(['asReceived', 'dried', 'exposed'] as const).map((value) => ({ value, label: CONDITION_WORDS[value] }))}
+				/>
+			</div>
+			{#if draft.outcome === 'failed'}
+				<div class="flex flex-wrap gap-x-8 gap-y-3">
+					<Field id="percentReached" label="Got to, %" bind:value={draft.percentReached} {errors} inputmode="decimal" class="w-28" />
+					<Choice
+						name="cause"
+						legend="Charged to"
+						bind:value={draft.cause}
+						{errors}
+						options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
+					/>
+				</div>
+				<p class="small">
+					Only failures charged to the filament count against it: wet strand, brittle strand, a winding that was never touched. A wave on
+					one side of every print is the printer’s.
+				</p>
+			{/if}
+			<div class="grid gap-3 sm:grid-cols-4">
+				<Field
+					id="overhangLastClean"
+					path="marks.overhangLastClean"
+					label="Overhang, last clean °"
+					bind:value={draft.overhangLastClean}
+					{errors}
+					inputmode="decimal"
+				/>
+				<Field
+					id="overhangFirstFaulty"
+					path="marks.overhangFirstFaulty"
+					label="First faulty °"
+					bind:value={draft.overhangFirstFaulty}
+					{errors}
+					inputmode="decimal"
+				/>
+				<Field
+					id="bridgeLongestClean"
+					path="marks.bridgeLongestClean"
+					label="Bridge, clean mm"
+					bind:value={draft.bridgeLongestClean}
+					{errors}
+					inputmode="decimal"
+				/>
+				<Field
+					id="bridgeFirstFaulty"
+					path="marks.bridgeFirstFaulty"
+					label="First loose mm"
+					bind:value={draft.bridgeFirstFaulty}
+					{errors}
+					inputmode="decimal"
+				/>
+			</div>
+			<fieldset>
+				<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
+				<div class="flex flex-wrap gap-1">
+					{#each STRING_MARKS as word (word)}
+						<label
+							class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
+							word
+								? 'border-act! bg-chosen! font-semibold'
+								: ''}"
+						>
+							<input
+								type="radio"
+								class="sr-only"
+								name="strings"
+								value={word}
+								checked={draft.strings === word}
+								onchange={() => (draft.strings = word)}
+							/>
+							<StringsReference {word} />
+							<span
+								>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
+							>
+						</label>
+					{/each}
+				</div>
+			</fieldset>
+			<details class="panel px-3 py-2" bind:open={settingsOpen}>
+				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
+				<div class="mt-2 grid gap-3 sm:grid-cols-3">
+					{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
+						<Field
+							id="set-{name}"
+							path="settings.{name}"
+							label="{words.name}, {words.unit}"
+							bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
+							{errors}
+							inputmode="decimal"
+						/>
+					{/each}
+				</div>
+				<div class="mt-3">
+					<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
+					<select id="printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={draft.printerId}>
+						<option value="">not noted</option>
+						{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
+					</select>
+					<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
+				</div>
+			</details>
+			<div>
+				<Label for="print-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
+				<Textarea id="print-note" rows={2} class="w-full bg-panel!" bind:value={draft.note} />
+			</div>
+			<p class="caution">
+				Nozzle, bed and dryer burn. Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Follow the maker’s data sheet and
+				local rules.
+			</p>
+			<Button type="submit" class="bg-act! text-on-act!">Keep the print</Button>
+		</form>
+		{#if evidence.attempts.length}
+			<h2 class="mt-6 mb-2 font-semibold">{plural(evidence.attempts.length, 'print')} of {evidence.spool.code}</h2>
+			<AttemptList
+				attempts={evidence.attempts}
+				readings={evidence.readings}
+				events={evidence.events}
+				notes={data.notes}
+				amendments={data.amendments}
+				pieceName={(id) => evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
+				onchange={() => void invalidateAll()}
+			/>
+		{/if}
+		{#snippet says()}<FindingLines {findings} defs={DEFS} />{/snippet}
+	</BenchFrame>
 {/if}

@@ -7,6 +7,7 @@
 	import { newId, send } from '$lib/ui/form/send';
 	import { CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -14,7 +15,8 @@
 		...data.protocol,
 		printerId: data.head.printerId ?? '',
 		repeats: String(data.protocol.repeats),
-		diameterPlaces: String(data.protocol.diameterPlaces)
+		diameterPlaces: String(data.protocol.diameterPlaces),
+		strengthHighN: String(data.protocol.strengthHighN)
 	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
@@ -25,6 +27,10 @@
 	let direction = $state<'more' | 'less' | 'nearest'>('more');
 	let measureErrors = $state.raw<FieldError[]>([]);
 	let add = $state('');
+	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '' })));
+	let factErrors = $state.raw<FieldError[]>([]);
+	/** Leaving asks twice: the second click takes the spool out. */
+	let leaving = $state<string | null>(null);
 
 	/** What is no number goes on as the text it is; the schema refuses it by its field. */
 	const numeric = (text: string): number | string | undefined =>
@@ -53,7 +59,8 @@
 				printerId: rules.printerId || null,
 				repeats: numeric(rules.repeats),
 				diameterPlaces: numeric(rules.diameterPlaces),
-				diameterDirections: rules.diameterDirections
+				diameterDirections: rules.diameterDirections,
+				strengthHighN: numeric(rules.strengthHighN)
 			},
 			'The rules are kept as a new version; what was measured stays.'
 		);
@@ -108,8 +115,29 @@
 				inputmode="numeric"
 				class="w-44"
 			/>
+			<Field
+				id="strengthHighN"
+				label="Strength scale up to, N"
+				bind:value={rules.strengthHighN}
+				{errors}
+				inputmode="decimal"
+				class="w-44"
+			/>
 		</div>
 		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the rules</Button>
+	</form>
+	<form
+		class="panel space-y-3 px-4 py-3"
+		novalidate
+		onsubmit={async (e) => {
+			e.preventDefault();
+			factErrors = await post('trial-facts', facts, 'The trial has its new name; the first one stays on record.');
+		}}
+	>
+		<h2 class="font-semibold">Name and question</h2>
+		<Field id="trial-name" path="name" label="Name" bind:value={facts.name} errors={factErrors} />
+		<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={factErrors} />
+		<Button type="submit" size="sm" color="alternative">Keep the name</Button>
 	</form>
 	<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
 		<h2 class="font-semibold">Blind scoring</h2>
@@ -147,6 +175,28 @@
 			</form>
 		{:else}
 			<p class="small">Every spool ever taken in is already here.</p>
+		{/if}
+		{#if data.spools.length}
+			<h3 class="pt-2 font-medium">In this trial</h3>
+			<ul class="flex flex-wrap gap-2">
+				{#each data.spools as spool (spool.id)}
+					<li class="panel px-2.5 py-1">
+						<strong>{spool.code}</strong>
+						<button
+							type="button"
+							class="link ml-1 text-[0.9rem]"
+							onclick={() => {
+								if (leaving !== spool.id) {
+									leaving = spool.id;
+									return;
+								}
+								leaving = null;
+								void post('trial-leaves', { spoolId: spool.id }, `${spool.code} left this trial; what was measured of it stays with it.`);
+							}}>{leaving === spool.id ? `yes, ${spool.code} leaves` : 'leaves'}</button
+						>
+					</li>
+				{/each}
+			</ul>
 		{/if}
 	</section>
 	<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>

@@ -1,0 +1,34 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { isShortcut } from '../form/keys';
+	import SpoolRail from './SpoolRail.svelte';
+	import type { RailItem } from './rail-item';
+
+	type Props = {
+		items: RailItem[];
+		chosen: string;
+		onchoose: (id: string) => void;
+		/** J and K, outside a text field. */
+		move: (by: 1 | -1) => void;
+		children: Snippet;
+		says: Snippet;
+	};
+	let { items, chosen, onchoose, move, children, says }: Props = $props();
+</script>
+
+<svelte:window
+	onkeydown={(event) => {
+		if (isShortcut(event, 'j')) move(-1);
+		if (isShortcut(event, 'k')) move(1);
+	}}
+/>
+
+<!-- Every bench looks alike: who is on it, what is done now, what it says so far. -->
+<div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
+	<SpoolRail {items} {chosen} {onchoose} />
+	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
+	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
+		<h2 class="small font-semibold">What it says</h2>
+		{@render says()}
+	</aside>
+</div>

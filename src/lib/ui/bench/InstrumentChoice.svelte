@@ -1,0 +1,31 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { upTo } from '../words/numbers';
+
+	type Named = { id: string; name: string; errorLimit: number | null };
+	type Props = { instruments: Named[]; chosen: string; unit: string; store: string; none: string; onchange: () => void };
+	let { instruments, chosen = $bindable(), unit, store, none, onchange }: Props = $props();
+
+	onMount(() => {
+		const kept = localStorage.getItem(store);
+		chosen = instruments.find((i) => i.id === kept)?.id ?? instruments.at(-1)?.id ?? '';
+	});
+</script>
+
+{#if instruments.length > 0}
+	<label class="sr-only" for="instrument">Instrument</label>
+	<select
+		id="instrument"
+		class="rounded border bg-panel py-0.5 pr-7 pl-1.5 text-[0.9rem]"
+		bind:value={chosen}
+		onchange={() => {
+			localStorage.setItem(store, chosen);
+			onchange();
+		}}
+	>
+		<option value="">not named</option>
+		{#each instruments as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option>{/each}
+	</select>
+{:else}
+	<a class="link" href="/workshop">{none}</a>
+{/if}

@@ -1,0 +1,154 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import type { MaterialFigures, SpoolEvidence } from '$lib/core/evidence';
+	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
+	import { weighings } from '$lib/core/moisture/weighings';
+	import { readQuantityText } from '$lib/core/units/quantity-text';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import { SvelteSet } from 'svelte/reactivity';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Submission } from '../form/submission';
+	import Sliver from '../spool/Sliver.svelte';
+	import { upTo } from '../words/numbers';
+	import { running } from './running.svelte';
+
+	type Dryer = { id: string; name: string; setPointLowC: number | null; setPointHighC: number | null };
+	type Props = { trialId: string; evidence: SpoolEvidence[]; dryers: Dryer[]; handbook: MaterialFigures[]; wanted: string | null };
+	let { trialId, evidence, dryers, handbook, wanted }: Props = $props();
+
+	const inDryer = $derived(new Set(running.runs.flatMap((r) => r.spools.map((s) => s.id))));
+	// svelte-ignore state_referenced_locally
+	const chosen = new SvelteSet<string>(wanted ? [wanted] : []);
+	// svelte-ignore state_referenced_locally
+	let dryerId = $state(dryers.at(-1)?.id ?? '');
+	let typedSetPoint = $state<string | null>(null);
+	let typedDuration = $state<string | null>(null);
+	let accepted = $state(false);
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let said = $state('');
+	const submission = new Submission();
+
+	const load = $derived(evidence.filter((e) => chosen.has(e.spool.id) && !inDryer.has(e.spool.id)));
+	const materials = $derived([...new Set(load.map((e) => e.spool.material))]);
+	const limit = $derived(loadLimit(materials, handbook));
+	const dryer = $derived(dryers.find((d) => d.id === dryerId));
+	/** The lower limit of the load, and no more than the dryer reaches. */
+	const proposedC = $derived(limit.dryingHighC === null ? null : Math.min(limit.dryingHighC, dryer?.setPointHighC ?? Infinity));
+	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : `${upTo(proposedC, 0)} C`));
+	const duration = $derived(typedDuration ?? (limit.hours === null ? '' : `${upTo(limit.hours, 1)} h`));
+	const judged = $derived.by(() => {
+		const read = readQuantityText(setPoint, 'temperature');
+		return read.ok && materials.length > 0 ? judgeSetPoint(read.value, materials, handbook) : null;
+	});
+	const weighedNow = (e: SpoolEvidence) => {
+		const last = weighings(e).at(-1);
+		return last !== undefined && !e.attempts.some((a) => a.status === 'counts' && a.at > last.at);
+	};
+
+	async function start(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		said = '';
+		const sent = await submission.send<{ setPointC: number }>('drying-runs', {
+			dryerId: dryerId || undefined,
+			spoolIds: load.map((e) => e.spool.id),
+			setPoint,
+			duration,
+			accepted
+		});
+		errors = sent.ok ? [] : sent.errors;
+		problem = sent.ok ? '' : sent.errors.some((e) => !['setPoint', 'duration'].includes(e.path)) || !sent.errors.length ? sent.title : '';
+		if (!sent.ok) return;
+		said = `Started: ${load.map((e) => e.spool.code).join(', ')} at ${upTo(sent.answer.setPointC, 0)} °C. The timer stands in the shell of every page.`;
+		chosen.clear();
+		typedSetPoint = null;
+		typedDuration = null;
+		accepted = false;
+		await running.look();
+		await invalidateAll();
+	}
+</script>
+
+<form class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Start a load">
+	<h2 class="font-semibold">Start a load</h2>
+	<p role="status" class="font-semibold empty:hidden">{said}</p>
+	<FormProblem title={problem} />
+	<fieldset>
+		<legend class="mb-1 text-[0.85rem] font-medium">Spools in it</legend>
+		<ul class="grid gap-x-4 gap-y-1 sm:grid-cols-2">
+			{#each evidence as e (e.spool.id)}
+				{@const busy = inDryer.has(e.spool.id)}
+				<li class="flex min-h-[26px] flex-wrap items-center gap-x-2">
+					<label class="flex items-center gap-2">
+						<input
+							type="checkbox"
+							checked={chosen.has(e.spool.id) && !busy}
+							disabled={busy}
+							onchange={(ev) => (ev.currentTarget.checked ? chosen.add(e.spool.id) : chosen.delete(e.spool.id))}
+						/>
+						<strong>{e.spool.code}</strong>
+						<Sliver hex={e.spool.colourHex} label={e.spool.colourName ?? undefined} class="w-8" />
+						{e.spool.material}
+					</label>
+					{#if busy}<span class="small">in a dryer</span>
+					{:else if chosen.has(e.spool.id) && !weighedNow(e)}
+						<a class="link text-[0.85rem]" href="/trials/{trialId}/moisture?spool={e.spool.id}">weigh it first</a>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	</fieldset>
+	{#if materials.length > 0}
+		<p class="small">
+			{#if limit.dryingHighC !== null}
+				{materials.length > 1
+					? `${limit.dryingHighOf} limits this load: at most ${upTo(limit.dryingHighC, 0)} °C`
+					: `The handbook dries ${limit.dryingHighOf} at up to ${upTo(limit.dryingHighC, 0)} °C`}{limit.hours
+					? `, from ${upTo(limit.hours, 1)} h on`
+					: ''}{limit.softeningC === null ? '' : `; ${limit.softeningOf} goes soft at ${upTo(limit.softeningC, 0)} °C`}.
+			{/if}
+			{#if limit.unknown.length}The handbook does not know {limit.unknown.join(', ')}.{/if}
+			<a class="link" href="/handbook">handbook</a>
+		</p>
+	{/if}
+	<div class="flex flex-wrap items-end gap-3">
+		<div>
+			<label for="load-dryer" class="mb-0.5 block text-[0.85rem] font-medium">Dryer</label>
+			{#if dryers.length}
+				<select id="load-dryer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={dryerId}>
+					{#each dryers as one (one.id)}<option value={one.id}
+							>{one.name}{one.setPointHighC === null ? '' : `, up to ${upTo(one.setPointHighC, 0)} °C`}</option
+						>{/each}
+				</select>
+			{:else}
+				<a class="link" href="/workshop">add your dryer in the workshop</a>
+			{/if}
+		</div>
+		<Field
+			id="setPoint"
+			label="Set-point"
+			bind:value={() => setPoint, (v) => (typedSetPoint = v)}
+			{errors}
+			placeholder="50 C"
+			class="w-28"
+		/>
+		<Field id="duration" label="Time" bind:value={() => duration, (v) => (typedDuration = v)} {errors} placeholder="4 h" class="w-28" />
+		<Button type="submit" class="bg-act! text-on-act!" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
+	</div>
+	{#if judged?.kind === 'softens'}
+		<p class="text-harm">▲ {judged.of} goes soft at {upTo(judged.limitC, 0)} °C: this will not be started.</p>
+	{:else if judged?.kind === 'aboveRange' || judged?.kind === 'unknownMaterial'}
+		<label class="flex items-center gap-2"
+			><input type="checkbox" bind:checked={accepted} />
+			{judged.kind === 'aboveRange'
+				? `Above the handbook’s ${upTo(judged.limitC, 0)} °C for ${judged.of}: I mean it`
+				: `The handbook has no figure for ${judged.of}: I know its limit`}</label
+		>
+	{/if}
+	<p class="caution">
+		Dryers burn, and an unattended heater is a fire risk. A food oven or dehydrator used for filament is not used for food again. Displays
+		can be some degrees off. Follow the appliance’s manual and the maker’s data sheet.
+	</p>
+</form>

@@ -1,0 +1,26 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { Submission } from '../form/submission';
+	import { running } from './running.svelte';
+	import type { DryingRun } from './types';
+
+	let { run, ondone }: { run: DryingRun; ondone?: () => void } = $props();
+	const submission = new Submission();
+	let problem = $state('');
+
+	async function end(outcome: 'done' | 'void'): Promise<void> {
+		const sent = await submission.send('drying-ends', { runId: run.id, outcome });
+		// Ended on another device meanwhile: then it is ended, which is what was wanted.
+		problem = sent.ok || sent.status === 409 ? '' : sent.title;
+		if (problem) return;
+		await running.look();
+		await invalidateAll();
+		ondone?.();
+	}
+</script>
+
+<span class="inline-flex flex-wrap items-center gap-2">
+	<button type="button" class="rounded bg-act px-3 py-1 font-semibold text-on-act" onclick={() => void end('done')}>It is done</button>
+	<button type="button" class="panel px-3 py-1" onclick={() => void end('void')}>It dried nothing</button>
+	{#if problem}<span role="alert" class="text-harm">▲ {problem}</span>{/if}
+</span>

@@ -1,0 +1,148 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import { newId, send } from '../form/send';
+	import { plural } from '../words/numbers';
+
+	type Column = { name: string; kind: string; required: boolean; of: string | null };
+	type Table = { name: string; about: string; reveals: boolean; columns: Column[] };
+	let { tables }: { tables: Table[] } = $props();
+	type Looked = { table: string; rows: number; fresh: number; known: number; applied: boolean };
+
+	let table = $state('readings');
+	let text = $state('');
+	let file = $state('');
+	let looked = $state.raw<Looked | null>(null);
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let working = $state(false);
+	// One id for looking and taking of one text: a take that was kept but not answered is not kept twice.
+	let id = newId();
+	const chosen = $derived(tables.find((t) => t.name === table));
+	const KIND_WORDS: Record<string, string> = {
+		id: 'id',
+		text: 'words',
+		number: 'number',
+		whole: 'whole number',
+		yesNo: 'yes or no',
+		moment: 'date and time',
+		json: 'JSON'
+	};
+
+	function fresh(): void {
+		id = newId();
+		looked = null;
+		errors = [];
+		problem = '';
+	}
+	async function pickFile(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
+		const [one] = event.currentTarget.files ?? [];
+		fresh();
+		file = one?.name ?? '';
+		text = one ? await one.text() : '';
+		// A file of ours says by its name which table it is.
+		const named = /^draught-([a-z-]+?)(?: \(\d+\))?\.csv$/.exec(file)?.[1];
+		if (named && tables.some((t) => t.name === named)) table = named;
+		if (text) await look(false);
+	}
+	async function look(apply: boolean): Promise<void> {
+		working = true;
+		const sent = await send<Looked>('csv-imports', { id, table, text, apply });
+		working = false;
+		looked = sent.ok ? sent.answer : null;
+		errors = sent.ok ? [] : sent.errors;
+		problem = sent.ok ? '' : sent.title;
+		if (sent.ok && apply) await invalidateAll();
+	}
+	/** "rows.17.value" as a person says it. */
+	const where = (path: string) => {
+		const [head, row, column] = path.split('.');
+		return head === 'rows' && row ? `Row ${row}${column ? `, ${column}` : ''}` : 'The file';
+	};
+</script>
+
+<section class="panel space-y-3 px-4 py-3" aria-label="Table in">
+	<h2 class="font-semibold">A table in</h2>
+	<p class="small">
+		Looked at first; nothing is stored until you say so, and then the whole file or nothing. What is here already stays as it is. Comma,
+		semicolon or tab; the first row names the columns.
+	</p>
+	<div class="flex flex-wrap items-end gap-4">
+		<label class="text-[0.85rem] font-medium"
+			>Table
+			<select
+				class="block rounded border bg-panel py-1 pr-8 pl-2 text-[0.95rem] font-normal"
+				bind:value={table}
+				onchange={() => (fresh(), text && void look(false))}
+			>
+				{#each tables as t (t.name)}<option value={t.name}>{t.name}: {t.about}</option>{/each}
+			</select></label
+		>
+		<label class="text-[0.85rem] font-medium"
+			>File
+			<input
+				type="file"
+				accept=".csv,.tsv,.txt,text/csv"
+				class="block text-[0.95rem] font-normal"
+				onchange={(e) => void pickFile(e)}
+			/></label
+		>
+	</div>
+	<details>
+		<summary class="small">or paste the text</summary>
+		<textarea
+			class="mt-1 w-full rounded border bg-panel p-2 font-mono text-[0.85rem]"
+			rows="5"
+			aria-label="Text of the table"
+			bind:value={text}
+			oninput={fresh}></textarea>
+		<Button type="button" size="xs" color="alternative" disabled={text.trim() === '' || working} onclick={() => void look(false)}
+			>Look at it</Button
+		>
+	</details>
+	<div aria-live="polite" class="space-y-2">
+		{#if working}<p>Looking …</p>{/if}
+		{#if looked && !looked.applied}
+			<p>
+				<strong>{plural(looked.rows, 'row')}</strong>, nothing wrong: {looked.fresh} new, {looked.known} here already.
+				{#if looked.fresh > 0}<Button type="button" size="sm" class="ml-2 bg-act! text-on-act!" onclick={() => void look(true)}
+						>Take {plural(looked.fresh, 'row')} in</Button
+					>{/if}
+			</p>
+		{:else if looked}
+			<p class="font-semibold">Kept: {plural(looked.fresh, 'row')} new in {looked.table}.</p>
+		{/if}
+		{#if problem}
+			<div class="border-l-[3px] border-harm px-3 py-1" role="alert">
+				<p class="text-harm">▲ {file || 'The file'} was not taken; nothing was stored.</p>
+				<ul class="mt-1 max-h-56 overflow-y-auto">
+					{#each errors as e, i (i)}<li><strong>{where(e.path)}</strong> {e.message}</li>{:else}<li>{problem}</li>{/each}
+				</ul>
+			</div>
+		{/if}
+	</div>
+	{#if chosen}
+		<details>
+			<summary class="small">The header of {chosen.name}</summary>
+			<table class="mt-1 text-left text-[0.9rem]">
+				<thead><tr class="border-b"><th class="pr-4">Column</th><th class="pr-4">Holds</th><th>Must be filled</th></tr></thead>
+				<tbody>
+					{#each chosen.columns as c (c.name)}
+						<tr class="border-b"
+							><td class="pr-4 font-mono text-[0.85rem]">{c.name}</td><td class="pr-4"
+								>{KIND_WORDS[c.kind]}{c.of
+									? ` of ${c.of}${['spools', 'makers', 'instruments', 'printers', 'dryers'].includes(c.of) ? ', or its code or name' : ''}`
+									: ''}</td
+							><td>{c.required ? 'yes' : ''}</td></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+			<p class="small mt-1">
+				Left empty: an id is made, the moment it comes in is noted, times count as UTC. Of a reading, value and unit follow from what was
+				typed.
+			</p>
+		</details>
+	{/if}
+</section>

@@ -1,0 +1,51 @@
+<script lang="ts">
+	import type { WetDry } from '$lib/core/prints/wet-dry';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import { bareValue, quantityName } from '../words/quantities';
+
+	let { compared, def }: { compared: WetDry; def: QuantityDef } = $props();
+	const W = 190;
+	const H = 92;
+	const [LEFT, RIGHT] = [62, 128];
+	/** Better is always up. */
+	const y = (v: number) => {
+		const share = (v - def.scale.low) / (def.scale.high - def.scale.low);
+		const good = def.direction === 'less' ? 1 - share : share;
+		return 12 + (1 - Math.min(1, Math.max(0, good))) * (H - 34);
+	};
+	/** Equal pairs lie on one line: it is told how many they are. */
+	const lines = $derived(
+		[...new Map(compared.pairs.map((p) => [`${p.wet} ${p.dry}`, p])).values()].map((p) => ({
+			...p,
+			count: compared.pairs.filter((q) => q.wet === p.wet && q.dry === p.dry).length
+		}))
+	);
+	const label = $derived(
+		`${quantityName(def)}, as received and dried: ${compared.pairs.map((p) => `${bareValue(def, p.wet)} to ${bareValue(def, p.dry)}`).join('; ')}`
+	);
+</script>
+
+<svg viewBox="0 0 {W} {H}" class="block w-full max-w-[190px] overflow-visible" role="img" aria-label={label}>
+	<line x1={LEFT} x2={LEFT} y1="8" y2={H - 18} stroke="var(--line)" />
+	<line x1={RIGHT} x2={RIGHT} y1="8" y2={H - 18} stroke="var(--line)" />
+	{#each lines as line, i (i)}
+		<line x1={LEFT} y1={y(line.wet)} x2={RIGHT} y2={y(line.dry)} stroke="var(--ink)" stroke-width={1 + 0.8 * (line.count - 1)} />
+		{#if line.count > 1}<text
+				x={(LEFT + RIGHT) / 2}
+				y={(y(line.wet) + y(line.dry)) / 2 - 4}
+				font-size="10"
+				text-anchor="middle"
+				fill="var(--muted)">×{line.count}</text
+			>{/if}
+	{/each}
+	{#each [...new Set(lines.map((l) => l.wet))] as wet (wet)}
+		<circle cx={LEFT} cy={y(wet)} r="4" fill="var(--panel)" stroke="var(--water)" stroke-width="2" />
+		<text x={LEFT - 9} y={y(wet) + 4} font-size="11" text-anchor="end" fill="var(--ink)">{bareValue(def, wet)}</text>
+	{/each}
+	{#each [...new Set(lines.map((l) => l.dry))] as dry (dry)}
+		<path d="M{RIGHT},{y(dry) - 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" stroke-width="0.8" />
+		<text x={RIGHT + 9} y={y(dry) + 4} font-size="11" fill="var(--ink)">{bareValue(def, dry)}</text>
+	{/each}
+	<text x={LEFT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">as received</text>
+	<text x={RIGHT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">dried</text>
+</svg>

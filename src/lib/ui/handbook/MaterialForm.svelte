@@ -1,0 +1,80 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import type { MaterialFigures } from '$lib/core/evidence';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Submission } from '../form/submission';
+	import { FIGURES, figureText, readFigure, type FigureKey } from './figures';
+
+	/** `material` null adds one. `resettable`: Draught came with figures of its own. */
+	let { material, resettable, ondone }: { material: MaterialFigures | null; resettable: boolean; ondone: () => void } = $props();
+	// svelte-ignore state_referenced_locally
+	const start = material;
+	let name = $state(start?.material ?? '');
+	const textOf = (key: FigureKey) => figureText(start?.[key] ?? null);
+	let texts = $state(Object.fromEntries(FIGURES.map((f) => [f.key, textOf(f.key)])) as Record<FigureKey, string>);
+	let sources = $state(Object.fromEntries(FIGURES.map((f) => [f.key, start?.[f.key]?.source ?? ''])) as Record<FigureKey, string>);
+	const three = (value: boolean | null | undefined) => (value === true ? 'yes' : value === false ? 'no' : '');
+	let hardened = $state(three(start?.hardenedNozzle));
+	let enclosure = $state(three(start?.enclosure));
+	let fumes = $state(start?.fumes ?? '');
+	let feeder = $state(start?.feeder ?? '');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	const submission = new Submission();
+	const said = (value: string) => (value === '' ? null : value === 'yes');
+
+	async function keep(figures: object | null): Promise<void> {
+		const sent = await submission.send('handbook', { material: name.trim(), figures });
+		errors = sent.ok ? [] : sent.errors;
+		problem = sent.ok ? '' : sent.title;
+		if (!sent.ok) return;
+		await invalidateAll();
+		ondone();
+	}
+	function own(event: SubmitEvent): void {
+		event.preventDefault();
+		const figures = Object.fromEntries(FIGURES.map((f) => [f.key, readFigure(texts[f.key], sources[f.key])]));
+		void keep({ material: name.trim(), ...figures, hardenedNozzle: said(hardened), enclosure: said(enclosure), fumes, feeder });
+	}
+	const errorOf = (key: string) => errors.find((e) => e.path.startsWith(`figures.${key}.`));
+</script>
+
+<form class="space-y-3" novalidate onsubmit={own}>
+	<FormProblem title={problem} />
+	{#if start === null}<Field id="material" label="Material" bind:value={name} {errors} placeholder="PETG-CF" class="w-40" />{/if}
+	<div class="space-y-2">
+		{#each FIGURES as f (f.key)}
+			{@const error = errorOf(f.key)}
+			<div class="grid grid-cols-[9rem_1fr] gap-3">
+				<Field id="figure-{f.key}" label="{f.name}, {f.unit}" bind:value={texts[f.key]} errors={[]} placeholder="45 to 50" />
+				<Field id="source-{f.key}" label="Source" bind:value={sources[f.key]} errors={[]} placeholder="maker's data sheet, own test …" />
+				{#if error}<p class="col-span-2 text-[0.85rem] text-harm">▲ {f.name}: {error.message}</p>{/if}
+			</div>
+		{/each}
+	</div>
+	<div class="flex flex-wrap gap-4">
+		{#each [['hardened', 'Hardened nozzle'], ['enclosure', 'Enclosure']] as const as [key, word] (key)}
+			<label class="text-[0.85rem] font-medium"
+				>{word}
+				<select
+					class="block rounded border bg-panel py-1 pr-8 pl-2 text-[0.95rem] font-normal"
+					value={key === 'hardened' ? hardened : enclosure}
+					onchange={(e) => (key === 'hardened' ? (hardened = e.currentTarget.value) : (enclosure = e.currentTarget.value))}
+				>
+					<option value="">not known</option><option value="yes">needed</option><option value="no">not needed</option>
+				</select></label
+			>
+		{/each}
+	</div>
+	<Field id="fumes" path="figures.fumes" label="Fumes" bind:value={fumes} {errors} />
+	<Field id="feeder" path="figures.feeder" label="Feeder and bed" bind:value={feeder} {errors} />
+	<div class="flex flex-wrap gap-2">
+		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep as own copy</Button>
+		{#if resettable && start?.edited}<Button type="button" size="sm" color="alternative" onclick={() => void keep(null)}
+				>Back to the first figures</Button
+			>{/if}
+	</div>
+</form>

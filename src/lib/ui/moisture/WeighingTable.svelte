@@ -1,0 +1,98 @@
+<script lang="ts">
+	import type { Reading } from '$lib/core/evidence';
+	import type { AccountInterval } from '$lib/core/moisture/account';
+	import type { Weighing } from '$lib/core/moisture/weighings';
+	import ReadingList from '../bench/ReadingList.svelte';
+	import { send, newId, hereAndNow } from '../form/send';
+	import { dayAndTime, fixed, upTo } from '../words/numbers';
+	import { BEFORE_WORDS } from '../words/quantities';
+
+	type Props = {
+		chain: Weighing[];
+		intervals: AccountInterval[];
+		readings: Reading[];
+		waiting: ReadonlySet<string>;
+		since: number;
+		onsince: (index: number) => void;
+		onchange: () => void;
+	};
+	let { chain, intervals, readings, waiting, since, onsince, onchange }: Props = $props();
+	let problem = $state('');
+	const signed = (g: number) => `${g > 0 ? '+' : ''}${fixed(g, 1)} g`;
+	const struck = $derived(readings.filter((r) => r.quantity === 'grossMass' && r.status === 'excluded'));
+
+	async function sayBefore(id: string, before: string): Promise<void> {
+		const sent = await send('amendments', {
+			id: newId(),
+			targetKind: 'reading',
+			targetId: id,
+			action: 'correct',
+			before,
+			reason: 'said at the bench what lay before',
+			...hereAndNow()
+		});
+		problem = sent.ok ? '' : sent.title;
+		if (sent.ok) onchange();
+	}
+</script>
+
+<div class="relative overflow-x-auto">
+	<table class="w-full text-left text-[0.93rem]">
+		<caption class="sr-only">Weighings with what lay before each, and the water that came or went</caption>
+		<thead>
+			<tr class="border-b text-[0.85rem]">
+				<th scope="col" class="py-1 pr-3 font-medium">Weighed</th>
+				<th scope="col" class="pr-3 font-medium">Before it</th>
+				<th scope="col" class="pr-3 text-right font-medium">Gross</th>
+				<th scope="col" class="pr-3 text-right font-medium">Water</th>
+				<th scope="col" class="pr-3 text-right font-medium">Used</th>
+				<th scope="col" class="font-medium">Count from</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each chain as w, i (w.id)}
+				{@const interval = intervals[i - 1]}
+				<tr class="border-b">
+					<td class="py-1 pr-3 whitespace-nowrap">{dayAndTime(w.at)}</td>
+					<td class="pr-3">
+						{#if w.before === null}
+							{BEFORE_WORDS.first}
+						{:else}
+							<select
+								class="h-[26px] rounded border bg-panel py-0 pr-7 pl-1.5 text-[0.9rem]"
+								aria-label="Before the weighing of {upTo(w.grossG, 1)} g"
+								title={w.said ? 'said at the bench' : 'inferred from the record'}
+								value={w.before}
+								disabled={waiting.has(w.id)}
+								onchange={(e) => void sayBefore(w.id, e.currentTarget.value)}
+							>
+								{#each ['print', 'dried', 'air'] as before (before)}<option value={before}>{BEFORE_WORDS[before]}</option>{/each}
+							</select>{#if w.said}<span class="small"> said</span>{/if}
+						{/if}
+					</td>
+					<td class="pr-3 text-right"><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td>
+					<td class="pr-3 text-right whitespace-nowrap">
+						{#if interval?.waterG != null}
+							{#if interval.seen}<strong>{signed(interval.waterG)}</strong>{:else}<span class="text-muted"
+									>not seen <span class="small">({signed(interval.waterG)})</span></span
+								>{/if}
+							<span class="small">±{fixed(2 * interval.uG, 1)}</span>
+						{:else if interval}<span class="small">taken out</span>{/if}
+					</td>
+					<td class="pr-3 text-right">{interval?.usedG != null ? `${fixed(interval.usedG, 1)} g` : ''}</td>
+					<td>
+						<label class="flex items-center gap-1"
+							><input type="radio" name="since" checked={i === since} onchange={() => onsince(i)} /><span class="sr-only"
+								>count from the weighing of {upTo(w.grossG, 1)} g</span
+							></label
+						>
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+{#if struck.length}
+	<p class="small mt-1">Struck out: <ReadingList readings={struck} {waiting} {onchange} /></p>
+{/if}
+{#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}

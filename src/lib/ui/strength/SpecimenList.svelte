@@ -1,0 +1,73 @@
+<script lang="ts">
+	import type { Reading, Specimen } from '$lib/core/evidence';
+	import { kindOf } from '$lib/core/strength/kinds';
+	import { Button, Modal } from 'flowbite-svelte';
+	import ReadingList from '../bench/ReadingList.svelte';
+	import { Amending } from '../form/amending.svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import NoteForm from '../form/NoteForm.svelte';
+	import { FAILURE_MODE_WORDS, kindWords } from '../words/quantities';
+
+	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
+	let { specimens, readings, waiting, onchange }: Props = $props();
+	const amending = new Amending<Specimen>('specimen', () => onchange());
+	const of = (specimen: Specimen, quantity: string) => readings.filter((r) => r.specimenId === specimen.id && r.quantity === quantity);
+	const PARTS = [
+		['bucketMass', 'bucket'],
+		['loadHeld', 'held'],
+		['blowsHeld', 'held, blows'],
+		['loadBroke', 'broke at'],
+		['blowsBroke', 'broke at blow'],
+		['byHand', 'by hand']
+	] as const;
+	const numbered = $derived(specimens.map((specimen, i) => ({ specimen, number: i + 1 })).reverse());
+</script>
+
+<ol class="space-y-1.5">
+	{#each numbered as { specimen, number } (specimen.id)}
+		{@const failure = of(specimen, 'failure')
+			.filter((r) => r.status === 'counts')
+			.at(-1)}
+		<li class="flex flex-wrap items-baseline gap-x-3 border-b pb-1 {specimen.status === 'excluded' ? 'text-muted line-through' : ''}">
+			<strong>{number}</strong>
+			<span class="small">{kindWords(kindOf(specimen))}</span>
+			{#each PARTS as [quantity, word] (quantity)}
+				{@const here = of(specimen, quantity)}
+				{#if here.length}<span><span class="small">{word}</span> <ReadingList readings={here} {waiting} {onchange} /></span>{/if}
+			{/each}
+			{#if failure}<span>{FAILURE_MODE_WORDS[failure.typedText] ?? failure.typedText}</span>{/if}
+			<button
+				type="button"
+				class="link ml-auto text-[0.85rem]"
+				disabled={waiting.has(specimen.id)}
+				aria-label="Amend specimen {number}"
+				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'struck out' : 'amend'}</button
+			>
+		</li>
+	{/each}
+</ol>
+
+<Modal bind:open={amending.open} title="Specimen" size="xs" class="bg-panel! text-ink!">
+	<form class="space-y-3" novalidate onsubmit={(e) => e.preventDefault()}>
+		<p class="small">Struck out, it stays on record and counts no more; its loads go with it.</p>
+		<FormProblem title={amending.problem} />
+		<Field
+			id="specimen-reason"
+			path="reason"
+			label="Why"
+			bind:value={amending.reason}
+			errors={amending.errors}
+			placeholder="knocked over"
+		/>
+		{#if amending.chosen?.status === 'excluded'}
+			<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('reinstate')}>Let it count again</Button>
+		{:else}
+			<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('exclude')}>Strike it out</Button>
+		{/if}
+	</form>
+	{#if amending.chosen}
+		<hr />
+		<NoteForm targetKind="specimen" targetId={amending.chosen.id} ondone={() => amending.done()} />
+	{/if}
+</Modal>

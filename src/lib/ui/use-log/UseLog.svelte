@@ -1,0 +1,80 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import { Submission } from '../form/submission';
+	import { day } from '../words/numbers';
+	import { PART_STATE_WORDS } from '../words/quantities';
+
+	type Part = {
+		id: string;
+		name: string;
+		place: string | null;
+		at: number;
+		states: { id: string; state: string; note: string | null; at: number }[];
+	};
+	let { spoolId, parts }: { spoolId: string; parts: Part[] } = $props();
+	let name = $state('');
+	let place = $state('');
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let notes = $state<Record<string, string>>({});
+	const partSubmission = new Submission();
+	const stateSubmission = new Submission();
+
+	async function add(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const sent = await partSubmission.send('parts', { spoolId, name, ...(place.trim() ? { place } : {}) });
+		errors = sent.ok ? [] : sent.errors;
+		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		if (!sent.ok) return;
+		name = '';
+		place = '';
+		await invalidateAll();
+	}
+	async function found(partId: string, state: string): Promise<void> {
+		const note = notes[partId]?.trim();
+		const sent = await stateSubmission.send('part-states', { partId, state, ...(note ? { note } : {}) });
+		problem = sent.ok ? '' : sent.title;
+		if (!sent.ok) return;
+		notes[partId] = '';
+		await invalidateAll();
+	}
+</script>
+
+<section aria-label="In use">
+	<h2 class="mb-1 font-semibold">In use</h2>
+	{#each parts as part (part.id)}
+		{@const latest = part.states.at(-1)}
+		<article class="panel mb-2 px-3 py-2">
+			<p>
+				<strong>{part.name}</strong>{part.place ? `, ${part.place}` : ''} · in service since {day(part.at)}
+				· <strong>{latest ? PART_STATE_WORDS[latest.state] : 'not looked at since'}</strong>
+			</p>
+			{#if part.states.length}
+				<ul class="small">
+					{#each part.states as s (s.id)}<li>{day(s.at)}: {PART_STATE_WORDS[s.state]}{s.note ? `, ${s.note}` : ''}</li>{/each}
+				</ul>
+			{/if}
+			<div class="mt-1 flex flex-wrap items-center gap-1.5">
+				<span class="small">Found today:</span>
+				{#each Object.entries(PART_STATE_WORDS) as [state, words] (state)}
+					<button type="button" class="panel px-2 py-0.5 text-[0.9rem]" onclick={() => void found(part.id, state)}>{words}</button>
+				{/each}
+				<input
+					class="h-[26px] min-w-0 grow rounded border bg-panel px-2 text-[0.9rem]"
+					placeholder="a word about it"
+					aria-label="Word about {part.name}"
+					bind:value={notes[part.id]}
+				/>
+			</div>
+		</article>
+	{/each}
+	{#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}
+	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
+		<Field id="part-name" path="name" label="Part printed from it" bind:value={name} {errors} placeholder="finder bracket" />
+		<Field id="part-place" path="place" label="Where it serves" bind:value={place} {errors} placeholder="east dome" />
+		<Button type="submit" size="xs" color="alternative">In service from today</Button>
+	</form>
+</section>

@@ -1,0 +1,44 @@
+<script lang="ts">
+	import BundleImport from '$lib/ui/exchange/BundleImport.svelte';
+	import CsvImport from '$lib/ui/exchange/CsvImport.svelte';
+	import { plural } from '$lib/ui/words/numbers';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+</script>
+
+<svelte:head><title>Data in and out · Draught</title></svelte:head>
+<div class="grid max-w-6xl gap-4 p-3 md:px-5 md:py-4 lg:grid-cols-[minmax(0,1fr)_340px]">
+	<h1 class="text-[1.6rem] font-bold lg:col-span-2">Data in and out</h1>
+	<div class="min-w-0 space-y-4">
+		<CsvImport tables={data.tables} />
+		<section class="panel space-y-3 px-4 py-3" aria-label="Trials">
+			<h2 class="font-semibold">A trial with all its evidence</h2>
+			<p class="small">
+				One JSON document: spools, readings, prints, prices, corrections, rules and verdicts. On another bench it gives the same findings.
+				Merging goes by id, so taking one in twice doubles nothing.
+			</p>
+			<ul class="space-y-1">
+				{#each data.trials as trial (trial.id)}
+					<li>
+						<a class="link" href="/api/v1/trials/{trial.id}/bundle" download>{trial.name}</a>
+						<span class="small">{plural(trial.spools, 'spool')}{trial.blind ? ', blind: closed until the marks are in' : ''}</span>
+					</li>
+				{:else}<li class="small">No trial yet.</li>{/each}
+			</ul>
+			<BundleImport />
+		</section>
+	</div>
+	<section class="panel h-fit px-4 py-3" aria-label="Tables out">
+		<h2 class="font-semibold">Tables out</h2>
+		<p class="small mt-1">CSV of every table, with all ids: what goes out comes in again unchanged.</p>
+		<ul class="mt-2 space-y-1">
+			{#each data.tables as table (table.name)}
+				<li class="leading-tight">
+					<a class="link" href="/api/v1/csv/{table.name}" download>{table.name}</a> <span class="small">{table.about}</span>
+				</li>
+			{/each}
+		</ul>
+		<p class="small mt-3">For programs: <a class="link" href="/api/v1/openapi.json">the API as an OpenAPI 3.1 document</a>.</p>
+	</section>
+</div>

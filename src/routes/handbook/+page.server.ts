@@ -1,0 +1,10 @@
+import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { database } from '$lib/server/context';
+import { loadHandbook } from '$lib/server/handbook/handbook';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({
+	materials: await loadHandbook(database()),
+	/** Materials Draught came with: their first figures can be taken back. */
+	first: HANDBOOK.map((m) => m.material)
+});

@@ -1,0 +1,81 @@
+<script lang="ts">
+	import type { MaterialFigures } from '$lib/core/evidence';
+	import { FIGURES, demandWords, figureText } from '$lib/ui/handbook/figures';
+	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
+	import { Modal } from 'flowbite-svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	let editing = $state.raw<MaterialFigures | null>(null);
+	let open = $state(false);
+	/** A form of its own for each opening: nothing of the last material stays in it. */
+	let opening = $state(0);
+
+	function edit(material: MaterialFigures | null): void {
+		editing = material;
+		opening += 1;
+		open = true;
+	}
+</script>
+
+<svelte:head><title>Handbook · Draught</title></svelte:head>
+<div class="p-3 md:px-5 md:py-4">
+	<div class="flex flex-wrap items-baseline justify-between gap-3">
+		<h1 class="text-[1.6rem] font-bold">Handbook</h1>
+		<button type="button" class="panel px-3 py-1 font-semibold" onclick={() => edit(null)}>Add a material</button>
+	</div>
+	<p class="mt-1 max-w-3xl text-muted">
+		What is typical, with where it comes from; nothing here was measured on your spools. Guards of the dryer and gates of the pick use it.
+		The maker’s data sheet comes before it: put its figures in as your own copy.
+	</p>
+	<div class="panel relative mt-3 overflow-x-auto">
+		<table class="w-full text-left">
+			<caption class="sr-only">Materials with drying, softening, density and what they ask of a printer</caption>
+			<thead>
+				<tr class="border-b">
+					<th scope="col" class="sticky left-0 bg-panel px-3 py-1.5 font-semibold">Material</th>
+					{#each FIGURES as f (f.key)}<th scope="col" class="px-2 py-1.5 font-semibold"
+							>{f.name} <span class="small font-normal">{f.unit}</span></th
+						>{/each}
+					<th scope="col" class="px-2 py-1.5 font-semibold">Asks for</th>
+					<th scope="col" class="px-2 py-1.5 font-semibold">Fumes</th>
+					<th scope="col"><span class="sr-only">Edit</span></th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each data.materials as m (m.material)}
+					<tr class="border-b align-top">
+						<th scope="row" class="sticky left-0 bg-panel px-3 py-1.5"
+							><span class="wide text-[1.05rem] font-bold">{m.material}</span>{#if m.edited}<span class="small block font-normal"
+									>own copy</span
+								>{/if}</th
+						>
+						{#each FIGURES as f (f.key)}
+							<td class="px-2 py-1.5">
+								{#if m[f.key]}
+									<span class="whitespace-nowrap">{figureText(m[f.key])}</span>
+									<span class="small block max-w-[9rem] text-[0.75rem]! leading-tight">{m[f.key]?.source}</span>
+								{:else}<span class="small">not known</span>{/if}
+							</td>
+						{/each}
+						<td class="max-w-[14rem] px-2 py-1.5 text-[0.9rem]">{demandWords(m).join('; ') || 'nothing special'}</td>
+						<td class="max-w-[13rem] px-2 py-1.5 text-[0.9rem]">{m.fumes}</td>
+						<td class="px-2 py-1.5"
+							><button type="button" class="link" aria-label="Edit {m.material}" onclick={() => edit(m)}>edit</button></td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p class="caution mt-3 max-w-3xl">
+		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Fibre-filled dust wants gloves, extraction and a mask. Follow the
+		maker’s safety data sheet and local rules.
+	</p>
+</div>
+
+<Modal bind:open title={editing ? editing.material : 'Another material'} size="sm" class="bg-panel! text-ink!">
+	{#key opening}
+		<MaterialForm material={editing} resettable={editing !== null && data.first.includes(editing.material)} ondone={() => (open = false)} />
+	{/key}
+</Modal>

@@ -1,0 +1,10 @@
+import { database } from '$lib/server/context';
+import { onlyStation } from '$lib/server/evidence/only';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import { listWorkshop } from '$lib/server/workshop/workshop';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const [whole, workshop] = await Promise.all([trialOfRequest(event), listWorkshop(database())]);
+	return { evidence: whole.spools.map((e) => onlyStation(e, 'moisture')), scales: workshop.scales };
+};
