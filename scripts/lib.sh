@@ -40,7 +40,7 @@ need_programs() {
 }
 
 need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux; }
-need_browser() { need_programs chromium:chromium fc-list:fontconfig; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
+need_browser() { need_programs chromium:chromium fc-list:fontconfig curl:curl; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
 
 # npm ci, only if the lock file is not the one the modules were installed from.
 need_modules() {

@@ -15,12 +15,15 @@ async function pages(): Promise<string[]> {
 	const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=slate`)).json()) as Listing;
 	return [
 		trial,
-		...['intake', 'diameter', 'prints', 'cost', 'own', 'pick', 'rules'].map((s) => `${trial}/${s}`),
+		...['intake', 'diameter', 'moisture', 'drying', 'prints', 'strength', 'cost', 'own', 'pick', 'rules'].map((s) => `${trial}/${s}`),
 		'/trials',
 		'/trials/new',
 		'/spools',
 		`/spools/${spools[0]?.id}`,
-		'/workshop'
+		'/workshop',
+		'/handbook',
+		'/exchange',
+		'/drying'
 	];
 }
 

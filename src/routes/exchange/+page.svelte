@@ -5,6 +5,8 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	/** What people ask for first. */
+	const ASKED = ['spools', 'readings', 'attempts', 'specimens', 'quotes', 'amendments', 'notes'];
 </script>
 
 <svelte:head><title>Data in and out · Draught</title></svelte:head>
@@ -33,12 +35,21 @@
 		<h2 class="font-semibold">Tables out</h2>
 		<p class="small mt-1">CSV of every table, with all ids: what goes out comes in again unchanged.</p>
 		<ul class="mt-2 space-y-1">
-			{#each data.tables as table (table.name)}
-				<li class="leading-tight">
-					<a class="link" href="/api/v1/csv/{table.name}" download>{table.name}</a> <span class="small">{table.about}</span>
-				</li>
-			{/each}
+			{#each ASKED as name (name)}{@render out(name)}{/each}
 		</ul>
+		<details class="mt-2">
+			<summary class="small">all {data.tables.length} tables</summary>
+			<ul class="mt-1 space-y-1">
+				{#each data.tables.filter((t) => !ASKED.includes(t.name)) as table (table.name)}{@render out(table.name)}{/each}
+			</ul>
+		</details>
 		<p class="small mt-3">For programs: <a class="link" href="/api/v1/openapi.json">the API as an OpenAPI 3.1 document</a>.</p>
 	</section>
 </div>
+
+{#snippet out(name: string)}
+	<li class="leading-tight">
+		<a class="link" href="/api/v1/csv/{name}" download>{name}</a>
+		<span class="small">{data.tables.find((t) => t.name === name)?.about}</span>
+	</li>
+{/snippet}

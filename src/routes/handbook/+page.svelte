@@ -46,8 +46,8 @@
 				{#each data.materials as m (m.material)}
 					<tr class="border-b align-top">
 						<th scope="row" class="sticky left-0 bg-panel px-3 py-1.5"
-							><span class="wide text-[1.05rem] font-bold">{m.material}</span>{#if m.edited}<span class="small block font-normal"
-									>own copy</span
+							><span class="wide text-[1.05rem] font-bold whitespace-nowrap">{m.material}</span>{#if m.edited}<span
+									class="small block font-normal">own copy</span
 								>{/if}</th
 						>
 						{#each FIGURES as f (f.key)}

@@ -7,7 +7,7 @@ import { demandsOn } from './demands';
 import { materialOf } from './material-of';
 
 /** Where the material softens, by the handbook: for gates ("must not go soft in the sun"). Not measured. */
-export const softening: QuantityDef = {
+const softening: QuantityDef = {
 	id: 'softening',
 	station: 'handbook',
 	unit: '°C',
@@ -21,7 +21,7 @@ export const softening: QuantityDef = {
 };
 
 /** Demands of the material that the trial's printer does not meet. */
-export const demandsUnmet: QuantityDef = {
+const demandsUnmet: QuantityDef = {
 	id: 'demandsUnmet',
 	station: 'handbook',
 	unit: '',

@@ -5,7 +5,7 @@ import { signTest } from '../stats/sign-test';
 import { bridge, overhang, strings } from './quantities';
 
 /** One mark of one piece printed before and after drying. */
-export type WetDryPair = { pieceId: string; wet: number; dry: number };
+type WetDryPair = { pieceId: string; wet: number; dry: number };
 
 export type WetDry = {
 	quantity: string;

@@ -66,6 +66,14 @@ export function buildSheet(given: {
 	};
 }
 
+/** Intake first; then what is weighed and wholly missing, then what is weighed and wants more, then what is only invited, then the rest. */
+function urgency(station: string, empty: boolean, weighed: boolean, invited: boolean): number {
+	if (station === 'intake') return 0;
+	if (invited) return 3;
+	if (!weighed) return 4;
+	return empty ? 1 : 2;
+}
+
 /**
  * One next step for the whole trial: what weighs most and is missing altogether comes first, then working order, then the order of spools.
  * Intake is always first: a spool that has not been looked at cannot be judged. Stations that only invite are left out where nothing
@@ -87,7 +95,7 @@ function nextAct(
 			const empty = row.cells
 				.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station))
 				.every((c) => (c.findings[0]?.n ?? 0) === 0);
-			const first = m.station === 'intake' ? 0 : empty && stationWeight(m.station) > 0 ? 1 : stationWeight(m.station) > 0 ? 2 : 3;
+			const first = urgency(m.station, empty, stationWeight(m.station) > 0, invited.has(m.station));
 			return [{ act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] }];
 		})
 	);

@@ -1,7 +1,7 @@
 import { isHeld, oneValueFits, type Observation } from './observation';
 import { digamma, logGamma } from '../stats/gamma';
 
-export type WeibullFit = {
+type WeibullFit = {
 	/** Characteristic strength: 63.2 % have broken. */
 	scale: number;
 	shape: number;

@@ -17,7 +17,7 @@ type DemoTruth = {
 };
 
 /** Weighed before and after its drying, then in the air: grams the drying takes out, and grams taken up by day. */
-export type DemoWater = {
+type DemoWater = {
 	load: 'petg' | 'asa' | 'pla';
 	tareG: number;
 	tareKnown: boolean;

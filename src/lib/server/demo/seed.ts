@@ -340,12 +340,13 @@ async function weighAndDry(bench: DemoBench, ids: string[], scale: string): Prom
 	return dryer;
 }
 
-const STEP_LB = 5;
-const MOST_LB = 35;
+const FIRST_LB = 10;
+const STEP_LB = 2.5;
+const MOST_LB = 32.5;
 const LB_N = 4.4482216;
 const BUCKET = '0.42 kg';
 
-/** Hooks over a beam with a bucket, five pounds at a time until they drop or the weights run out. */
+/** Hooks over a beam with a bucket, two and a half pounds at a time until they drop or the weights run out. */
 async function loadHooks(bench: DemoBench, spool: DemoSpool, spoolId: string): Promise<void> {
 	const { db } = bench;
 	const [mean, sd] = spool.truth.hookN ?? [0, 0];
@@ -361,7 +362,7 @@ async function loadHooks(bench: DemoBench, spool: DemoSpool, spoolId: string): P
 			);
 		await say('bucketMass', BUCKET);
 		const breaksAtLb = (bench.normal(mean, sd) - 0.42 * 9.80665) / LB_N;
-		let lb = STEP_LB;
+		let lb = FIRST_LB;
 		while (lb < breaksAtLb && lb <= MOST_LB) {
 			await say('loadHeld', `${lb} lb`);
 			lb += STEP_LB;

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { instant, zone } from '$lib/schemas/common';
 
 /** What a column holds, as far as a file has to know. */
-export type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json';
+type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json';
 
 export type Column = { name: string; kind: ColumnKind; required: boolean; length: number | null; column: MySqlColumn };
 
@@ -26,9 +26,7 @@ export function columnsOf(table: MySqlTable): Column[] {
 		const type = column.getSQLType();
 		const length = /^varchar\((\d+)\)$/.exec(type)?.[1];
 		const kind = KINDS[type] ?? (length ? 'text' : 'json');
-		return [
-			{ name, kind, required: column.notNull && !column.hasDefault, length: length ? Number(length) : null, column: column as MySqlColumn }
-		];
+		return [{ name, kind, required: column.notNull && !column.hasDefault, length: length ? Number(length) : null, column }];
 	});
 }
 

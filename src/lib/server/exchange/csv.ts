@@ -15,7 +15,7 @@ export function writeCsv(columns: readonly Column[], rows: readonly Record<strin
 		if (value === null || value === undefined) return '';
 		if (kind === 'json') return JSON.stringify(value);
 		if (kind === 'yesNo') return value ? 'yes' : 'no';
-		const text = String(value as string | number);
+		const text = typeof value === 'string' ? value : JSON.stringify(value);
 		return kind === 'text' && FORMULA.test(text) ? `'${text}` : text;
 	};
 	return (

@@ -18,7 +18,7 @@ export type Aliases = Map<string, string>;
 const CHUNK = 400;
 
 /** The schema of a row: every column by its kind and the table's rules; nothing else. */
-export function rowSchema(table: RecordTable, columns = columnsOf(table.table)) {
+function rowSchema(table: RecordTable, columns = columnsOf(table.table)) {
 	return z.strictObject(Object.fromEntries(columns.map((c) => [c.name, columnSchema(c, table.rules?.[c.name])])));
 }
 
@@ -135,7 +135,7 @@ async function unknownReferences(tx: Transaction, table: RecordTable, rows: read
 /** What a row points at. Amendments and notes say themselves what kind of thing they are about. */
 function pointersOf(table: RecordTable, { row, values }: Checked): { row: number; name: string; target: string; id: string }[] {
 	const plain = Object.entries(table.refs).flatMap(([name, target]) =>
-		values[name] ? [{ row, name, target, id: String(values[name]) }] : []
+		typeof values[name] === 'string' ? [{ row, name, target, id: values[name] }] : []
 	);
 	if (!('targetKind' in values)) return plain;
 	const kind = String(values.targetKind);

@@ -91,7 +91,7 @@
 		</p>
 	{/if}
 </div>
-<div class="flex flex-wrap gap-x-4 gap-y-2 text-[0.9rem] text-muted">
+<div class="flex flex-wrap items-center gap-x-4 gap-y-2 text-[0.9rem] text-muted">
 	<button type="button" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act lg:hidden" onclick={() => submit(typed)}>Keep</button>
 	{#if also}
 		<button

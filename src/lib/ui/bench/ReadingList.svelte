@@ -21,9 +21,9 @@
 	{#each readings as reading (reading.id)}
 		<button
 			type="button"
-			class="rounded px-1 hover:bg-chosen {reading.status === 'excluded' ? 'text-muted line-through' : ''} {reading.corrected
-				? 'underline decoration-dotted'
-				: ''}"
+			class="min-h-[26px] min-w-[26px] rounded px-1 hover:bg-chosen {reading.status === 'excluded'
+				? 'text-muted line-through'
+				: ''} {reading.corrected ? 'underline decoration-dotted' : ''}"
 			title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'struck out; ' : ''}{waiting.has(reading.id)
 				? 'waiting to be kept'
 				: 'correct or strike out'}"

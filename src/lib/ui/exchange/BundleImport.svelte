@@ -39,7 +39,7 @@
 
 <label class="block text-[0.85rem] font-medium"
 	>A trial bundle in
-	<input type="file" accept=".json,application/json" class="block text-[0.95rem] font-normal" onchange={(e) => void take(e)} /></label
+	<input type="file" accept=".json,application/json" class="file-field" onchange={(e) => void take(e)} /></label
 >
 <div aria-live="polite">
 	{#if working}<p>Taking it in …</p>{/if}

@@ -76,7 +76,7 @@
 				bind:value={table}
 				onchange={() => (fresh(), text && void look(false))}
 			>
-				{#each tables as t (t.name)}<option value={t.name}>{t.name}: {t.about}</option>{/each}
+				{#each tables as t (t.name)}<option value={t.name}>{t.name}</option>{/each}
 			</select></label
 		>
 		<label class="text-[0.85rem] font-medium"
@@ -123,6 +123,7 @@
 		{/if}
 	</div>
 	{#if chosen}
+		<p class="small"><strong>{chosen.name}</strong>: {chosen.about}.</p>
 		<details>
 			<summary class="small">The header of {chosen.name}</summary>
 			<table class="mt-1 text-left text-[0.9rem]">

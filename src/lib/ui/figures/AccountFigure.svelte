@@ -2,9 +2,10 @@
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { bareValue } from '../words/quantities';
 	import { accountShape } from './account-shape';
+	import { CELL_WIDTH } from './scale';
 
 	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
-	const W = 104;
+	const W = CELL_WIDTH;
 	const points = $derived(finding.figure.kind === 'account' ? finding.figure.points : []);
 	const shape = $derived(
 		accountShape(points, def.scale, { width: W, massTop: 2, massHeight: 11, waterTop: 15, waterHeight: 21, inset: 3 })
@@ -12,7 +13,7 @@
 </script>
 
 <!-- The grey steps are the mass on the scale, the line below is the water in it, on the column's own scale. -->
-<svg viewBox="0 0 {W} 38" class="block w-full max-w-[104px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 38" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<path d={shape.mass} fill="none" stroke="var(--muted)" stroke-width="1.2" />
 	<line x1="3" x2={W - 3} y1={shape.zeroY} y2={shape.zeroY} stroke="var(--line)" />
 	<path d={shape.band} fill="var(--water)" opacity="0.22" />

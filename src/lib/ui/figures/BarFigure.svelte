@@ -1,17 +1,17 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { bareValue } from '../words/quantities';
-	import { anchorAt, place } from './scale';
+	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
-	const W = 116;
+	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W, 1);
 	const base = $derived(finding.figure.kind === 'bar' ? finding.figure.base : null);
 	const shown = $derived(finding.estimate ?? base);
 </script>
 
 <!-- The pale bar is the price, the dark end what failures add, the line its interval. -->
-<svg viewBox="0 0 {W} 36" class="block w-full max-w-[116px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 36" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<line x1="1" x2={W - 1} y1="26" y2="26" stroke="var(--line)" />
 	{#if base !== null}<rect x="1" y="21" width={x(base) - 1} height="10" fill="var(--faint)" />{/if}
 	{#if finding.estimate !== null}

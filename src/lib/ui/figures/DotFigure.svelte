@@ -1,15 +1,15 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { bareValue } from '../words/quantities';
-	import { anchorAt, place } from './scale';
+	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
-	const W = 120;
+	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W);
 	const points = $derived(finding.figure.kind === 'dot' ? finding.figure.points : []);
 </script>
 
-<svg viewBox="0 0 {W} 36" class="block w-full max-w-[120px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 36" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
 	{#each points as point, i (i)}<circle cx={x(point)} cy="30" r="2.4" fill="var(--muted)" opacity="0.45" />{/each}
 	{#if finding.estimate !== null}

@@ -4,6 +4,7 @@
 	import BarFigure from './BarFigure.svelte';
 	import DotFigure from './DotFigure.svelte';
 	import { findingLabel } from './label';
+	import { CELL_WIDTH } from './scale';
 	import LoadsFigure from './LoadsFigure.svelte';
 	import ShareFigure from './ShareFigure.svelte';
 	import StepsFigure from './StepsFigure.svelte';
@@ -24,7 +25,7 @@
 <!-- A figure kind of a finding maps to a component here, and nowhere else. -->
 {#if main}
 	{#if main.figure.kind === 'strand'}
-		<Strand data={main.figure} {places} {hex} {label} width={136} />
+		<Strand data={main.figure} {places} {hex} {label} width={CELL_WIDTH} />
 	{:else if main.figure.kind === 'steps'}
 		<StepsFigure {findings} {def} {label} />
 	{:else if main.figure.kind === 'words'}

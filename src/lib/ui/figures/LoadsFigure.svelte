@@ -1,10 +1,10 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { bareValue } from '../words/quantities';
-	import { anchorAt, place } from './scale';
+	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
-	const W = 104;
+	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W);
 	const loads = $derived(finding.figure.kind === 'loads' ? finding.figure.loads : []);
 	const gap = $derived(Math.min(3.4, 12 / Math.max(1, loads.length)));
@@ -12,7 +12,7 @@
 </script>
 
 <!-- Each specimen is a stroke from what it held to what broke it, a dot where the load was read, an arrow where it never broke. -->
-<svg viewBox="0 0 {W} 38" class="block w-full max-w-[104px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 38" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="20" y2="20" stroke="var(--line)" />
 	{#each loads as load, i (i)}
 		{@const y = 24 + i * gap}

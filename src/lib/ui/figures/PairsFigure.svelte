@@ -7,9 +7,16 @@
 	const W = 190;
 	const H = 92;
 	const [LEFT, RIGHT] = [62, 128];
+	/** The range of these pairs, never finer than a fifth of the quantity's scale: a single step must not look like a cliff. */
+	const range = $derived.by(() => {
+		const values = compared.pairs.flatMap((p) => [p.wet, p.dry]);
+		const [low, high] = [Math.min(...values), Math.max(...values)];
+		const pad = Math.max(0, (def.scale.high - def.scale.low) / 5 - (high - low)) / 2;
+		return { low: low - pad, high: high + pad };
+	});
 	/** Better is always up. */
 	const y = (v: number) => {
-		const share = (v - def.scale.low) / (def.scale.high - def.scale.low);
+		const share = (v - range.low) / (range.high - range.low);
 		const good = def.direction === 'less' ? 1 - share : share;
 		return 12 + (1 - Math.min(1, Math.max(0, good))) * (H - 34);
 	};

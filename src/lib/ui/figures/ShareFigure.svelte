@@ -1,14 +1,14 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
-	import { place } from './scale';
+	import { CELL_WIDTH, place } from './scale';
 
 	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
-	const W = 84;
+	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W);
 	const figure = $derived(finding.figure.kind === 'share' ? finding.figure : null);
 </script>
 
-<svg viewBox="0 0 {W} 36" class="block w-full max-w-[84px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 36" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
 	{#if finding.interval}<line
 			x1={x(finding.interval.low)}

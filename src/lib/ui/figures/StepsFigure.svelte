@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { bareValue } from '../words/quantities';
-	import { anchorAt, place } from './scale';
+	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	/** One finding a condition; the one that counts first. */
 	let { findings, def, label }: { findings: Finding[]; def: QuantityDef; label: string } = $props();
-	const W = 96;
+	const W = CELL_WIDTH;
 	const STEP = 5;
 	const x = (v: number) => place(v, def.scale, W);
 	const known = $derived(findings.filter((f) => f.estimate !== null));
@@ -23,7 +23,7 @@
 </script>
 
 <!-- Wet is a ring, dried a diamond: water and heat differ by shape before colour. -->
-<svg viewBox="0 0 {W} 38" class="block w-full max-w-[96px] overflow-visible" role="img" aria-label={label}>
+<svg viewBox="0 0 {W} 38" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
 	<line x1="4" x2={W - 4} y1="26" y2="26" stroke="var(--line)" />
 	{#each ticks as tick (tick)}<line x1={x(tick)} x2={x(tick)} y1="23.5" y2="28.5" stroke="var(--line)" />{/each}
 	{#if paired}<line

@@ -36,7 +36,7 @@
 						onchange?.(option.value);
 					}}
 				/>
-				{#if value === option.value}<span aria-hidden="true">✓ </span>{/if}{option.label}
+				{#if value === option.value}<span aria-hidden="true" class="mr-1">✓</span>{/if}{option.label}
 			</label>
 		{/each}
 	</div>

@@ -7,8 +7,8 @@
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
 	const W = 560;
-	const H = 210;
-	const box = { width: W, massTop: 18, massHeight: 52, waterTop: 96, waterHeight: 84, inset: 46 };
+	const H = 222;
+	const box = { width: W, massTop: 18, massHeight: 52, waterTop: 108, waterHeight: 84, inset: 46 };
 	/** A scale that holds the band, rounded up to a tenth of a per cent. */
 	const scale = $derived.by(() => {
 		const most = Math.max(0.1, ...points.map((p) => Math.max(p.highPct, p.pct)));

@@ -3,6 +3,7 @@
 	import type { SpoolEvidence } from '$lib/core/evidence';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import Figure from '../figures/Figure.svelte';
+	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
@@ -47,7 +48,7 @@
 					>Spool<span class="small block font-normal">code · maker</span></th
 				>
 				{#each sheet.columns as def (def.id)}
-					<th scope="col" class="px-1.5 py-1.5 align-top font-semibold">
+					<th scope="col" class="px-1 py-1.5 align-top font-semibold">
 						{quantityName(def)}<span class="small block font-normal whitespace-nowrap">{quantityUnder(def, currency)}</span>
 					</th>
 				{/each}
@@ -61,9 +62,16 @@
 						<th scope="row" class="sticky left-0 z-10 max-w-[9.5rem] min-w-[8rem] bg-panel px-2 py-1 font-normal">
 							<a href="/spools/{spool.id}" class="block">
 								<span class="wide text-[1.12rem] leading-tight font-bold">{spool.code}</span>
-								{#if roles[spool.id] === 'house'}<span class="ml-1 text-[0.85rem] font-semibold text-act-ink">house spool</span>{/if}
 								{#if verdicts[spool.id]}<span class="ml-1 rounded border border-ink px-1 text-[0.8rem]">{verdicts[spool.id]}</span>{/if}
-								<span class="block leading-none"><Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} /></span>
+								<span class="flex items-center gap-1.5 leading-none"
+									><Sliver
+										hex={spool.colourHex}
+										label={spool.colourName ?? undefined}
+										class={roles[spool.id] === 'house' ? 'w-7' : 'w-12'}
+									/>{#if roles[spool.id] === 'house'}<span class="text-[0.78rem] font-semibold whitespace-nowrap text-act-ink"
+											>house spool</span
+										>{/if}</span
+								>
 								<span class="small line-clamp-2 text-[0.78rem]! leading-tight" title={productLine(spool)}>{productLine(spool)}</span>
 							</a>
 						</th>
@@ -72,10 +80,11 @@
 							{@const main = cell?.findings[0]}
 							{@const figureless = !main || (main.n === 0 && !(main.figure.kind === 'bar' && main.figure.base !== null))}
 							{@const missing = cell ? missingOf(row, def, cell) : null}
-							<td class="px-1.5 py-1 align-middle {figureless ? 'hatched' : ''}">
+							<td class="px-1 py-1 align-middle {figureless ? 'hatched' : ''}">
 								<a
 									href={stationHref(trialId, def.station, spool.id)}
-									class="flex min-h-[46px] items-center gap-1 rounded focus-visible:outline-offset-0"
+									style:min-width="{CELL_WIDTH}px"
+									class="flex min-h-[46px] flex-col justify-center rounded focus-visible:outline-offset-0"
 									title={main && !figureless ? cell.findings.map((f) => findingLabel(f, def, currency)).join('\n') : undefined}
 								>
 									{#if figureless}
@@ -89,16 +98,16 @@
 										{/if}
 									{:else}
 										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
-										<span class="flex w-5 shrink-0 flex-col text-[0.8rem] leading-tight font-bold">
+										<span class="flex min-h-[14px] items-baseline gap-1.5 text-[0.8rem] leading-none font-bold">
 											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span
 												>{/if}
 											{#if flagged(spool.id, def.id)}
 												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
 											{/if}
+											{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}
+												<span class="small font-normal">{CONDITION_WORDS[main.subject.condition]}</span>
+											{/if}
 										</span>
-										{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}
-											<span class="small">{CONDITION_WORDS[main.subject.condition]}</span>
-										{/if}
 									{/if}
 								</a>
 							</td>
@@ -112,18 +121,9 @@
 				<td class="sticky left-0 bg-panel"></td>
 				{#each sheet.columns as def (def.id)}
 					{@const [low, high] = scaleWords(def)}
-					<td class="px-1.5 py-1">
-						<span
-							class="flex justify-between"
-							style:max-width={def.figure === 'strand'
-								? '136px'
-								: def.figure === 'words'
-									? '76px'
-									: def.figure === 'share'
-										? '84px'
-										: def.figure === 'steps'
-											? '96px'
-											: '118px'}><span>{low}</span><span>{high}</span></span
+					<td class="px-1 py-1">
+						<span class="flex justify-between" style:max-width="{def.figure === 'words' ? 76 : CELL_WIDTH}px"
+							><span>{low}</span><span>{high}</span></span
 						>
 					</td>
 				{/each}

@@ -39,7 +39,7 @@
 			{#if failure}<span>{FAILURE_MODE_WORDS[failure.typedText] ?? failure.typedText}</span>{/if}
 			<button
 				type="button"
-				class="link ml-auto text-[0.85rem]"
+				class="link ml-auto min-h-[26px] text-[0.85rem]"
 				disabled={waiting.has(specimen.id)}
 				aria-label="Amend specimen {number}"
 				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'struck out' : 'amend'}</button

@@ -10,11 +10,11 @@ const WORDS: Record<string, QuantityWords> = {
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
-	bridge: { name: 'Bridge', under: 'longest clean mm', decimals: 0, unit: 'mm' },
+	bridge: { name: 'Bridge', under: 'longest, mm', decimals: 0, unit: 'mm' },
 	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
-	waterUptake: { name: 'Moisture', under: 'most taken up %', decimals: 2, unit: '%' },
-	dryingLoss: { name: 'Drying', under: 'lost in the first %', decimals: 2, unit: '%' },
-	strengthLoad: { name: 'Strength', under: 'mean load N', decimals: 0, unit: 'N' },
+	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
+	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },
+	strengthLoad: { name: 'Strength', under: 'mean load, N', decimals: 0, unit: 'N' },
 	strengthBlows: { name: 'Blows', under: 'until it broke', decimals: 1, unit: '' },
 	strengthByHand: { name: 'By hand', under: 'in four words', decimals: 1, unit: '' },
 	softening: { name: 'Softens at', under: 'handbook, °C', decimals: 0, unit: '°C' },
@@ -40,7 +40,7 @@ export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
 const ORDINALS: Record<string, readonly string[]> = { strings: STRING_MARKS, strengthByHand: BY_HAND_WORDS };
 
 /** The word of a rank, or null for a quantity that is told in numbers. */
-export function rankWord(id: string, rank: number): string | null {
+function rankWord(id: string, rank: number): string | null {
 	const words = ORDINALS[id];
 	return words?.[Math.min(words.length - 1, Math.max(0, Math.round(rank)))] ?? null;
 }

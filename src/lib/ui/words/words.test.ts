@@ -16,6 +16,7 @@ import {
 import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';
+import { finding as findingSchema } from '$lib/schemas/finding';
 import { flagLines, missingWords, nextWords, sentence } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
 import { bareValue, kindWords, quantityName, valueWords } from './quantities';
@@ -177,7 +178,8 @@ describe('words', () => {
 			expect(nextWords(act, 'KE1')).not.toMatch(/undefined|NaN/);
 		}
 	});
-	it('no finding carries what JSON cannot', () => {
+	it('every finding is as the API describes it, and carries nothing that JSON cannot', () => {
+		for (const one of findings) expect(findingSchema.safeParse(one).error?.issues).toBeUndefined();
 		for (const finding of findings) expect(JSON.parse(JSON.stringify(finding))).toEqual(finding);
 	});
 	it('every quantity has a name and words for its values', () => {

@@ -69,6 +69,9 @@
 		data.sheet.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate)))
 	);
 
+	const FLAGS_SHOWN = 3;
+	const flagged = $derived(flagLines(weighedFlags, codeOf));
+
 	// A pause between drags, so that a moving slider does not start a worker a pixel.
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	$effect(() => {
@@ -165,8 +168,23 @@
 				<h2 class="font-semibold">Why</h2>
 				<ul class="mt-1 list-disc space-y-1 pl-4">
 					{#each explanationLines(explanation, rows, words) as line (line)}<li>{line}</li>{/each}
-					{#each flagLines(weighedFlags, codeOf) as line (line)}<li><strong>≠ Not like with like.</strong> {line}</li>{/each}
 				</ul>
+				{#if flagged.length}
+					<div class="question mt-2">
+						<h3 class="font-semibold">≠ Not like with like</h3>
+						<ul>
+							{#each flagged.slice(0, FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
+						</ul>
+						{#if flagged.length > FLAGS_SHOWN}
+							<details>
+								<summary class="small">{flagged.length - FLAGS_SHOWN} more</summary>
+								<ul>
+									{#each flagged.slice(FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
+								</ul>
+							</details>
+						{/if}
+					</div>
+				{/if}
 			</section>
 		</div>
 		<div class="order-1 space-y-4 lg:order-3">

@@ -135,7 +135,7 @@
 		}}
 	>
 		<h2 class="font-semibold">Name and question</h2>
-		<Field id="trial-name" path="name" label="Name" bind:value={facts.name} errors={factErrors} />
+		<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={factErrors} />
 		<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={factErrors} />
 		<Button type="submit" size="sm" color="alternative">Keep the name</Button>
 	</form>

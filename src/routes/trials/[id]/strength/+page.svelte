@@ -44,6 +44,8 @@
 	const local = new SvelteMap<string, Specimen & { spoolId: string }>();
 	/** The specimen that is being loaded, for each spool; none between two. */
 	const open = new SvelteMap<string, string>();
+	/** Last load of each specimen of this page, known at the key press and not only when it is stored. */
+	const lastStep = new Map<string, number>();
 	/** The one that broke last and can still be told how. */
 	let broken = $state<{ id: string; number: number } | null>(null);
 
@@ -96,28 +98,37 @@
 		if (next) choose(next.spool.id);
 	}
 
-	/** The specimen a load belongs to: the open one, or a new one with its bucket. */
-	async function specimen(spoolId: string): Promise<string> {
+	/** The specimen a load belongs to, opened at once: the next key must find it there. */
+	function specimen(spoolId: string): { id: string; store: () => Promise<void> } {
 		const known = open.get(spoolId);
-		if (known) return known;
+		if (known) return { id: known, store: () => Promise.resolve() };
 		const id = newId();
 		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...hereAndNow() };
 		open.set(spoolId, id);
 		local.set(id, { ...body, at: Date.parse(body.at), status: 'counts', corrected: false, confirmed: false });
-		await outbox.put('specimens', body);
-		if (method === 'steps' && bucket.trim()) await bench.keep({ spoolId, quantity: 'bucketMass', typed: bucket.trim(), specimenId: id });
-		return id;
+		const mass = method === 'steps' ? bucket.trim() : '';
+		return {
+			id,
+			async store() {
+				await outbox.put('specimens', body);
+				if (mass) await bench.keep({ spoolId, quantity: 'bucketMass', typed: mass, specimenId: id });
+			}
+		};
 	}
 
 	// One after the other, so that the specimen reaches the outbox before its loads.
 	let queue = Promise.resolve();
-	function store(spoolId: string, rows: { quantity: string; typed: string }[], ends: boolean): void {
-		queue = queue.then(async () => {
-			const id = await specimen(spoolId);
-			for (const row of rows) await bench.keep({ spoolId, ...row, specimenId: id });
-			if (!ends) return;
-			broken = { id, number: count };
+	function store(spoolId: string, row: { quantity: string; typed: string }, value: number | null, ends: boolean): void {
+		const number = open.has(spoolId) ? count : count + 1;
+		const of = specimen(spoolId);
+		if (value !== null) lastStep.set(of.id, value);
+		if (ends) {
 			open.delete(spoolId);
+			broken = row.quantity.endsWith('Broke') ? { id: of.id, number } : null;
+		}
+		queue = queue.then(async () => {
+			await of.store();
+			await bench.keep({ spoolId, ...row, specimenId: of.id });
 		});
 	}
 
@@ -129,7 +140,7 @@
 		const typed = blows ? read.typed : withUnit(read.typed, unit);
 		const value = readReading(read.quantity, typed);
 		if (!value.ok) return refusalWords(value);
-		const before = steps.flatMap((r) => (r.value === null ? [] : [r.value])).at(-1);
+		const before = current === null ? undefined : lastStep.get(current);
 		if (method === 'steps' && before !== undefined && value.value <= before)
 			return { message: 'is not more than the last step.', suggestion: null };
 		if (method === 'steps' && bucket.trim()) {
@@ -141,7 +152,7 @@
 			unit = said;
 			localStorage.setItem('draught-load-unit', said);
 		}
-		store(evidence.spool.id, [{ quantity: read.quantity, typed }], method !== 'steps' || read.quantity.endsWith('Broke'));
+		store(evidence.spool.id, { quantity: read.quantity, typed }, value.value, method !== 'steps' || read.quantity.endsWith('Broke'));
 		return null;
 	}
 	function neverBroke(): void {
@@ -150,7 +161,7 @@
 		field?.focus();
 	}
 	function byHand(word: string): void {
-		if (evidence && shape.trim()) store(evidence.spool.id, [{ quantity: 'byHand', typed: word }], true);
+		if (evidence && shape.trim()) store(evidence.spool.id, { quantity: 'byHand', typed: word }, null, true);
 	}
 	function failed(word: string): void {
 		if (!evidence || !broken) return;
@@ -164,6 +175,7 @@
 		void bench.takeBack(latest.id);
 		// A break taken back: the specimen still hangs there.
 		if (latest.specimenId && latest.quantity.endsWith('Broke') && method === 'steps') open.set(evidence.spool.id, latest.specimenId);
+		if (latest.specimenId) lastStep.delete(latest.specimenId);
 		broken = null;
 	}
 	async function reload(): Promise<void> {
@@ -185,7 +197,7 @@
 			Eye protection and a shield: breaking things throws fragments. Stand clear of hung weights, nothing under them. Never hang a person,
 			or anything overhead, on a printed part.
 		</p>
-		<div class="mb-3 grid gap-x-5 gap-y-2 sm:grid-cols-[9rem_auto] xl:grid-cols-[9rem_auto_auto]">
+		<div class="mb-2 flex flex-wrap items-start gap-x-5 gap-y-2">
 			<Field
 				id="shape"
 				label="What is loaded"
@@ -193,6 +205,7 @@
 				errors={[]}
 				placeholder="hook"
 				list={['hook', 'bar', 'bracket', 'strip']}
+				class="w-44"
 			/>
 			<Choice
 				name="orientation"
@@ -201,6 +214,16 @@
 				options={(['flat', 'edge', 'upright'] as const).map((value) => ({ value, label: ORIENTATION_WORDS[value] ?? value }))}
 				onchange={() => open.clear()}
 			/>
+			{#if method === 'steps'}
+				<Field
+					id="bucket"
+					label="Bucket, added to every load"
+					bind:value={() => bucket, (v) => ((bucket = v), localStorage.setItem('draught-bucket', v))}
+					errors={[]}
+					placeholder="0.4 kg"
+					class="w-44"
+				/>
+			{/if}
 			<Choice
 				name="method"
 				legend="How"
@@ -209,20 +232,6 @@
 				onchange={() => open.clear()}
 			/>
 		</div>
-		{#if method === 'steps'}
-			<div class="mb-2 flex flex-wrap items-end gap-3">
-				<div class="w-40">
-					<Field
-						id="bucket"
-						label="Bucket itself"
-						bind:value={() => bucket, (v) => ((bucket = v), localStorage.setItem('draught-bucket', v))}
-						errors={[]}
-						placeholder="0.4 kg"
-						hint="added to every load"
-					/>
-				</div>
-			</div>
-		{/if}
 		{#if method === 'byHand'}
 			<fieldset>
 				<legend class="mb-1 font-medium">How does it give way in the hands?</legend>
