@@ -128,7 +128,7 @@ await runTask(async () => {
 		const page = async () => sheetOf(await loadTrial(db, trialId), Date.now());
 		const firstCall = await msAsync(page);
 		const cold: number[] = [];
-		for (let i = 0; i < ROUNDS / 3; i++) {
+		for (let i = 0; i < ROUNDS; i++) {
 			// Every spool changed: nothing remembered is good any more.
 			await pool.query('UPDATE spool SET revision = revision + 1');
 			cold.push(await msAsync(page));

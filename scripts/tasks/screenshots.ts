@@ -23,15 +23,19 @@ await runTask(async () => {
 			{ name: 'intake', path: `${trial}/intake` },
 			{ name: 'diameter', path: `${trial}/diameter?spool=${spools[0]?.id}` },
 			{ name: 'diameter-phone', path: `${trial}/diameter?spool=${gifts[0]?.id}`, width: 390, height: 844 },
+			{ name: 'moisture', path: `${trial}/moisture?spool=${spools[0]?.id}` },
+			{ name: 'drying', path: `${trial}/drying` },
 			{ name: 'prints', path: `${trial}/prints?spool=${spools[0]?.id}` },
-			{ name: 'prints-phone', path: `${trial}/prints?spool=${gifts[0]?.id}`, width: 390, height: 844, theme: 'dark' },
+			{ name: 'strength', path: `${trial}/strength?spool=${spools[0]?.id}` },
+			{ name: 'strength-phone', path: `${trial}/strength?spool=${spools[0]?.id}`, width: 390, height: 844, theme: 'dark' },
 			{ name: 'cost', path: `${trial}/cost` },
 			{ name: 'pick', path: `${trial}/pick`, after: '20,000 draws' },
-			{ name: 'pick-dark', path: `${trial}/pick`, theme: 'dark', after: '20,000 draws' },
 			{ name: 'rules', path: `${trial}/rules` },
 			{ name: 'recall', path: '/spools?q=petg' },
 			{ name: 'spool', path: `/spools/${spools[0]?.id}` },
-			{ name: 'workshop', path: '/workshop' }
+			{ name: 'workshop', path: '/workshop' },
+			{ name: 'handbook', path: '/handbook' },
+			{ name: 'exchange', path: '/exchange' }
 		];
 		for (const shot of shots) {
 			const page = await browser.newPage({

@@ -13,6 +13,7 @@ export const protocol: Protocol = {
 	diameterPlaces: 5,
 	diameterDirections: 2,
 	nominalMm: 1.75,
+	currency: null,
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
 	ownMeasures: [],

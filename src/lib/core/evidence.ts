@@ -141,6 +141,8 @@ export type Protocol = {
 	diameterDirections: number;
 	/** Diameter the profile assumes. */
 	nominalMm: number;
+	/** What the trial counts in; prices in another currency are no prices here. Null outside a trial. */
+	currency: string | null;
 	/** Top of the strength scale: a hook and a tensile bar break at very different loads. */
 	strengthHighN: number;
 	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */

@@ -252,7 +252,10 @@ describe('handbook and printers', () => {
 		const own = { ...figures, softeningC: { low: 58, high: 58, source: 'own test' } };
 		await postHandbook(t.db, checked(handbookBody, { material: figures.material, figures: own }), NOW);
 		expect((await loadHandbook(t.db))[0]).toMatchObject({ edited: true, softeningC: { low: 58, source: 'own test' } });
-		await postHandbook(t.db, checked(handbookBody, { material: figures.material, figures: null }), NOW + 1);
+		const lower = { ...own, material: figures.material.toLowerCase() };
+		await postHandbook(t.db, checked(handbookBody, { material: lower.material, figures: lower }), NOW + 1);
+		expect((await loadHandbook(t.db)).filter((m) => m.material.toUpperCase() === figures.material)).toHaveLength(1);
+		await postHandbook(t.db, checked(handbookBody, { material: figures.material, figures: null }), NOW + 2);
 		expect((await loadHandbook(t.db))[0]).toEqual(first);
 	});
 	it('a figure needs a source, and its ends in order', async () => {

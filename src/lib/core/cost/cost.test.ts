@@ -9,6 +9,22 @@ import { wasteFactor } from './waste-factor';
 const find = (given: Parameters<typeof evidence>[0]) => costStation.find(evidence(given), protocol, 0) as [Finding, Finding];
 const failed = (percentReached: number) => attempt({ outcome: 'failed', cause: 'filament', percentReached });
 
+describe('a trial’s currency', () => {
+	const inEuro = { ...protocol, currency: 'EUR' };
+	const price = (quotes: ReturnType<typeof quote>[]) => costStation.find(evidence({ quotes }), inEuro, 0)[0];
+	it('a price in another one is no price here: nothing is converted, and it is said', () => {
+		expect(price([quote({ currency: 'SEK' })])).toMatchObject({
+			estimate: null,
+			sampling: { reason: { id: 'otherCurrency', params: { currency: 'SEK', wanted: 'EUR' } } },
+			missing: [{ action: 'addPrice', params: { currency: 'EUR' } }]
+		});
+	});
+	it('of several, the first in the trial’s currency counts; outside a trial any does', () => {
+		expect(price([quote({ currency: 'SEK', priceMinor: 25_000 }), quote({ priceMinor: 2100 })])?.estimate).toBe(21);
+		expect(costStation.find(evidence({ quotes: [quote({ currency: 'SEK', priceMinor: 25_000 })] }), protocol, 0)[0]?.estimate).toBe(250);
+	});
+});
+
 describe('price per kilogram', () => {
 	it('takes shipping and quantity in (arithmetic)', () => {
 		expect(pricePerKgOf({ priceMinor: 3980, shippingMinor: 490, quantity: 2, netMassG: 1000 })).toBeCloseTo(22.35, 12);

@@ -1,5 +1,5 @@
 import jStat from 'jstat';
-import type { Quote, SpoolEvidence } from '../evidence';
+import type { Protocol, Quote, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Message, Missing } from '../finding/types';
 import { outcomes } from '../prints/outcomes';
@@ -18,16 +18,26 @@ const PROBABILITIES = [0, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0
 export const costStation: Station = {
 	id: 'cost',
 	quantities: () => [pricePerKg, costPerGoodKg],
-	find(evidence) {
-		const quote = evidence.quotes[0] ?? null;
-		return [findPrice(evidence, quote), findGood(evidence, quote)];
+	find(evidence, protocol) {
+		const quote = evidence.quotes.find((q) => protocol.currency === null || q.currency === protocol.currency) ?? null;
+		return [findPrice(evidence, quote, protocol), findGood(evidence, quote, protocol)];
 	},
 	next: (findings) => findings.filter((f) => f.quantity === 'pricePerKg').flatMap((f) => f.missing)
 };
 
-function common(evidence: SpoolEvidence, quote: Quote | null) {
+function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol) {
 	const missing: Missing[] =
-		quote || evidence.pricesHidden ? [] : [{ action: 'addPrice', station: 'cost', count: 1, minutes: 1, params: {} }];
+		quote || evidence.pricesHidden
+			? []
+			: [
+					{
+						action: 'addPrice',
+						station: 'cost',
+						count: 1,
+						minutes: 1,
+						params: { currency: evidence.quotes.length > 0 ? (protocol.currency ?? '') : '' }
+					}
+				];
 	return {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		context: { ...EMPTY_CONTEXT, currencies: quote ? [quote.currency] : [], from: quote?.seenAt ?? null, to: quote?.seenAt ?? null },
@@ -36,7 +46,10 @@ function common(evidence: SpoolEvidence, quote: Quote | null) {
 	};
 }
 
-function noPrice(evidence: SpoolEvidence): Message {
+/** Why there is no price: hidden, none noted, or none in the trial's currency (nothing is converted). */
+function noPrice(evidence: SpoolEvidence, protocol: Protocol): Message {
+	const [other] = evidence.quotes;
+	if (other) return { id: 'otherCurrency', params: { currency: other.currency, wanted: protocol.currency ?? '' } };
 	return { id: evidence.pricesHidden ? 'priceHidden' : 'noPrice', params: {} };
 }
 
@@ -56,9 +69,9 @@ function quoteMessages(evidence: SpoolEvidence, quote: Quote): Message[] {
 	return [order, ...free];
 }
 
-function findPrice(evidence: SpoolEvidence, quote: Quote | null): Finding {
-	const base = { ...common(evidence, quote), method: 'pricePerKg', source: 'arithmetic' };
-	if (!quote) return makeFinding(pricePerKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence) } });
+function findPrice(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol): Finding {
+	const base = { ...common(evidence, quote, protocol), method: 'pricePerKg', source: 'arithmetic' };
+	if (!quote) return makeFinding(pricePerKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, protocol) } });
 	const estimate = pricePerKgOf(quote);
 	return makeFinding(pricePerKg, {
 		...base,
@@ -71,13 +84,13 @@ function findPrice(evidence: SpoolEvidence, quote: Quote | null): Finding {
 }
 
 /** Cost per kilogram that ends in good prints. The price is exact; the chance of failure is not, so the cost has its interval. */
-function findGood(evidence: SpoolEvidence, quote: Quote | null): Finding {
+function findGood(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol): Finding {
 	const base = {
-		...common(evidence, quote),
+		...common(evidence, quote, protocol),
 		method: 'costPerGoodKg',
 		source: 'geometric failures before a success; Wilson 1927; Jeffreys beta for draws'
 	};
-	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence) } });
+	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, protocol) } });
 	const perKg = pricePerKgOf(quote);
 	const { finished, failed, wasteShare } = outcomes(evidence.attempts);
 	const n = finished + failed;

@@ -112,6 +112,24 @@ function chainWith(chain: readonly Weighing[], tareG: number, since: number): Ch
 const relativeVariance = (chain: readonly Weighing[], net: readonly number[], i: number) =>
 	((chain[i] as Weighing).uG / (net[i] as number)) ** 2;
 
+/**
+ * Water that came and went in all, prints taken out, with its standard uncertainty: each unbroken stretch counts by its two ends.
+ * @returns null when no two weighings have anything but a print between them
+ * @example netWater(chain) // { waterG: 0.1, uG: 0.18, n: 13 }
+ */
+export function netWater(chain: readonly Weighing[]): { waterG: number; uG: number; n: number } | null {
+	const runs = unbrokenRuns(chain, 0, chain.length - 1);
+	if (runs.length === 0) return null;
+	let waterG = 0;
+	let variance = 0;
+	for (const [first, last] of runs) {
+		const [from, to] = [chain[first] as Weighing, chain[last] as Weighing];
+		waterG += to.grossG - from.grossG;
+		variance += from.uG ** 2 + to.uG ** 2;
+	}
+	return { waterG: clean(waterG), uG: Math.sqrt(variance), n: chain.length };
+}
+
 /** First and last weighing of each stretch without a print between `from` and `to`; stretches of one weighing say nothing. */
 function unbrokenRuns(chain: readonly Weighing[], from: number, to: number): [number, number][] {
 	const runs: [number, number][] = [];

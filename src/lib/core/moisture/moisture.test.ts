@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, protocol, reading, weighed } from '../../../../tests/support/evidence';
 import type { Before } from '../evidence';
 import type { Finding } from '../finding/types';
-import { intervalsOf, relativeWater } from './account';
+import { intervalsOf, netWater, relativeWater } from './account';
 import { moistureStation, referenceIndex } from './station';
 import { tareOf } from './tare';
 import { weighings } from './weighings';
@@ -33,6 +33,14 @@ describe('mass chain', () => {
 	it('net water with printing taken out, to the digit', () => {
 		const water = intervalsOf(chainOf()).flatMap((i) => (i.waterG === null ? [] : [i.waterG]));
 		expect(water).toEqual([-0.6, 0.3, 0.5, 0.7, -0.3, -0.5, 0]);
+	});
+	it('in all it is the sum, and its uncertainty that of the ends of the unbroken stretches', () => {
+		const all = netWater(chainOf());
+		expect(all?.waterG).toBe(0.1);
+		// Stretches: opened to dried is none (a print lies first); 2 ends each of four: print-dried, print-air-air, print-air-air, print-air-air
+		expect(all?.uG).toBeCloseTo(Math.sqrt(8) * Math.hypot(0.05 / Math.sqrt(3), 0.1 / Math.sqrt(3)), 9);
+		expect(netWater(chainOf([[1000, null]]))).toBeNull();
+		expect(netWater([])).toBeNull();
 	});
 	it('filament used is told apart from water', () => {
 		const used = intervalsOf(chainOf()).flatMap((i) => (i.usedG === null ? [] : [i.usedG]));
@@ -134,6 +142,18 @@ describe('what lay between', () => {
 			events: [event({ kind: 'dried', at: at - 3 })]
 		});
 		expect(weighings(e)[1]?.before).toBe('dried');
+	});
+	it('a timed load counts where it went in, also when it is weighed before it is said to be done', () => {
+		const run = { runId: 'r', startedAt: at - 500, setPointC: 60, dryer: null };
+		const e = evidence({
+			readings: weighed([
+				[1000, null],
+				[996, null],
+				[997, null]
+			]),
+			events: [event({ kind: 'dried', at: at + 20, drying: run })]
+		});
+		expect(weighings(e).map((w) => w.before)).toEqual([null, 'dried', 'air']);
 	});
 	it('nothing recorded: air', () => expect(weighings(evidence({ readings: two }))[1]?.before).toBe('air'));
 	it('what the tester says counts before what is inferred', () => {

@@ -53,7 +53,9 @@ export function inferBefore(evidence: Pick<SpoolEvidence, 'attempts' | 'events'>
 	if (evidence.attempts.some((a) => a.status === 'counts' && within(a.at))) return 'print';
 	const happened = evidence.events.filter((e) => e.status === 'counts' && within(e.at));
 	if (happened.some((e) => e.kind === 'printed' || e.kind === 'cutOff' || e.kind === 'respooled')) return 'print';
-	return happened.some((e) => e.kind === 'dried') ? 'dried' : 'air';
+	// A load that is timed belongs where it went in: whoever weighs before saying that it is done still weighs a dried spool.
+	const dried = evidence.events.some((e) => e.status === 'counts' && e.kind === 'dried' && within(e.drying?.startedAt ?? e.at));
+	return dried ? 'dried' : 'air';
 }
 
 /**

@@ -82,7 +82,8 @@ function firmUp(input: PickInput, first: PickRow, second: PickRow | null): Expla
 		for (const part of row.parts) {
 			const def = input.defs.find((d) => d.id === part.quantity);
 			const finding = input.candidates.find((c) => c.spoolId === row.spoolId)?.findings[part.quantity];
-			if (!def || finding?.sampling.kind === 'exact') continue;
+			// Measuring firms up no price and no figure out of the handbook.
+			if (!def || finding?.sampling.kind === 'exact' || finding?.method === 'handbook') continue;
 			const spread = finding ? moments(finding.sampling) : null;
 			const sd = spread?.sd ?? (def.prior.high - def.prior.low) / Math.sqrt(12);
 			const share = part.weight * (sd / (def.scale.high - def.scale.low));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, diameters, evidence, mark, protocol, quote, reading } from '../../../../tests/support/evidence';
+import { attempt, diameters, evidence, mark, protocol, quote, reading, weighed } from '../../../../tests/support/evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { QuantityDef } from '../finding/types';
 import { candidatesFrom } from '../pick/candidates';
@@ -22,17 +22,7 @@ describe('trial sheet', () => {
 		const sheet = build([]);
 		expect(sheet.rows).toEqual([]);
 		expect(sheet.next).toBeNull();
-		expect(sheet.columns.map((c) => c.id)).toEqual([
-			'diameterMean',
-			'waterUptake',
-			'dryingLoss',
-			'printSuccess',
-			'overhang',
-			'bridge',
-			'strings',
-			'strengthLoad',
-			'costPerGoodKg'
-		]);
+		expect(sheet.columns.map((c) => c.id)).toEqual(['diameterMean', 'printSuccess', 'overhang', 'bridge', 'strings', 'costPerGoodKg']);
 	});
 	it('names unboxing first, then what weighs and is missing', () => {
 		const fresh = evidence({ spool: { code: 'KA1' } });
@@ -57,6 +47,19 @@ describe('trial sheet', () => {
 		expect(sheet.next).toBeNull();
 		const invited = ['moisture', 'drying', 'strength'];
 		expect(sheet.progress.filter((p) => !invited.includes(p.station)).every((p) => p.done === p.total)).toBe(true);
+	});
+	it('has a column for water or strength where it is weighed or was measured', () => {
+		const ids = (spools: ReturnType<typeof evidence>[], weights: Record<string, number>) =>
+			build(spools, STATIONS, weights).columns.map((c) => c.id);
+		expect(ids([], { waterUptake: 1, strengthLoad: 1 })).toEqual(expect.arrayContaining(['waterUptake', 'strengthLoad']));
+		const weighedTwice = evidence({
+			readings: weighed([
+				[1000, null],
+				[1001, 'air']
+			])
+		});
+		expect(ids([weighedTwice], {})).toContain('waterUptake');
+		expect(ids([weighedTwice], {})).not.toContain('dryingLoss');
 	});
 	it('invites to weigh, dry and load only where that is weighed', () => {
 		const looked = evidence({ readings: [unboxed(), ...diameters([1.75, 1.75])], attempts: [attempt()], quotes: [quote()] });

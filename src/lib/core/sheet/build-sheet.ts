@@ -29,7 +29,12 @@ export function buildSheet(given: {
 		evidence,
 		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, protocol, now) }))
 	}));
-	const columns = defs.filter((d) => d.onSheet);
+	const uninvited = new Set(stations.filter((s) => s.invited).map((s) => s.id));
+	// What nobody weighs and nobody measured is no column: an invitation must not fill the sheet with empty cells.
+	const seen = new Set(
+		found.flatMap(({ byStation }) => byStation.flatMap((b) => b.findings.filter((f) => f.n > 0).map((f) => f.quantity)))
+	);
+	const columns = defs.filter((d) => d.onSheet && (!uninvited.has(d.station) || seen.has(d.id) || (weights[d.id] ?? 0) > 0));
 	const chosen = found.map(({ byStation }) => {
 		const all = byStation.flatMap((b) => b.findings);
 		return new Map(columns.map((def) => [def.id, selectFindings(all, def.id, protocol)]));

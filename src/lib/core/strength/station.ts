@@ -90,7 +90,7 @@ function findOf(
 		...common,
 		...rest,
 		source: SOURCES[result.method],
-		messages: [...messages, ...failures],
+		messages: [...messages, ...beyondScale(result.estimate, def), ...failures],
 		...(result.method === 'strengthHeld' || result.method === 'strengthBounds' ? { gradeAtMost: 'thin' as const } : {}),
 		figure: { kind: 'loads', loads: observations }
 	});
@@ -103,6 +103,11 @@ const SOURCES = {
 	strengthHeld: 'loads survived (arithmetic)',
 	strengthBorrowed: 'one specimen, scatter borrowed from the house spool (house rule)'
 } as const;
+
+/** A scale that is too short draws and weighs all strong spools alike. */
+function beyondScale(estimate: number | null, def: QuantityDef): Message[] {
+	return estimate !== null && estimate > def.scale.high ? [{ id: 'beyondScale', params: { high: def.scale.high } }] : [];
+}
 
 /** Said with each result: how the specimens failed, most frequent first. */
 function failureMessages(used: readonly Observed[]): Message[] {

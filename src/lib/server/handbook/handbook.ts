@@ -24,7 +24,11 @@ export async function postHandbook(
 	now: number
 ): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'handbook', body, now }, async (tx) => {
-		await tx.insert(handbookEntry).values({ id: body.id, material: body.material, figures: body.figures, createdAt: now });
+		// "petg" is the PETG that is there, not another material.
+		const known = (await loadHandbook(tx)).find((m) => m.material.toUpperCase() === body.material.toUpperCase());
+		const material = known?.material ?? body.material;
+		const figures = body.figures && { ...body.figures, material };
+		await tx.insert(handbookEntry).values({ id: body.id, material, figures, createdAt: now });
 		return { id: body.id };
 	});
 }

@@ -96,6 +96,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				diameterPlaces: rules.protocol.diameterPlaces,
 				diameterDirections: rules.protocol.diameterDirections,
 				strengthHighN: rules.protocol.strengthHighN,
+				currency: head.currency,
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map((m): OwnMeasure => ({
 					id: m.id,

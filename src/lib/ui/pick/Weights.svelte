@@ -41,7 +41,9 @@
 	}
 	function toggleGate(def: QuantityDef, on: boolean): void {
 		const op = def.direction === 'less' ? 'atMost' : 'atLeast';
-		put({ ...of(def.id), gate: on ? { op, limit: (def.scale.low + def.scale.high) / 2 } : null }, true);
+		// Of things that are counted, such as unmet demands, none is what is meant.
+		const limit = def.figure === 'none' ? def.scale.low : (def.scale.low + def.scale.high) / 2;
+		put({ ...of(def.id), gate: on ? { op, limit } : null }, true);
 	}
 </script>
 

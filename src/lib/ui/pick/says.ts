@@ -34,14 +34,14 @@ export function gateWords(gate: GateResult, { defs, currency }: Words): string {
 	const def = defs.find((d) => d.id === gate.quantity);
 	if (!def) return gate.quantity;
 	const limit = `${quantityName(def)} ${gate.gate.op === 'atLeast' ? 'at least' : 'at most'} ${valueWords(def, gate.gate.limit, currency)}`;
-	if (gate.n === 0 || gate.by === null) return `${limit}: undecided, nothing measured`;
+	if (gate.by === null) return `${limit}: undecided, nothing measured`;
 	// Per cent of a share is a distance in points.
 	const distance =
 		def.id === 'printSuccess' || def.id === 'diameterOutside'
 			? `${upTo(Math.abs(gate.by) * 100, 0)} points`
 			: valueWords(def, Math.abs(gate.by), currency);
 	const side = gate.by >= 0 ? 'on the good side' : 'on the bad side';
-	return `${limit}: ${gate.state === 'pass' ? 'passed' : gate.state === 'fail' ? 'failed' : 'undecided'} (${distance} ${side}, n ${gate.n})`;
+	return `${limit}: ${gate.state === 'pass' ? 'passed' : gate.state === 'fail' ? 'failed' : 'undecided'} (${distance} ${side}, ${gate.n === 0 ? 'by the book, not measured' : `n ${gate.n}`})`;
 }
 
 /** What decided it, what would turn it, what would firm it up, what other rules pick. */
@@ -73,6 +73,8 @@ function firmUpLine(firmUp: { quantity: string; spoolId: string }, defs: Quantit
 	const station = defs.find((d) => d.id === firmUp.quantity)?.station;
 	if (firmUp.quantity === 'printSuccess' || station === 'cost')
 		return `What would firm it up most: more prints of ${code}, since few prints say little of its failures.`;
+	if (station === 'strength') return `What would firm it up most: more specimens of ${code}, for its ${name}.`;
+	if (station === 'moisture' || station === 'drying') return `What would firm it up most: more weighings of ${code}, for its ${name}.`;
 	if (station === 'prints') return `What would firm it up most: another print of ${code}, for its ${name}.`;
 	return `What would firm it up most: more readings of ${code}, for its ${name}.`;
 }

@@ -21,6 +21,13 @@
 			]
 		},
 		{
+			where: 'Strength, at the load field',
+			rows: [
+				['x', 'behind a load: it broke there'],
+				['h', 'behind a load or blows: it held']
+			]
+		},
+		{
 			where: 'Prints',
 			rows: [
 				['Ctrl Enter', 'keep the print'],

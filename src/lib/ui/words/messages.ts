@@ -96,6 +96,8 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 		`Weibull by maximum likelihood from ${plural(num(p, 'n'), 'specimen')}, ${num(p, 'broken')} of them broken (scale ${fixed(num(p, 'scale'), 0)}, shape ${fixed(num(p, 'shape'), 1)}).`,
 	oneIntervalFits: (p) =>
 		`All that is known is that the mean lies between ${upTo(num(p, 'low'), 0)} and ${upTo(num(p, 'high'), 0)}: the steps were too coarse to see the scatter.`,
+	beyondScale: (p) => `Beyond the top of this trial’s scale (${upTo(num(p, 'high'), 0)}); raise it in the rules.`,
+	otherCurrency: (p) => `Priced in ${text(p, 'currency')} only; this trial counts in ${text(p, 'wanted')}, and nothing is converted.`,
 	oneSpecimen: (p) => `One specimen: the next could be ${upTo(num(p, 'pct'), 0)} % off either way.`,
 	'failed.snapped': (p) => failed(p, 'snapped clean'),
 	'failed.bent': (p) => failed(p, 'bent, then broke'),
@@ -143,7 +145,7 @@ const ACTS: Record<string, (m: Missing) => { lead: string; rest: string }> = {
 	measureDiameter: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
 	printPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'wanted' }),
 	markPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'to mark' }),
-	addPrice: () => ({ lead: 'price', rest: 'not noted' }),
+	addPrice: (m) => ({ lead: 'price', rest: m.params.currency ? `in ${m.params.currency} not noted` : 'not noted' }),
 	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
 	weigh: (m) => ({ lead: plural(m.count, 'weighing'), rest: 'wanted' }),
 	dryWeighed: () => ({ lead: 'weigh, dry, weigh', rest: 'not done' }),

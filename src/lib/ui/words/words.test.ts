@@ -50,6 +50,7 @@ function everyState() {
 			attempts: [print, shaken],
 			readings: [mark(print, 'overhangLastClean', 60), mark(print, 'strings', 1), ...diameters(ten)]
 		}),
+		evidence({ quotes: [quote({ currency: 'SEK' })] }),
 		evidence({ quotes: [quote()], attempts: [failed], claims: two, readings: diameters(ten) }),
 		evidence({
 			quotes: [quote()],
@@ -76,6 +77,7 @@ function everyState() {
 		protocol: {
 			...protocol,
 			ownMeasures: [own],
+			currency: 'EUR',
 			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false },
 			lent: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
 		}
@@ -149,7 +151,8 @@ function strengthStates() {
 		loaded(step(90, 0), step(110, 1), step(70, 2), step(60, 3), step(80, 4), step(100, 5)),
 		loaded(step(90), step(90)),
 		loaded(step(90)),
-		loaded(step(90), [['loadHeld', 95]])
+		loaded(step(90), [['loadHeld', 95]]),
+		loaded(step(900))
 	];
 }
 

@@ -21,6 +21,7 @@
 	import { SETTING_WORDS } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import {
+		BEFORE_WORDS,
 		CONDITION_WORDS,
 		GRADE_WORDS,
 		kindWords,
@@ -50,12 +51,16 @@
 	const weighed = $derived(data.evidence.readings.filter((r) => r.quantity === 'grossMass' || r.quantity === 'tareMass'));
 	const dryings = $derived(data.evidence.events.filter((e) => e.kind === 'dried' && e.status === 'counts'));
 	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
-	const typedOf = $derived((id: string) => data.evidence.readings.find((r) => r.id === id)?.typedText ?? '');
+	const typedOf = $derived(
+		(id: string) =>
+			data.evidence.readings.find((r) => r.id === id)?.typedText ?? (data.evidence.events.some((e) => e.id === id) ? 'drying' : '')
+	);
 	/** Notes on the spool and on its readings; those on prints stand with the prints. */
 	const notes = $derived(
 		data.notes.filter((n) => n.targetKind !== 'attempt').map((n) => ({ ...n, of: n.targetKind === 'reading' ? typedOf(n.targetId) : '' }))
 	);
-	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading'));
+	/** Prints and specimens show their own; a drying struck out can be taken back here too. */
+	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading' || a.targetKind === 'event'));
 	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
 	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
 	const contextSettings = (finding: (typeof data.findings)[number]) =>
@@ -74,7 +79,11 @@
 	};
 
 	const correctedTo = (a: (typeof readingAmendments)[number]) =>
-		typeof a.replacement?.typedText === 'string' ? a.replacement.typedText : '';
+		typeof a.replacement?.typedText === 'string'
+			? a.replacement.typedText
+			: typeof a.replacement?.before === 'string'
+				? `${BEFORE_WORDS[a.replacement.before]} before it`
+				: '';
 
 	const noFacts = () => ({
 		colourName: '',
@@ -96,6 +105,9 @@
 		problem = sent.ok || sent.errors.length ? '' : sent.title;
 		if (sent.ok) await invalidateAll();
 		return sent.ok;
+	}
+	async function strikeOut(eventId: string): Promise<void> {
+		await post('amendments', { targetKind: 'event', targetId: eventId, action: 'exclude', reason: 'did not happen', ...hereAndNow() });
 	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -256,6 +268,7 @@
 							{dayAndTime(e.at)}{e.drying
 								? `: ${e.drying.dryer ?? 'dryer'}, ${upTo(e.drying.setPointC, 0)} °C, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
 								: ': said with a print'}
+							<button type="button" class="link text-[0.9rem]" onclick={() => void strikeOut(e.id)}>did not happen</button>
 						</li>
 					{/each}
 				</ul>
@@ -384,7 +397,7 @@
 									class="link"
 									onclick={() =>
 										void post('amendments', {
-											targetKind: 'reading',
+											targetKind: a.targetKind,
 											targetId: a.targetId,
 											action: 'undo',
 											undoesId: a.id,

@@ -25,7 +25,10 @@
 	const toWeigh = $derived(
 		data.evidence.filter((e) => {
 			const dried = e.events.filter((x) => x.kind === 'dried' && x.status === 'counts' && x.drying).at(-1);
-			return dried && !e.readings.some((r) => r.quantity === 'grossMass' && r.status === 'counts' && r.takenAt > dried.at);
+			return (
+				dried &&
+				!e.readings.some((r) => r.quantity === 'grossMass' && r.status === 'counts' && r.takenAt > (dried.drying?.startedAt ?? dried.at))
+			);
 		})
 	);
 </script>
@@ -85,7 +88,11 @@
 							<p class="small">{one.finding.messages.map(sentence).join(' ')}</p>
 						{/if}
 						{#each one.results.slice(1) as later (later.afterId)}
-							<p class="small">{day(later.at)}: {fixed(later.lostG, 1)} g ({fixed(later.lostPct, 2)} %){later.seen ? '' : ', not seen'}</p>
+							<p class="small">
+								{day(later.at)}: {fixed(later.lostG, 1)} ± {fixed(2 * later.uG, 1)} g ({fixed(later.lostPct, 2)} %){later.seen
+									? ''
+									: ', not seen'}
+							</p>
 						{/each}
 					</li>
 				{/each}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { intervalsOf, relativeWater } from '$lib/core/moisture/account';
+	import { intervalsOf, netWater, relativeWater } from '$lib/core/moisture/account';
 	import { waterUptake } from '$lib/core/moisture/quantities';
 	import { moistureStation, referenceIndex } from '$lib/core/moisture/station';
 	import { tareOf } from '$lib/core/moisture/tare';
@@ -55,7 +55,7 @@
 	const findings = $derived(evidence ? moistureStation.find(evidence, data.protocol, 0) : []);
 	const last = $derived(chain.at(-1));
 	const inferred = $derived(evidence && last ? inferBefore(evidence, last.at, openedAt) : null);
-	const total = $derived(intervals.reduce((sum, i) => sum + (i.waterG ?? 0), 0));
+	const total = $derived(netWater(chain));
 	const tares = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'tareMass'));
 	const items = $derived(
 		live.map((e) => {
@@ -189,9 +189,9 @@
 			<p class="small mt-2">Empty reel: <ReadingList readings={tares} waiting={bench.waiting} onchange={() => void reload()} /></p>
 		{/if}
 		{#snippet says()}
-			{#if chain.length > 1}
+			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					{total > 0 ? '+' : ''}{fixed(total, 1)} g of water in all, printing taken out.
+					{total.waterG > 0 ? '+' : ''}{fixed(total.waterG, 1)} ± {fixed(2 * total.uG, 1)} g of water in all, printing taken out.
 				</p>
 				{#if water.at(-1)}
 					{@const now = water.at(-1)}
