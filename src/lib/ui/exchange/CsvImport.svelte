@@ -84,7 +84,7 @@
 			<input
 				type="file"
 				accept=".csv,.tsv,.txt,text/csv"
-				class="block text-[0.95rem] font-normal"
+				class="file-field"
 				onchange={(e) => void pickFile(e)}
 			/></label
 		>

@@ -50,8 +50,15 @@
 	let broken = $state<{ id: string; number: number } | null>(null);
 
 	onMount(() => {
-		bucket = localStorage.getItem('draught-bucket') ?? '';
-		unit = localStorage.getItem('draught-load-unit') ?? '';
+		// What this device was told last, else what the trial's last specimen had.
+		const latest = (...quantities: string[]) =>
+			data.evidence
+				.flatMap((e) => e.readings)
+				.filter((r) => quantities.includes(r.quantity) && r.status === 'counts')
+				.sort((a, b) => a.takenAt - b.takenAt)
+				.at(-1);
+		bucket = localStorage.getItem('draught-bucket') ?? latest('bucketMass')?.typedText ?? '';
+		unit = localStorage.getItem('draught-load-unit') ?? latest('loadHeld', 'loadBroke')?.typedUnit ?? '';
 	});
 
 	const withSpecimens = (e: SpoolEvidence): SpoolEvidence => {
