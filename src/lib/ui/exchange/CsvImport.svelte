@@ -81,12 +81,7 @@
 		>
 		<label class="text-[0.85rem] font-medium"
 			>File
-			<input
-				type="file"
-				accept=".csv,.tsv,.txt,text/csv"
-				class="file-field"
-				onchange={(e) => void pickFile(e)}
-			/></label
+			<input type="file" accept=".csv,.tsv,.txt,text/csv" class="file-field" onchange={(e) => void pickFile(e)} /></label
 		>
 	</div>
 	<details>
