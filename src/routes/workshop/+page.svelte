@@ -7,14 +7,12 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
 	import { fixed, upTo } from '$lib/ui/words/numbers';
+	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	let instrument = $state({ name: '', errorLimit: '', resolution: '' });
-	let scale = $state({ name: '', errorLimit: '', resolution: '' });
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
-	let scaleErrors = $state.raw<FieldError[]>([]);
 	let dryerErrors = $state.raw<FieldError[]>([]);
 	const freshPrinter = () => ({ name: '', nozzle: '', hotEndMax: '', hardenedNozzle: false, enclosed: false });
 	let printer = $state(freshPrinter());
@@ -22,7 +20,6 @@
 	let saying = $state<string | null>(null);
 	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false });
 	let abilityErrors = $state.raw<FieldError[]>([]);
-	let instrumentErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
 	const ABLE = { able: 'can decide', marginal: 'can only just decide', unable: 'cannot decide' };
@@ -69,38 +66,11 @@
 				<li class="small">None yet. Until one is named, a common caliper good to ±0.02 mm is assumed and said so.</li>
 			{/each}
 		</ul>
-		<form
-			class="panel space-y-2 px-3 py-2"
-			novalidate
-			onsubmit={async (e) => {
-				e.preventDefault();
-				const errors = await keep('instruments', instrument);
-				instrumentErrors = errors ?? [];
-				if (!errors) instrument = { name: '', errorLimit: '', resolution: '' };
-			}}
-		>
-			<Field id="instrument-name" path="name" label="Name" bind:value={instrument.name} errors={instrumentErrors} placeholder="Caliper B" />
-			<div class="grid grid-cols-2 gap-3">
-				<Field
-					id="instrument-limit"
-					path="errorLimit"
-					label="Good to"
-					bind:value={instrument.errorLimit}
-					errors={instrumentErrors}
-					placeholder="0.02 mm"
-					hint="its leaflet's error limit"
-				/>
-				<Field
-					id="instrument-resolution"
-					path="resolution"
-					label="Smallest step shown"
-					bind:value={instrument.resolution}
-					errors={instrumentErrors}
-					placeholder="0.01 mm"
-				/>
-			</div>
-			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
-		</form>
+		<InstrumentForm
+			measures="length"
+			examples={{ name: 'Caliper B', errorLimit: '0.02 mm', resolution: '0.01 mm' }}
+			keep={(body) => keep('instruments', body)}
+		/>
 	</section>
 	<section class="space-y-2" aria-label="Printers">
 		<h2 class="font-semibold">Printers</h2>
@@ -177,30 +147,11 @@
 				<li class="small">None yet. Until one is named, a scale good to one step of its display is assumed.</li>
 			{/each}
 		</ul>
-		<form
-			class="panel space-y-2 px-3 py-2"
-			novalidate
-			onsubmit={async (e) => {
-				e.preventDefault();
-				const errors = await keep('instruments', { ...scale, measures: 'mass' });
-				scaleErrors = errors ?? [];
-				if (!errors) scale = { name: '', errorLimit: '', resolution: '' };
-			}}
-		>
-			<Field id="scale-name" path="name" label="Name" bind:value={scale.name} errors={scaleErrors} placeholder="Kitchen scale" />
-			<div class="grid grid-cols-2 gap-3">
-				<Field id="scale-limit" path="errorLimit" label="Good to" bind:value={scale.errorLimit} errors={scaleErrors} placeholder="0.3 g" />
-				<Field
-					id="scale-resolution"
-					path="resolution"
-					label="Smallest step shown"
-					bind:value={scale.resolution}
-					errors={scaleErrors}
-					placeholder="0.1 g"
-				/>
-			</div>
-			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
-		</form>
+		<InstrumentForm
+			measures="mass"
+			examples={{ name: 'Kitchen scale', errorLimit: '0.3 g', resolution: '0.1 g' }}
+			keep={(body) => keep('instruments', body)}
+		/>
 	</section>
 	<section class="space-y-2" aria-label="Dryers">
 		<h2 class="font-semibold">Dryers</h2>

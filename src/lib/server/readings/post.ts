@@ -70,18 +70,22 @@ export async function raiseFilament(tx: Transaction, filamentId: string): Promis
 		.where(eq(spool.filamentId, filamentId));
 }
 
+/** Refuses a print that this spool does not have. */
+export async function requireAttempt(tx: Transaction, spoolId: string, attemptId: string): Promise<void> {
+	const [known] = await tx
+		.select({ id: attempt.id })
+		.from(attempt)
+		.where(and(eq(attempt.id, attemptId), eq(attempt.spoolId, spoolId)));
+	if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
+}
+
 async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void> {
 	if (body.instrumentId) {
 		const [known] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, body.instrumentId));
 		if (!known) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
 	}
-	if (body.attemptId) {
-		const [known] = await tx
-			.select({ id: attempt.id })
-			.from(attempt)
-			.where(and(eq(attempt.id, body.attemptId), eq(attempt.spoolId, body.spoolId)));
-		if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
-	} else if (READING_QUANTITIES[body.quantity]?.of === 'attempt') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+	if (body.attemptId) await requireAttempt(tx, body.spoolId, body.attemptId);
+	else if (READING_QUANTITIES[body.quantity]?.of === 'attempt') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
 	if (body.specimenId) {
 		const [known] = await tx
 			.select({ id: specimen.id })

@@ -1,9 +1,7 @@
-import { and, eq } from 'drizzle-orm';
 import type { SpecimenBody } from '$lib/schemas/strength';
 import type { Database } from '../db/client';
-import { attempt, specimen } from '../db/schema';
-import { refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
+import { specimen } from '../db/schema';
+import { raiseRevision, requireAttempt } from '../readings/post';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -12,13 +10,7 @@ export async function postSpecimen(db: Database, body: SpecimenBody, now: number
 	return await writeOnce(db, { id: body.id, kind: 'specimen', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
 		await raiseRevision(tx, body.spoolId);
-		if (body.attemptId) {
-			const [known] = await tx
-				.select({ id: attempt.id })
-				.from(attempt)
-				.where(and(eq(attempt.id, body.attemptId), eq(attempt.spoolId, body.spoolId)));
-			if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
-		}
+		if (body.attemptId) await requireAttempt(tx, body.spoolId, body.attemptId);
 		await tx.insert(specimen).values({ ...body, at, createdAt: now });
 		return { id: body.id };
 	});

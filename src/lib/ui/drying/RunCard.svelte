@@ -3,7 +3,7 @@
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
 	import { timerWords } from './timer-words';
-	import type { DryingRun } from './types';
+	import type { DryingRun } from '$lib/server/drying/runs';
 
 	let { run }: { run: DryingRun } = $props();
 	const timer = $derived(timerWords(run.plannedEndAt, running.now));

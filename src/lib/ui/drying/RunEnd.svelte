@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { Submission } from '../form/submission';
 	import { running } from './running.svelte';
-	import type { DryingRun } from './types';
+	import type { DryingRun } from '$lib/server/drying/runs';
 
 	let { run, ondone }: { run: DryingRun; ondone?: () => void } = $props();
 	const submission = new Submission();

@@ -1,4 +1,4 @@
-import type { DryingRun } from './types';
+import type { DryingRun } from '$lib/server/drying/runs';
 
 type Answer = { now: number; runs: DryingRun[] };
 

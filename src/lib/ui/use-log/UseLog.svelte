@@ -1,20 +1,14 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import type { FieldError } from '$lib/schemas/field-error';
+	import type { PartInService } from '$lib/server/use-log/use-log';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Submission } from '../form/submission';
 	import { day } from '../words/numbers';
 	import { PART_STATE_WORDS } from '../words/quantities';
 
-	type Part = {
-		id: string;
-		name: string;
-		place: string | null;
-		at: number;
-		states: { id: string; state: string; note: string | null; at: number }[];
-	};
-	let { spoolId, parts }: { spoolId: string; parts: Part[] } = $props();
+	let { spoolId, parts }: { spoolId: string; parts: PartInService[] } = $props();
 	let name = $state('');
 	let place = $state('');
 	let errors = $state.raw<FieldError[]>([]);
