@@ -9,10 +9,17 @@ export function read<S extends z.ZodType>(schema: S, input: unknown): Read<z.out
 	if (parsed.success) return { ok: true, value: parsed.data };
 	return {
 		ok: false,
-		errors: parsed.error.issues.map((issue) => ({
-			path: issue.path.map(String).join('.') || 'body',
-			code: issue.code === 'invalid_type' && issue.input === undefined ? 'missing' : issue.code,
-			message: issue.code === 'invalid_type' && issue.input === undefined ? 'is missing' : issue.message
-		}))
+		errors: parsed.error.issues.map((issue) => {
+			const absent = issue.code === 'invalid_type' && (valueAt(input, issue.path) ?? null) === null;
+			return {
+				path: issue.path.map(String).join('.') || 'body',
+				code: absent ? 'missing' : issue.code,
+				message: absent ? 'is missing' : issue.message
+			};
+		})
 	};
+}
+
+function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {
+	return path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], input);
 }

@@ -179,6 +179,12 @@ describe('tare', () => {
 		expect(full).toMatchObject({ known: false, from: 'netMass', lowG: 190, highG: 270 });
 		expect(chain(evidence({ readings: weighed([[700, null]]) }))).toMatchObject({ from: 'usual', lowG: 100, highG: 350 });
 	});
+	it('one that is heavier than the spool with filament on it is not used, and said', () => {
+		const e = evidence({ readings: [...weighed(CHAIN), tare(1300)] });
+		expect(chain(e)).toMatchObject({ known: false, contradictsG: 1300 });
+		expect(find(e).messages.map((m) => m.id)).toContain('tareContradicts');
+		expect(JSON.parse(JSON.stringify(find(e)))).toEqual(find(e));
+	});
 	it('never reaches what is left on the reel', () => {
 		expect(chain(evidence({ readings: weighed([[200, null]]) })).highG).toBe(199);
 	});

@@ -68,6 +68,7 @@ function findUptake(evidence: SpoolEvidence): Finding {
 	const messages: Message[] = [
 		{ id: 'uptakeOver', params: { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' } },
 		...(air.some((interval) => interval.seen) ? [] : [{ id: 'waterNotSeen', params: { limitG: 2 * Math.min(...air.map((a) => a.uG)) } }]),
+		...(tare.contradictsG === undefined ? [] : [{ id: 'tareContradicts', params: { tareG: tare.contradictsG } }]),
 		...(tare.known ? [] : [{ id: `tareUnknown.${tare.from}`, params: { low: tare.lowG, high: tare.highG } }])
 	];
 	const pct = (share: number) => share * 100;

@@ -92,6 +92,8 @@ export async function importBundle(
 	const { tables, trialId } = body.bundle;
 	const unknown = Object.keys(tables).find((name) => !RECORD_TABLES.some((t) => t.name === name));
 	if (unknown) throw refuse([{ path: `bundle.tables.${unknown}`, code: 'unknownTable', message: 'is no table of this version' }]);
+	if (!tables.trials?.some((t) => t.id === trialId))
+		throw refuse([{ path: 'bundle.trialId', code: 'unknownId', message: 'is no trial of this bundle' }]);
 	return await writeOnce(db, { id: body.id, kind: 'bundle', body: { id: body.id, bundle: body.bundle }, now }, async (tx) => {
 		await lockCodes(tx);
 		const { spools, renamed } = await freeCodes(tx, tables.spools ?? []);

@@ -62,9 +62,11 @@ export function toWire(columns: readonly Column[], row: Record<string, unknown>)
 /** A checked JSON row as the database takes it. */
 export function fromWire(columns: readonly Column[], row: Record<string, unknown>): Record<string, unknown> {
 	return Object.fromEntries(
-		columns.map(({ name, kind }) => {
+		columns.flatMap(({ name, kind, column }) => {
 			const value = row[name] ?? null;
-			return [name, kind === 'moment' && value !== null ? Date.parse(value as string) : value];
+			// Left empty, a column that cannot be empty takes its default.
+			if (value === null && column.notNull) return [];
+			return [[name, kind === 'moment' && value !== null ? Date.parse(value as string) : value]];
 		})
 	);
 }

@@ -1,8 +1,6 @@
 import { v7 } from 'uuid';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
-import type { FieldError } from '$lib/schemas/field-error';
-import { refusedReading } from '../readings/words';
 import type { RecordTable } from './tables';
 
 type Row = Record<string, unknown>;
@@ -42,22 +40,9 @@ function completeReading(row: Row): void {
 }
 
 /** What was typed, read as the bench would; a bare number takes the unit of its own column. */
-function readTyped(row: Row): ReturnType<typeof readReading> | null {
+export function readTyped(row: Row): ReturnType<typeof readReading> | null {
 	if (typeof row.quantity !== 'string' || typeof row.typedText !== 'string' || !READING_QUANTITIES[row.quantity]) return null;
 	const unit = typeof row.typedUnit === 'string' ? row.typedUnit : '';
 	if (row.quantity === 'own') return readReading('own', row.typedText, unit);
 	return readReading(row.quantity, /^[\d.,+\-\s]+$/.test(row.typedText) ? `${row.typedText} ${unit}`.trim() : row.typedText);
-}
-
-/** Relative difference that a value and its text may have: the last digit of twelve. */
-const SAME = 1e-9;
-
-/** A reading whose text cannot be read, or says another value than its cell, is refused. */
-export function checkReading(row: Row, path: string): FieldError[] {
-	const read = readTyped(row);
-	if (!read) return [];
-	if (!read.ok) return [refusedReading(`${path}.typedText`, read)];
-	const value = row.value as number | null;
-	if (value === null || Math.abs(value - read.value) <= SAME * Math.max(1, Math.abs(read.value))) return [];
-	return [{ path: `${path}.value`, code: 'contradicts', message: `is ${value}, but “${String(row.typedText)}” says ${read.value}` }];
 }

@@ -108,6 +108,38 @@ describe('CSV, every table both ways', () => {
 		expect(await one('spoolId,quantity,typedText,takenAt', `${code},diameter,1.75`)).toMatchObject([{ path: 'rows.2', code: 'cells' }]);
 		await expect(take(bench.db, 'write_log', 'id\nx\n')).rejects.toMatchObject({ status: 404 });
 	});
+	it('a file is no way around a rule: prints, corrections and versions are checked as the API checks them', async () => {
+		const [one] = await bench.db.select({ id: spool.id, code: spool.benchCode }).from(spool);
+		const [first] = await bench.db.select({ id: reading.id, spoolId: reading.spoolId }).from(reading);
+		const at = '2026-11-01T10:00:00Z';
+		const piece = '01900000-0000-7000-8000-000000000001';
+		const said = (table: string, header: string, row: string) => errorsOf(take(bench.db, table, `${header}\n${row}\n`));
+		const attempt = 'spoolId,pieceId,at,outcome,percentReached,cause,settings';
+		expect(await said('attempts', attempt, `${one?.code},${piece},${at},failed,100,,{}`)).toMatchObject([
+			{ path: 'rows.2.percentReached' },
+			{ path: 'rows.2.cause', code: 'missing' }
+		]);
+		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,40,,{}`)).toMatchObject([{ code: 'contradicts' }]);
+		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,100,,nojson`)).toMatchObject([{ code: 'invalid_type' }]);
+		const amendment = 'spoolId;targetKind;targetId;action;replacement;reason;at';
+		const amend = (replacement: string, action = 'correct') =>
+			said('amendments', amendment, `${first?.spoolId};reading;${first?.id};${action};${replacement};x;${at}`);
+		expect(await amend('"{""id"":""other""}"')).toMatchObject([{ code: 'unrecognized_keys' }]);
+		expect(await amend('')).toMatchObject([{ path: 'rows.2.replacement', code: 'missing' }]);
+		expect(await amend('"{""value"":1}"', 'exclude')).toMatchObject([{ code: 'impossible' }]);
+		expect(await amend('', 'undo')).toMatchObject([{ path: 'rows.2.undoesId' }]);
+		const [, protocol] = (await exportCsv(bench.db, 'protocols')).split('\n');
+		const trialId = (protocol ?? '').split(',')[1];
+		const rules = 'trialId,version,settingsPolicy,conditionPolicy,valueRule,mainPieceId,repeats,diameterPlaces,diameterDirections';
+		const version = (n: number) => `${trialId},${n},label,asReceived,weighted,${piece},1,5,2`;
+		expect(await said('protocols', rules, version(1))).toMatchObject([{ path: 'rows.2.version', code: 'duplicate' }]);
+		// Left out, a column takes its default.
+		expect((await take(bench.db, 'protocols', `${rules}\n${version(99)}\n`, false)).answer.fresh).toBe(1);
+		const [, filament] = (await exportCsv(bench.db, 'filaments')).split('\n');
+		expect(await said('spools', 'filamentId,benchCode', `${(filament ?? '').split(',')[0]},PA4`)).toMatchObject([
+			{ path: 'rows.2.benchCode' }
+		]);
+	});
 	it('a record that is here is never overwritten by a file', async () => {
 		const [header, first] = (await exportCsv(bench.db, 'instruments')).split('\n');
 		const changed = `${header}\n${(first ?? '').replace('Dome caliper', 'Other caliper')}\n`;
@@ -185,6 +217,7 @@ describe('a trial as one bundle', () => {
 		expect(said({ ...out, formatVersion: 99 })).toContain('newer version of Draught');
 		expect(said({ ...out, format: 'other' })).toContain('no trial bundle');
 		expect(await errorsOf(taken(bench.db, { ...out, tables: { ...out.tables, secrets: [] } }))).toMatchObject([{ code: 'unknownTable' }]);
+		expect(await errorsOf(taken(bench.db, { ...out, tables: {} }))).toMatchObject([{ path: 'bundle.trialId' }]);
 	});
 	it('while a trial is blind, names and prices stay in', async () => {
 		const trials = await listTrials(bench.db);

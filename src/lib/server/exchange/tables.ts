@@ -1,6 +1,7 @@
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { FAILURE_CAUSES } from '$lib/core/evidence';
+import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { ODDITIES } from '$lib/core/intake/station';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
@@ -26,6 +27,8 @@ export type RecordTable = {
 	ofThisBench?: string[];
 	/** By what else than its id a row is known; a row known by it is the same thing. */
 	knownBy?: string;
+	/** Columns that may stand only once together. */
+	unique?: string[];
 	/** Tells makers, products or prices: closed while a trial is blind. */
 	reveals?: true;
 };
@@ -58,7 +61,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'physical reels',
 		refs: { filamentId: 'filaments', lotId: 'lots' },
 		rules: {
-			benchCode,
+			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: 'could be read as a material; take other letters' }),
 			colourHex,
 			obtained: word('bought', 'suppliedFree', 'gift'),
 			reelMaterial: word('plastic', 'card', 'wire')
@@ -123,6 +126,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'protocols',
 		table: db.protocol,
 		about: 'what a trial holds equal, a version a row',
+		unique: ['trialId', 'version'],
 		refs: { trialId: 'trials', mainPieceId: 'pieces', printerId: 'printers' },
 		rules: {
 			settingsPolicy: word('fixed', 'label', 'preset', 'calibrated'),
@@ -137,6 +141,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'criteria',
 		table: db.criteria,
 		about: 'weights and gates of a trial, a version a row',
+		unique: ['trialId', 'version'],
 		refs: { trialId: 'trials' },
 		rules: { items: z.array(criterion).max(60) }
 	},

@@ -6,7 +6,8 @@ import { read } from '$lib/schemas/read';
 import type { Transaction } from '../db/client';
 import { isFuture } from '../time';
 import { columnsOf, columnSchema, fromWire, toWire, type Column } from './column';
-import { checkReading, completeRow } from './complete-row';
+import { checkRow } from './check-row';
+import { completeRow } from './complete-row';
 import type { FileRow } from './csv';
 import { recordTable, TARGET_TABLES, type RecordTable } from './tables';
 
@@ -51,7 +52,7 @@ export async function takeRows(
 			(c) => c.kind === 'moment' && c.name !== 'plannedEndAt' && isFuture(Date.parse(String(parsed.value[c.name])), now)
 		);
 		if (future) errors.push({ path: `${path}.${future.name}`, code: 'future', message: 'lies in the future' });
-		if (table.name === 'readings') errors.push(...checkReading(parsed.value, path));
+		errors.push(...checkRow(table, parsed.value, path));
 		checked.push({ row, values: parsed.value });
 	}
 	errors.push(...(await unknownReferences(tx, table, checked)));
@@ -169,6 +170,7 @@ async function partByKnown(
 		}
 	const others = table.knownBy ? await byName(tx, table, table.knownBy) : new Map<string, string>();
 	const taken = table.name === 'spools' ? await byName(tx, table, 'benchCode') : new Map<string, string>();
+	const together = await uniques(tx, table);
 	const ignored = new Set(['createdAt', ...(table.ofThisBench ?? [])]);
 	const fresh: Checked[] = [];
 	const clashes: FieldError[] = [];
@@ -192,14 +194,29 @@ async function partByKnown(
 			known += 1;
 		} else if (taken.has(String(values.benchCode)))
 			clashes.push({ path: `${path}.benchCode`, code: 'duplicate', message: `${String(values.benchCode)} is already on the bench` });
+		else if (together.has(values)) clashes.push({ path: `${path}.${together.column}`, code: 'duplicate', message: 'stands here already' });
 		else {
 			fresh.push(one);
+			together.add(values);
 			here.set(keyOf(values), values);
 			if (table.knownBy) others.set(String(values[table.knownBy]), String(values.id));
 			if (table.name === 'spools') taken.set(String(values.benchCode), String(values.id));
 		}
 	}
 	return { fresh, known, clashes };
+}
+
+/** Columns that may stand only once together, such as the version of a trial's protocol. */
+async function uniques(tx: Transaction, table: RecordTable) {
+	const names = table.unique ?? [];
+	const of = (values: Record<string, unknown>) => names.map((n) => String(values[n])).join(' ');
+	const rows = names.length ? await tx.select(Object.fromEntries(names.map((n) => [n, columnNamed(table, n)]))).from(table.table) : [];
+	const seen = new Set(rows.map((r) => of(r)));
+	return {
+		column: names.at(-1) ?? '',
+		has: (values: Record<string, unknown>) => names.length > 0 && seen.has(of(values)),
+		add: (values: Record<string, unknown>) => void seen.add(of(values))
+	};
 }
 
 async function byName(tx: Transaction, table: RecordTable, name: string): Promise<Map<string, string>> {

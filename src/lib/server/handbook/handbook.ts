@@ -5,6 +5,7 @@ import { HANDBOOK } from '$lib/core/handbook/defaults';
 import { materialFigures, type handbookBody } from '$lib/schemas/handbook';
 import type { Database, Reader } from '../db/client';
 import { handbookEntry } from '../db/schema';
+import { refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 
 /** The handbook as this workshop has it: the figures Draught came with, each replaced by the workshop's newest own copy. */
@@ -26,6 +27,7 @@ export async function postHandbook(
 	return await writeOnce(db, { id: body.id, kind: 'handbook', body, now }, async (tx) => {
 		// "petg" is the PETG that is there, not another material.
 		const known = (await loadHandbook(tx)).find((m) => m.material.toUpperCase() === body.material.toUpperCase());
+		if (!known && body.figures === null) throw refuseField('material', 'unknownId', 'is not in the handbook');
 		const material = known?.material ?? body.material;
 		const figures = body.figures && { ...body.figures, material };
 		await tx.insert(handbookEntry).values({ id: body.id, material, figures, createdAt: now });

@@ -75,6 +75,8 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,
 	'tareUnknown.usual': (p) =>
 		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, as usual reels weigh. Weigh it when it is empty; all results follow.`,
+	tareContradicts: (p) =>
+		`The empty reel is noted with ${upTo(num(p, 'tareG'), 1)} g, more than the spool weighed with filament on it; it is not used.`,
 	driedUnweighed: () => 'It was dried, but not weighed before and after.',
 	notDried: () => 'Not dried yet.',
 	driedLost: (p) =>

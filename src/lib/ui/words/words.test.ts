@@ -95,6 +95,7 @@ function waterStates() {
 	return [
 		evidence({ spool: { material: 'XYZ' }, readings: air(1200, 1200), claims: [net] }),
 		evidence({ spool: { material: 'PA-CF' }, readings: air(1200, 1201) }),
+		evidence({ readings: [...air(1200, 1201), reading({ station: 'moisture', quantity: 'tareMass', value: 1500, takenAt: 0 })] }),
 		evidence({ spool: { material: 'ASA' }, readings: weighed([[1000, null]]), events: [event({ kind: 'dried', at: 9e9 })] }),
 		evidence({
 			readings: weighed([
