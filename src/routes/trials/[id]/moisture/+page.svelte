@@ -202,6 +202,11 @@
 						)} %{tare?.known ? '' : ', every likely reel allowed for'}), n {chain.length}.
 					</p>
 				{/if}
+			{:else if chain.length > 1}
+				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
+					Only printing lies between these weighings: none of the change can be told for water.
+				</p>
+				<p class="mt-2">Weigh it once before and once after something without a print between: days in the air, or a drying.</p>
 			{:else}
 				<p class="mt-2">Weigh it now, and again when something happened: a print, a drying, some days in the air.</p>
 			{/if}
