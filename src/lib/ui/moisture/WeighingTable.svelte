@@ -70,7 +70,7 @@
 							</select>{#if w.said}<span class="small"> said</span>{/if}
 						{/if}
 					</td>
-					<td class="pr-3 text-right"><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td>
+					<td class="pr-3 text-right whitespace-nowrap"><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td>
 					<td class="pr-3 text-right whitespace-nowrap">
 						{#if interval?.waterG != null}
 							{#if interval.seen}<strong>{signed(interval.waterG)}</strong>{:else}<span class="text-muted"
@@ -79,7 +79,7 @@
 							<span class="small">±{fixed(2 * interval.uG, 1)}</span>
 						{:else if interval}<span class="small">taken out</span>{/if}
 					</td>
-					<td class="pr-3 text-right">{interval?.usedG != null ? `${fixed(interval.usedG, 1)} g` : ''}</td>
+					<td class="pr-3 text-right whitespace-nowrap">{interval?.usedG != null ? `${fixed(interval.usedG, 1)} g` : ''}</td>
 					<td>
 						<label class="flex items-center gap-1"
 							><input type="radio" name="since" checked={i === since} onchange={() => onsince(i)} /><span class="sr-only"

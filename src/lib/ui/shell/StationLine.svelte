@@ -39,7 +39,7 @@
 				<a
 					href={stop.href}
 					aria-current={here ? 'page' : undefined}
-					class="relative flex h-[33px] items-center gap-2 pr-2 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
+					class="relative flex h-[33px] items-center gap-1.5 pr-2 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
 				>
 					<svg viewBox="0 0 22 22" class="size-[22px] shrink-0" aria-hidden="true">
 						<circle cx="11" cy="11" r="9" fill="var(--rail)" stroke={how === 'none' ? 'var(--faint)' : 'var(--act)'} stroke-width="3" />
@@ -47,7 +47,7 @@
 						{#if how === 'half'}<path d="M11,2a9,9 0 0 0 0,18z" fill="var(--act)" />{/if}
 					</svg>
 					<span class="grow whitespace-nowrap">{stop.name}</span>
-					{#if stop.says}<span class="small whitespace-nowrap">{stop.says}</span>{/if}
+					{#if stop.says}<span class="small font-normal whitespace-nowrap">{stop.says}</span>{/if}
 				</a>
 			</li>
 		{/each}
