@@ -17,6 +17,9 @@ declare module 'jstat' {
 		studentt: Distribution1;
 		beta: Distribution2;
 		normal: Distribution2;
+		chisquare: Distribution1;
+		centralF: { cdf(x: number, df1: number, df2: number): number };
+		erfc(x: number): number;
 	};
 	export default jStat;
 }

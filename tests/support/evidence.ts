@@ -6,6 +6,7 @@ import type { Attempt, Protocol, Quote, Reading, Specimen, SpoolEvent, SpoolEvid
 export const MAIN_PIECE = 'piece-1';
 
 export const protocol: Protocol = {
+	claimRule: 'share',
 	settingsPolicy: 'label',
 	conditionPolicy: 'asReceived',
 	mainPieceId: MAIN_PIECE,

@@ -31,7 +31,27 @@ export type Reading = Amended & {
 /** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */
 export type Before = 'print' | 'dried' | 'air';
 
-export type Instrument = { id: string; name: string; quantity: string; resolution: number | null; errorLimit: number | null };
+export type Instrument = {
+	id: string;
+	name: string;
+	quantity: string;
+	resolution: number | null;
+	errorLimit: number | null;
+	checks: InstrumentCheck[];
+};
+
+/** Readings of something of known size: what the instrument shows too much, and how far it scatters. In the instrument's canonical unit. */
+export type InstrumentCheck = {
+	id: string;
+	at: number;
+	reference: number;
+	/** Stated error limit of the reference itself. */
+	referenceLimit: number;
+	bias: number;
+	/** Null for a single reading. */
+	repeatability: number | null;
+	n: number;
+};
 
 export type Claim = { id: string; quantity: string; source: 'label' | 'listing'; value: number };
 
@@ -128,6 +148,8 @@ export type SpoolEvidence = {
 
 type ConditionPolicy = 'asReceived' | 'driedFirst' | 'both';
 type SettingsPolicy = 'fixed' | 'label' | 'preset' | 'calibrated';
+/** `share`: 95 % of the length inside; `anyReading`: the stricter school, one reading surely outside breaks it. */
+type ClaimRule = 'share' | 'anyReading';
 export type ValueRule = 'weighted' | 'perMoney' | 'cheapest';
 
 /** What a trial holds equal and what may vary. */
@@ -139,6 +161,8 @@ export type Protocol = {
 	repeats: number;
 	diameterPlaces: number;
 	diameterDirections: number;
+	/** By which rule a maker's tolerance is judged. */
+	claimRule: ClaimRule;
 	/** Diameter the profile assumes. */
 	nominalMm: number;
 	/** What the trial counts in; prices in another currency are no prices here. Null outside a trial. */

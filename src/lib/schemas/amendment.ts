@@ -37,3 +37,17 @@ export const instrumentBody = z.object({
 	errorLimit: typed.min(1, { error: 'error limit is missing' }).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
 	resolution: typed.min(1, { error: 'resolution is missing' })
 });
+
+/** Readings of something of known size: what the instrument shows too much, and how far it scatters. */
+export const instrumentCheckBody = z.object({
+	id,
+	instrumentId: id,
+	reference: typed.min(1, { error: 'is missing' }).describe('size or mass of the pin, block or weight, as typed'),
+	referenceLimit: typed.default('').describe('its own error limit; empty for one that is taken as true'),
+	readings: z
+		.array(typed.min(1, { error: 'is empty' }))
+		.min(1, { error: 'at least one reading' })
+		.max(100, { error: 'at most 100 readings' }),
+	at: instant,
+	zone
+});

@@ -42,7 +42,11 @@ export const protocolBody = z.object({
 		.number({ error: 'must be a number of newtons' })
 		.min(1, { error: 'must be at least 1 N' })
 		.max(100_000, { error: 'must be at most 100,000 N' })
-		.default(400)
+		.default(400),
+	claimRule: z
+		.enum(['share', 'anyReading'])
+		.default('share')
+		.describe('by which rule a stated tolerance is judged: 95 % of the length inside, or no reading surely outside')
 });
 
 /** A trial's name and question, said better later. */

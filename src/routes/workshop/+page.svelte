@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { weighingUncertainty } from '$lib/core/moisture/weighings';
-	import { decidability } from '$lib/core/diameter/decidability';
+	import { instrumentBudget } from '$lib/core/diameter/budget';
+	import { decisiveness } from '$lib/core/diameter/decisiveness';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
-	import { fixed, upTo } from '$lib/ui/words/numbers';
+	import { day, fixed, upTo } from '$lib/ui/words/numbers';
+	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -22,12 +24,24 @@
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
-	const ABLE = { able: 'can decide', marginal: 'can only just decide', unable: 'cannot decide' };
-	/** What an instrument can say of the usual claims. */
-	const verdicts = (errorLimit: number, resolution: number) =>
+	/** What calipers are judged for where no trial says otherwise. */
+	const NOMINAL_MM = 1.75;
+	const ABLE = { both: 'either way', evenStrands: 'kept only by even strands', onlyBroken: 'broken only' };
+	type Caliper = (typeof data.instruments)[number];
+	const budgetOf = (one: Caliper) => instrumentBudget({ ...one, quantity: 'length' }, NOMINAL_MM, Date.now());
+	/** What an instrument can show of the usual claims. */
+	const verdicts = (one: Caliper) =>
 		[0.02, 0.03, 0.05]
-			.map((tolerance) => `${ABLE[decidability(errorLimit, resolution, tolerance).able]} ±${fixed(tolerance, 2)} mm`)
-			.join(', ') + '.';
+			.map((tolerance) => `±${fixed(tolerance, 2)} mm ${ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able]}`)
+			.join(', ');
+	/** The last check in words. */
+	const checkWords = (one: Caliper) => {
+		const check = budgetOf(one).check;
+		if (!check) return 'not checked yet';
+		const scatter = check.repeatability === null ? 'no scatter from one reading' : `scatter ${fixed(check.repeatability, 4)} mm`;
+		const bias = `${check.bias < 0 ? '−' : '+'}${fixed(Math.abs(check.bias), 4)} mm`;
+		return `checked ${day(check.at)} against ${upTo(check.reference, 4)} mm: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
+	};
 
 	/** What is known of a printer, in words. */
 	const abilityWords = (p: (typeof data.printers)[number]) =>
@@ -58,9 +72,9 @@
 			{#each data.instruments as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
-					<span class="small block">
-						{verdicts(one.errorLimit ?? 0, one.resolution ?? 0)}
-					</span>
+					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
+					<span class="small block">{checkWords(one)}</span>
+					<CheckForm instrumentId={one.id} name={one.name} keep={(body) => keep('instrument-checks', body)} />
 				</li>
 			{:else}
 				<li class="small">None yet. Until one is named, a common caliper good to ±0.02 mm is assumed and said so.</li>

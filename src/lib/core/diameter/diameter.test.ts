@@ -1,100 +1,153 @@
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence, protocol } from '../../../../tests/support/evidence';
+import type { Instrument } from '../evidence';
 import type { Finding } from '../finding/types';
-import { decidability } from './decidability';
-import { flowError } from './flow';
+import { flowAdvice, flowError } from './flow';
 import { oddReadings } from './odd-readings';
 import { diameterStation } from './station';
 
-const caliper = { id: 'cal', name: 'Caliper B', quantity: 'length', resolution: 0.01, errorLimit: 0.02 };
-const micrometer = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002 };
+const caliper: Instrument = { id: 'cal', name: 'Caliper B', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [] };
+const micrometer: Instrument = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [] };
 
-function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper): { mean: Finding; outside: Finding } {
-	const [mean, outside] = diameterStation.find(
+function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper, rule = protocol): Record<string, Finding> {
+	const findings = diameterStation.find(
 		evidence({
 			readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution }),
 			instruments: [instrument],
 			...more
 		}),
-		protocol,
+		rule,
 		0
-	) as [Finding, Finding];
-	return { mean, outside };
+	);
+	return Object.fromEntries(findings.map((f) => [f.subject.variant ? `${f.quantity} ${f.subject.variant}` : f.quantity, f]));
 }
+const mean = (found: Record<string, Finding>) => found.diameterMean as Finding;
+const ids = (f: Finding | undefined) => f?.messages.map((m) => m.id) ?? [];
 
-const firstMessage = (f: Finding) => f.messages[0]?.id;
+/** Ten readings, two a place, that scatter as a good strand does. */
+const good = [1.75, 1.76, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75, 1.76];
+const fine = (offset: number, spread: number, n = 40) =>
+	Array.from({ length: n }, (_, i) => Number((1.75 + offset + spread * Math.sin(i * 2.4)).toFixed(3)));
 
 describe('flow', () => {
 	it('goes with the square of the diameter (arithmetic): 1.77 is 2.30 % more, 1.70 is 5.63 % less', () => {
 		expect(flowError(1.77, 1.75) * 100).toBeCloseTo(2.3, 2);
 		expect(flowError(1.7, 1.75) * 100).toBeCloseTo(-5.63, 2);
 	});
-});
-
-describe('whether the instrument can decide the claim', () => {
-	it('a common caliper cannot decide +/-0.02 mm, a micrometer can', () => {
-		expect(decidability(0.02, 0.01, 0.02)).toMatchObject({ able: 'unable' });
-		expect(decidability(0.002, 0.001, 0.02)).toMatchObject({ able: 'able' });
-		expect(decidability(0.008, 0.001, 0.02).able).toBe('marginal');
+	it('averages squares: a mean on nominal with spread still gives too much', () => {
+		const advice = flowAdvice({ meanMm: 1.75, sdMm: 0.1, uMm: 0 }, 1.75);
+		expect(advice.rmsMm).toBeCloseTo(Math.sqrt(1.75 ** 2 + 0.01), 12);
+		expect(advice.ratio).toBeLessThan(1);
 	});
-	it('adds the half step of the display to the error limit', () => {
-		// sqrt((0.02 / sqrt 3)^2 + (0.005 / sqrt 3)^2), arithmetic.
-		expect(decidability(0.02, 0.01, 0.02).standardUncertaintyMm).toBeCloseTo(Math.sqrt((0.0004 + 0.000025) / 3), 12);
+	it('ripple: 0.01 mm of spread is 2.24 % of flow either way, 0.010 mm of a 0.45 mm line (arithmetic)', () => {
+		const advice = flowAdvice({ meanMm: 1.75, sdMm: 0.01, uMm: 0.005 }, 1.75);
+		expect(advice.ripplePct).toBeCloseTo(2.24, 2);
+		expect(advice.rippleWidthMm).toBeCloseTo(0.01008, 4);
+		expect(advice.ratioLow).toBeLessThan(advice.ratio);
+		expect(advice.ratioHigh).toBeGreaterThan(advice.ratio);
 	});
 });
 
 describe('mean diameter', () => {
 	it('asks for readings and draws from nothing when there are none', () => {
-		const { mean } = find([]);
-		expect(mean).toMatchObject({ n: 0, estimate: null, interval: null, grade: 'none' });
-		expect(mean.sampling.kind).toBe('unknown');
-		expect(mean.missing[0]).toMatchObject({ action: 'measureDiameter', count: 10 });
+		const found = find([]);
+		expect(mean(found)).toMatchObject({ n: 0, estimate: null, interval: null, grade: 'none' });
+		for (const f of Object.values(found)) expect(f.sampling.kind).toBe('unknown');
+		expect(mean(found).missing[0]).toMatchObject({ action: 'measureDiameter', count: 10 });
 	});
 	it('has no interval from one place', () => {
-		const { mean } = find([1.75, 1.76]);
-		expect(mean).toMatchObject({ n: 2, nEffective: 1, interval: null, grade: 'thin' });
-		expect(mean.missing[0]?.count).toBe(8);
+		const found = find([1.75, 1.76]);
+		expect(mean(found)).toMatchObject({ n: 2, nEffective: 1, interval: null, grade: 'thin' });
+		expect(ids(mean(found))[0]).toBe('claimOnePlace');
+		expect(mean(found).missing[0]?.count).toBe(8);
 	});
 	it('never gets narrower than the instrument allows, however many readings', () => {
-		const { mean } = find(Array.from({ length: 200 }, (_, i) => (i % 2 ? 1.75 : 1.76)));
-		const half = ((mean.interval?.high ?? 0) - (mean.interval?.low ?? 0)) / 2;
+		const over = mean(find(Array.from({ length: 200 }, (_, i) => (i % 2 ? 1.75 : 1.76))));
+		const half = ((over.interval?.high ?? 0) - (over.interval?.low ?? 0)) / 2;
 		expect(half).toBeGreaterThan(1.9 * Math.sqrt((0.0004 + 0.000025) / 3));
 	});
 	it('leaves excluded readings out and says which', () => {
 		const readings = diameters([1.75, 1.76, 1.57, 1.75], { instrumentId: 'cal' });
 		const excluded = readings.map((r, i) => (i === 2 ? { ...r, status: 'excluded' as const } : r));
-		const { mean } = find([], { readings: excluded });
-		expect(mean.n).toBe(3);
-		expect(mean.estimate).toBeCloseTo((1.75 + 1.76 + 1.75) / 3, 12);
-		expect(mean.inputs.excluded).toEqual([readings[2]?.id]);
+		const over = mean(find([], { readings: excluded }));
+		expect(over.n).toBe(3);
+		expect(over.estimate).toBeCloseTo((1.75 + 1.76 + 1.75) / 3, 12);
+		expect(over.inputs.excluded).toEqual([readings[2]?.id]);
+	});
+	it('two directions that agree make one independent reading, two that scatter make two', () => {
+		expect(mean(find([1.74, 1.74, 1.75, 1.75, 1.76, 1.76, 1.75, 1.75])).nEffective).toBe(4);
+		expect(mean(find([1.74, 1.76, 1.76, 1.74, 1.74, 1.76, 1.75, 1.75])).nEffective).toBeGreaterThan(4);
 	});
 });
 
 describe('the sentence', () => {
-	const good = [1.75, 1.76, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75, 1.76];
-	it('does not let a caliper prove the claim', () => {
-		const { mean } = find(good);
-		expect(firstMessage(mean)).toBe('diameterCannotTell');
-		expect(mean.messages.map((m) => m.id)).toContain('instrument.unable');
+	it('a common caliper decides nothing, but a checked one could: said first, with what to do', () => {
+		const found = find(good);
+		expect(ids(mean(found))[0]).toBe('claimNeverCheck');
+		expect(ids(mean(found))).toContain('instrument.onlyBroken');
+		expect(ids(mean(found))).toContain('budget.errorLimit');
 	});
-	it('lets a micrometer say that all readings were inside', () => {
-		expect(firstMessage(find(good, {}, micrometer).mean)).toBe('diameterInside');
+	it('a caliper that is checked takes its bias off and may decide', () => {
+		const checked: Instrument = {
+			...caliper,
+			resolution: 0.001,
+			checks: [{ id: 'c', at: 0, reference: 1.7, referenceLimit: 0.001, bias: 0.01, repeatability: 0.002, n: 10 }]
+		};
+		const found = find(fine(0.01, 0.004), {}, checked);
+		expect(mean(found).estimate).toBeCloseTo(1.75, 3);
+		expect(ids(mean(found))[0]).toBe('claimKept');
+		expect(ids(mean(found))).toContain('biasTaken');
 	});
-	it('says beyond doubt only when the reading is outside by more than the instrument', () => {
-		expect(firstMessage(find([...good.slice(0, 9), 1.78]).mean)).toBe('diameterSeemsOutside');
-		expect(firstMessage(find([...good.slice(0, 9), 1.8]).mean)).toBe('diameterBeyondDoubt');
+	it('a check far from the strand is said and not used', () => {
+		const far: Instrument = {
+			...caliper,
+			checks: [{ id: 'c', at: 0, reference: 10, referenceLimit: 0.001, bias: 0.01, repeatability: 0.002, n: 10 }]
+		};
+		const found = find(good, {}, far);
+		expect(ids(mean(found))).toContain('checkFar');
+		expect(mean(found).estimate).toBeCloseTo(mean(find(good)).estimate as number, 12);
 	});
-	it('says when nothing was claimed and when label and listing differ', () => {
-		expect(firstMessage(find(good, { claims: [] }).mean)).toBe('diameterNoClaim');
+	it('a micrometer says kept, broken, or how many more', () => {
+		expect(ids(mean(find(fine(0, 0.004), {}, micrometer)))[0]).toBe('claimKept');
+		expect(ids(mean(find(fine(0.02, 0.012), {}, micrometer)))[0]).toBe('claimBroken');
+		const few = mean(find(fine(0, 0.008, 8), {}, micrometer));
+		expect(few.messages[0]).toMatchObject({ id: 'claimMore' });
+		expect(few.messages[0]?.params.more).toBeGreaterThan(0);
+	});
+	it('all outside is broken even for a caliper', () => {
+		expect(ids(mean(find(Array.from({ length: 10 }, (_, i) => 1.82 + (i % 3) / 100))))[0]).toBe('claimBroken');
+	});
+	it('says when nothing was claimed, and judges the listing beside the label when they differ', () => {
+		expect(ids(mean(find(good, { claims: [] })))[0]).toBe('diameterNoClaim');
 		const two = [
 			{ id: 'a', quantity: 'diameterTolerance', source: 'label' as const, value: 0.02 },
-			{ id: 'b', quantity: 'diameterTolerance', source: 'listing' as const, value: 0.03 }
+			{ id: 'b', quantity: 'diameterTolerance', source: 'listing' as const, value: 0.05 }
 		];
-		expect(find(good, { claims: two }).mean.messages.map((m) => m.id)).toContain('twoTolerances');
+		const found = find(fine(0.012, 0.008), { claims: two }, micrometer);
+		expect(found.diameterInside?.messages[0]?.params).toMatchObject({ source: 'label', tolerance: 0.02 });
+		expect(found['diameterInside listing']?.messages[0]).toMatchObject({ id: 'claimKept', params: { tolerance: 0.05 } });
+	});
+	it('the stricter school: one reading surely outside breaks it, all surely inside keep it, else undecided', () => {
+		const strict = { ...protocol, claimRule: 'anyReading' as const };
+		const first = (values: number[]) => ids(mean(find(values, {}, micrometer, strict)))[0];
+		expect(first([...fine(0, 0.004), 1.775])).toBe('strict.broken');
+		expect(first(fine(0, 0.004))).toBe('strict.kept');
+		expect(first([...fine(0, 0.004), 1.7705])).toBe('strict.undecided');
+	});
+	it('the finest instrument speaks alone once it has ten readings; before, all are as good as the worst', () => {
+		const both = (n: number) =>
+			find([], {
+				instruments: [caliper, micrometer],
+				readings: [...diameters(good, { instrumentId: 'cal' }), ...diameters(fine(0, 0.004, n), { instrumentId: 'mic', resolution: 0.001 })]
+			});
+		expect(ids(mean(both(30)))[0]).toBe('claimKept');
+		expect(mean(both(30))).toMatchObject({ n: 30 });
+		expect(ids(mean(both(30)))).toContain('finestOnly');
+		expect(mean(both(6))).toMatchObject({ n: 16 });
+		expect(ids(mean(both(6)))[0]).toBe('claimNeverCheck');
 	});
 	it('says when no instrument was named', () => {
-		const { mean } = find([], { readings: diameters(good) });
-		expect(mean.messages.map((m) => m.id)).toContain('instrumentUnnamed');
+		expect(ids(mean(find([], { readings: diameters(good) })))).toContain('instrumentUnnamed');
 	});
 });
 
@@ -114,11 +167,39 @@ describe('odd readings', () => {
 
 describe('share outside the stated tolerance', () => {
 	it('counts a reading on the limit as inside', () => {
-		const { outside } = find([1.73, 1.77, 1.75, 1.78]);
-		expect(outside.estimate).toBe(0.25);
-		expect(outside.figure).toEqual({ kind: 'share', successes: 1, n: 4 });
+		const outside = find([1.73, 1.77, 1.75, 1.78]).diameterOutside;
+		expect(outside?.estimate).toBe(0.25);
+		expect(outside?.figure).toEqual({ kind: 'share', successes: 1, n: 4 });
 	});
 	it('is unknown without a claim', () => {
-		expect(find([1.75, 1.75], { claims: [] }).outside.sampling).toMatchObject({ kind: 'unknown', reason: { id: 'noToleranceStated' } });
+		expect(find([1.75, 1.75], { claims: [] }).diameterOutside?.sampling).toMatchObject({
+			kind: 'unknown',
+			reason: { id: 'noToleranceStated' }
+		});
+	});
+});
+
+describe('the spread of the strand', () => {
+	it('is hidden by a caliper that scatters as much, and shown where it does not', () => {
+		const even = find([1.75, 1.75, 1.76, 1.75, 1.75, 1.75, 1.75, 1.75, 1.75, 1.75]).diameterSpread;
+		expect(ids(even)[0]).toBe('spreadHidden');
+		expect(even?.interval?.low).toBe(0);
+		expect(ids(find(fine(0, 0.02), {}, micrometer).diameterSpread)[0]).toBe('spreadSeen');
+	});
+	it('two equal readings, a constant strand: no capability instead of millions, no NaN', () => {
+		const found = find(
+			Array.from({ length: 10 }, () => 1.75),
+			{},
+			micrometer
+		);
+		expect(ids(found.diameterSpread)).toContain('capabilityUndefined');
+		expect(found.diameterSpread?.estimate).toBe(0);
+		expect(JSON.stringify(found)).not.toMatch(/NaN|Infinity|null,null/);
+	});
+	it('names ovality and drift with their n', () => {
+		const oval = find([1.76, 1.74, 1.765, 1.745, 1.77, 1.75, 1.775, 1.755, 1.78, 1.76], {}, micrometer);
+		expect(oval.ovality).toMatchObject({ n: 5 });
+		expect(oval.ovality?.estimate).toBeCloseTo(0.02, 9);
+		expect(ids(oval.diameterSpread)).toContain('driftSeen');
 	});
 });

@@ -29,3 +29,59 @@ export const diameterOutside: QuantityDef = {
 	figure: 'share',
 	onSheet: false
 };
+
+/** Share of the length inside the stated tolerance, the instrument taken out: what the verdict on the claim rests on. */
+export const diameterInside: QuantityDef = {
+	id: 'diameterInside',
+	station: 'diameter',
+	unit: '',
+	direction: 'more',
+	target: null,
+	scale: { low: 0.5, high: 1 },
+	prior: { low: 0.5, high: 1 },
+	differenceThatMatters: 0.05,
+	figure: 'dot',
+	onSheet: false
+};
+
+/** Standard deviation along the strand, the instrument's scatter taken out. 0.01 mm is about 1.1 % of flow. */
+export const diameterSpread: QuantityDef = {
+	id: 'diameterSpread',
+	station: 'diameter',
+	unit: 'mm',
+	direction: 'less',
+	target: null,
+	scale: { low: 0, high: 0.05 },
+	prior: { low: 0, high: 0.03 },
+	differenceThatMatters: 0.01,
+	figure: 'dot',
+	onSheet: false
+};
+
+/** Largest less smallest diameter of one place. */
+export const ovalityOf: QuantityDef = {
+	id: 'ovality',
+	station: 'diameter',
+	unit: 'mm',
+	direction: 'less',
+	target: null,
+	scale: { low: 0, high: 0.05 },
+	prior: { low: 0, high: 0.03 },
+	differenceThatMatters: 0.02,
+	figure: 'dot',
+	onSheet: false
+};
+
+/** Flow ratio a strand wants; at 1 the profile needs no change. */
+export const flowRatio: QuantityDef = {
+	id: 'strandFlowRatio',
+	station: 'diameter',
+	unit: '',
+	direction: 'nearest',
+	target: 1,
+	scale: { low: 0.9, high: 1.1 },
+	prior: { low: 0.95, high: 1.05 },
+	differenceThatMatters: 0.02,
+	figure: 'dot',
+	onSheet: false
+};

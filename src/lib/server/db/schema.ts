@@ -106,20 +106,28 @@ export const instrument = mysqlTable('instrument', {
 	...created()
 });
 
+/** An instrument held against something of known size: its raw readings, or the figures of a certificate. */
 export const instrumentCheck = mysqlTable(
 	'instrument_check',
 	{
 		id: id(),
 		instrumentId: uuid().notNull(),
 		reference: number().notNull(),
-		bias: number().notNull(),
+		/** Stated error limit of the reference itself. */
+		referenceLimit: number().notNull().default(0),
+		/** As typed, in order; null for a certificate. */
+		readings: json<CheckReading[]>()(),
+		bias: number(),
 		repeatability: number(),
-		n: int().notNull(),
+		n: int(),
 		at: moment().notNull(),
+		zone: zone(),
 		...created()
 	},
 	(t) => [index('instrument_check_instrument').on(t.instrumentId)]
 );
+
+type CheckReading = { typed: string; value: number };
 
 export const printer = mysqlTable('printer', {
 	id: id(),
@@ -247,6 +255,7 @@ export const protocol = mysqlTable(
 		diameterPlaces: int().notNull(),
 		diameterDirections: int().notNull(),
 		strengthHighN: number().notNull().default(400),
+		claimRule: word(16).notNull().default('share'),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]

@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { randomNormal } from 'd3-random';
 import { FAILURE_WORDS, STRING_WORDS } from '$lib/core/readings/quantities';
 import { randomSource, type RandomSource } from '$lib/core/random/source';
-import { amendmentBody, instrumentBody, noteBody } from '$lib/schemas/amendment';
+import { amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
 import { read } from '$lib/schemas/read';
 import { readingBody } from '$lib/schemas/reading';
@@ -27,6 +27,7 @@ import { postSpecimen } from '../strength/post-specimen';
 import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../trials/post';
 import { postPart, postPartState } from '../use-log/use-log';
 import { postVerdict } from '../verdicts/post';
+import { postInstrumentCheck } from '../workshop/checks';
 import { postInstrument, postPrinter } from '../workshop/workshop';
 import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
 
@@ -147,6 +148,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	const dryer = await weighAndDry(bench, ids, scale);
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await loadHooks(bench, spool, at(index));
 	await useParts(bench, at(0), at(5));
+	await testClaims(bench, ids);
 	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
 	const second = v7();
@@ -166,6 +168,43 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 		bench.now
 	);
 	return true;
+}
+
+/** A borrowed micrometer, checked against a pin: what it says of four spools, over their whole length where there was time. */
+async function testClaims(bench: DemoBench, ids: string[]): Promise<void> {
+	const micrometer = v7();
+	const named = { id: micrometer, name: 'Borrowed micrometer', errorLimit: '0.004 mm', resolution: '0.001 mm' };
+	await postInstrument(bench.db, checked(instrumentBody, named), bench.now);
+	const pin = Array.from({ length: 10 }, () => bench.normal(1.703, 0.0008).toFixed(3));
+	const check = { id: v7(), instrumentId: micrometer, reference: '1.700 mm', referenceLimit: '0.001 mm', readings: pin, ...bench.tick(5) };
+	await postInstrumentCheck(bench.db, checked(instrumentCheckBody, check), bench.now);
+	const lengthM = 320;
+	for (const [index, count] of [
+		[0, 24],
+		[1, 24],
+		[3, 30],
+		[4, 12]
+	] as const) {
+		const [mean, sd] = (DEMO_SPOOLS[index] as DemoSpool).truth.diameterMm;
+		let placeMm = mean;
+		for (let i = 0; i < count; i++) {
+			if (i % 2 === 0) placeMm = bench.normal(mean, sd);
+			const body = {
+				id: v7(),
+				spoolId: ids[index],
+				quantity: 'diameter',
+				// Three micrometres too much, as the check found.
+				typed: (bench.normal(placeMm, 0.002) + 0.003).toFixed(3),
+				instrumentId: micrometer,
+				placeIndex: 5 + Math.floor(i / 2),
+				positionM: Math.floor((3 * i) / count) * (lengthM / 2) + Math.floor(i / 2),
+				direction: i % 2 ? 'across' : 'along',
+				takenAt: bench.tick(0.4).at,
+				zone
+			};
+			await postReading(bench.db, checked(readingBody, body), bench.now);
+		}
+	}
 }
 
 async function measureDiameters(bench: DemoBench, spool: DemoSpool, spoolId: string, caliper: string): Promise<void> {

@@ -18,6 +18,7 @@ import {
 	trial,
 	trialSpool
 } from '../db/schema';
+import { loadChecks } from '../workshop/checks';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
@@ -54,7 +55,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
 	if (filamentIds.length === 0) return new Map();
-	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces] = await Promise.all([
+	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks] = await Promise.all([
 		loadAmendments(db, spoolIds),
 		loadEvents(db, spoolIds),
 		readReadings(db, spoolIds),
@@ -68,7 +69,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
 		loadQuotes(db, spoolIds, filamentIds),
 		db.select().from(instrument),
-		db.select().from(piece)
+		db.select().from(piece),
+		loadChecks(db)
 	]);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
@@ -139,7 +141,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					name: i.name,
 					quantity: i.quantity,
 					resolution: i.resolution,
-					errorLimit: i.errorLimit
+					errorLimit: i.errorLimit,
+					checks: checks.get(i.id) ?? []
 				})),
 				pieces: pieces.map((p): Piece => ({
 					id: p.id,

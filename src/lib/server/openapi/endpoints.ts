@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { amendmentBody, instrumentBody, noteBody } from '$lib/schemas/amendment';
+import { amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
@@ -72,6 +72,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('amendments', amendmentBody, 'correct, exclude, reinstate, confirm or undo; the record itself stays'),
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),
+	post('instrument-checks', instrumentCheckBody, 'hold an instrument against something of known size'),
 	post('printers', printerBody, 'add a printer'),
 	post('printer-facts', printerFactsBody, 'say later what a printer can do'),
 	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),

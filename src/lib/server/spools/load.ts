@@ -41,6 +41,7 @@ const PLAIN_PROTOCOL = {
 	diameterPlaces: 5,
 	diameterDirections: 2,
 	strengthHighN: 400,
+	claimRule: 'share' as const,
 	currency: null,
 	printer: null
 };

@@ -96,6 +96,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				diameterPlaces: rules.protocol.diameterPlaces,
 				diameterDirections: rules.protocol.diameterDirections,
 				strengthHighN: rules.protocol.strengthHighN,
+				claimRule: rules.protocol.claimRule as Protocol['claimRule'],
 				currency: head.currency,
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map((m): OwnMeasure => ({

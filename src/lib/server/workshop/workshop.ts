@@ -12,20 +12,23 @@ import { amendFacts, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { abilitiesOf } from '../trials/complete-protocol';
 import { writeOnce } from '../write/write-once';
+import { loadChecks } from './checks';
 
 export async function listWorkshop(db: Reader) {
-	const [instruments, printers, dryers, pieces] = await Promise.all([
+	const [instruments, printers, dryers, pieces, checks] = await Promise.all([
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
 		db.select().from(printer).orderBy(asc(printer.createdAt)),
 		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
-		db.select().from(piece).orderBy(asc(piece.createdAt))
+		db.select().from(piece).orderBy(asc(piece.createdAt)),
+		loadChecks(db)
 	]);
 	const all = instruments.map((i) => ({
 		id: i.id,
 		name: i.name,
 		measures: i.quantity,
 		errorLimit: i.errorLimit,
-		resolution: i.resolution
+		resolution: i.resolution,
+		checks: checks.get(i.id) ?? []
 	}));
 	return {
 		instruments: all.filter((i) => i.measures === 'length'),

@@ -35,7 +35,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		takenAt: Date.parse(String(body.takenAt)),
 		instrumentId: typeof body.instrumentId === 'string' ? body.instrumentId : null,
 		placeIndex: typeof body.placeIndex === 'number' ? body.placeIndex : null,
-		positionM: null,
+		positionM: typeof body.positionM === 'number' ? body.positionM : null,
 		direction: typeof body.direction === 'string' ? body.direction : null,
 		attemptId: null,
 		specimenId: typeof body.specimenId === 'string' ? body.specimenId : null,

@@ -70,7 +70,9 @@
 							</select>{#if w.said}<span class="small"> said</span>{/if}
 						{/if}
 					</td>
-					<td class="pr-3 text-right whitespace-nowrap"><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td>
+					<td class="pr-3 text-right whitespace-nowrap"
+						><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td
+					>
 					<td class="pr-3 text-right whitespace-nowrap">
 						{#if interval?.waterG != null}
 							{#if interval.seen}<strong>{signed(interval.waterG)}</strong>{:else}<span class="text-muted"

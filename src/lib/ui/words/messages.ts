@@ -3,12 +3,12 @@ import type { Flag } from '$lib/core/compare/compare';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { quantityName } from './quantities';
+import { DIAMETER_SENTENCES } from './diameter';
 import { SETTING_WORDS } from './settings';
 
 type Params = Message['params'];
 const num = (p: Params, key: string): number => Number(p[key]);
 const text = (p: Params, key: string): string => String(p[key] ?? '');
-const tol = (p: Params, key = 'tolerance') => `±${upTo(num(p, key), 3)} mm`;
 
 /** What every message of core says. Core knows ids, only this file knows sentences. */
 const SENTENCES: Record<string, (p: Params) => string> = {
@@ -17,7 +17,6 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	noMarks: () => 'Nothing marked yet.',
 	noPrints: () => 'Nothing printed yet.',
 	notLookedAt: () => 'Not looked at yet.',
-	noToleranceStated: () => 'No tolerance is stated.',
 	noPrice: () => 'No price noted.',
 	priceHidden: () => 'The price is hidden while the trial is blind.',
 	nothingOdd: () => 'Nothing odd at unboxing.',
@@ -29,22 +28,7 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	'odd.dirt': (p) => oddity('Dirt', p),
 	'odd.odour': (p) => oddity('Odour', p),
 	'odd.brittle': (p) => oddity('Brittle', p),
-	diameterNoClaim: (p) =>
-		`No tolerance is stated, so there is nothing to keep; ${plural(num(p, 'n'), 'reading')} run from ${fixed(num(p, 'low'), 2)} to ${fixed(num(p, 'high'), 2)} mm.`,
-	diameterCannotTell: (p) => `No gross fault. Whether it keeps ${tol(p)} cannot be told with this instrument.`,
-	diameterSeemsOutside: (p) => `A reading lies outside ${tol(p)}, but by less than this instrument can be trusted.`,
-	diameterBeyondDoubt: (p) => `At least one place is outside ${tol(p)}, even allowing for the instrument.`,
-	diameterInside: (p) => `All ${plural(num(p, 'n'), 'reading')} lie inside ${tol(p)}.`,
-	diameterOutsideSeen: (p) => `At least one reading lies outside ${tol(p)}.`,
-	'instrument.able': (p) => `The instrument is good enough for ${tol(p)} (its uncertainty is ${fixed(num(p, 'sharePct'), 0)} % of it).`,
-	'instrument.marginal': (p) =>
-		`The instrument is only just good enough for ${tol(p)} (its uncertainty is ${fixed(num(p, 'sharePct'), 0)} % of it).`,
-	'instrument.unable': (p) =>
-		`The instrument's own uncertainty, ${fixed(num(p, 'u'), 3)} mm, is ${fixed(num(p, 'sharePct'), 0)} % of ${tol(p)}; a quarter is the most that can decide. More readings do not change that, a finer instrument does.`,
-	instrumentUnnamed: (p) => `No instrument is named: a common caliper good to ±${upTo(num(p, 'errorLimit'), 3)} mm is assumed.`,
-	diameterOdd: (p) => `The reading ${text(p, 'typed')} is far from its neighbours.`,
-	twoTolerances: (p) => `The label says ±${upTo(num(p, 'label'), 3)}, the listing ±${upTo(num(p, 'listing'), 3)} mm; the label is judged.`,
-	outsideCount: (p) => `${num(p, 'outside')} of ${plural(num(p, 'n'), 'reading')} outside.`,
+	...DIAMETER_SENTENCES,
 	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
 	oneReading: () => 'One reading: nothing is known of its scatter.',
 	successCount: (p) => `${num(p, 'finished')} of ${plural(num(p, 'n'), 'print')} finished.`,

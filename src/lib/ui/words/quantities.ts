@@ -8,6 +8,10 @@ const WORDS: Record<string, QuantityWords> = {
 	intakeOdd: { name: 'Unboxing', under: 'odd things', decimals: 0, unit: '' },
 	diameterMean: { name: 'Diameter', under: 'strand and limits', decimals: 3, unit: 'mm' },
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
+	diameterInside: { name: 'Inside tolerance', under: 'share of length', decimals: 0, unit: '%' },
+	diameterSpread: { name: 'Spread of the strand', under: 'SD, instrument out', decimals: 4, unit: 'mm' },
+	ovality: { name: 'Ovality', under: 'largest less smallest', decimals: 3, unit: 'mm' },
+	strandFlowRatio: { name: 'Flow ratio', under: 'suggested', decimals: 3, unit: '' },
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
 	bridge: { name: 'Bridge', under: 'longest, mm', decimals: 0, unit: 'mm' },
@@ -45,7 +49,7 @@ function rankWord(id: string, rank: number): string | null {
 	return words?.[Math.min(words.length - 1, Math.max(0, Math.round(rank)))] ?? null;
 }
 
-const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside';
+const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside' || id === 'diameterInside';
 
 /** A value of a quantity in words: number with its unit, or its word. */
 export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number, currency = ''): string {
@@ -160,3 +164,8 @@ export const RULE_WORDS: Record<string, string> = {
 };
 
 export const VERDICT_WORDS: Record<string, string> = { buy: 'buy', leave: 'leave', buyFor: 'buy for', dryFirst: 'buy, but dry it first' };
+
+export const CLAIM_RULE_WORDS = {
+	share: '95 % of the length is inside it',
+	anyReading: 'no reading is surely outside it'
+} as const;

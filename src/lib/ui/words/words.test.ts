@@ -29,9 +29,12 @@ function everyState() {
 	const shaken = attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 });
 	const own = { id: 'm1', name: 'Knob grip', unit: 'N', direction: 'more' as const, low: 0, high: 20 };
 	const ten = [1.75, 1.76, 1.75, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75];
-	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02 };
+	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [] };
 	const fine = { ...caliper, id: 'fine', resolution: 0.001, errorLimit: 0.001 };
 	const middling = { ...caliper, id: 'mid', resolution: 0.001, errorLimit: 0.006 };
+	const check = { id: 'c', at: 0, reference: 1.7, referenceLimit: 0.001, bias: 0.004, repeatability: 0.002, n: 10 };
+	const checked = { ...caliper, id: 'checked', checks: [check] };
+	const checkedFar = { ...caliper, id: 'far', checks: [{ ...check, reference: 10 }] };
 	const two = [
 		{ id: 'a', quantity: 'diameterTolerance', source: 'label' as const, value: 0.02 },
 		{ id: 'b', quantity: 'diameterTolerance', source: 'listing' as const, value: 0.03 }
@@ -63,8 +66,12 @@ function everyState() {
 				reading({ station: 'own', quantity: 'own', value: 3, ownMeasureId: 'm1' })
 			]
 		}),
-		...[caliper, fine, middling].flatMap((instrument) =>
-			[ten, [...ten, 1.78], [...ten, 1.9], [...ten, 1.57]].map((values) =>
+		evidence({
+			instruments: [caliper, fine],
+			readings: [...diameters(ten), ...diameters(ten, { instrumentId: 'fine', resolution: 0.001 })]
+		}),
+		...[caliper, fine, middling, checked, checkedFar].flatMap((instrument) =>
+			[ten, [...ten, 1.78], [...ten, 1.9], [...ten, 1.57], ten.map((v) => v + 0.1), [1.74, 1.74, 1.76, 1.76, 1.78, 1.78]].map((values) =>
 				evidence({
 					instruments: [instrument],
 					readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution })
@@ -159,11 +166,12 @@ function strengthStates() {
 
 describe('words', () => {
 	const { spools, protocol: rules } = everyState();
-	const findings = spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, rules, 0)));
+	const strict = { ...rules, claimRule: 'anyReading' as const };
+	const findings = [rules, strict].flatMap((by) => spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, by, 0))));
 
 	it('every message of every station is a sentence, with nothing left unfilled', () => {
 		const messages = findings.flatMap((f) => [...f.messages, ...(f.sampling.kind === 'unknown' ? [f.sampling.reason] : [])]);
-		expect(new Set(messages.map((m) => m.id)).size).toBeGreaterThan(55);
+		expect(new Set(messages.map((m) => m.id)).size).toBeGreaterThan(80);
 		for (const message of messages) {
 			const said = sentence(message);
 			expect(said).not.toBe(`${message.id}.`);

@@ -4,8 +4,13 @@
 	import { diameterStation } from '$lib/core/diameter/station';
 	import { oddReadings } from '$lib/core/diameter/odd-readings';
 	import { stated } from '$lib/core/claims/stated';
+	import { instrumentBudget } from '$lib/core/diameter/budget';
+	import { toleranceClaims } from '$lib/core/diameter/claims';
+	import { instrumentLine } from '$lib/core/diameter/claim-sentence';
+	import { claimPlan, strandLengthM, type Zone } from '$lib/core/diameter/claim-plan';
+	import { strandOfReadings } from '$lib/core/diameter/strand-of-readings';
+	import { materialOf } from '$lib/core/handbook/material-of';
 	import { readReading } from '$lib/core/readings/read-reading';
-	import { instrumentUncertainty } from '$lib/core/diameter/instrument-uncertainty';
 	import type { Finding } from '$lib/core/finding/types';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
@@ -14,12 +19,13 @@
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
+	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
 	import { refusalWords } from '$lib/ui/words/refusals';
-	import { fixed, upTo } from '$lib/ui/words/numbers';
-	import { GRADE_WORDS } from '$lib/ui/words/quantities';
+	import { sentence } from '$lib/ui/words/messages';
+	import { plural, upTo } from '$lib/ui/words/numbers';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -27,11 +33,13 @@
 	let field = $state<CaptureField>();
 	let list = $state<ReadingList>();
 	let instrumentId = $state('');
+	/** Where label and handbook say nothing: a kilogram of a common plastic. */
+	const USUAL = { massG: 1000, densityGcm3: 1.24 };
 
 	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
-	const findings = $derived(live.map((e) => diameterStation.find(e, data.protocol, 0) as [Finding, Finding]));
-	const firstOpen = $derived(findings.findIndex(([mean]) => mean.n < perSpool));
+	const counts = $derived(live.map((e) => e.readings.filter((r) => r.quantity === 'diameter' && r.status === 'counts').length));
+	const firstOpen = $derived(counts.findIndex((n) => n < perSpool));
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	// Chosen by address; without one, the first spool that still wants readings when the page was opened.
 	let fallback = $state<string | null>(null);
@@ -45,21 +53,46 @@
 		)
 	);
 	const evidence = $derived(live[index]);
-	const [mean, outside] = $derived(findings[index] ?? []);
+	const findings = $derived<Finding[]>(evidence ? diameterStation.find(evidence, data.protocol, 0) : []);
+	const defs = $derived(diameterStation.quantities(data.protocol));
+	const mean = $derived(findings[0]);
 	const readings = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));
 	const counted = $derived(readings.filter((r) => r.status === 'counts'));
 	const at = $derived(counted.length);
 	const place = $derived(Math.floor(at / data.protocol.diameterDirections));
 	const direction = $derived(data.protocol.diameterDirections === 1 || at % data.protocol.diameterDirections === 0 ? 'along' : 'across');
-	const tolerance = $derived(evidence ? stated(evidence.claims, 'diameterTolerance') : null);
-	const nominalMm = $derived(mean?.figure.kind === 'strand' ? mean.figure.nominalMm : null);
-	const instrument = $derived(data.instruments.find((i) => i.id === instrumentId));
+	const stands = $derived(evidence ? toleranceClaims(evidence, data.protocol) : null);
+	const claim = $derived(stands?.claims[0] ?? null);
+	const nominalMm = $derived(stands?.nominalMm ?? data.protocol.nominalMm);
+	const instrument = $derived(data.instruments.find((i) => i.id === instrumentId) ?? null);
+	const budget = $derived(instrumentBudget(instrument && { ...instrument, quantity: 'length' }, nominalMm, Date.now()));
+	/** Quick check: gross fault or not. The claim test is for whoever wants to know more. */
+	let testing = $state(false);
+	let zone = $state<Zone>('first');
+	const lengthM = $derived.by(() => {
+		const densityGcm3 = (evidence && materialOf(evidence.spool.material, data.protocol.handbook)?.densityGcm3?.low) ?? USUAL.densityGcm3;
+		const massG = (evidence && stated(evidence.claims, 'netMassG')?.value) ?? USUAL.massG;
+		return strandLengthM(massG, densityGcm3, nominalMm);
+	});
+	const plan = $derived.by(() => {
+		if (!testing || !evidence || !claim) return null;
+		// Planned for the instrument in hand: what a coarser one said before does not count.
+		const mine = counted.filter((r) => (r.instrumentId ?? '') === instrumentId);
+		const strand = strandOfReadings({ ...evidence, readings: mine }, nominalMm)?.strand ?? null;
+		return claimPlan(
+			strand,
+			claim,
+			budget,
+			lengthM,
+			mine.map((r) => r.positionM)
+		);
+	});
 	const odd = $derived(oddReadings(counted)[0]);
+	const done = $derived(testing ? plan?.state === 'decided' : at >= perSpool);
 	const items = $derived(
 		live.map((e, i) => {
-			const f = findings[i]?.[0];
-			const says = !f || f.n === 0 ? 'to do' : f.n < perSpool ? `${f.n} of ${perSpool}` : `${f.n}, ${GRADE_WORDS[f.grade]}`;
-			return railItem(e.spool, says);
+			const n = counts[i] ?? 0;
+			return railItem(e.spool, n === 0 ? 'to do' : n < perSpool ? `${n} of ${perSpool}` : plural(n, 'reading'));
 		})
 	);
 
@@ -81,13 +114,23 @@
 			typed,
 			placeIndex: place,
 			direction,
+			...(testing ? { positionM: planned(zone) } : {}),
 			...(instrumentId ? { instrumentId } : {})
 		});
 		return null;
 	}
+	/** Position of the next reading: on from the zone's start, a metre a place. */
+	function planned(of: Zone): number {
+		const start = plan?.zones.find((z) => z.zone === of);
+		return start ? Math.round(start.positionM + Math.floor(start.taken / data.protocol.diameterDirections)) : 0;
+	}
 	function takeBack(): void {
 		const last = counted.at(-1);
 		if (last) void bench.takeBack(last.id);
+	}
+	function setTesting(on: boolean): void {
+		testing = on;
+		field?.focus();
 	}
 	async function reload(): Promise<void> {
 		await invalidateAll();
@@ -101,14 +144,16 @@
 </script>
 
 <svelte:head><title>Diameter · {data.head.name} · Draught</title></svelte:head>
-{#if !evidence || !mean || !outside}
+{#if !evidence || !mean}
 	<EmptyBench title="Diameter" trialId={data.head.id} />
 {:else}
 	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
-				{tolerance ? `claims ${nominalMm} ± ${upTo(tolerance.value, 3)} mm` : 'no tolerance stated'} ·
+				{stands?.claims.length
+					? `claims ${nominalMm} ± ${stands.claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}${stands.claims.length > 1 ? ' (listing)' : ''}`
+					: 'no tolerance stated'} ·
 				<InstrumentChoice
 					instruments={data.instruments}
 					bind:chosen={instrumentId}
@@ -117,14 +162,28 @@
 					none="name your caliper"
 					onchange={() => field?.focus()}
 				/>
-				{#if instrument?.errorLimit}u = {fixed(instrumentUncertainty(instrument.errorLimit, instrument.resolution ?? 0), 3)} mm{/if}
 			</span>
 		</div>
+		{#if claim}
+			<p class="small mt-1" data-testid="instrument-line">{sentence(instrumentLine(budget.standardUncertaintyMm, claim.toleranceMm))}</p>
+			<fieldset class="mt-2 flex gap-x-4">
+				<legend class="sr-only">How much to find out</legend>
+				<label class="flex min-h-[26px] items-center gap-1.5"
+					><input type="radio" name="test" checked={!testing} onchange={() => setTesting(false)} /> quick check
+					<span class="small">gross fault or not</span></label
+				>
+				<label class="flex min-h-[26px] items-center gap-1.5"
+					><input type="radio" name="test" checked={testing} onchange={() => setTesting(true)} /> claim test
+					<span class="small">kept or broken</span></label
+				>
+			</fieldset>
+		{/if}
+		{#if plan}<ClaimTest {plan} bind:zone />{/if}
 		<p id="place" class="mt-3 mb-1.5 text-[1.05rem]">
-			{#if at < perSpool}
-				Place <strong>{place + 1} of {data.protocol.diameterPlaces}</strong> · direction <strong>{direction}</strong>
+			{#if !done}
+				Place <strong>{place + 1}{testing ? '' : ` of ${data.protocol.diameterPlaces}`}</strong> · direction <strong>{direction}</strong>
 				{direction === 'across' ? '(turn the strand a quarter)' : '(some way on)'}
-			{:else}
+			{:else if !testing}
 				The quick check is complete. More readings are welcome; or go on with the next spool <kbd>↓</kbd>.
 			{/if}
 		</p>
@@ -151,7 +210,7 @@
 		{/if}
 		{#if mean.figure.kind === 'strand'}
 			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
-				Strand so far, thickness exaggerated{tolerance ? ' between the stated limits (dashed)' : ''}
+				Strand so far, thickness exaggerated{claim ? ' between the stated limits (dashed)' : ''}
 			</h2>
 			<Strand
 				data={mean.figure}
@@ -171,6 +230,6 @@
 				{/if}
 			{/each}
 		</dl>
-		{#snippet says()}<WhatItSays {mean} {outside} onnext={() => move(1)} />{/snippet}
+		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}
 	</BenchFrame>
 {/if}

@@ -107,7 +107,8 @@
 			repeats: p.repeats,
 			diameterPlaces: p.diameterPlaces,
 			diameterDirections: p.diameterDirections,
-			strengthHighN: p.strengthHighN
+			strengthHighN: p.strengthHighN,
+			claimRule: p.claimRule
 		});
 		problem = sent.ok ? '' : sent.title;
 	}

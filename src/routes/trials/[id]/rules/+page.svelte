@@ -5,7 +5,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
-	import { CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
+	import { CLAIM_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -16,7 +16,8 @@
 		printerId: data.head.printerId ?? '',
 		repeats: String(data.protocol.repeats),
 		diameterPlaces: String(data.protocol.diameterPlaces),
-		strengthHighN: String(data.protocol.strengthHighN)
+		strengthHighN: String(data.protocol.strengthHighN),
+		claimRule: data.protocol.claimRule
 	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
@@ -60,7 +61,8 @@
 				repeats: numeric(rules.repeats),
 				diameterPlaces: numeric(rules.diameterPlaces),
 				diameterDirections: rules.diameterDirections,
-				strengthHighN: numeric(rules.strengthHighN)
+				strengthHighN: numeric(rules.strengthHighN),
+				claimRule: rules.claimRule
 			},
 			'The rules are kept as a new version; what was measured stays.'
 		);
@@ -97,6 +99,12 @@
 			legend="Condition that counts"
 			bind:value={rules.conditionPolicy}
 			options={(['asReceived', 'driedFirst', 'both'] as const).map((value) => ({ value, label: CONDITION_POLICY_WORDS[value] ?? value }))}
+		/>
+		<Choice
+			name="claimRule"
+			legend="A maker’s tolerance is kept when"
+			bind:value={rules.claimRule}
+			options={(['share', 'anyReading'] as const).map((value) => ({ value, label: CLAIM_RULE_WORDS[value] }))}
 		/>
 		<div class="flex flex-wrap gap-4">
 			<div>

@@ -1,0 +1,88 @@
+import type { Instrument, InstrumentCheck } from '../evidence';
+import { rectangularUncertainty } from '../stats/combined-uncertainty';
+
+/** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */
+const UNNAMED_CALIPER = { errorLimit: 0.02, resolution: 0.01 };
+/** A check this far from the diameter says little of the jaws there (common practice, no source). */
+const NEAR_MM = 1;
+
+type BudgetTerm = {
+	id: 'errorLimit' | 'reference' | 'checkScatter' | 'step';
+	standardUncertaintyMm: number;
+};
+
+/** How many readings of a pin make a check worth its name, and how well a common pin is known (common practice, no source). */
+const USUAL_CHECK = { n: 10, referenceLimit: 0.002 };
+
+/** Uncertainty budget of one length instrument for one strand. */
+export type InstrumentBudget = {
+	named: boolean;
+	/** Taken off every reading. */
+	biasMm: number;
+	/** Scatter of single readings, which more readings average out. */
+	repeatabilityMm: number;
+	/** What stays the same in all readings, and so does not shrink with more of them. */
+	standardUncertaintyMm: number;
+	terms: BudgetTerm[];
+	largest: BudgetTerm['id'];
+	resolutionMm: number;
+	check: (InstrumentCheck & { near: boolean }) | null;
+};
+
+/**
+ * Uncertainty budget of an instrument. Half a step of the display is counted as common too: on an even strand it rounds every reading
+ * the same way. Unchecked, its stated error limit (rectangular) stands for the rest, and half a step
+ * for the scatter. Checked against a pin or block, the bias found there is taken off and its uncertainty
+ * (scatter of the check over n, the reference's own error limit, half a step) replaces the error limit; the check's scatter is the
+ * repeatability. A check far from the diameter is not used, and said.
+ * Source: JCGM 100:2008, 4.3.7, F.2.2.1 and F.2.4.5.
+ * @param atMs when the readings were taken: the last check before counts, else the first after
+ * @example instrumentBudget(caliper, 1.75, takenAt).largest // 'errorLimit'
+ */
+export function instrumentBudget(instrument: Instrument | null, nominalMm: number, atMs: number): InstrumentBudget {
+	const named = instrument?.errorLimit != null;
+	const resolutionMm = instrument?.resolution ?? UNNAMED_CALIPER.resolution;
+	const step = rectangularUncertainty(resolutionMm / 2);
+	const inForce = checkInForce(instrument?.checks ?? [], atMs);
+	const check = inForce && { ...inForce, near: Math.abs(inForce.reference - nominalMm) <= NEAR_MM };
+	if (!check?.near) {
+		const limit = rectangularUncertainty(instrument?.errorLimit ?? UNNAMED_CALIPER.errorLimit);
+		return completed({ named, biasMm: 0, repeatabilityMm: step, resolutionMm, check }, [
+			{ id: 'errorLimit', standardUncertaintyMm: limit },
+			{ id: 'step', standardUncertaintyMm: step }
+		]);
+	}
+	// Ten readings that all look alike scatter by what the display hides.
+	const repeatabilityMm = Math.max(check.repeatability ?? 0, step);
+	return completed({ named, biasMm: check.bias, repeatabilityMm, resolutionMm, check }, [
+		{ id: 'reference', standardUncertaintyMm: rectangularUncertainty(check.referenceLimit) },
+		{ id: 'checkScatter', standardUncertaintyMm: repeatabilityMm / Math.sqrt(check.n) },
+		{ id: 'step', standardUncertaintyMm: step }
+	]);
+}
+
+function completed(
+	base: Pick<InstrumentBudget, 'named' | 'biasMm' | 'repeatabilityMm' | 'resolutionMm' | 'check'>,
+	terms: BudgetTerm[]
+): InstrumentBudget {
+	const largest = terms.reduce((best, t) => (t.standardUncertaintyMm > best.standardUncertaintyMm ? t : best));
+	return { ...base, terms, largest: largest.id, standardUncertaintyMm: Math.hypot(...terms.map((t) => t.standardUncertaintyMm)) };
+}
+
+/**
+ * The check that counts for readings taken at a moment: the last one before, else the first after.
+ * @example checkInForce(checks, takenAt)?.bias // 0.01
+ */
+export function checkInForce(checks: readonly InstrumentCheck[], atMs: number): InstrumentCheck | null {
+	const ordered = [...checks].sort((a, b) => a.at - b.at);
+	return ordered.filter((c) => c.at <= atMs).at(-1) ?? ordered[0] ?? null;
+}
+
+/**
+ * The uncertainty the same instrument would have after an ordinary check: ten readings of a pin that is known to 0.002 mm.
+ * @example checkedUncertainty(0.01) // 0.0032 mm
+ */
+export function checkedUncertainty(resolutionMm: number): number {
+	const step = rectangularUncertainty(resolutionMm / 2);
+	return Math.hypot(step, step / Math.sqrt(USUAL_CHECK.n), rectangularUncertainty(USUAL_CHECK.referenceLimit));
+}

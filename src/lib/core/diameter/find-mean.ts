@@ -1,0 +1,80 @@
+import { makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import { combineUncertainties } from '../stats/combined-uncertainty';
+import { tQuantile } from '../stats/mean-interval';
+import { claimSentence, instrumentLines } from './claim-sentence';
+import { oddReadings } from './odd-readings';
+import { diameterMean } from './quantities';
+import type { StrandSubject } from './subject';
+
+/** What is called the first metres (common practice, no source). */
+const FIRST_METRES = 20;
+
+/**
+ * Mean diameter with the verdict's sentence. Both the scatter of the places and the instrument count; the instrument's part does not
+ * shrink with more readings.
+ * @example findMean(strandSubject(evidence, protocol)).interval // { low: 1.742, high: 1.760, level: 0.95, kind: 'confidence' }
+ */
+export function findMean(subject: StrandSubject): Finding {
+	const { strand, nominalMm, claims, common, places, read } = subject;
+	const def = diameterMean(subject.protocol);
+	const given = {
+		...common,
+		method: 'diameterMean',
+		source: 'ISO 2602; JCGM 100 (GUM) for the instrument',
+		figure: {
+			kind: 'strand' as const,
+			nominalMm,
+			toleranceMm: claims[0]?.toleranceMm ?? null,
+			places: places.map(({ index, positionM, valuesMm }) => ({
+				index,
+				positionM,
+				lowMm: Math.min(...valuesMm),
+				highMm: Math.max(...valuesMm)
+			}))
+		}
+	};
+	if (!strand) return makeFinding(def, { ...given, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
+	const odd = oddReadings(read?.counted ?? []).map((r): Message => ({
+		id: 'diameterOdd',
+		params: { readingId: r.id, typed: r.typedText }
+	}));
+	const known = {
+		...given,
+		estimate: strand.meanMm,
+		n: strand.n,
+		nEffective: strand.nEffective,
+		messages: [
+			claimSentence(subject, strand),
+			...instrumentLines(subject, strand),
+			...(read?.leftAside ? [{ id: 'finestOnly', params: { n: strand.n, leftAside: read.leftAside } }] : []),
+			...(claims.length && firstMetresOnly(places) ? [{ id: 'firstMetresOnly', params: {} }] : []),
+			...odd
+		]
+	};
+	if (strand.standardErrorMm === null) {
+		// One place says nothing of the rest of the spool: the prior's width is what the pick may draw from.
+		return makeFinding(def, { ...known, sampling: { kind: 'unknown', reason: { id: 'onePlace', params: {} } } });
+	}
+	const { standardUncertainty, df } = meanUncertainty(strand.standardErrorMm, strand.df, strand.budget.standardUncertaintyMm);
+	const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
+	return makeFinding(def, {
+		...known,
+		interval: { low: strand.meanMm - half, high: strand.meanMm + half, level: 0.95, kind: 'confidence' },
+		sampling: { kind: 't', mean: strand.meanMm, standardError: standardUncertainty, df }
+	});
+}
+
+/** A quick check notes no positions: it is taken within arm's reach of the loose end. */
+function firstMetresOnly(places: StrandSubject['places']): boolean {
+	return places.every((p) => p.positionM === null || p.positionM < FIRST_METRES);
+}
+
+/** Scatter of the mean and the instrument together; df null where the instrument's stated limit outweighs the scatter. */
+function meanUncertainty(standardErrorMm: number, df: number, instrumentMm: number): { standardUncertainty: number; df: number | null } {
+	const combined = combineUncertainties([
+		{ standardUncertainty: standardErrorMm, df },
+		{ standardUncertainty: instrumentMm, df: Infinity }
+	]);
+	return { ...combined, df: combined.df === null || !Number.isFinite(combined.df) ? null : combined.df };
+}

@@ -1,0 +1,83 @@
+import { makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import { wilsonInterval } from '../stats/wilson';
+import type { ToleranceClaim } from './claims';
+import { judgeClaim, sentenceOfClaim } from './claim-sentence';
+import { diameterInside, diameterOutside } from './quantities';
+import { boundOf } from './share-inside';
+import type { StrandSubject } from './subject';
+
+const unknown = (id: string): { kind: 'unknown'; reason: Message } => ({ kind: 'unknown', reason: { id, params: {} } });
+
+/**
+ * Share of readings outside the stated tolerance as observed, limits inclusive, with Wilson's interval; of dependent readings over their
+ * effective number.
+ * @example findOutside(subject).figure // { kind: 'share', successes: 1, n: 10 }
+ */
+export function findOutside({ strand, claims, common }: StrandSubject): Finding {
+	const [claim] = claims;
+	const given = { ...common, method: 'shareOutside', source: 'Wilson 1927; drawn from Beta(x + 1/2, n - x + 1/2) (Jeffreys)' };
+	if (!claim || !strand) return makeFinding(diameterOutside, { ...given, sampling: unknown(claim ? 'noReadings' : 'noToleranceStated') });
+	const outside = strand.outside(claim.lowMm, claim.highMm);
+	const { n } = strand;
+	// A log's readings repeat each other; hand readings are taken as they are, a place's two directions look at two diameters.
+	const worth = strand.from === 'log' ? strand.nEffective / n : 1;
+	const [x, m] = [outside * worth, n * worth];
+	const wilson = wilsonInterval(x, m) as { low: number; high: number };
+	return makeFinding(diameterOutside, {
+		...given,
+		estimate: outside / n,
+		n,
+		nEffective: Math.round(m),
+		interval: { ...wilson, level: 0.95, kind: 'confidence' },
+		sampling: { kind: 'beta', a: x + 0.5, b: m - x + 0.5 },
+		messages: [{ id: 'outsideCount', params: { outside, n } }],
+		figure: { kind: 'share', successes: outside, n }
+	});
+}
+
+/**
+ * Share of length inside each stated tolerance, the instrument taken out, with the verdict on the claim: for the label first, and for the
+ * listing as a variant of its own where it says otherwise.
+ * @example findInside(subject)[0].messages[0].id // 'claimKept'
+ */
+export function findInside(subject: StrandSubject): Finding[] {
+	const { claims, common, strand } = subject;
+	if (claims.length === 0 || !strand)
+		return [
+			makeFinding(diameterInside, {
+				...common,
+				method: 'shareInside',
+				source: SOURCE,
+				sampling: unknown(claims.length ? 'noReadings' : 'noToleranceStated')
+			})
+		];
+	return claims.map((claim, i) => insideOf(subject, claim, i === 0 ? null : claim.source));
+}
+
+const SOURCE = 'generalized confidence interval of a normal share (Weerahandi 1993); JCGM 100 for the instrument';
+/** Chances at which the pick may read the distribution. */
+const PROBABILITIES = [0.01, 0.05, 0.1, 0.25, 0.5, 0.75, 0.9, 0.95, 0.99];
+
+function insideOf(subject: StrandSubject, claim: ToleranceClaim, variant: string | null): Finding {
+	const strand = subject.strand as NonNullable<StrandSubject['strand']>;
+	const { byShare } = judgeClaim(subject, strand, claim);
+	const given = {
+		...subject.common,
+		subject: { ...subject.common.subject, variant },
+		method: 'shareInside',
+		source: SOURCE,
+		messages: [sentenceOfClaim(subject, strand, claim)],
+		n: strand.n,
+		nEffective: strand.nEffective
+	};
+	if (!byShare) return makeFinding(diameterInside, { ...given, sampling: unknown('onePlace') });
+	const { ordered, share } = byShare;
+	return makeFinding(diameterInside, {
+		...given,
+		estimate: share.estimate,
+		interval: { low: boundOf(ordered, 0.025), high: boundOf(ordered, 0.975), level: 0.95, kind: 'credible' },
+		sampling: { kind: 'quantiles', probabilities: PROBABILITIES, values: PROBABILITIES.map((p) => boundOf(ordered, p)) },
+		figure: { kind: 'dot', points: [] }
+	});
+}

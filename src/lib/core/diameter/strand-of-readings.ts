@@ -1,0 +1,120 @@
+import type { Instrument, Reading, SpoolEvidence } from '../evidence';
+import { spreadOf } from '../stats/spread';
+import { instrumentBudget, type InstrumentBudget } from './budget';
+import { normalStrand, type PlaceReadings, type Strand } from './strand';
+
+type Valued = Reading & { value: number };
+
+/** The diameter readings that count for a strand, and the strand they tell of. */
+export type ReadStrand = {
+	counted: Valued[];
+	/** Counted readings of coarser instruments, left aside for the finest. */
+	leftAside: number;
+	valuesMm: number[];
+	places: PlaceReadings[];
+	strand: Strand;
+};
+
+/** So many readings of the finest instrument speak for themselves (common practice, no source: a quick check). */
+const ENOUGH_OF_FINEST = 10;
+
+/**
+ * The strand as a spool's counted readings tell it, the bias of checked instruments taken off. Of several instruments the finest counts
+ * alone once it has enough readings; until then all count, as good as the worst of them. Readings of one place are not independent of
+ * each other; how many independent ones they are worth follows from the spread of all readings over the standard error of the mean of
+ * the places.
+ * Source: effective size of a cluster sample (Kish 1965), rounded down to a whole number.
+ * @returns null without readings
+ * @example strandOfReadings(evidence, 1.75)?.strand.nEffective // 8
+ */
+export function strandOfReadings(evidence: SpoolEvidence, nominalMm: number): ReadStrand | null {
+	const all = diameterReadings(evidence).counted;
+	const sets = setsOf(evidence, all, nominalMm);
+	const [finest] = sets;
+	if (!finest) return null;
+	const alone = sets.length > 1 && finest.readings.length >= ENOUGH_OF_FINEST;
+	const counting = alone ? [finest] : sets;
+	const budget = (counting.at(-1) as InstrumentSet).budget;
+	const biasOf = new Map(counting.flatMap((set) => set.readings.map((r) => [r.id, set.budget.biasMm] as const)));
+	const counted = all.filter((r) => biasOf.has(r.id));
+	const valuesMm = counted.map((r) => r.value - (biasOf.get(r.id) ?? 0));
+	const over = spreadOf(valuesMm) as NonNullable<ReturnType<typeof spreadOf>>;
+	const places = placesOf(counted, valuesMm);
+	const means = spreadOf(places.map(meanOfPlace));
+	const strand = normalStrand(
+		{
+			n: over.n,
+			nEffective: effectiveNumber(places.length, means?.sd ?? null, over),
+			meanMm: over.mean,
+			sdMm: over.sd,
+			lowMm: over.low,
+			highMm: over.high,
+			standardErrorMm: means?.sd == null ? null : means.sd / Math.sqrt(places.length),
+			df: places.length - 1,
+			budget
+		},
+		valuesMm
+	);
+	return { counted, leftAside: all.length - counted.length, valuesMm, places, strand };
+}
+
+type InstrumentSet = { readings: Valued[]; budget: InstrumentBudget };
+
+/** Readings by instrument and check in force, the finest first. */
+function setsOf(evidence: SpoolEvidence, readings: readonly Valued[], nominalMm: number): InstrumentSet[] {
+	const sets = new Map<string, InstrumentSet>();
+	for (const r of readings) {
+		const instrument = instrumentOf(evidence, r);
+		const budget = instrumentBudget(instrument, nominalMm, r.takenAt);
+		const key = `${instrument?.id ?? ''} ${budget.check?.id ?? ''}`;
+		const set = sets.get(key) ?? { readings: [], budget };
+		set.readings.push(r);
+		sets.set(key, set);
+	}
+	return [...sets.values()].sort((a, b) => a.budget.standardUncertaintyMm - b.budget.standardUncertaintyMm);
+}
+
+/**
+ * All diameter readings of a spool that have a value, by whether they count.
+ * @example diameterReadings(evidence).counted.length // 10
+ */
+export function diameterReadings(evidence: SpoolEvidence): { counted: Valued[]; excluded: string[] } {
+	const all = evidence.readings.filter((r): r is Valued => r.quantity === 'diameter' && r.value !== null);
+	const counted = all.filter((r) => r.status === 'counts');
+	return { counted, excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id) };
+}
+
+/**
+ * The instrument a reading was taken with, where it was named.
+ * @example instrumentOf(evidence, reading)?.name // 'caliper'
+ */
+export function instrumentOf(evidence: SpoolEvidence, reading: Reading): Instrument | null {
+	return evidence.instruments.find((i) => i.id === reading.instrumentId) ?? null;
+}
+
+/**
+ * Mean of the readings of one place.
+ * @example meanOfPlace({ index: 0, positionM: null, valuesMm: [1.74, 1.76] }) // 1.75
+ */
+export function meanOfPlace(place: PlaceReadings): number {
+	return (spreadOf(place.valuesMm) as { mean: number }).mean;
+}
+
+function placesOf(counted: readonly Valued[], valuesMm: readonly number[]): PlaceReadings[] {
+	const byPlace = new Map<string, PlaceReadings>();
+	counted.forEach((r, i) => {
+		const key = r.placeIndex === null ? r.id : String(r.placeIndex);
+		const here = byPlace.get(key) ?? { index: r.placeIndex ?? byPlace.size, positionM: r.positionM, valuesMm: [] };
+		here.valuesMm.push(valuesMm[i] as number);
+		byPlace.set(key, here);
+	});
+	return [...byPlace.values()].sort((a, b) => a.index - b.index);
+}
+
+function effectiveNumber(places: number, sdOfMeans: number | null, over: { n: number; sd: number | null }): number {
+	if (sdOfMeans === null || !over.sd) return places;
+	// Places that agree to the last digit while readings scatter: each reading is its own witness.
+	if (sdOfMeans === 0) return over.n;
+	const variance = sdOfMeans ** 2 / places;
+	return Math.min(over.n, Math.max(places, Math.floor(over.sd ** 2 / variance + 1e-9)));
+}

@@ -1,0 +1,58 @@
+import type { InstrumentBudget } from './budget';
+import { countOutside } from './outside';
+import { shareInside, type ShareInside } from './share-inside';
+
+/** One place of the strand with its readings, bias taken off. */
+export type PlaceReadings = { index: number; positionM: number | null; valuesMm: number[] };
+
+/** What is known of a strand, from single readings or from a gauge's log: what all findings of the station are made of. */
+export type Strand = {
+	from: 'readings' | 'log';
+	n: number;
+	/** Independent readings: neighbours repeat each other. */
+	nEffective: number;
+	meanMm: number;
+	/** Over all readings, n - 1; null for one reading. */
+	sdMm: number | null;
+	lowMm: number;
+	highMm: number;
+	/** Of the mean, the instrument left out; null while one place says nothing of the rest. */
+	standardErrorMm: number | null;
+	df: number;
+	budget: InstrumentBudget;
+	/** Readings beyond the limits; one on a limit is inside. */
+	outside(lowMm: number, highMm: number): number;
+	/** Share of length inside; null while one place says nothing of the rest. */
+	inside(lowMm: number, highMm: number, given?: { nEffective?: number; slices?: number }): ShareInside | null;
+};
+
+/**
+ * The strand as single readings tell it, under the normal law.
+ * A spread below what the display can show is taken as what the display can hide.
+ * @example normalStrand(base, valuesMm).inside(1.73, 1.77)?.estimate // 0.97
+ */
+export function normalStrand(base: Omit<Strand, 'outside' | 'inside' | 'from'>, valuesMm: readonly number[]): Strand {
+	const { budget, meanMm, sdMm } = base;
+	const hiddenSd = budget.resolutionMm / Math.sqrt(12);
+	return {
+		...base,
+		from: 'readings',
+		outside: (lowMm, highMm) => countOutside(valuesMm, lowMm, highMm, budget.resolutionMm),
+		inside(lowMm, highMm, given = {}) {
+			const nEffective = given.nEffective ?? base.nEffective;
+			if (sdMm === null || nEffective < 2) return null;
+			return shareInside(
+				{
+					meanMm,
+					sdMm: Math.max(sdMm, hiddenSd),
+					nEffective,
+					repeatabilityMm: budget.repeatabilityMm,
+					commonMm: budget.standardUncertaintyMm
+				},
+				lowMm,
+				highMm,
+				given.slices
+			);
+		}
+	};
+}

@@ -1,0 +1,94 @@
+import jStat from 'jstat';
+import { normalCdf } from './normal';
+
+/** Distribution of the studentised range of a number of groups. */
+export type StudentizedRange = { cdf(q: number, df: number): number; inv(p: number, df: number): number };
+
+/** Step of the table of the range's distribution; small enough for a cubic between its points. */
+const STEP = 0.05;
+const REACH = 8;
+const WIDEST = 16;
+const SPREAD_POINTS = 240;
+const known = new Map<number, StudentizedRange>();
+
+/**
+ * Studentised range of `groups` means. The distribution of the plain range is tabulated once a number of groups, so that hundreds of pairs
+ * with degrees of freedom of their own cost next to nothing (a general library took ten milliseconds for one).
+ * Source: Copenhaver & Holland 1988, J. Stat. Comput. Simul. 30, 1-15, for the two integrals; checked against R's ptukey and qtukey.
+ * Errors: throws a RangeError below two groups.
+ * @example studentizedRange(3).inv(0.95, 10) // 3.8777
+ */
+export function studentizedRange(groups: number): StudentizedRange {
+	if (!Number.isInteger(groups) || groups < 2) throw new RangeError(`studentizedRange: ${groups} groups`);
+	const found = known.get(groups) ?? make(groups);
+	known.set(groups, found);
+	return found;
+}
+
+function make(groups: number): StudentizedRange {
+	const table = rangeTable(groups);
+	const cdf = (q: number, df: number): number => {
+		if (q <= 0) return 0;
+		return Math.min(
+			1,
+			spreads(df).reduce((sum, { s, weight }) => sum + weight * between(table, q * s), 0)
+		);
+	};
+	return {
+		cdf,
+		inv(p, df) {
+			let [low, high] = [0, 8];
+			while (cdf(high, df) < p && high < 1e6) high *= 2;
+			for (let i = 0; i < 60 && high - low > 1e-9 * high; i++) {
+				const middle = (low + high) / 2;
+				if (cdf(middle, df) < p) low = middle;
+				else high = middle;
+			}
+			return (low + high) / 2;
+		}
+	};
+}
+
+/** Chance that the range of so many standard normal values is at most w, for w in steps. */
+function rangeTable(groups: number): Float64Array {
+	const zs = (2 * REACH) / STEP;
+	const phi = Float64Array.from({ length: zs + WIDEST / STEP + 1 }, (_, i) => normalCdf(-REACH + i * STEP));
+	const density = Float64Array.from({ length: zs + 1 }, (_, i) => Math.exp(-((-REACH + i * STEP) ** 2) / 2) / Math.sqrt(2 * Math.PI));
+	return Float64Array.from({ length: WIDEST / STEP + 1 }, (_, w) => {
+		let sum = 0;
+		// The trapezoid rule is exact to machine precision for a smooth integrand that dies away at both ends.
+		for (let i = 0; i <= zs; i++) sum += (density[i] as number) * ((phi[i + w] as number) - (phi[i] as number)) ** (groups - 1);
+		return groups * sum * STEP;
+	});
+}
+
+/** Cubic through four neighbouring points of the table. */
+function between(table: Float64Array, w: number): number {
+	const place = w / STEP;
+	const last = table.length - 1;
+	if (place >= last) return 1;
+	const i = Math.min(Math.max(Math.floor(place), 1), last - 2);
+	const t = place - i;
+	const [a, b, c, d] = [table[i - 1], table[i], table[i + 1], table[i + 2]] as unknown as [number, number, number, number];
+	return (
+		(-a * t * (t - 1) * (t - 2)) / 6 +
+		(b * (t + 1) * (t - 1) * (t - 2)) / 2 -
+		(c * (t + 1) * t * (t - 2)) / 2 +
+		(d * (t + 1) * t * (t - 1)) / 6
+	);
+}
+
+/** Points and weights of the spread estimate's distribution, chi over the root of its degrees of freedom, even in its logarithm. */
+function spreads(df: number): { s: number; weight: number }[] {
+	if (df > 1e6) return [{ s: 1, weight: 1 }];
+	const high = Math.log(1 + 9 / Math.sqrt(df));
+	const low = Math.max(Math.log(1e-5), -12 / Math.sqrt(df));
+	const step = (high - low) / SPREAD_POINTS;
+	const constant = Math.log(2) + (df / 2) * Math.log(df / 2) - jStat.gammaln(df / 2);
+	return Array.from({ length: SPREAD_POINTS + 1 }, (_, i) => {
+		const t = low + i * step;
+		const s = Math.exp(t);
+		const ends = i === 0 || i === SPREAD_POINTS ? 0.5 : 1;
+		return { s, weight: ends * step * Math.exp(constant + df * t - (df * s * s) / 2) };
+	});
+}

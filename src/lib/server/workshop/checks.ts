@@ -1,0 +1,78 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import type { z } from 'zod';
+import type { InstrumentCheck } from '$lib/core/evidence';
+import { checkOfReadings } from '$lib/core/instruments/check';
+import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { instrumentCheckBody } from '$lib/schemas/amendment';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Reader } from '../db/client';
+import { instrument, instrumentCheck, reading, spool } from '../db/schema';
+import { refuse, refuseField } from '../problem';
+import { writeOnce } from '../write/write-once';
+
+/** How far a reading of a check may lie from the reference, in the canonical unit: beyond it something else was measured. */
+const FARTHEST = { length: { value: 1, words: '1 mm' }, mass: { value: 100, words: '100 g' } };
+
+/** Checks of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */
+export async function loadChecks(db: Reader): Promise<Map<string, InstrumentCheck[]>> {
+	const rows = await db.select().from(instrumentCheck).orderBy(asc(instrumentCheck.at), asc(instrumentCheck.id));
+	const byInstrument = new Map<string, InstrumentCheck[]>();
+	for (const row of rows) {
+		const figures = row.readings
+			? checkOfReadings(
+					row.reference,
+					row.readings.map((r) => r.value)
+				)
+			: row.bias === null
+				? null
+				: { bias: row.bias, repeatability: row.repeatability, n: row.n ?? 1 };
+		if (!figures) continue;
+		const { id, at, reference, referenceLimit, instrumentId } = row;
+		byInstrument.set(instrumentId, [...(byInstrument.get(instrumentId) ?? []), { id, at, reference, referenceLimit, ...figures }]);
+	}
+	return byInstrument;
+}
+
+/** Keeps a check with its raw readings; what was measured with the instrument is judged anew. */
+export async function postInstrumentCheck(
+	db: Database,
+	body: z.output<typeof instrumentCheckBody>,
+	now: number
+): Promise<{ answer: { id: string }; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'instrumentCheck', body, now }, async (tx) => {
+		const [known] = await tx.select().from(instrument).where(eq(instrument.id, body.instrumentId));
+		if (!known) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
+		const dimension = known.quantity === 'mass' ? 'mass' : 'length';
+		const errors: FieldError[] = [];
+		const read = (text: string, path: string, least: number): number => {
+			const found = readQuantityText(text.replace(/^(\+\/-|±)\s*/, ''), dimension);
+			if (found.ok && found.value >= least) return found.value;
+			errors.push({
+				path,
+				code: found.ok ? 'outOfRange' : found.reason,
+				message: `must be a ${dimension}, such as ${dimension === 'mass' ? '100 g' : '1.700 mm'}`
+			});
+			return 0;
+		};
+		const reference = read(body.reference, 'reference', 1e-6);
+		const referenceLimit = body.referenceLimit === '' ? 0 : read(body.referenceLimit, 'referenceLimit', 0);
+		const readings = body.readings.map((typed, i) => ({ typed, value: read(typed, `readings.${i}`, 1e-6) }));
+		const farthest = FARTHEST[dimension];
+		if (errors.length === 0)
+			readings.forEach(({ value }, i) => {
+				if (Math.abs(value - reference) > farthest.value)
+					errors.push({ path: `readings.${i}`, code: 'outOfRange', message: `lies over ${farthest.words} from the reference` });
+			});
+		if (errors.length > 0) throw refuse(errors);
+		const { id, instrumentId, zone } = body;
+		await tx
+			.insert(instrumentCheck)
+			.values({ id, instrumentId, reference, referenceLimit, readings, at: Date.parse(body.at), zone, createdAt: now });
+		const touched = tx.select({ id: reading.spoolId }).from(reading).where(eq(reading.instrumentId, instrumentId));
+		await tx
+			.update(spool)
+			.set({ revision: sql`${spool.revision} + 1` })
+			.where(inArray(spool.id, touched));
+		return { id };
+	});
+}

@@ -1,0 +1,82 @@
+import type { Message } from '$lib/core/finding/types';
+import { fixed, percent, plural, upTo } from './numbers';
+
+type Params = Message['params'];
+const num = (p: Params, key: string): number => Number(p[key]);
+const tol = (p: Params) => `±${upTo(num(p, 'tolerance'), 3)} mm`;
+const mm = (value: number, decimals = 3) => `${fixed(value, decimals)} mm`;
+const readings = (p: Params) => plural(num(p, 'n'), 'reading');
+/** The claim as it stands in a sentence. */
+const claim = (p: Params) => `the ${String(p.source)}’s ${tol(p)}`;
+const pct = (value: number) => percent(value / 100);
+const signed = (value: number, decimals: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), decimals)}`;
+
+/** What the diameter station says. */
+export const DIAMETER_SENTENCES: Record<string, (p: Params) => string> = {
+	noToleranceStated: () => 'No tolerance is stated.',
+	diameterNoClaim: (p) =>
+		`No tolerance is stated, so there is nothing to keep; ${readings(p)} run from ${fixed(num(p, 'low'), 2)} to ${mm(num(p, 'high'), 2)}.`,
+	claimKept: (p) => `It keeps ${claim(p)}: beyond reasonable doubt at least ${pct(num(p, 'lowPct'))} of the length is inside.`,
+	claimBroken: (p) => `It breaks ${claim(p)}: at most ${pct(num(p, 'highPct'))} of the length is inside, the instrument allowed for.`,
+	claimMore: (p) =>
+		`Undecided whether it keeps ${claim(p)}: ${pct(num(p, 'lowPct'))} to ${pct(num(p, 'highPct'))} of the length may be inside. About ${plural(num(p, 'more'), 'further reading')} like these, each at a place of its own, would decide it.`,
+	claimNeverCheck: (p) =>
+		`${fits(p)} Whether it keeps ${claim(p)} no number of readings will tell, since the instrument may be off by as much. Check it ten times against a pin of known size; that could decide it.`,
+	claimNeverFiner: (p) =>
+		`${fits(p)} Whether it keeps ${claim(p)} no number of readings will tell with this instrument: ${pct(num(p, 'lowPct'))} to ${pct(num(p, 'highPct'))} of the length may be inside. A finer one is needed.`,
+	claimOnePlace: (p) => `All readings are from one place: they say nothing yet of ${claim(p)}.`,
+	'strict.kept': (p) =>
+		`It keeps ${claim(p)} by the stricter rule: all ${readings(p)} are inside by more than the guard band of ${mm(num(p, 'guard'))}.`,
+	'strict.broken': (p) =>
+		`It breaks ${claim(p)} by the stricter rule: a reading lies outside by more than the guard band of ${mm(num(p, 'guard'))} (chance that the farthest is really inside: ${percent(num(p, 'chance'))}).`,
+	'strict.undecided': (p) =>
+		`Undecided by the stricter rule: no reading is surely outside ${claim(p)}, but not all are surely inside (guard band ${mm(num(p, 'guard'))}; chance that the farthest is inside: ${percent(num(p, 'chance'))}).`,
+	'instrument.both': (p) => `This instrument (u ${mm(num(p, 'u'), 4)}) can decide ${tol(p)} either way.`,
+	'instrument.evenStrands': (p) =>
+		`This instrument (u ${mm(num(p, 'u'), 4)}) can show ${tol(p)} kept only by a strand more even than ${mm(num(p, 'keepSd'), 4)} of spread; broken, from a mean ${mm(num(p, 'breakFrom'))} off nominal.`,
+	'instrument.onlyBroken': (p) =>
+		`This instrument (u ${mm(num(p, 'u'), 4)}) can never show ${tol(p)} kept, not even by a perfect strand; broken only, from a mean ${mm(num(p, 'breakFrom'))} off nominal.`,
+	instrumentUnnamed: (p) => `No instrument is named: a common caliper good to ±${upTo(num(p, 'errorLimit'), 3)} mm is assumed.`,
+	'budget.errorLimit': () => 'Most of that uncertainty is its stated error limit: a check against a pin would cut it.',
+	'budget.reference': () => 'Most of that uncertainty is how well the pin of the check is known.',
+	'budget.checkScatter': () => 'Most of that uncertainty is the scatter of the check: more readings of the pin would cut it.',
+	'budget.step': () => 'Most of that uncertainty is the step of its display.',
+	biasTaken: (p) =>
+		`Checked against ${mm(num(p, 'reference'))} with ${readings(p)}: it shows ${signed(num(p, 'bias'), 4)} mm, which is taken off every reading.`,
+	checkFar: (p) => `Its check was at ${mm(num(p, 'reference'), 2)}, too far from this strand to be used.`,
+	finestOnly: (p) =>
+		`The finest instrument alone counts here: ${readings(p)}; ${plural(num(p, 'leftAside'), 'reading')} of coarser ones left aside.`,
+	diameterOdd: (p) => `The reading ${String(p.typed)} is far from its neighbours.`,
+	outsideCount: (p) => `${num(p, 'outside')} of ${readings(p)} outside as read.`,
+	spreadHidden: (p) =>
+		`The readings scatter by ${mm(num(p, 'sd'), 4)}, hardly more than the instrument does alone (${mm(num(p, 'repeat'), 4)}): the strand’s own spread is hidden by it.`,
+	spreadSeen: (p) =>
+		`The readings scatter by ${mm(num(p, 'sd'), 4)}; with the instrument’s ${mm(num(p, 'repeat'), 4)} taken out the strand’s own spread is ${mm(num(p, 'own'), 4)}.`,
+	capability: (p) =>
+		`Pp ${fixed(num(p, 'pp'), 2)} (95 % ${fixed(num(p, 'ppLow'), 2)} to ${fixed(num(p, 'ppHigh'), 2)}), Ppk ${fixed(num(p, 'ppk'), 2)} (${fixed(num(p, 'ppkLow'), 2)} to ${fixed(num(p, 'ppkHigh'), 2)}), over all readings, the instrument left in; effective n ${num(p, 'nEffective')}.`,
+	capabilityUndefined: () => 'No capability: all readings are alike, and without spread it is undefined.',
+	toleranceInterval: (p) =>
+		`95 % of the length lies between ${mm(num(p, 'low'))} and ${mm(num(p, 'high'))} with 95 % confidence (factor ${fixed(num(p, 'k'), 3)}, effective n ${num(p, 'nEffective')}, as read).`,
+	driftSeen: (p) =>
+		`It drifts ${drift(p, 'slope')} ${driftUnit(p)} (95 % ${drift(p, 'low')} to ${drift(p, 'high')}, ${plural(num(p, 'n'), 'place')}).`,
+	driftNotSeen: (p) =>
+		`No drift that ${plural(num(p, 'n'), 'place')} can show (95 % ${drift(p, 'low')} to ${drift(p, 'high')} ${driftUnit(p)}).`,
+	firstMetresOnly: () => 'All readings are from the first metres: the rest of the spool may be otherwise. A claim test goes along it.',
+	noTwoDirections: () => 'No two places read in two directions yet.',
+	ovalityDefined: (p) =>
+		`Largest less smallest diameter of a place, averaged over ${plural(num(p, 'n'), 'place')}; the instrument’s scatter makes it larger, never smaller.`,
+	flowAdvice: (p) =>
+		`Its mean cross-section is that of a round strand of ${mm(num(p, 'rms'), 4)}; the ratio gives the amount a slicer set to ${upTo(num(p, 'nominal'), 3)} mm means.`,
+	flowRipple: (p) =>
+		`95 % of the length flows within ±${fixed(num(p, 'pct'), 1)} %: a ${fixed(num(p, 'width'), 2)} mm line gets ±${mm(num(p, 'widthPlus'))} wide at fixed height (${readings(p)}, no interval).`
+};
+
+/** How the readings stand to the claim, before it is said that they cannot decide. */
+function fits(p: Params): string {
+	const outside = num(p, 'outside');
+	return outside === 0 ? `No gross fault: all ${readings(p)} fit.` : `${outside} of ${readings(p)} outside as read.`;
+}
+
+/** A slope that can be read: over a hundred metres where positions are known, else from place to place. */
+const drift = (p: Params, key: string) => signed(num(p, key) * (p.per === 'metre' ? 100 : 1), 4);
+const driftUnit = (p: Params) => (p.per === 'metre' ? 'mm over 100 m' : 'mm a place');
