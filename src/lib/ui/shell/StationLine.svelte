@@ -30,7 +30,7 @@
 <nav aria-label="Stations in working order" class="mt-3">
 	<ol>
 		{#each stops as stop, i (stop.href)}
-			{@const here = page.url.pathname === stop.href}
+			{@const here = page.url.pathname === stop.href || (stop.href !== base && page.url.pathname.startsWith(`${stop.href}/`))}
 			{@const how = state(stop)}
 			<li class="relative">
 				{#if i < stops.length - 1}

@@ -230,6 +230,7 @@
 				{/if}
 			{/each}
 		</dl>
+		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
 		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}
 	</BenchFrame>
 {/if}

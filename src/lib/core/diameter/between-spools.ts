@@ -1,0 +1,110 @@
+import { letters } from '../compare/letters';
+import type { Protocol, SpoolEvidence } from '../evidence';
+import { brownForsythe, type BrownForsythe } from '../stats/brown-forsythe';
+import { gamesHowell } from '../stats/games-howell';
+import { nestedVariance, type NestedVariance } from '../stats/nested-variance';
+import { spreadOf } from '../stats/spread';
+import { toleranceClaims } from './claims';
+import { instrumentOf, meanOfPlace, strandOfReadings } from './strand-of-readings';
+
+/** One spool on the common scale; places are its independent witnesses. */
+export type SpoolOnScale = {
+	spoolId: string;
+	places: number;
+	placeMeansMm: number[];
+	meanMm: number;
+	/** Null for one place. */
+	sdMm: number | null;
+	instrument: string;
+	/** Stated limits of its own label; null where none are stated. */
+	limits: { lowMm: number; highMm: number } | null;
+	/** Shared by spools whose means cannot be told apart; empty where nothing can be said. */
+	letters: string;
+};
+
+export type BetweenSpools = {
+	spools: SpoolOnScale[];
+	spreads: BrownForsythe | null;
+	/** Pairs whose means differ surely, the largest difference first. */
+	apart: { a: string; b: string; differenceMm: number; lowMm: number; highMm: number }[];
+	/** Where spools were read with different instruments, their common errors do not cancel. */
+	unlikeInstruments: boolean;
+	/** Products of which more than one spool was read. */
+	products: { maker: string; filament: string; variance: NestedVariance }[];
+};
+
+/**
+ * Spools beside one another: equal spreads by Brown-Forsythe, means by Games-Howell over the means of their places, with letters for what
+ * cannot be told apart. Of one instrument its common error cancels in a difference; of two it is added. Products with several spools are
+ * split into spread within a spool, between spools and between lots.
+ * Source: Brown & Forsythe 1974; Games & Howell 1976; Piepho 2004 (letters); Searle et al. 1992 (components).
+ * @example betweenSpools(evidence, protocol).spools.map((s) => s.letters) // ['a', 'ab', 'b']
+ */
+export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Pick<Protocol, 'nominalMm'>): BetweenSpools {
+	const read = evidence.flatMap((one) => {
+		const found = strandOfReadings(one, toleranceClaims(one, protocol).nominalMm);
+		return found ? [{ one, found, means: found.places.map(meanOfPlace) }] : [];
+	});
+	const groups = read.map(({ means }) => {
+		const over = spreadOf(means);
+		return { mean: over?.mean ?? 0, sd: over?.sd ?? 0, n: means.length };
+	});
+	const instruments = read.map(({ one, found }) => instrumentOf(one, found.counted[0] as (typeof found.counted)[number])?.id ?? '');
+	const common = (i: number, j: number) =>
+		instruments[i] === instruments[j] ? 0 : Math.hypot(...[i, j].map((k) => read[k]?.found.strand.budget.standardUncertaintyMm ?? 0));
+	const tests = gamesHowell(groups, { commonSd: common });
+	const surely = new Map(tests.map((t) => [`${t.i} ${t.j}`, t.p < 0.05]));
+	const tested = [...new Set(tests.flatMap((t) => [t.i, t.j]))].sort((a, b) => (groups[a]?.mean ?? 0) - (groups[b]?.mean ?? 0));
+	const apart = (x: number, y: number) => {
+		const [i, j] = [tested[x] as number, tested[y] as number].sort((a, b) => a - b);
+		return surely.get(`${i} ${j}`) ?? false;
+	};
+	const given = letters(tested.length, apart);
+	const lettersOf = new Map(tested.map((index, at) => [index, given[at] as string]));
+	const idOf = (i: number) => read[i]?.one.spool.id ?? '';
+	return {
+		spools: read.map(({ one, found, means }, i) => {
+			const [claim] = toleranceClaims(one, protocol).claims;
+			return {
+				spoolId: one.spool.id,
+				places: means.length,
+				placeMeansMm: means,
+				meanMm: groups[i]?.mean ?? 0,
+				sdMm: means.length > 1 ? (groups[i]?.sd ?? 0) : null,
+				instrument: instrumentOf(one, found.counted[0] as (typeof found.counted)[number])?.name ?? '',
+				limits: claim ? { lowMm: claim.lowMm, highMm: claim.highMm } : null,
+				letters: lettersOf.get(i) ?? ''
+			};
+		}),
+		spreads: brownForsythe(read.map(({ means }) => means)),
+		apart: tests
+			.filter((t) => t.p < 0.05)
+			.map((t) => ({ a: idOf(t.i), b: idOf(t.j), differenceMm: t.difference, lowMm: t.low, highMm: t.high }))
+			.sort((a, b) => Math.abs(b.differenceMm) - Math.abs(a.differenceMm)),
+		unlikeInstruments: new Set(instruments).size > 1,
+		products: productsOf(read.map(({ one, means }) => ({ one, means })))
+	};
+}
+
+function productsOf(read: readonly { one: SpoolEvidence; means: number[] }[]): BetweenSpools['products'] {
+	const byProduct = new Map<string, { one: SpoolEvidence; means: number[] }[]>();
+	for (const spool of read) {
+		const { maker, filament } = spool.one.spool;
+		// While a trial is blind nobody may see which spools are of one product.
+		if (maker === null || filament === null) continue;
+		const key = `${maker}\n${filament}`;
+		byProduct.set(key, [...(byProduct.get(key) ?? []), spool]);
+	}
+	return [...byProduct.values()]
+		.filter((spools) => spools.length > 1)
+		.map((spools) => {
+			const lots = new Map<string, number[][]>();
+			for (const { one, means } of spools) {
+				// A spool whose lot is not known may be of any: it stands for one of its own.
+				const lot = one.spool.lot ?? one.spool.id;
+				lots.set(lot, [...(lots.get(lot) ?? []), means]);
+			}
+			const { maker, filament } = (spools[0] as (typeof spools)[number]).one.spool;
+			return { maker: maker ?? '', filament: filament ?? '', variance: nestedVariance([...lots.values()]) };
+		});
+}

@@ -1,0 +1,9 @@
+import { expose } from 'comlink';
+import { betweenSpools } from '$lib/core/diameter/between-spools';
+
+/** A thin shell: many pairs of spools are compared here, off the page's thread. */
+const diameterWorker = { betweenSpools };
+
+export type DiameterWorker = typeof diameterWorker;
+
+expose(diameterWorker);

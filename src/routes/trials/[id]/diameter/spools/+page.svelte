@@ -1,0 +1,102 @@
+<script lang="ts">
+	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
+	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
+	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import type { DiameterWorker } from '$lib/workers/diameter.worker';
+	import { wrap } from 'comlink';
+	import { onMount } from 'svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	let found = $state.raw<BetweenSpools | null>(null);
+	const of = $derived(Object.fromEntries(data.evidence.map((e) => [e.spool.id, e.spool])));
+	const code = (id: string) => of[id]?.code ?? '';
+
+	onMount(() => {
+		const worker = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
+		const remote = wrap<DiameterWorker>(worker);
+		void remote.betweenSpools($state.snapshot(data.evidence), { nominalMm: data.protocol.nominalMm }).then((answer) => {
+			found = answer;
+			worker.terminate();
+		});
+		return () => worker.terminate();
+	});
+
+	/** The first thing to know. */
+	const says = $derived.by(() => {
+		if (!found) return '';
+		if (found.spools.length < 2) return 'One spool alone: there is nothing to compare it with.';
+		const [first] = found.apart;
+		if (!first) return 'No two of these spools can be told apart by their mean diameter.';
+		return `${plural(found.apart.length, 'pair')} can be told apart by the mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${fixed(Math.abs(first.differenceMm), 3)} mm apart (95 % over all pairs ${fixed(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)} to ${fixed(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)}).`;
+	});
+	const sd = (variance: number | null) => (variance === null ? 'not to be told' : `${fixed(Math.sqrt(variance), 4)} mm`);
+</script>
+
+<svelte:head><title>Spools on one scale · {data.head.name} · Draught</title></svelte:head>
+<div class="max-w-5xl space-y-4 p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/trials/{data.head.id}/diameter">Diameter</a></p>
+	<h1 class="text-[1.6rem] font-bold">Spools on one scale</h1>
+	{#if !found}
+		<p role="status">Comparing {plural(data.evidence.length, 'spool')} …</p>
+	{:else if found.spools.length === 0}
+		<p>Nothing is measured yet.</p>
+	{:else}
+		<p class="wide text-[1.1rem] font-semibold" data-testid="between-sentence">{says}</p>
+		<div class="panel px-3 py-2"><SpoolsOnScale spools={found.spools} {of} nominalMm={data.protocol.nominalMm} /></div>
+		<h2 class="font-semibold">Why</h2>
+		<ul class="small wide space-y-1.5">
+			<li>
+				Spools that share a letter cannot be told apart (Games-Howell over the means of their places, unequal spreads, 95 % over all pairs).
+			</li>
+			{#if found.spreads}
+				<li>
+					{found.spreads.p < 0.05 ? 'Their spreads differ' : 'No difference of their spreads can be shown'}: Brown-Forsythe F {fixed(
+						found.spreads.f,
+						2
+					)} on {found.spreads.df1} and {found.spreads.df2} degrees of freedom, p {found.spreads.p < 0.001
+						? 'under 0.001'
+						: `= ${upTo(found.spreads.p, 3)}`}.
+				</li>
+			{/if}
+			{#if found.unlikeInstruments}
+				<li>Not all were read with one instrument: between two instruments their own uncertainty is added, within one it cancels.</li>
+			{/if}
+		</ul>
+		{#if found.products.length}
+			<h2 class="font-semibold">One product, several spools</h2>
+			<div class="overflow-x-auto">
+				<table class="text-left text-[0.93rem]">
+					<caption class="sr-only">Where the spread of a product comes from</caption>
+					<thead>
+						<tr class="border-b text-[0.85rem]">
+							<th scope="col" class="py-1 pr-6 font-medium">Product</th>
+							<th scope="col" class="pr-6 font-medium">Within a spool</th>
+							<th scope="col" class="pr-6 font-medium">Between spools of a lot</th>
+							<th scope="col" class="pr-6 font-medium">Between lots</th>
+							<th scope="col" class="font-medium">From</th>
+						</tr>
+					</thead>
+					<tbody>
+						{#each found.products as p (p.maker + p.filament)}
+							<tr class="border-b">
+								<th scope="row" class="py-1 pr-6 font-semibold">{p.maker} · {p.filament}</th>
+								<td class="pr-6">{sd(p.variance.within)}</td>
+								<td class="pr-6">{sd(p.variance.spools)}</td>
+								<td class="pr-6">{sd(p.variance.lots)}</td>
+								<td class="small"
+									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}, {plural(p.variance.n.lots, 'lot')}; no
+									interval</td
+								>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
+			<p class="small wide">
+				Standard deviations from a nested analysis of variance. With one spool of each lot, spools and lots cannot be told apart. A spool
+				whose lot is not noted counts as a lot of its own.
+			</p>
+		{/if}
+	{/if}
+</div>
