@@ -153,6 +153,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		pricesHidden: false,
 		readings: [],
 		attempts: [],
+		logs: [],
 		specimens: [],
 		events: [],
 		instruments: [],

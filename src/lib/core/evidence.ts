@@ -1,3 +1,4 @@
+import type { LogSummary } from './diameter/log/summary';
 import type { ConditionKind, Direction } from './finding/types';
 
 /** What the server hands to core: the evidence of one spool after amendments, as plain JSON. Times are epoch milliseconds. */
@@ -74,6 +75,9 @@ export type SpoolEvent = Amended & {
 	drying: { runId: string; startedAt: number; setPointC: number; dryer: string | null } | null;
 };
 
+/** A gauge's log of this spool. The samples stay on the server; what they say travels. */
+export type LoggedStrand = Amended & { id: string; name: string; at: number; instrumentId: string | null; summary: LogSummary };
+
 export type LoadMethod = 'direct' | 'steps' | 'blows' | 'byHand';
 
 /** One thing that is loaded until it breaks or holds. What happened to it are readings. */
@@ -141,6 +145,8 @@ export type SpoolEvidence = {
 	readings: Reading[];
 	attempts: Attempt[];
 	specimens: Specimen[];
+	/** Logs of a line gauge, oldest first, already worked out. */
+	logs: LoggedStrand[];
 	events: SpoolEvent[];
 	instruments: Instrument[];
 	pieces: Piece[];
@@ -193,7 +199,15 @@ export type LentScatter = {
 	relative: boolean;
 };
 
-export type PrinterAbilities = { name: string; hotEndMaxC: number | null; hardenedNozzle: boolean | null; enclosed: boolean | null };
+export type PrinterAbilities = {
+	name: string;
+	hotEndMaxC: number | null;
+	hardenedNozzle: boolean | null;
+	enclosed: boolean | null;
+	/** Bores that a thickening has to pass. */
+	feedPathMm: number | null;
+	throatMm: number | null;
+};
 
 /** A figure of the handbook with where it comes from. A range has two ends, a single figure the same twice. */
 type HandbookFigure = { low: number; high: number; source: string } | null;

@@ -5,7 +5,7 @@ import { id, instant, requiredWords, typed, words, zone } from './common';
 export const amendmentBody = z
 	.object({
 		id,
-		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen']),
+		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen', 'log']),
 		targetId: id,
 		action: z.enum(['correct', 'exclude', 'reinstate', 'confirm', 'undo']),
 		undoesId: id.optional(),

@@ -75,7 +75,9 @@ export const attemptReplacement = z
 const abilities = {
 	hotEndMax: typed.optional().describe('highest temperature of the hot end, such as 260 C'),
 	hardenedNozzle: z.boolean().optional(),
-	enclosed: z.boolean().optional()
+	enclosed: z.boolean().optional(),
+	feedPath: typed.optional().describe('narrowest bore of the feed path, such as 2.0 mm'),
+	throat: typed.optional().describe('bore of the nozzle throat, such as 1.95 mm')
 };
 
 export const printerBody = z.object({

@@ -1,12 +1,16 @@
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
-import { instrumentBody, instrumentCheckBody } from '../schemas/amendment';
+import { amendmentBody, instrumentBody, instrumentCheckBody } from '../schemas/amendment';
 import type { FieldError } from '../schemas/field-error';
+import { logBody, logEndBody } from '../schemas/gauge-log';
 import { read } from '../schemas/read';
 import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
-import { instrumentCheck } from './db/schema';
+import { instrumentCheck, series, seriesChunk, seriesSlice, seriesSummary } from './db/schema';
+import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
+import { logPicture } from './diameter/logs';
+import { postAmendment } from './amendments/post';
 import { takeIn } from './intake/take-in';
 import { Problem } from './problem';
 import { postReading } from './readings/post';
@@ -25,7 +29,7 @@ function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object)
 	if (!parsed.ok) throw new Problem(422, 'schema', parsed.errors);
 	return parsed.value;
 }
-async function errorsOf(work: () => Promise<unknown>): Promise<FieldError[]> {
+async function errorsOf(work: () => unknown): Promise<FieldError[]> {
 	try {
 		await work();
 	} catch (error) {
@@ -81,5 +85,121 @@ describe('check of an instrument', () => {
 		await postInstrumentCheck(t.db, body, NOW);
 		expect((await postInstrumentCheck(t.db, body, NOW)).repeated).toBe(true);
 		expect((await listWorkshop(t.db)).instruments.find((i) => i.id === instrumentId)?.checks).toHaveLength(1);
+	});
+});
+
+describe('a gauge’s log', () => {
+	const layout = {
+		headerRows: 1,
+		delimiter: ',',
+		decimal: '.',
+		unit: 'mm',
+		along: 1,
+		across: 2,
+		place: { kind: 'position', column: 0, perMetre: 1 }
+	};
+	/** A strand that swings by 0.008 mm every 1.6 m, with one thickening; 90,000 samples are three chunks. */
+	const rows = (n: number) =>
+		Array.from({ length: n }, (_, i) => {
+			const mm = 1.75 + 0.008 * Math.sin((2 * Math.PI * i * 0.01) / 1.6) + ((i * 7919) % 13) / 5000 + (i === 4321 ? 0.3 : 0);
+			return `${(i * 0.01).toFixed(2)},${mm.toFixed(4)},${(mm + 0.002).toFixed(4)}`;
+		});
+	const slicesOf = (text: string, size: number) => {
+		const bytes = Buffer.from(text);
+		return Array.from({ length: Math.ceil(bytes.length / size) }, (_, i) => bytes.subarray(i * size, (i + 1) * size));
+	};
+	const spoolOf = async () =>
+		(await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer.spoolId;
+	const announce = async (spoolId: string, slices: number) =>
+		(await announceLog(t.db, checked(logBody, { spoolId, name: 'gauge.csv', slices, layout, at: AT }), NOW)).answer.id;
+	const end = (logId: string, outcome: 'commit' | 'cancel', id = v7()) => endLog(t.db, checked(logEndBody, { id, logId, outcome }), NOW);
+	const findings = async (spoolId: string) => (await loadSpool(t.db, spoolId, NOW)).findings;
+
+	it('arrives in slices in any order, is taken whole, and speaks for the spool', async () => {
+		const spoolId = await spoolOf();
+		const slices = slicesOf(['m,a,b', ...rows(90_000)].join('\n'), 700_000);
+		const logId = await announce(spoolId, slices.length);
+		for (const k of slices.map((_, i) => i).reverse()) await putSlice(t.db, logId, k, slices[k] as Buffer);
+		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(0);
+		expect(await logState(t.db, logId)).toMatchObject({ committed: false, received: slices.map((_, i) => i) });
+		const endId = v7();
+		expect((await end(logId, 'commit', endId)).answer.samples).toBe(90_000);
+		expect((await end(logId, 'commit', endId)).repeated).toBe(true);
+		expect(await t.db.select().from(seriesSlice)).toHaveLength(0);
+		const found = await findings(spoolId);
+		const mean = found.find((f) => f.quantity === 'diameterMean');
+		expect(mean).toMatchObject({ n: 90_000, inputs: { used: [logId] } });
+		const said = found.find((f) => f.quantity === 'diameterSpread')?.messages;
+		expect(Number(said?.find((m) => m.id === 'rhythm')?.params.period)).toBeCloseTo(1.6, 2);
+		expect(said?.find((m) => m.id === 'bumpsJam')?.params).toMatchObject({ count: 1, at: 43.21 });
+		const whole = await logPicture(t.db, logId, { columns: 300 });
+		expect(Math.max(...whole.columns.map((c) => c.highMm))).toBeGreaterThan(2.04);
+		const near = await logPicture(t.db, logId, { fromM: 43.2, toM: 43.3, columns: 300 });
+		expect(near.columns).toHaveLength(11);
+		// What was worked out may be thrown away: the samples tell the same again.
+		await t.db.delete(seriesSummary);
+		const [before, after] = [
+			found,
+			await (async () => {
+				await postInstrument(t.db, checked(instrumentBody, { name: 'x', errorLimit: '0.02', resolution: '0.01' }), NOW);
+				return findings(spoolId);
+			})()
+		];
+		expect(after).toEqual(before);
+	});
+	it('can go on after it broke off, and refuses another piece in the same place', async () => {
+		const logId = await announce(await spoolOf(), 3);
+		await putSlice(t.db, logId, 0, Buffer.from('m,a,b\n0,1.75,'));
+		await putSlice(t.db, logId, 0, Buffer.from('m,a,b\n0,1.75,'));
+		await expect(putSlice(t.db, logId, 0, Buffer.from('m,a,b\n0,1.76,'))).rejects.toMatchObject({ status: 409 });
+		await expect(putSlice(t.db, logId, 3, Buffer.from('x'))).rejects.toMatchObject({ status: 422 });
+		await expect(end(logId, 'commit')).rejects.toMatchObject({ status: 409, title: 'Slice 2 of 3 has not arrived yet.' });
+		expect((await logState(t.db, logId)).received).toEqual([0]);
+		await putSlice(t.db, logId, 1, Buffer.from('1.75\n0.01,1.7'));
+		await putSlice(t.db, logId, 2, Buffer.from('6,1.75\n'));
+		expect((await end(logId, 'commit')).answer.samples).toBe(2);
+		await expect(putSlice(t.db, logId, 1, Buffer.from('x'))).rejects.toMatchObject({ status: 409 });
+	});
+	it('with a fault in row 17 changes nothing; cancelled it leaves nothing', async () => {
+		const spoolId = await spoolOf();
+		const lines = ['m,a,b', ...rows(40)];
+		lines[16] = '0.15,1.75,moist';
+		const logId = await announce(spoolId, 1);
+		await putSlice(t.db, logId, 0, Buffer.from(lines.join('\n')));
+		expect(await errorsOf(() => end(logId, 'commit'))).toEqual([
+			{ path: 'rows.17', code: 'notANumber', message: 'row 17: "moist" is not a number' }
+		]);
+		expect(await logState(t.db, logId)).toMatchObject({ committed: false, received: [0] });
+		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(0);
+		const before = (await t.db.select({ id: seriesChunk.seriesId }).from(seriesChunk)).length;
+		await end(logId, 'cancel');
+		expect((await t.db.select({ id: series.id }).from(series)).some((row) => row.id === logId)).toBe(false);
+		expect(await t.db.select({ id: seriesChunk.seriesId }).from(seriesChunk)).toHaveLength(before);
+		await expect(logState(t.db, logId)).rejects.toMatchObject({ status: 404 });
+	});
+	it('can be struck out: then the readings speak again, and it stays on record', async () => {
+		const spoolId = await spoolOf();
+		const logId = await announce(spoolId, 1);
+		await putSlice(t.db, logId, 0, Buffer.from(['m,a,b', ...rows(500)].join('\n')));
+		await end(logId, 'commit');
+		await postReading(t.db, checked(readingBody, { spoolId, quantity: 'diameter', typed: '1.75', takenAt: AT }), NOW);
+		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(500);
+		await postAmendment(
+			t.db,
+			checked(amendmentBody, { targetKind: 'log', targetId: logId, action: 'exclude', reason: 'gauge was not warm', at: AT }),
+			NOW
+		);
+		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(1);
+		expect((await logState(t.db, logId)).committed).toBe(true);
+	});
+	it('refuses what cannot be: no such spool, one column for both axes, too many slices', async () => {
+		expect(await errorsOf(() => announce(v7(), 1))).toMatchObject([{ path: 'spoolId' }]);
+		const spoolId = await spoolOf();
+		const body = { spoolId, name: 'g', slices: 1, layout, at: AT };
+		expect(await errorsOf(() => checked(logBody, { ...body, layout: { ...layout, across: 1 } }))).toMatchObject([
+			{ path: 'layout.across' }
+		]);
+		expect(await errorsOf(() => checked(logBody, { ...body, slices: 1000 }))).toMatchObject([{ path: 'slices' }]);
+		expect(await errorsOf(() => checked(logBody, { ...body, layout: { ...layout, place: { kind: 'step', stepM: 0 } } }))).toHaveLength(1);
 	});
 });

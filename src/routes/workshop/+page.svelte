@@ -16,11 +16,11 @@
 	let { data }: PageProps = $props();
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
 	let dryerErrors = $state.raw<FieldError[]>([]);
-	const freshPrinter = () => ({ name: '', nozzle: '', hotEndMax: '', hardenedNozzle: false, enclosed: false });
+	const freshPrinter = () => ({ name: '', nozzle: '', hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
 	let printer = $state(freshPrinter());
 	/** The printer whose abilities are being said later. */
 	let saying = $state<string | null>(null);
-	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false });
+	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	let problem = $state('');
@@ -43,12 +43,16 @@
 		return `checked ${day(check.at)} against ${upTo(check.reference, 4)} mm: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
 	};
 
+	/** Fields left empty are not said. */
+	const said = (of: object) => Object.fromEntries(Object.entries(of).filter(([, v]) => v !== ''));
 	/** What is known of a printer, in words. */
 	const abilityWords = (p: (typeof data.printers)[number]) =>
 		[
 			p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${upTo(p.hotEndMaxC, 0)} °C`,
 			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'nozzle not hardened',
-			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open'
+			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open',
+			p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
+			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`
 		]
 			.filter(Boolean)
 			.join(', ');
@@ -99,8 +103,7 @@
 							novalidate
 							onsubmit={async (e) => {
 								e.preventDefault();
-								const { hotEndMax, ...rest } = abilities;
-								const errors = await keep('printer-facts', { printerId: one.id, ...rest, ...(hotEndMax.trim() ? { hotEndMax } : {}) });
+								const errors = await keep('printer-facts', { printerId: one.id, ...said(abilities) });
 								abilityErrors = errors ?? [];
 								if (!errors) saying = null;
 							}}
@@ -117,7 +120,9 @@
 								abilities = {
 									hotEndMax: one.hotEndMaxC === null ? '' : `${one.hotEndMaxC} C`,
 									hardenedNozzle: one.hardenedNozzle ?? false,
-									enclosed: one.enclosed ?? false
+									enclosed: one.enclosed ?? false,
+									feedPath: one.feedPathMm === null ? '' : `${one.feedPathMm} mm`,
+									throat: one.throatMm === null ? '' : `${one.throatMm} mm`
 								};
 							}}>say what it can do</button
 						>
@@ -132,8 +137,7 @@
 			novalidate
 			onsubmit={async (e) => {
 				e.preventDefault();
-				const { hotEndMax, ...rest } = printer;
-				const errors = await keep('printers', { ...rest, ...(hotEndMax.trim() ? { hotEndMax } : {}) });
+				const errors = await keep('printers', said(printer));
 				printerErrors = errors ?? [];
 				if (!errors) printer = freshPrinter();
 			}}
@@ -216,7 +220,7 @@
 	</section>
 </div>
 
-{#snippet can(of: { hotEndMax: string; hardenedNozzle: boolean; enclosed: boolean }, errors: FieldError[], prefix: string)}
+{#snippet can(of: typeof abilities, errors: FieldError[], prefix: string)}
 	<div class="flex flex-wrap items-end gap-4">
 		<Field
 			id="{prefix}-hot-end"
@@ -227,6 +231,8 @@
 			placeholder="260 C"
 			class="w-28"
 		/>
+		<Field id="{prefix}-path" path="feedPath" label="Feed path bore" bind:value={of.feedPath} {errors} placeholder="2.0 mm" class="w-28" />
+		<Field id="{prefix}-throat" path="throat" label="Throat bore" bind:value={of.throat} {errors} placeholder="1.95 mm" class="w-28" />
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.hardenedNozzle} /> hardened nozzle</label>
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.enclosed} /> enclosed</label>
 	</div>

@@ -2,7 +2,7 @@ import type { SpoolEvidence } from '../evidence';
 import { stated } from './stated';
 
 /** The diameter most printers take (common practice, no source). */
-const USUAL_MM = 1.75;
+export const USUAL_NOMINAL_MM = 1.75;
 
 /**
  * The nominal diameter a trial is laid out for: the one most of its spools state, else 1.75 mm.
@@ -14,5 +14,5 @@ export function nominalDiameter(spools: readonly Pick<SpoolEvidence, 'claims'>[]
 		const said = stated(spool.claims, 'diameter')?.value;
 		if (said !== undefined) counts.set(said, (counts.get(said) ?? 0) + 1);
 	}
-	return [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0])[0]?.[0] ?? USUAL_MM;
+	return [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0])[0]?.[0] ?? USUAL_NOMINAL_MM;
 }

@@ -4,10 +4,10 @@ import { brownForsythe, type BrownForsythe } from '../stats/brown-forsythe';
 import { gamesHowell } from '../stats/games-howell';
 import { nestedVariance, type NestedVariance } from '../stats/nested-variance';
 import { spreadOf } from '../stats/spread';
-import { toleranceClaims } from './claims';
-import { instrumentOf, meanOfPlace, strandOfReadings } from './strand-of-readings';
+import { meanOfPlace } from './strand-of-readings';
+import { strandSubject } from './subject';
 
-/** One spool on the common scale; places are its independent witnesses. */
+/** One spool on the common scale; places are its independent witnesses, of a log as many as it is worth. */
 export type SpoolOnScale = {
 	spoolId: string;
 	places: number;
@@ -30,7 +30,7 @@ export type BetweenSpools = {
 	/** Where spools were read with different instruments, their common errors do not cancel. */
 	unlikeInstruments: boolean;
 	/** Products of which more than one spool was read. */
-	products: { maker: string; filament: string; variance: NestedVariance }[];
+	products: { maker: string; filament: string; lotsApart: boolean; variance: NestedVariance }[];
 };
 
 /**
@@ -40,18 +40,33 @@ export type BetweenSpools = {
  * Source: Brown & Forsythe 1974; Games & Howell 1976; Piepho 2004 (letters); Searle et al. 1992 (components).
  * @example betweenSpools(evidence, protocol).spools.map((s) => s.letters) // ['a', 'ab', 'b']
  */
-export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Pick<Protocol, 'nominalMm'>): BetweenSpools {
+export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Protocol): BetweenSpools {
 	const read = evidence.flatMap((one) => {
-		const found = strandOfReadings(one, toleranceClaims(one, protocol).nominalMm);
-		return found ? [{ one, found, means: found.places.map(meanOfPlace) }] : [];
-	});
-	const groups = read.map(({ means }) => {
+		const { strand, places, claims, common, log, read: single } = strandSubject(one, protocol);
+		if (!strand) return [];
+		const means = places.map(meanOfPlace);
 		const over = spreadOf(means);
-		return { mean: over?.mean ?? 0, sd: over?.sd ?? 0, n: means.length };
+		// A log knows its mean and spread from all its samples; its picture's columns stand for its places.
+		const group = log
+			? { mean: strand.meanMm, sd: strand.sdMm ?? 0, n: strand.nEffective }
+			: { mean: over?.mean ?? 0, sd: over?.sd ?? 0, n: means.length };
+		const instrument = log ? log.instrumentId : (single?.counted[0]?.instrumentId ?? null);
+		return [
+			{
+				one,
+				means,
+				group,
+				instrument: instrument ?? '',
+				name: common.context.instruments[0] ?? '',
+				u: strand.budget.standardUncertaintyMm,
+				claim: claims[0] ?? null
+			}
+		];
 	});
-	const instruments = read.map(({ one, found }) => instrumentOf(one, found.counted[0] as (typeof found.counted)[number])?.id ?? '');
+	const groups = read.map((r) => r.group);
+	const instruments = read.map((r) => r.instrument);
 	const common = (i: number, j: number) =>
-		instruments[i] === instruments[j] ? 0 : Math.hypot(...[i, j].map((k) => read[k]?.found.strand.budget.standardUncertaintyMm ?? 0));
+		instruments[i] === instruments[j] ? 0 : Math.hypot(...[i, j].map((k) => read[k]?.u ?? 0));
 	const tests = gamesHowell(groups, { commonSd: common });
 	const surely = new Map(tests.map((t) => [`${t.i} ${t.j}`, t.p < 0.05]));
 	const tested = [...new Set(tests.flatMap((t) => [t.i, t.j]))].sort((a, b) => (groups[a]?.mean ?? 0) - (groups[b]?.mean ?? 0));
@@ -63,19 +78,16 @@ export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Pick
 	const lettersOf = new Map(tested.map((index, at) => [index, given[at] as string]));
 	const idOf = (i: number) => read[i]?.one.spool.id ?? '';
 	return {
-		spools: read.map(({ one, found, means }, i) => {
-			const [claim] = toleranceClaims(one, protocol).claims;
-			return {
-				spoolId: one.spool.id,
-				places: means.length,
-				placeMeansMm: means,
-				meanMm: groups[i]?.mean ?? 0,
-				sdMm: means.length > 1 ? (groups[i]?.sd ?? 0) : null,
-				instrument: instrumentOf(one, found.counted[0] as (typeof found.counted)[number])?.name ?? '',
-				limits: claim ? { lowMm: claim.lowMm, highMm: claim.highMm } : null,
-				letters: lettersOf.get(i) ?? ''
-			};
-		}),
+		spools: read.map(({ one, means, group, name, claim }, i) => ({
+			spoolId: one.spool.id,
+			places: group.n,
+			placeMeansMm: means,
+			meanMm: group.mean,
+			sdMm: group.n > 1 ? group.sd : null,
+			instrument: name,
+			limits: claim ? { lowMm: claim.lowMm, highMm: claim.highMm } : null,
+			letters: lettersOf.get(i) ?? ''
+		})),
 		spreads: brownForsythe(read.map(({ means }) => means)),
 		apart: tests
 			.filter((t) => t.p < 0.05)
@@ -105,6 +117,10 @@ function productsOf(read: readonly { one: SpoolEvidence; means: number[] }[]): B
 				lots.set(lot, [...(lots.get(lot) ?? []), means]);
 			}
 			const { maker, filament } = (spools[0] as (typeof spools)[number]).one.spool;
-			return { maker: maker ?? '', filament: filament ?? '', variance: nestedVariance([...lots.values()]) };
+			const nested = [...lots.values()];
+			// With one spool of each lot the two cannot be parted: then only spools are told apart.
+			const lotsApart = nested.some((spools) => spools.length > 1) && nested.length > 1;
+			const variance = nestedVariance(lotsApart ? nested : [nested.flat()]);
+			return { maker: maker ?? '', filament: filament ?? '', lotsApart, variance };
 		});
 }

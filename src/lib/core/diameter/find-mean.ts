@@ -3,6 +3,8 @@ import type { Finding, Message } from '../finding/types';
 import { combineUncertainties } from '../stats/combined-uncertainty';
 import { tQuantile } from '../stats/mean-interval';
 import { claimSentence, instrumentLines } from './claim-sentence';
+import { pathLimits } from './log/limits';
+import { logMessages } from './log/messages';
 import { oddReadings } from './odd-readings';
 import { diameterMean } from './quantities';
 import type { StrandSubject } from './subject';
@@ -46,6 +48,7 @@ export function findMean(subject: StrandSubject): Finding {
 		nEffective: strand.nEffective,
 		messages: [
 			claimSentence(subject, strand),
+			...jams(subject),
 			...instrumentLines(subject, strand),
 			...(read?.leftAside ? [{ id: 'finestOnly', params: { n: strand.n, leftAside: read.leftAside } }] : []),
 			...(claims.length && firstMetresOnly(places) ? [{ id: 'firstMetresOnly', params: {} }] : []),
@@ -63,6 +66,11 @@ export function findMean(subject: StrandSubject): Finding {
 		interval: { low: strand.meanMm - half, high: strand.meanMm + half, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 't', mean: strand.meanMm, standardError: standardUncertainty, df }
 	});
+}
+
+/** A strand may keep its tolerance nearly everywhere and still jam once: that is said beside the verdict. */
+function jams({ log, nominalMm, protocol }: StrandSubject): Message[] {
+	return log ? logMessages(log.summary, pathLimits(nominalMm, protocol.printer)).filter((m) => m.id === 'bumpsJam') : [];
 }
 
 /** A quick check notes no positions: it is taken within arm's reach of the loose end. */

@@ -22,13 +22,13 @@ export function findOutside({ strand, claims, common }: StrandSubject): Finding 
 	const { n } = strand;
 	// A log's readings repeat each other; hand readings are taken as they are, a place's two directions look at two diameters.
 	const worth = strand.from === 'log' ? strand.nEffective / n : 1;
-	const [x, m] = [outside * worth, n * worth];
+	const [x, m] = [Math.round(outside * worth), Math.round(n * worth)];
 	const wilson = wilsonInterval(x, m) as { low: number; high: number };
 	return makeFinding(diameterOutside, {
 		...given,
 		estimate: outside / n,
 		n,
-		nEffective: Math.round(m),
+		nEffective: m,
 		interval: { ...wilson, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'beta', a: x + 0.5, b: m - x + 0.5 },
 		messages: [{ id: 'outsideCount', params: { outside, n } }],

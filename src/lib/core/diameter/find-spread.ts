@@ -4,6 +4,8 @@ import { howeFactor, toleranceFactor } from '../stats/tolerance-factor';
 import { capability } from './capability';
 import { flowAdvice } from './flow';
 import { ownSpread } from './own-spread';
+import { driftOfLog, logMessages, ovalityOfLog } from './log/messages';
+import { pathLimits } from './log/limits';
 import { diameterSpread, flowRatio, ovalityOf } from './quantities';
 import { drift, ovality } from './shape-of-strand';
 import type { StrandSubject } from './subject';
@@ -15,7 +17,7 @@ const MOST_EXACT = 10_000;
  * Spread along the strand with the instrument's scatter taken out; capability, the tolerance interval and the drift as messages.
  * @example findSpread(subject).messages.map((m) => m.id) // ['spreadHidden', 'capability', 'toleranceInterval']
  */
-export function findSpread({ strand, claims, common, places }: StrandSubject): Finding {
+export function findSpread({ strand, claims, common, places, log, nominalMm, protocol }: StrandSubject): Finding {
 	const given = {
 		...common,
 		method: 'ownSpread',
@@ -32,7 +34,7 @@ export function findSpread({ strand, claims, common, places }: StrandSubject): F
 	const [claim] = claims;
 	const able = claim ? capability({ mean: meanMm, sd: sdMm, nEffective }, claim.lowMm, claim.highMm) : null;
 	const k = nEffective > MOST_EXACT ? howeFactor(nEffective) : toleranceFactor(nEffective);
-	const alongStrand = drift(places);
+	const alongStrand = log ? driftOfLog(log.summary) : drift(places);
 	const messages: Message[] = [
 		{ id: own.hidden ? 'spreadHidden' : 'spreadSeen', params: { sd: sdMm, own: own.sdMm, repeat: budget.repeatabilityMm, nEffective } },
 		...(able
@@ -58,7 +60,14 @@ export function findSpread({ strand, claims, common, places }: StrandSubject): F
 			? [
 					{
 						id: alongStrand.seen ? 'driftSeen' : 'driftNotSeen',
-						params: { slope: alongStrand.estimate, low: alongStrand.low, high: alongStrand.high, n: alongStrand.n, per: alongStrand.per }
+						params: {
+							of: log ? 'log' : 'places',
+							slope: alongStrand.estimate,
+							low: alongStrand.low,
+							high: alongStrand.high,
+							n: alongStrand.n,
+							per: alongStrand.per
+						}
 					}
 				]
 			: [])
@@ -68,7 +77,7 @@ export function findSpread({ strand, claims, common, places }: StrandSubject): F
 		estimate: own.sdMm,
 		interval: { low: own.lowMm, high: own.highMm, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'bounds', low: own.lowMm, high: own.highMm },
-		messages
+		messages: [...messages, ...(log ? logMessages(log.summary, pathLimits(nominalMm, protocol.printer)) : [])]
 	});
 }
 
@@ -76,18 +85,18 @@ export function findSpread({ strand, claims, common, places }: StrandSubject): F
  * Ovality: the difference of the diameters read at one place, on average.
  * @example findOvality(subject).estimate // 0.008
  */
-export function findOvality({ common, places }: StrandSubject): Finding {
+export function findOvality({ common, places, log }: StrandSubject): Finding {
 	const given = { ...common, method: 'ovality', source: 'largest less smallest diameter of a place, averaged; ISO 2602' };
-	const over = ovality(places);
+	const over = log ? ovalityOfLog(log.summary) : ovality(places);
 	if (!over) return makeFinding(ovalityOf, { ...given, sampling: { kind: 'unknown', reason: { id: 'noTwoDirections', params: {} } } });
-	const half = (over.high - over.estimate) / 1.96;
+	const standardError = (over.high - over.estimate) / 1.96;
 	return makeFinding(ovalityOf, {
 		...given,
 		estimate: over.estimate,
 		n: over.n,
 		interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: over.estimate, standardError: half, df: null },
-		messages: [{ id: 'ovalityDefined', params: { n: over.n } }]
+		sampling: { kind: 't', mean: over.estimate, standardError, df: null },
+		messages: [{ id: log ? 'ovalityOfLog' : 'ovalityDefined', params: { n: over.n } }]
 	});
 }
 

@@ -89,7 +89,15 @@ export function diameterReadings(evidence: SpoolEvidence): { counted: Valued[]; 
  * @example instrumentOf(evidence, reading)?.name // 'caliper'
  */
 export function instrumentOf(evidence: SpoolEvidence, reading: Reading): Instrument | null {
-	return evidence.instruments.find((i) => i.id === reading.instrumentId) ?? null;
+	return instrumentById(evidence, reading.instrumentId);
+}
+
+/**
+ * An instrument by its id; null where none was named.
+ * @example instrumentById(evidence, log.instrumentId)?.name // 'line gauge'
+ */
+export function instrumentById(evidence: SpoolEvidence, id: string | null): Instrument | null {
+	return evidence.instruments.find((i) => i.id === id) ?? null;
 }
 
 /**

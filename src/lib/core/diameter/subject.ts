@@ -1,9 +1,11 @@
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { LoggedStrand, Protocol, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext, Missing } from '../finding/types';
+import { instrumentBudget } from './budget';
 import { toleranceClaims, type ToleranceClaim } from './claims';
+import { placesOfLog, strandOfLog } from './log/strand-of-log';
 import type { PlaceReadings, Strand } from './strand';
-import { diameterReadings, instrumentOf, strandOfReadings, type ReadStrand } from './strand-of-readings';
+import { diameterReadings, instrumentById, instrumentOf, strandOfReadings, type ReadStrand } from './strand-of-readings';
 
 /** What all findings of the station are about: the strand of one spool with what is claimed of it. */
 export type StrandSubject = {
@@ -12,6 +14,8 @@ export type StrandSubject = {
 	nominalMm: number;
 	claims: ToleranceClaim[];
 	read: ReadStrand | null;
+	/** The log that counts; null while there is none. */
+	log: LoggedStrand | null;
 	strand: Strand | null;
 	places: PlaceReadings[];
 	/** Parts that every finding of the station shares. */
@@ -31,27 +35,36 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 	const { nominalMm, claims } = toleranceClaims(evidence, protocol);
 	const read = strandOfReadings(evidence, nominalMm);
 	const { counted: all, excluded } = diameterReadings(evidence);
-	const counted = read?.counted ?? [];
-	const times = counted.map((r) => r.takenAt);
+	// A gauge that saw the whole length speaks before single readings; they stay on record beside it.
+	const log = evidence.logs.filter((l) => l.status === 'counts').at(-1) ?? null;
+	const counted = log ? [] : (read?.counted ?? []);
+	const times = log ? [log.at] : counted.map((r) => r.takenAt);
+	const logged = log && strandOfLog(log.summary, instrumentBudget(instrumentById(evidence, log.instrumentId), nominalMm, log.at));
 	return {
 		evidence,
 		protocol,
 		nominalMm,
 		claims,
 		read,
-		strand: read?.strand ?? null,
-		places: read?.places ?? [],
+		log,
+		strand: logged ?? read?.strand ?? null,
+		places: log && logged ? placesOfLog(log.summary, logged.budget.biasMm) : (read?.places ?? []),
 		common: {
 			subject: { spoolId: evidence.spool.id },
 			context: {
 				...EMPTY_CONTEXT,
 				lots: evidence.spool.lot ? [evidence.spool.lot] : [],
-				instruments: [...new Set(counted.map((r) => instrumentOf(evidence, r)?.name ?? 'unnamed'))],
+				instruments: [
+					...new Set([
+						...counted.map((r) => instrumentOf(evidence, r)?.name ?? 'unnamed'),
+						...(log ? [instrumentById(evidence, log.instrumentId)?.name ?? 'unnamed'] : [])
+					])
+				],
 				from: times.length ? Math.min(...times) : null,
 				to: times.length ? Math.max(...times) : null
 			},
-			inputs: { used: counted.map((r) => r.id), excluded, revision: evidence.spool.revision },
-			missing: missingReadings(all.length, protocol)
+			inputs: { used: log ? [log.id] : counted.map((r) => r.id), excluded, revision: evidence.spool.revision },
+			missing: log ? [] : missingReadings(all.length, protocol)
 		}
 	};
 }

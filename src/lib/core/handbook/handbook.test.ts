@@ -8,7 +8,7 @@ import { handbookStation } from './station';
 
 const find = (material: string, printer = protocol.printer, claims = evidence().claims) =>
 	handbookStation.find(evidence({ spool: { material }, claims }), { ...protocol, printer }, 0) as [Finding, Finding];
-const bench = { name: 'North', hotEndMaxC: 250, hardenedNozzle: false, enclosed: false };
+const bench = { name: 'North', hotEndMaxC: 250, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null };
 
 describe('handbook', () => {
 	it('every figure carries its source', () => {

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, attempt, event, ownMeasure, reading, specimen } from '../db/schema';
+import { amendment, attempt, event, ownMeasure, reading, series, specimen } from '../db/schema';
 import { notFound, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
@@ -36,10 +36,10 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 }
 
 async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
-	const table = { reading, attempt, event, specimen }[body.targetKind];
+	const table = { reading, attempt, event, specimen, log: series }[body.targetKind];
 	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
 	if (!row) throw notFound(body.targetKind);
-	return row.spoolId;
+	return row.spoolId as string;
 }
 
 async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> {

@@ -136,6 +136,8 @@ export const printer = mysqlTable('printer', {
 	hotEndMaxC: number(),
 	hardenedNozzle: boolean(),
 	enclosed: boolean(),
+	feedPathMm: number(),
+	throatMm: number(),
 	...created()
 });
 
@@ -421,7 +423,7 @@ export const photo = mysqlTable(
 	(t) => [index('photo_target').on(t.targetId)]
 );
 
-/** A long log (gauge, climate, force and travel): a header, and chunks of at most 1 MiB. */
+/** A long log (gauge, climate, force and travel): a header, and chunks of at most 1 MiB. It is seen once it is committed. */
 export const series = mysqlTable(
 	'series',
 	{
@@ -430,8 +432,13 @@ export const series = mysqlTable(
 		station: word().notNull(),
 		quantity: word(40).notNull(),
 		unit: word(16).notNull(),
+		name: shortText(),
+		instrumentId: uuid(),
+		/** How the file was laid out while it arrives; then where its samples lie. */
 		axis: json<unknown>()().notNull(),
 		samples: int().notNull(),
+		/** Slices the file was announced with. */
+		slices: int(),
 		committed: boolean().notNull(),
 		startedAt: moment().notNull(),
 		zone: zone(),
@@ -440,11 +447,26 @@ export const series = mysqlTable(
 	(t) => [index('series_spool').on(t.spoolId)]
 );
 
+/** Samples of a log: for each of its channels in turn, little-endian doubles. */
 export const seriesChunk = mysqlTable(
 	'series_chunk',
 	{ seriesId: uuid().notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() },
 	(t) => [primaryKey({ columns: [t.seriesId, t.position] })]
 );
+
+/** Pieces of a file that is still arriving; gone when it is committed or cancelled. */
+export const seriesSlice = mysqlTable(
+	'series_slice',
+	{ seriesId: uuid().notNull(), position: int().notNull(), bodyHash: hash().notNull(), bytes: mediumBlob().notNull() },
+	(t) => [primaryKey({ columns: [t.seriesId, t.position] })]
+);
+
+/** What was worked out from a log, kept because it takes a second. Deleting it changes no number. */
+export const seriesSummary = mysqlTable('series_summary', {
+	seriesId: uuid().primaryKey(),
+	madeBy: word(60).notNull(),
+	summary: json<unknown>()().notNull()
+});
 
 /** What was decided, frozen with the findings and the version of core it rests on. */
 export const verdict = mysqlTable(

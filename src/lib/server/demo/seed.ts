@@ -8,6 +8,7 @@ import { read } from '$lib/schemas/read';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody } from '$lib/schemas/spool';
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
+import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { specimenBody } from '$lib/schemas/strength';
 import { criteriaBody, ownMeasureBody, protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
@@ -27,6 +28,8 @@ import { postSpecimen } from '../strength/post-specimen';
 import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../trials/post';
 import { postPart, postPartState } from '../use-log/use-log';
 import { postVerdict } from '../verdicts/post';
+import { lineGaugeFile } from '$lib/standins/line-gauge';
+import { announceLog, endLog, putSlice } from '../diameter/arrive';
 import { postInstrumentCheck } from '../workshop/checks';
 import { postInstrument, postPrinter } from '../workshop/workshop';
 import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
@@ -149,6 +152,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await loadHooks(bench, spool, at(index));
 	await useParts(bench, at(0), at(5));
 	await testClaims(bench, ids);
+	await logStrand(bench, at(5));
 	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
 	const second = v7();
@@ -205,6 +209,39 @@ async function testClaims(bench: DemoBench, ids: string[]): Promise<void> {
 			await postReading(bench.db, checked(readingBody, body), bench.now);
 		}
 	}
+}
+
+/** A friend's winder has a line gauge: the whole of one spool, with the rhythm of its puller and one thickening. */
+async function logStrand(bench: DemoBench, spoolId: string): Promise<void> {
+	const gauge = v7();
+	const named = { id: gauge, name: 'Winder gauge', errorLimit: '0.003 mm', resolution: '0.001 mm' };
+	await postInstrument(bench.db, checked(instrumentBody, named), bench.now);
+	const strand = {
+		meanMm: 1.749,
+		driftMmPer100M: 0.002,
+		rhythm: { periodM: 1.87, amplitudeMm: 0.007 },
+		wander: { sdMm: 0.006, lengthM: 8 },
+		noiseMm: 0.0015,
+		bumps: [
+			{ atM: 212.4, overMm: 0.21, lengthM: 0.4 },
+			{ atM: 87.1, overMm: 0.07, lengthM: 0.6 }
+		]
+	};
+	const file = lineGaugeFile(strand, { stepM: 0.02, resolutionMm: 0.001, axes: 2, ovalityMm: 0.005 }, 16_000, 1811);
+	const id = v7();
+	const layout = {
+		headerRows: 1,
+		delimiter: ',',
+		decimal: '.',
+		unit: 'mm',
+		along: 1,
+		across: 2,
+		place: { kind: 'position', column: 0, perMetre: 1 }
+	};
+	const log = { id, spoolId, instrumentId: gauge, name: 'winder, whole spool.csv', slices: 1, layout, ...bench.tick(30) };
+	await announceLog(bench.db, checked(logBody, log), bench.now);
+	await putSlice(bench.db, id, 0, Buffer.from(file));
+	await endLog(bench.db, checked(logEndBody, { id: v7(), logId: id, outcome: 'commit' }), bench.now);
 }
 
 async function measureDiameters(bench: DemoBench, spool: DemoSpool, spoolId: string, caliper: string): Promise<void> {

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
 import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, Specimen, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
 import {
@@ -18,6 +19,7 @@ import {
 	trial,
 	trialSpool
 } from '../db/schema';
+import { loadLogs } from '../diameter/logs';
 import { loadChecks } from '../workshop/checks';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
@@ -72,10 +74,14 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		db.select().from(piece),
 		loadChecks(db)
 	]);
+	const claimsOf = groupBy(claims, (c) => c.filamentId);
+	const nominal = new Map(
+		spools.map(({ spool: s, filament: f }) => [s.id, claimsOf.get(f.id)?.find((c) => c.quantity === 'diameter')?.value])
+	);
+	const logs = await loadLogs(db, spoolIds, (id) => nominal.get(id) ?? USUAL_NOMINAL_MM, amendments);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
-	const claimsOf = groupBy(claims, (c) => c.filamentId);
 	return new Map(
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
 			const amended: Amendment[] = amendments.get(s.id) ?? [];
@@ -135,6 +141,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 						amended
 					)
 				),
+				logs: logs.get(s.id) ?? [],
 				events: events.get(s.id) ?? [],
 				instruments: instruments.map((i): Instrument => ({
 					id: i.id,

@@ -11,6 +11,7 @@ export function onlyStation(evidence: SpoolEvidence, station: string): SpoolEvid
 		readings: evidence.readings.filter((r) => (water ? masses(r.quantity) : r.station === station)),
 		attempts: prints || water ? evidence.attempts : [],
 		specimens: station === 'strength' ? evidence.specimens : [],
+		logs: station === 'diameter' ? evidence.logs : [],
 		events: prints || water ? evidence.events : [],
 		quotes: station === 'cost' ? evidence.quotes : []
 	};

@@ -77,6 +77,8 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 	trial: z.strictObject({ name: words().optional(), question: words(2000).nullable().optional() }),
 	printer: z.strictObject({
 		hotEndMaxC: finite.optional(),
+		feedPathMm: finite.optional(),
+		throatMm: finite.optional(),
 		hardenedNozzle: z.boolean().optional(),
 		enclosed: z.boolean().optional()
 	})

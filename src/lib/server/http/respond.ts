@@ -7,7 +7,7 @@ import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
-export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024, bundle: 14 * 1024 * 1024 } as const;
+export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024, bundle: 14 * 1024 * 1024, slice: 1024 * 1024 } as const;
 
 function json(value: unknown, status = 200): Response {
 	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
@@ -29,6 +29,12 @@ export function keep<S extends z.ZodType, T>(
 			const { answer, repeated } = await write(database(), parsed.value, Date.now());
 			return json(answer, repeated ? 200 : 201);
 		});
+}
+
+/** A route that keeps a piece of a file as it is. Sending it again is no harm, so it has no id of its own. */
+export function keepBytes<T>(write: (event: RequestEvent, db: Database, bytes: Buffer) => Promise<T>) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => json(await write(event, database(), await readBytes(event.request, LIMITS.slice))));
 }
 
 /** A route that only reads. */
@@ -62,11 +68,21 @@ async function answering(work: () => Promise<Response>): Promise<Response> {
 	}
 }
 
-/** Reads a JSON body without ever holding more than its limit. */
+/** Reads a JSON body under its limit. */
 async function readJson(request: Request, limit: number): Promise<unknown> {
-	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
 	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
 		throw new Problem(415, 'Send JSON (content-type application/json).');
+	const bytes = await readBytes(request, limit);
+	try {
+		return JSON.parse(bytes.toString('utf8'));
+	} catch {
+		throw new Problem(400, 'This is not JSON.');
+	}
+}
+
+/** Reads a body without ever holding more than its limit. */
+async function readBytes(request: Request, limit: number): Promise<Buffer> {
+	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	const chunks: Uint8Array[] = [];
 	let size = 0;
@@ -75,9 +91,5 @@ async function readJson(request: Request, limit: number): Promise<unknown> {
 		if (size > limit) throw tooLarge();
 		chunks.push(chunk);
 	}
-	try {
-		return JSON.parse(Buffer.concat(chunks).toString('utf8'));
-	} catch {
-		throw new Problem(400, 'This is not JSON.');
-	}
+	return Buffer.concat(chunks);
 }

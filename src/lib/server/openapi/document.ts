@@ -24,7 +24,12 @@ const problems = (statuses: readonly [status: string, description: string][]) =>
 	);
 
 function operation(endpoint: Endpoint) {
-	const id = endpoint.path.includes('{id}') ? [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }] : [];
+	const inPath = [...endpoint.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+		name,
+		in: 'path',
+		required: true,
+		schema: { type: 'string' }
+	}));
 	if (endpoint.method === 'post')
 		return {
 			summary: endpoint.summary,
@@ -41,14 +46,30 @@ function operation(endpoint: Endpoint) {
 				])
 			}
 		};
+	if (endpoint.method === 'put')
+		return {
+			summary: endpoint.summary,
+			description: `At most ${Math.round(endpoint.limit / 1024)} kB. The same piece may be sent again.`,
+			parameters: inPath,
+			requestBody: { required: true, content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } } },
+			responses: {
+				'200': { description: 'kept' },
+				...problems([
+					['404', 'there is no such thing'],
+					['409', 'another piece was sent in its place before, or it is taken in already'],
+					['413', 'larger than allowed'],
+					['503', 'the database is away; nothing was stored']
+				])
+			}
+		};
 	const content =
 		endpoint.answer === 'csv'
 			? { 'text/csv': { schema: { type: 'string' } } }
 			: { 'application/json': { schema: endpoint.answer ? schemaOf(endpoint.answer, 'output') : { type: 'object' } } };
-	const query = endpoint.query ? [{ name: endpoint.query, in: 'query', required: false, schema: { type: 'string' } }] : [];
+	const query = (endpoint.query?.split(', ') ?? []).map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } }));
 	return {
 		summary: endpoint.summary,
-		parameters: [...id, ...query],
+		parameters: [...inPath, ...query],
 		responses: { '200': { description: 'as asked', content }, ...problems([['404', 'there is no such thing']]) }
 	};
 }

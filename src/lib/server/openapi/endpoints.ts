@@ -4,6 +4,7 @@ import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
 import { spoolFindings, trialFindings } from '$lib/schemas/finding';
+import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { readingBody } from '$lib/schemas/reading';
 import { filamentBody, intakeBody, intakeListBody, quoteBody, spoolBody, spoolFactsBody, unboxingBody } from '$lib/schemas/spool';
@@ -25,7 +26,8 @@ import { LIMITS } from '../http/respond';
 
 type Post = { method: 'post'; path: string; summary: string; body: z.ZodType; limit: number };
 type Get = { method: 'get'; path: string; summary: string; answer: z.ZodType | 'csv' | null; query?: string };
-export type Endpoint = Post | Get;
+type Put = { method: 'put'; path: string; summary: string; limit: number };
+export type Endpoint = Post | Get | Put;
 
 const post = (path: string, body: z.ZodType, summary: string, limit: number = LIMITS.capture): Post => ({
 	method: 'post',
@@ -34,6 +36,7 @@ const post = (path: string, body: z.ZodType, summary: string, limit: number = LI
 	body,
 	limit
 });
+const put = (path: string, summary: string): Put => ({ method: 'put', path, summary, limit: LIMITS.slice });
 const get = (path: string, answer: Get['answer'], summary: string, query?: string): Get => ({
 	method: 'get',
 	path,
@@ -73,6 +76,9 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),
 	post('instrument-checks', instrumentCheckBody, 'hold an instrument against something of known size'),
+	post('logs', logBody, 'announce a gauge’s log; its slices follow'),
+	put('logs/{id}/slices/{k}', 'one slice of at most a megabyte of the file, counted from 0'),
+	post('log-ends', logEndBody, 'take in a log that has arrived, whole or not at all; or forget it'),
 	post('printers', printerBody, 'add a printer'),
 	post('printer-facts', printerFactsBody, 'say later what a printer can do'),
 	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),
@@ -83,6 +89,8 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	get('trials/{id}/findings', trialFindings, 'the trial sheet: findings of every station, flags, letters, what is next'),
 	get('trials/{id}/pick', null, 'the ranking with its chances and what would turn it'),
 	get('trials/{id}/bundle', bundle, 'a trial with all its evidence as one document'),
+	get('logs/{id}', null, 'what has arrived of a log'),
+	get('logs/{id}/picture', null, 'smallest and largest diameter of each column of a picture of a log', 'fromM, toM, columns'),
 	get('drying-runs', null, 'loads that were not ended yet, with the server’s clock'),
 	get('handbook', null, 'materials with their figures and sources'),
 	get('csv', null, 'the tables and their headers'),

@@ -13,7 +13,7 @@ function routes(directory: string): string[] {
 		if (name !== '+server.ts') return [];
 		const source = readFileSync(path, 'utf8');
 		const address = relative(ROUTES, directory).replaceAll('[', '{').replaceAll(']', '}');
-		return [...source.matchAll(/export const (GET|POST)/g)].map((m) => `${(m[1] as string).toLowerCase()} ${address}`);
+		return [...source.matchAll(/export const (GET|POST|PUT)/g)].map((m) => `${(m[1] as string).toLowerCase()} ${address}`);
 	});
 }
 

@@ -28,11 +28,9 @@ export async function completeProtocol(
 	return withHouse(protocol, house, STATIONS);
 }
 
-type PrinterRow = { name: string; hotEndMaxC: number | null; hardenedNozzle: boolean | null; enclosed: boolean | null };
-
 /** What is known of a printer; null when there is none. */
-export function abilitiesOf(printer: PrinterRow | null): PrinterAbilities | null {
+export function abilitiesOf(printer: PrinterAbilities | null): PrinterAbilities | null {
 	if (!printer) return null;
-	const { name, hotEndMaxC, hardenedNozzle, enclosed } = printer;
-	return { name, hotEndMaxC, hardenedNozzle, enclosed };
+	const { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm } = printer;
+	return { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm };
 }

@@ -78,8 +78,8 @@ export async function postInstrument(db: Database, body: z.output<typeof instrum
 
 export async function postPrinter(db: Database, body: z.output<typeof printerBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printer', body, now }, async (tx) => {
-		const { hotEndMax, ...rest } = body;
-		await tx.insert(printer).values({ ...rest, hotEndMaxC: readHotEnd(hotEndMax), createdAt: now });
+		const { hotEndMax: _, feedPath: __, throat: ___, ...rest } = body;
+		await tx.insert(printer).values({ ...rest, ...readAbilities(body), createdAt: now });
 		return { id: body.id };
 	});
 }
@@ -89,15 +89,27 @@ export async function postPrinterFacts(db: Database, body: z.output<typeof print
 	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
 		if (!known) throw refuseField('printerId', 'unknownId', 'there is no such printer');
-		const hotEndMaxC = readHotEnd(body.hotEndMax) ?? undefined;
-		await amendFacts(tx, 'printer', body.printerId, { hotEndMaxC, hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed }, now);
+		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed };
+		await amendFacts(tx, 'printer', body.printerId, facts, now);
 		return { id: body.id };
 	});
 }
 
-function readHotEnd(text: string | undefined): number | null {
+type TypedAbilities = Pick<z.output<typeof printerBody>, 'hotEndMax' | 'feedPath' | 'throat'>;
+
+/** What was typed of a printer, in its units; what was left out stays out. */
+function readAbilities(body: TypedAbilities): { hotEndMaxC?: number; feedPathMm?: number; throatMm?: number } {
 	const errors: FieldError[] = [];
-	const value = readTemperature(text, 'hotEndMax', errors);
+	const hotEndMaxC = readTemperature(body.hotEndMax, 'hotEndMax', errors) ?? undefined;
+	const bore = (path: 'feedPath' | 'throat') => {
+		const text = body[path];
+		if (!text) return undefined;
+		const read = readQuantityText(text, 'length');
+		if (read.ok && read.value >= 1 && read.value <= 6) return read.value;
+		errors.push({ path, code: read.ok ? 'outOfRange' : read.reason, message: 'must be a bore between 1 and 6 mm, such as 2.0 mm' });
+		return undefined;
+	};
+	const [feedPathMm, throatMm] = [bore('feedPath'), bore('throat')];
 	if (errors.length > 0) throw refuse(errors);
-	return value;
+	return { hotEndMaxC, feedPathMm, throatMm };
 }

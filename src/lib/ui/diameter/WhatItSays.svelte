@@ -8,13 +8,17 @@
 	/** Below this a flow error is hard to see (common practice, no source). */
 	const LITTLE_FLOW_PCT = 3;
 	const mean = $derived(findings[0]);
-	const [first, ...rest] = $derived(mean?.messages ?? []);
+	const [first, ...others] = $derived(mean?.messages ?? []);
+	const jam = $derived(others.find((m) => m.id === 'bumpsJam'));
+	const rest = $derived(others.filter((m) => m !== jam));
 	const worstFlow = $derived(first && 'worstFlowPct' in first.params ? Number(first.params.worstFlowPct) : null);
 	const left = $derived(mean?.missing[0]?.count ?? 0);
 	// The sentence and the instrument's lines stand above; the share inside says the same sentence once more.
 	const figures = $derived(
 		findings.map((f) =>
-			f.quantity === 'diameterMean' || (f.quantity === 'diameterInside' && !f.subject.variant) ? { ...f, messages: [] } : f
+			f.quantity === 'diameterMean' || (f.quantity === 'diameterInside' && !f.subject.variant)
+				? { ...f, messages: [] }
+				: { ...f, messages: f.messages.filter((m) => m.id !== 'bumpsJam') }
 		)
 	);
 </script>
@@ -22,6 +26,7 @@
 <p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
 	{first ? sentence(first) : 'No reading yet.'}
 </p>
+{#if jam}<p class="mt-2 font-semibold text-harm">▲ {sentence(jam)}</p>{/if}
 <p class="mt-2 text-muted">
 	{#if left > 0}
 		{plural(left, 'more reading')} would complete the quick check.

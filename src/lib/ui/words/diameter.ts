@@ -57,11 +57,24 @@ export const DIAMETER_SENTENCES: Record<string, (p: Params) => string> = {
 	capabilityUndefined: () => 'No capability: all readings are alike, and without spread it is undefined.',
 	toleranceInterval: (p) =>
 		`95 % of the length lies between ${mm(num(p, 'low'))} and ${mm(num(p, 'high'))} with 95 % confidence (factor ${fixed(num(p, 'k'), 3)}, effective n ${num(p, 'nEffective')}, as read).`,
-	driftSeen: (p) =>
-		`It drifts ${drift(p, 'slope')} ${driftUnit(p)} (95 % ${drift(p, 'low')} to ${drift(p, 'high')}, ${plural(num(p, 'n'), 'place')}).`,
-	driftNotSeen: (p) =>
-		`No drift that ${plural(num(p, 'n'), 'place')} can show (95 % ${drift(p, 'low')} to ${drift(p, 'high')} ${driftUnit(p)}).`,
+	driftSeen: (p) => `It drifts ${drift(p, 'slope')} ${driftUnit(p)} (95 % ${drift(p, 'low')} to ${drift(p, 'high')}, ${driftFrom(p)}).`,
+	driftNotSeen: (p) => `No drift that ${driftFrom(p)} can show (95 % ${drift(p, 'low')} to ${drift(p, 'high')} ${driftUnit(p)}).`,
 	firstMetresOnly: () => 'All readings are from the first metres: the rest of the spool may be otherwise. A claim test goes along it.',
+	ovalityOfLog: (p) =>
+		`Difference of the gauge’s two axes on average, effective n ${num(p, 'n')}; its scatter makes it larger, never smaller.`,
+	logWorth: (p) =>
+		`${num(p, 'n').toLocaleString('en-GB')} samples over ${fixed(num(p, 'metres'), 1)} m; neighbours repeat each other (correlation ${fixed(num(p, 'lag1'), 2)}), so they are worth ${num(p, 'nEffective').toLocaleString('en-GB')} independent ones.`,
+	rhythm: (p) =>
+		`It comes and goes every ${upTo(num(p, 'period'), 3)} m by ±${mm(num(p, 'amplitude'), 4)}: ${fixed(num(p, 'sharePct'), 0)} % of its variance, and no chance of noise.`,
+	rhythmAliased: (p) =>
+		`It seems to come and go every ${upTo(num(p, 'period'), 3)} m by ±${mm(num(p, 'amplitude'), 4)}, but the samples are too far apart: the true rhythm may be shorter.`,
+	noRhythm: () => 'No rhythm stands out of the noise.',
+	bumpsJam: (p) =>
+		`${plural(num(p, 'count'), 'thickening')} can jam: the thickest is ${mm(num(p, 'peak'))} at ${fixed(num(p, 'at'), 2)} m, where ${mm(num(p, 'limit'), 2)} is the narrowest of the path${assumed(p)}.`,
+	bumpsFit: (p) =>
+		`${plural(num(p, 'count'), 'thickening')} over ${mm(num(p, 'over'), 2)}, the thickest ${mm(num(p, 'peak'))} at ${fixed(num(p, 'at'), 2)} m; ${mm(num(p, 'limit'), 2)} pass${assumed(p)}.`,
+	noBumps: (p) => `No thickening over ${mm(num(p, 'over'), 2)}.`,
+	worstMetre: (p) => `The worst metre begins at ${fixed(num(p, 'at'), 2)} m: ${mm(num(p, 'rms'))} from nominal in the root mean square.`,
 	noTwoDirections: () => 'No two places read in two directions yet.',
 	ovalityDefined: (p) =>
 		`Largest less smallest diameter of a place, averaged over ${plural(num(p, 'n'), 'place')}; the instrument’s scatter makes it larger, never smaller.`,
@@ -80,3 +93,6 @@ function fits(p: Params): string {
 /** A slope that can be read: over a hundred metres where positions are known, else from place to place. */
 const drift = (p: Params, key: string) => signed(num(p, key) * (p.per === 'metre' ? 100 : 1), 4);
 const driftUnit = (p: Params) => (p.per === 'metre' ? 'mm over 100 m' : 'mm a place');
+
+const assumed = (p: Params) => (p.assumed ? ' (usual bores assumed; say yours in the workshop)' : '');
+const driftFrom = (p: Params) => (p.of === 'log' ? `effective n ${num(p, 'n')}` : plural(num(p, 'n'), 'place'));

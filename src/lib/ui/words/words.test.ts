@@ -85,7 +85,7 @@ function everyState() {
 			...protocol,
 			ownMeasures: [own],
 			currency: 'EUR',
-			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false },
+			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null },
 			lent: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
 		}
 	};

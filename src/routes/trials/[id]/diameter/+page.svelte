@@ -19,6 +19,9 @@
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
+	import LogHistogram from '$lib/ui/diameter/LogHistogram.svelte';
+	import LogPicture from '$lib/ui/diameter/LogPicture.svelte';
+	import LogUpload from '$lib/ui/diameter/LogUpload.svelte';
 	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
@@ -39,7 +42,7 @@
 	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const counts = $derived(live.map((e) => e.readings.filter((r) => r.quantity === 'diameter' && r.status === 'counts').length));
-	const firstOpen = $derived(counts.findIndex((n) => n < perSpool));
+	const firstOpen = $derived(counts.findIndex((n, i) => n < perSpool && !live[i]?.logs.some((l) => l.status === 'counts')));
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	// Chosen by address; without one, the first spool that still wants readings when the page was opened.
 	let fallback = $state<string | null>(null);
@@ -87,11 +90,15 @@
 			mine.map((r) => r.positionM)
 		);
 	});
+	const log = $derived(evidence?.logs.filter((l) => l.status === 'counts').at(-1) ?? null);
+	const struckLogs = $derived(evidence?.logs.filter((l) => l.status === 'excluded') ?? []);
 	const odd = $derived(oddReadings(counted)[0]);
 	const done = $derived(testing ? plan?.state === 'decided' : at >= perSpool);
 	const items = $derived(
 		live.map((e, i) => {
 			const n = counts[i] ?? 0;
+			const logged = e.logs.find((l) => l.status === 'counts');
+			if (logged) return railItem(e.spool, `log of ${upTo(logged.summary.toM - logged.summary.fromM, 0)} m`);
 			return railItem(e.spool, n === 0 ? 'to do' : n < perSpool ? `${n} of ${perSpool}` : plural(n, 'reading'));
 		})
 	);
@@ -137,10 +144,18 @@
 		bench.settle();
 		field?.focus();
 	}
-	async function confirm(readingId: string): Promise<void> {
-		await send('amendments', { id: newId(), targetKind: 'reading', targetId: readingId, action: 'confirm', ...hereAndNow() });
+	async function amend(
+		targetKind: 'reading' | 'log',
+		targetId: string,
+		action: 'confirm' | 'exclude' | 'reinstate',
+		reason = ''
+	): Promise<void> {
+		await send('amendments', { id: newId(), targetKind, targetId, action, reason, ...hereAndNow() });
 		await reload();
 	}
+	const confirm = (readingId: string) => amend('reading', readingId, 'confirm');
+	const strikeOut = (logId: string) => amend('log', logId, 'exclude', 'struck out at the bench');
+	const reinstate = (logId: string) => amend('log', logId, 'reinstate', 'counts again');
 </script>
 
 <svelte:head><title>Diameter · {data.head.name} · Draught</title></svelte:head>
@@ -208,7 +223,16 @@
 				{/if}
 			</div>
 		{/if}
-		{#if mean.figure.kind === 'strand'}
+		{#if log}
+			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">Strand as the gauge saw it: {log.name}</h2>
+			<LogPicture {log} code={evidence.spool.code} hex={evidence.spool.colourHex} limits={claim} {nominalMm} />
+			<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
+			<LogHistogram summary={log.summary} limits={claim} biasMm={0} />
+			<p class="small mt-1">
+				Pictures show the samples as they are; a checked gauge’s bias is taken off in the figures.
+				<button type="button" class="link" onclick={() => void strikeOut(log.id)}>Strike this log out</button>
+			</p>
+		{:else if mean.figure.kind === 'strand'}
 			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
 				Strand so far, thickness exaggerated{claim ? ' between the stated limits (dashed)' : ''}
 			</h2>
@@ -230,6 +254,15 @@
 				{/if}
 			{/each}
 		</dl>
+		{#each struckLogs as struck (struck.id)}
+			<p class="small mt-2">
+				Struck out: the log {struck.name}.
+				<button type="button" class="link" onclick={() => void reinstate(struck.id)}>Let it count again</button>
+			</p>
+		{/each}
+		{#key evidence.spool.id}
+			<LogUpload spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
+		{/key}
 		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
 		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}
 	</BenchFrame>

@@ -15,7 +15,7 @@
 	onMount(() => {
 		const worker = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
 		const remote = wrap<DiameterWorker>(worker);
-		void remote.betweenSpools($state.snapshot(data.evidence), { nominalMm: data.protocol.nominalMm }).then((answer) => {
+		void remote.betweenSpools($state.snapshot(data.evidence), $state.snapshot(data.protocol)).then((answer) => {
 			found = answer;
 			worker.terminate();
 		});
@@ -72,7 +72,7 @@
 						<tr class="border-b text-[0.85rem]">
 							<th scope="col" class="py-1 pr-6 font-medium">Product</th>
 							<th scope="col" class="pr-6 font-medium">Within a spool</th>
-							<th scope="col" class="pr-6 font-medium">Between spools of a lot</th>
+							<th scope="col" class="pr-6 font-medium">Between spools</th>
 							<th scope="col" class="pr-6 font-medium">Between lots</th>
 							<th scope="col" class="font-medium">From</th>
 						</tr>
@@ -83,7 +83,7 @@
 								<th scope="row" class="py-1 pr-6 font-semibold">{p.maker} · {p.filament}</th>
 								<td class="pr-6">{sd(p.variance.within)}</td>
 								<td class="pr-6">{sd(p.variance.spools)}</td>
-								<td class="pr-6">{sd(p.variance.lots)}</td>
+								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'not to be told from spools'}</td>
 								<td class="small"
 									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}, {plural(p.variance.n.lots, 'lot')}; no
 									interval</td
@@ -94,8 +94,8 @@
 				</table>
 			</div>
 			<p class="small wide">
-				Standard deviations from a nested analysis of variance. With one spool of each lot, spools and lots cannot be told apart. A spool
-				whose lot is not noted counts as a lot of its own.
+				Standard deviations from a nested analysis of variance. With one spool of each lot, “between spools” holds both. A spool whose lot
+				is not noted counts as a lot of its own.
 			</p>
 		{/if}
 	{/if}

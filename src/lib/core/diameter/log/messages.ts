@@ -1,0 +1,63 @@
+import type { Message } from '../../finding/types';
+import type { Drift } from '../shape-of-strand';
+import { jamming, type PathLimits } from './limits';
+import type { LogSummary } from './summary';
+
+const Z = 1.959964;
+
+/**
+ * Drift of a log with its 95 % interval over the effective number of samples.
+ * @example driftOfLog(summary)?.per // 'metre'
+ */
+export function driftOfLog({ drift, nEffective }: LogSummary): Drift | null {
+	if (!drift) return null;
+	const half = Z * drift.standardError;
+	return {
+		estimate: drift.slope,
+		low: drift.slope - half,
+		high: drift.slope + half,
+		n: nEffective,
+		per: 'metre',
+		seen: Math.abs(drift.slope) > half
+	};
+}
+
+/**
+ * Mean difference of the two axes of a gauge; null for one axis.
+ * @example ovalityOfLog(summary)?.estimate // 0.006
+ */
+export function ovalityOfLog({ ovalityMm, nEffective }: LogSummary): { estimate: number; low: number; high: number; n: number } | null {
+	if (!ovalityMm || nEffective < 2) return null;
+	const half = (Z * ovalityMm.sd) / Math.sqrt(nEffective);
+	return { estimate: ovalityMm.estimate, low: Math.max(0, ovalityMm.estimate - half), high: ovalityMm.estimate + half, n: nEffective };
+}
+
+/**
+ * What only a log can say: how alike neighbours are, a rhythm, thickenings that can jam, the worst metre.
+ * @example logMessages(summary, limits).map((m) => m.id) // ['logWorth', 'rhythm', 'bumpsJam', 'worstMetre']
+ */
+export function logMessages(summary: LogSummary, limits: PathLimits): Message[] {
+	const { n, nEffective, rhythm, bumps, worstMetre } = summary;
+	const jams = jamming(bumps.thickest, limits);
+	const [thickest] = bumps.thickest;
+	const narrow = Math.min(limits.feedPathMm, limits.throatMm);
+	const assumed = limits.assumed ? 'yes' : '';
+	return [
+		{ id: 'logWorth', params: { n, nEffective, metres: summary.toM - summary.fromM, lag1: summary.lag1 ?? 0 } },
+		rhythm
+			? {
+					id: rhythm.aliased ? 'rhythmAliased' : 'rhythm',
+					params: { period: rhythm.periodM, amplitude: rhythm.amplitudeMm, sharePct: rhythm.share * 100 }
+				}
+			: { id: 'noRhythm', params: {} },
+		jams[0]
+			? { id: 'bumpsJam', params: { count: jams.length, peak: jams[0].peakMm, at: jams[0].fromM, limit: narrow, assumed } }
+			: thickest
+				? {
+						id: 'bumpsFit',
+						params: { count: bumps.count, over: bumps.overMm, peak: thickest.peakMm, at: thickest.fromM, limit: narrow, assumed }
+					}
+				: { id: 'noBumps', params: { over: bumps.overMm } },
+		...(worstMetre ? [{ id: 'worstMetre', params: { at: worstMetre.fromM, rms: worstMetre.rmsMm } }] : [])
+	];
+}

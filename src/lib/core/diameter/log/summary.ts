@@ -1,0 +1,134 @@
+import { effectiveNumber, lag1 } from '../../stats/effective-number';
+import { spreadOf } from '../../stats/spread';
+import { findBumps, type Bumps } from './bumps';
+import { envelope, type Envelope } from './envelope';
+import { diameterAt, positionAt, type GaugeLog } from './gauge-log';
+import { findRhythm, type Rhythm } from './rhythm';
+import { worstMetre } from './worst-metre';
+
+/** What a log says, small enough to travel: everything the findings of the station need of it. */
+export type LogSummary = {
+	n: number;
+	nEffective: number;
+	lag1: number | null;
+	meanMm: number;
+	sdMm: number | null;
+	lowMm: number;
+	highMm: number;
+	fromM: number;
+	toM: number;
+	/** Mean difference of the two axes; null for one. */
+	ovalityMm: { estimate: number; sd: number } | null;
+	/** Slope in mm a metre with its standard error over the effective number. */
+	drift: { slope: number; standardError: number } | null;
+	/** Counts of the samples' diameters in bins of equal width from a start on. */
+	histogram: { startMm: number; binMm: number; counts: number[] };
+	rhythm: Rhythm | null;
+	bumps: Bumps;
+	worstMetre: { fromM: number; rmsMm: number; samples: number } | null;
+	picture: Envelope;
+};
+
+/** Finest bin: half a micrometre, finer than gauges show. */
+const FINEST_BIN_MM = 0.0005;
+const MOST_BINS = 4000;
+const PICTURE_COLUMNS = 600;
+/** Thickenings are listed from this much over nominal on (common practice, no source). */
+const BUMP_OVER_MM = 0.05;
+
+/**
+ * Works out a log once; the record stays what it was. For a strand of two axes the mean of both counts as its diameter.
+ * Errors: throws a RangeError for an empty log.
+ * @param nominalMm diameter the profile assumes
+ * @example summarise(log, 1.75).rhythm?.periodM // 1.83
+ */
+export function summarise(log: GaugeLog, nominalMm: number): LogSummary {
+	const steps = summarySteps(log, nominalMm);
+	for (;;) {
+		const step = steps.next();
+		if (step.done) return step.value;
+	}
+}
+
+/**
+ * The same in steps, so that a server can answer others between them.
+ * @example for (const _ of summarySteps(log, 1.75)) await breath()
+ */
+export function* summarySteps(log: GaugeLog, nominalMm: number): Generator<undefined, LogSummary> {
+	const n = log.along.length;
+	const diameters = log.across ? Float64Array.from({ length: n }, (_, i) => diameterAt(log, i)) : log.along;
+	const over = spreadOf(diameters);
+	if (!over) throw new RangeError('summarise: an empty log');
+	yield;
+	const nEffective = Math.floor(effectiveNumber(diameters));
+	const neighbours = lag1(diameters);
+	yield;
+	const [fromM, toM] = [positionAt(log.position, 0), positionAt(log.position, n - 1)];
+	const ovalityMm = ovalityOf(log);
+	const drift = driftOf(log, diameters, over.mean, nEffective);
+	yield;
+	const histogram = histogramOf(diameters, over.low, over.high);
+	const bumps = findBumps(log, nominalMm + BUMP_OVER_MM);
+	yield;
+	const worst = worstMetre(log, nominalMm);
+	const picture = envelope(log, fromM, toM, PICTURE_COLUMNS);
+	yield;
+	const rhythm = log.position.kind === 'even' ? findRhythm(diameters, log.position.stepM) : null;
+	return {
+		n,
+		nEffective,
+		lag1: neighbours,
+		meanMm: over.mean,
+		sdMm: over.sd,
+		lowMm: over.low,
+		highMm: over.high,
+		fromM,
+		toM,
+		ovalityMm,
+		drift,
+		histogram,
+		rhythm,
+		bumps,
+		worstMetre: worst,
+		picture
+	};
+}
+
+function ovalityOf(log: GaugeLog): LogSummary['ovalityMm'] {
+	const { along, across } = log;
+	if (!across) return null;
+	const over = spreadOf(Float64Array.from({ length: along.length }, (_, i) => Math.abs((along[i] as number) - (across[i] as number))));
+	return over && { estimate: over.mean, sd: over.sd ?? 0 };
+}
+
+function driftOf(log: GaugeLog, diameters: Float64Array, mean: number, nEffective: number): LogSummary['drift'] {
+	const n = diameters.length;
+	if (nEffective < 3) return null;
+	let meanX = 0;
+	for (let i = 0; i < n; i++) meanX += positionAt(log.position, i) / n;
+	let [sxx, sxy, syy] = [0, 0, 0];
+	for (let i = 0; i < n; i++) {
+		const dx = positionAt(log.position, i) - meanX;
+		const dy = (diameters[i] as number) - mean;
+		sxx += dx * dx;
+		sxy += dx * dy;
+		syy += dy * dy;
+	}
+	if (!(sxx > 0)) return null;
+	const slope = sxy / sxx;
+	const rest = Math.max(0, syy - slope * sxy) / n;
+	// As if only the effective number of readings had been taken, spread as the samples are.
+	return { slope, standardError: Math.sqrt(rest / ((sxx / n) * (nEffective - 2))) };
+}
+
+function histogramOf(values: Float64Array, low: number, high: number): LogSummary['histogram'] {
+	const binMm = Math.max(FINEST_BIN_MM, Math.ceil((high - low) / MOST_BINS / FINEST_BIN_MM) * FINEST_BIN_MM);
+	// Bins are centred on whole multiples, so that a reading on a limit falls into the limit's own bin.
+	const first = Math.round(low / binMm);
+	const counts = Array.from({ length: Math.round(high / binMm) - first + 1 }, () => 0);
+	for (let i = 0; i < values.length; i++) {
+		const bin = Math.round((values[i] as number) / binMm) - first;
+		counts[bin] = (counts[bin] ?? 0) + 1;
+	}
+	return { startMm: first * binMm, binMm, counts };
+}

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { id, instant, requiredWords, zone } from './common';
+
+const column = z.int().min(0).max(50);
+
+/** Where in the file a gauge's samples stand. Columns count from 0. */
+const logLayout = z.object({
+	headerRows: z.int().min(0).max(20),
+	delimiter: z.enum([',', ';', '\t', ' ']),
+	decimal: z.enum(['.', ',']),
+	unit: z.enum(['mm', 'um', 'in']),
+	along: column,
+	across: column.nullable(),
+	place: z.discriminatedUnion('kind', [
+		z.object({ kind: z.literal('step'), stepM: z.number({ error: 'must be a number of metres' }).gt(0).max(10) }),
+		z.object({ kind: z.literal('position'), column, perMetre: z.number().gt(0).max(1e6) }),
+		z.object({
+			kind: z.literal('time'),
+			column,
+			perSecond: z.number().gt(0).max(1e9),
+			speedMPerS: z.number({ error: 'must be a speed' }).gt(0).max(100)
+		})
+	])
+});
+export type LogLayout = z.output<typeof logLayout>;
+
+/** At most this many slices of at most a megabyte: some five million samples. */
+const MOST_SLICES = 256;
+
+export const logBody = z
+	.object({
+		id,
+		spoolId: id,
+		instrumentId: id.optional(),
+		name: requiredWords('the name of the file'),
+		slices: z.int().min(1).max(MOST_SLICES, { error: 'the file is too large' }),
+		layout: logLayout,
+		at: instant,
+		zone
+	})
+	.refine((b) => b.layout.across !== b.layout.along, { error: 'the two axes are one column', path: ['layout', 'across'] });
+
+/** Ends what was arriving: taken whole, or given up and forgotten. */
+export const logEndBody = z.object({ id, logId: id, outcome: z.enum(['commit', 'cancel']) });
+
+const metres = z.coerce.number({ error: 'must be a number of metres' }).min(0).max(100_000).optional();
+
+/** Which part of a log is to be drawn, and how fine. */
+export const pictureQuery = z.object({ fromM: metres, toM: metres, columns: z.coerce.number().int().min(1).max(4000).default(600) });

@@ -1,0 +1,76 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import { envelope, type Envelope } from '$lib/core/diameter/log/envelope';
+import { positionAt, type GaugeLog } from '$lib/core/diameter/log/gauge-log';
+import { summarySteps, type LogSummary } from '$lib/core/diameter/log/summary';
+import type { LoggedStrand } from '$lib/core/evidence';
+import { CORE_VERSION } from '$lib/core/version';
+import type { Reader } from '../db/client';
+import { series, seriesChunk, seriesSummary } from '../db/schema';
+import { notFound } from '../problem';
+import { breath } from './breath';
+import { logOfChunks, type StoredAxis } from './samples';
+
+/** Logs of spools that were taken in, oldest first, worked out. `nominalOf` gives the diameter a spool is meant to have. */
+export async function loadLogs(
+	db: Reader,
+	spoolIds: string[],
+	nominalOf: (spoolId: string) => number,
+	amendments: ReadonlyMap<string, Amendment[]>
+): Promise<Map<string, LoggedStrand[]>> {
+	const rows = await db
+		.select()
+		.from(series)
+		.where(and(inArray(series.spoolId, spoolIds), eq(series.station, 'diameter'), eq(series.committed, true)))
+		.orderBy(asc(series.startedAt), asc(series.id));
+	const logs = new Map<string, LoggedStrand[]>();
+	for (const row of rows) {
+		const spoolId = row.spoolId as string;
+		const summary = await summaryOf(db, row, nominalOf(spoolId));
+		const log = applyAmendments(
+			{ id: row.id, name: row.name ?? '', at: row.startedAt, instrumentId: row.instrumentId, summary },
+			amendments.get(spoolId) ?? []
+		);
+		logs.set(spoolId, [...(logs.get(spoolId) ?? []), log]);
+	}
+	return logs;
+}
+
+type Row = typeof series.$inferSelect;
+
+/** Worked out once for a version of core and a nominal diameter, and kept; never trusted beyond them. */
+async function summaryOf(db: Reader, row: Row, nominalMm: number): Promise<LogSummary> {
+	const madeBy = `${CORE_VERSION} ${nominalMm}`;
+	const [known] = await db.select().from(seriesSummary).where(eq(seriesSummary.seriesId, row.id));
+	if (known?.madeBy === madeBy) return known.summary as LogSummary;
+	const steps = summarySteps(await readLog(db, row), nominalMm);
+	let step = steps.next();
+	while (!step.done) {
+		await breath();
+		step = steps.next();
+	}
+	const summary = step.value;
+	await db.insert(seriesSummary).values({ seriesId: row.id, madeBy, summary }).onDuplicateKeyUpdate({ set: { madeBy, summary } });
+	return summary;
+}
+
+/** The last log that was looked into: zooming asks for the same one again and again. */
+let lastRead: { id: string; log: GaugeLog } | null = null;
+
+async function readLog(db: Reader, row: Row): Promise<GaugeLog> {
+	if (lastRead?.id === row.id) return lastRead.log;
+	const chunks = await db.select().from(seriesChunk).where(eq(seriesChunk.seriesId, row.id)).orderBy(asc(seriesChunk.position));
+	const log = logOfChunks(row.axis as StoredAxis, row.samples, chunks);
+	lastRead = { id: row.id, log };
+	return log;
+}
+
+/** Columns of a picture of part of a log, for any zoom. */
+export async function logPicture(db: Reader, logId: string, range: { fromM?: number; toM?: number; columns: number }): Promise<Envelope> {
+	const [row] = await db.select().from(series).where(eq(series.id, logId));
+	if (!row?.committed) throw notFound('log');
+	const log = await readLog(db, row);
+	const fromM = range.fromM ?? positionAt(log.position, 0);
+	const toM = range.toM ?? positionAt(log.position, log.along.length - 1);
+	return envelope(log, Math.min(fromM, toM), Math.max(fromM, toM), range.columns);
+}

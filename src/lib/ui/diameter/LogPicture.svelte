@@ -1,0 +1,116 @@
+<script lang="ts">
+	import type { Envelope } from '$lib/core/diameter/log/envelope';
+	import type { LoggedStrand } from '$lib/core/evidence';
+	import { ticks } from 'd3-array';
+	import { fixed, upTo } from '../words/numbers';
+
+	type Props = { log: LoggedStrand; code: string; hex: string | null; limits: { lowMm: number; highMm: number } | null; nominalMm: number };
+	let { log, code, hex, limits, nominalMm }: Props = $props();
+	const W = 640;
+	const H = 200;
+	const box = { left: 44, right: 6, top: 8, bottom: 22 };
+	const whole = $derived(log.summary.picture);
+	let part = $state.raw<Envelope | null>(null);
+	let asked = 0;
+	const shown = $derived(part ?? whole);
+	const zoomed = $derived(part !== null && part.toM - part.fromM < 0.999 * (whole.toM - whole.fromM));
+	/** One scale of diameter for every zoom, so that a bump looks the same near and far. */
+	const range = $derived({
+		low: Math.min(log.summary.lowMm, limits?.lowMm ?? nominalMm) - 0.005,
+		high: Math.max(log.summary.highMm, limits?.highMm ?? nominalMm) + 0.005
+	});
+	const x = $derived((m: number) => box.left + ((m - shown.fromM) / (shown.toM - shown.fromM || 1)) * (W - box.left - box.right));
+	const y = $derived((mm: number) => box.top + ((range.high - mm) / (range.high - range.low)) * (H - box.top - box.bottom));
+	const ribbon = $derived.by(() => {
+		const columns = shown.columns;
+		// A column of one reading still has the height of a hair.
+		const top = columns.map((c) => `${x(c.positionM).toFixed(1)},${(y(c.highMm) - 0.4).toFixed(1)}`);
+		const bottom = [...columns].reverse().map((c) => `${x(c.positionM).toFixed(1)},${(y(c.lowMm) + 0.4).toFixed(1)}`);
+		return columns.length ? `M${top.join('L')}L${bottom.join('L')}Z` : '';
+	});
+	const outside = $derived(limits ? shown.columns.filter((c) => c.highMm > limits.highMm || c.lowMm < limits.lowMm) : []);
+	const single = $derived(shown.columns.length > 0 && shown.columns.every((c) => c.samples === 1));
+
+	$effect(() => {
+		// Another log: its own whole picture first.
+		void log.id;
+		part = null;
+	});
+
+	async function look(fromM: number, toM: number): Promise<void> {
+		const length = Math.min(toM - fromM, whole.toM - whole.fromM);
+		const from = Math.max(whole.fromM, Math.min(fromM, whole.toM - length));
+		const mine = ++asked;
+		const query = new URLSearchParams({ fromM: String(from), toM: String(from + length), columns: '600' });
+		const response = await fetch(`/api/v1/logs/${log.id}/picture?${query}`);
+		if (response.ok && mine === asked) part = (await response.json()) as Envelope;
+	}
+	function zoom(factor: number, aroundM = (shown.fromM + shown.toM) / 2): void {
+		const length = (shown.toM - shown.fromM) * factor;
+		const share = (aroundM - shown.fromM) / (shown.toM - shown.fromM || 1);
+		void look(aroundM - share * length, aroundM + (1 - share) * length);
+	}
+	const step = (by: number) => void look(shown.fromM + by * (shown.toM - shown.fromM), shown.toM + by * (shown.toM - shown.fromM));
+	function metresAt(event: MouseEvent & { currentTarget: SVGElement }): number {
+		const rect = event.currentTarget.getBoundingClientRect();
+		const inside = ((event.clientX - rect.left) / rect.width) * W;
+		return shown.fromM + ((inside - box.left) / (W - box.left - box.right)) * (shown.toM - shown.fromM);
+	}
+	function keys(event: KeyboardEvent): void {
+		const act = {
+			'+': () => zoom(0.25),
+			'-': () => zoom(4),
+			ArrowLeft: () => step(-0.5),
+			ArrowRight: () => step(0.5),
+			Home: () => (part = null)
+		}[event.key];
+		if (!act) return;
+		event.preventDefault();
+		act();
+	}
+</script>
+
+<div>
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+	<svg
+		viewBox="0 0 {W} {H}"
+		class="block w-full cursor-zoom-in"
+		style:max-width="{W}px"
+		role="img"
+		tabindex="0"
+		aria-label="Strand of {code}, {upTo(shown.fromM, 2)} to {upTo(shown.toM, 2)} m: smallest and largest diameter of {shown.columns
+			.length} columns; plus and minus zoom, arrows move, Home shows all"
+		onkeydown={keys}
+		ondblclick={(event) => zoom(0.25, metresAt(event))}
+	>
+		{#each ticks(range.low, range.high, 4) as tick (tick)}
+			<line x1={box.left} x2={W - box.right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
+			<text x={box.left - 5} y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
+		{/each}
+		<path d={ribbon} fill={hex ?? 'var(--faint)'} stroke="var(--ink)" stroke-width="0.7" stroke-linejoin="round" />
+		{#if limits}
+			{#each [limits.lowMm, limits.highMm] as limit (limit)}
+				<line x1={box.left} x2={W - box.right} y1={y(limit)} y2={y(limit)} stroke="var(--ink)" stroke-dasharray="4 3" />
+			{/each}
+		{/if}
+		{#each outside as c (c.positionM)}
+			<path d="M{x(c.positionM) - 2.5},{H - box.bottom + 1}l2.5,-5l2.5,5z" fill="var(--harm)" />
+		{/each}
+		{#each ticks(shown.fromM, shown.toM, 6) as tick (tick)}
+			<text x={x(tick)} y={H - 6} font-size="11" text-anchor="middle" fill="var(--muted)">{upTo(tick, 3)}</text>
+		{/each}
+		<text x="0" y={H - 6} font-size="11" fill="var(--muted)">mm / m</text>
+	</svg>
+	<p class="mt-1 flex flex-wrap items-center gap-2 text-[0.9rem]">
+		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(0.25)}>nearer <kbd>+</kbd></button>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(4)} disabled={!zoomed}>farther <kbd>−</kbd></button>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => step(-0.5)} disabled={!zoomed} aria-label="towards the start">←</button>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => step(0.5)} disabled={!zoomed} aria-label="towards the end">→</button>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => (part = null)} disabled={!zoomed}>whole</button>
+		<span class="small"
+			>{upTo(shown.fromM, 2)} to {upTo(shown.toM, 2)} m · {single
+				? 'single readings'
+				: 'smallest to largest of each column, no thickening lost'}{limits ? ' · dashed: the label’s limits · ▲ beyond them' : ''}</span
+		>
+	</p>
+</div>

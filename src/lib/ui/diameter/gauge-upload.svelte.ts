@@ -1,0 +1,125 @@
+import type { FieldError } from '$lib/schemas/field-error';
+import type { LogLayout } from '$lib/schemas/gauge-log';
+import { hereAndNow, newId, send } from '../form/send';
+
+const SLICE = 1024 * 1024;
+const TRIES = 4;
+
+type State = 'idle' | 'sending' | 'broken' | 'reading' | 'done' | 'refused' | 'cancelled';
+
+/**
+ * One gauge file on its way: slice by slice, so that a lost connection costs one slice. What arrived stays on the server until it is taken
+ * or given up, and the same file chosen again goes on where it broke off.
+ */
+export class GaugeUpload {
+	state = $state<State>('idle');
+	share = $state(0);
+	errors = $state.raw<FieldError[]>([]);
+	title = $state('');
+	#logId: string | null = null;
+	#endId = newId();
+	#stopped = false;
+
+	get busy(): boolean {
+		return this.state === 'sending' || this.state === 'reading';
+	}
+
+	async start(file: File, given: { spoolId: string; instrumentId: string; layout: LogLayout }): Promise<boolean> {
+		this.#stopped = false;
+		this.errors = [];
+		this.title = '';
+		this.state = 'sending';
+		const slices = Math.max(1, Math.ceil(file.size / SLICE));
+		const { spoolId, instrumentId, layout } = given;
+		const key = `draught-log ${spoolId} ${file.name} ${file.size} ${file.lastModified} ${JSON.stringify(layout)}`;
+		const received = await this.#resume(key);
+		if (!received) {
+			const id = newId();
+			const body = {
+				id,
+				spoolId,
+				name: file.name.slice(0, 120),
+				slices,
+				layout,
+				...(instrumentId ? { instrumentId } : {}),
+				...hereAndNow()
+			};
+			const sent = await send('logs', body);
+			if (!sent.ok) return this.#fail(sent.title, sent.errors);
+			this.#logId = id;
+			localStorage.setItem(key, id);
+		}
+		const there = new Set(received ?? []);
+		for (let k = 0; k < slices; k++) {
+			if (this.#stopped) return false;
+			this.share = k / slices;
+			if (there.has(k)) continue;
+			const kept = await this.#put(k, file.slice(k * SLICE, (k + 1) * SLICE));
+			if (!kept) {
+				if (!this.#stopped) this.state = 'broken';
+				return false;
+			}
+		}
+		this.share = 1;
+		this.state = 'reading';
+		const ended = await send('log-ends', { id: this.#endId, logId: this.#logId, outcome: 'commit' });
+		if (!ended.ok && ended.status === 0) {
+			this.state = 'broken';
+			return false;
+		}
+		if (!ended.ok) {
+			await this.#forget();
+			localStorage.removeItem(key);
+			return this.#fail(ended.title, ended.errors);
+		}
+		localStorage.removeItem(key);
+		this.state = 'done';
+		return true;
+	}
+
+	/** Gives up: what arrived is forgotten on the server too. */
+	async cancel(): Promise<void> {
+		this.#stopped = true;
+		this.state = 'cancelled';
+		await this.#forget();
+	}
+
+	async #forget(): Promise<void> {
+		if (this.#logId) await send('log-ends', { id: newId(), logId: this.#logId, outcome: 'cancel' });
+		this.#logId = null;
+		this.#endId = newId();
+	}
+
+	#fail(title: string, errors: FieldError[]): false {
+		this.title = title;
+		this.errors = errors;
+		this.state = 'refused';
+		return false;
+	}
+
+	/** Slices of this very file that are there from an earlier try; null when there was none. */
+	async #resume(key: string): Promise<number[] | null> {
+		const id = localStorage.getItem(key);
+		if (!id) return null;
+		const response = await fetch(`/api/v1/logs/${id}`).catch(() => null);
+		const found = response?.ok ? ((await response.json()) as { committed: boolean; received: number[] }) : null;
+		if (!found || found.committed) return null;
+		this.#logId = id;
+		return found.received;
+	}
+
+	async #put(k: number, slice: Blob): Promise<boolean> {
+		for (let attempt = 0; attempt < TRIES && !this.#stopped; attempt++) {
+			const response = await fetch(`/api/v1/logs/${this.#logId}/slices/${k}`, {
+				method: 'PUT',
+				headers: { 'content-type': 'application/octet-stream' },
+				body: slice
+			}).catch(() => null);
+			if (response?.ok) return true;
+			// A refusal does not change by trying again.
+			if (response && response.status < 500) return false;
+			await new Promise((resolve) => setTimeout(resolve, 300 * 2 ** attempt));
+		}
+		return false;
+	}
+}
