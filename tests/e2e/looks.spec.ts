@@ -15,7 +15,9 @@ async function pages(): Promise<string[]> {
 	const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=slate`)).json()) as Listing;
 	return [
 		trial,
-		...['intake', 'diameter', 'moisture', 'drying', 'prints', 'strength', 'cost', 'own', 'pick', 'rules'].map((s) => `${trial}/${s}`),
+		...['intake', 'diameter', 'diameter/spools', 'moisture', 'drying', 'prints', 'strength', 'cost', 'own', 'pick', 'rules'].map(
+			(s) => `${trial}/${s}`
+		),
 		'/trials',
 		'/trials/new',
 		'/spools',

@@ -24,8 +24,8 @@ const logLayout = z.object({
 });
 export type LogLayout = z.output<typeof logLayout>;
 
-/** At most this many slices of at most a megabyte: some five million samples. */
-const MOST_SLICES = 256;
+/** At most this many slices: some five million samples. */
+const MOST_SLICES = 600;
 
 export const logBody = z
 	.object({

@@ -65,8 +65,7 @@ export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Prot
 	});
 	const groups = read.map((r) => r.group);
 	const instruments = read.map((r) => r.instrument);
-	const common = (i: number, j: number) =>
-		instruments[i] === instruments[j] ? 0 : Math.hypot(...[i, j].map((k) => read[k]?.u ?? 0));
+	const common = (i: number, j: number) => (instruments[i] === instruments[j] ? 0 : Math.hypot(...[i, j].map((k) => read[k]?.u ?? 0)));
 	const tests = gamesHowell(groups, { commonSd: common });
 	const surely = new Map(tests.map((t) => [`${t.i} ${t.j}`, t.p < 0.05]));
 	const tested = [...new Set(tests.flatMap((t) => [t.i, t.j]))].sort((a, b) => (groups[a]?.mean ?? 0) - (groups[b]?.mean ?? 0));

@@ -30,8 +30,9 @@
 		if (upload.busy) void upload.cancel();
 	});
 
-	async function choose(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
-		file = event.currentTarget.files?.[0] ?? null;
+	/** Takes up a file, chosen or made. */
+	export async function offer(chosen: File | null): Promise<void> {
+		file = chosen;
 		upload.state = 'idle';
 		if (!file) return;
 		preview = guessLayout(await file.slice(0, HEAD).text());
@@ -68,10 +69,16 @@
 </script>
 
 <section aria-label="A gauge’s log" class="mt-5">
-	<h2 class="mb-1 font-semibold">A gauge’s log</h2>
+	<h2 class="mb-1 font-semibold">A gauge’s log{file ? `: ${file.name}` : ''}</h2>
 	<label class="small block">
 		<span>A text file of a line gauge, up to five million samples. It is taken whole or not at all.</span>
-		<input type="file" accept=".csv,.txt,.tsv,text/*" onchange={choose} class="mt-1 block text-ink" aria-label="File of a gauge" />
+		<input
+			type="file"
+			accept=".csv,.txt,.tsv,text/*"
+			onchange={(e) => void offer(e.currentTarget.files?.[0] ?? null)}
+			class="mt-1 block text-ink"
+			aria-label="File of a gauge"
+		/>
 	</label>
 	{#if file && preview && layout}
 		<div class="panel mt-2 space-y-2 px-3 py-2">

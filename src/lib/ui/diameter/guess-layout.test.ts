@@ -44,6 +44,10 @@ describe('how a gauge’s file seems to be laid out', () => {
 			place: { kind: 'position', column: 0, perMetre: 1000 }
 		});
 	});
+	it('a fault in a column does not hide it', () => {
+		const rows = Array.from({ length: 20 }, (_, i) => `${i / 100},1.75,${i === 15 ? 'wet' : '1.76'}`);
+		expect(guessLayout(lines('m,a,b', ...rows)).layout).toMatchObject({ along: 1, across: 2, place: { kind: 'position' } });
+	});
 	it('nothing at all is a guess too', () => {
 		expect(guessLayout('').rows).toEqual([]);
 	});

@@ -30,7 +30,7 @@ export function guessLayout(head: string): Preview {
 	const along = diameters[0] ?? 0;
 	const across = diameters.find((c) => c !== along) ?? null;
 	const rising = values.findIndex(
-		(v, c) => c !== along && c !== across && v.length > 2 && v.every((x, i) => i === 0 || x > (v[i - 1] as number))
+		(v, c) => c !== along && c !== across && v.length > 2 && mostly(v, (x, i) => i === 0 || x > (v[i - 1] as number))
 	);
 	const heading = (rows[headerRows - 1]?.[rising] ?? '').toLowerCase();
 	const place: LogLayout['place'] =
@@ -45,9 +45,14 @@ export function guessLayout(head: string): Preview {
 /** What a strand of 1.75 or 2.85 mm can be, in each unit. */
 const LIKELY = { mm: [1.4, 3.3], um: [1400, 3300], in: [0.055, 0.13] } as const;
 
+/** Most of a column is enough to tell what it is: a fault in it is to be named, not to hide the column. */
+const MOSTLY = 0.8;
+const mostly = (values: readonly number[], holds: (v: number, i: number) => boolean) =>
+	values.length > 0 && values.filter(holds).length >= MOSTLY * values.length;
+
 function isDiameter(values: readonly number[], unit: keyof typeof LIKELY): boolean {
 	const [low, high] = LIKELY[unit];
-	return values.length > 0 && values.every((v) => v >= low && v <= high);
+	return mostly(values, (v) => v >= low && v <= high);
 }
 
 function guessDelimiter(lines: readonly string[]): LogLayout['delimiter'] {

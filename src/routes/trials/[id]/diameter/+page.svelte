@@ -23,6 +23,7 @@
 	import LogPicture from '$lib/ui/diameter/LogPicture.svelte';
 	import LogUpload from '$lib/ui/diameter/LogUpload.svelte';
 	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
+	import StandIn from '$lib/ui/diameter/StandIn.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
@@ -35,6 +36,7 @@
 	const bench = new BenchReadings('diameter');
 	let field = $state<CaptureField>();
 	let list = $state<ReadingList>();
+	let logUpload = $state<LogUpload>();
 	let instrumentId = $state('');
 	/** Where label and handbook say nothing: a kilogram of a common plastic. */
 	const USUAL = { massG: 1000, densityGcm3: 1.24 };
@@ -261,7 +263,8 @@
 			</p>
 		{/each}
 		{#key evidence.spool.id}
-			<LogUpload spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
+			<LogUpload bind:this={logUpload} spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
+			{#if page.data.instance === 'demo'}<StandIn {nominalMm} {keep} offer={(file) => void logUpload?.offer(file)} />{/if}
 		{/key}
 		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
 		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}

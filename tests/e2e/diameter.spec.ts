@@ -1,0 +1,179 @@
+import { expect, test, type Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import { lineGaugeFile } from '../../src/lib/standins/line-gauge';
+import { allKept, api, makeTrial, open, tabTo, type } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start({ env: { DRAUGHT_INSTANCE: 'demo' } })));
+test.afterAll(() => server.stop());
+
+const enter = async (page: Page, text: string) => {
+	await type(page, text);
+	await page.keyboard.press('Enter');
+};
+async function instrument(name: string, errorLimit: string, resolution: string): Promise<string> {
+	const id = v7();
+	await api(server.url, 'instruments', { id, name, errorLimit, resolution });
+	return id;
+}
+const saying = (page: Page) => page.getByTestId('diameter-sentence');
+
+test('a quick check with a common caliper by keys: told in one sentence that it cannot decide, and what could', async ({ page }) => {
+	const caliper = await instrument('Bench caliper', '0.02 mm', '0.01 mm');
+	const { trialId } = await makeTrial(server.url, 'Caliper', [{ labelTolerance: '0.02 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await page.getByLabel('Instrument').selectOption(caliper);
+	await expect(page.getByTestId('instrument-line')).toContainText('can never show ±0.02 mm kept');
+	await page.getByRole('textbox', { name: /^Diameter of/ }).focus();
+	for (const mm of ['1.75', '1,76', '1.74', '1.75', '1.76', '1.75', '1.75', '0.0689 in', '1.75', '1.76']) await enter(page, mm);
+	await expect(page.getByText('The quick check is complete.')).toBeVisible();
+	await expect(saying(page)).toContainText('no number of readings will tell');
+	await expect(saying(page)).toContainText('Check it ten times against a pin');
+	await allKept(page);
+	// As the sentence says: ten readings of a pin, in the workshop, by keys.
+	await open(page, `${server.url}/workshop`);
+	await tabTo(page, 'check it against a pin');
+	await page.keyboard.press('Enter');
+	await tabTo(page, 'Size of the pin');
+	await type(page, '1.700 mm');
+	await tabTo(page, 'Readings of it');
+	await type(page, '1.71 1.70 1.71 17.1');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('no. 4 (17.1) lies over 1 mm from the reference')).toBeVisible();
+	await page.keyboard.press('Control+A');
+	await type(page, '1.71 1.70 1.71 1.71 1.70 1.71 1.70 1.71 1.71 1.70');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/against 1.7 mm: shows \+0\.006/)).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await expect(page.getByText(/it shows \+0\.006/)).toBeVisible();
+	await expect(saying(page)).not.toContainText('no number of readings');
+});
+
+test('a claim test by keys: planned, redrawn, decided over the whole spool', async ({ page }) => {
+	const micrometer = await instrument('Micrometer', '0.002 mm', '0.001 mm');
+	const { trialId } = await makeTrial(server.url, 'Claim', [{ labelTolerance: '0.02 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await page.getByLabel('Instrument').selectOption(micrometer);
+	await page.getByRole('radio', { name: /claim test/ }).focus();
+	await page.keyboard.press('Space');
+	await expect(page.getByTestId('claim-plan')).toContainText(/About \d+ more of \d+/);
+	await expect(page.getByRole('textbox', { name: /^Diameter of/ })).toBeFocused();
+	const next = (i: number) => (1.75 + 0.004 * Math.sin(i * 2.4)).toFixed(3);
+	let i = 0;
+	for (const zone of [/first metres/, /middle of the spool/, /near the end/]) {
+		await page.getByRole('radio', { name: zone }).focus();
+		await page.keyboard.press('Space');
+		await page.getByRole('textbox', { name: /^Diameter of/ }).focus();
+		for (let k = 0; k < 6; k++) await enter(page, next(i++));
+	}
+	await expect(page.getByTestId('claim-plan')).toContainText('Decided after 18 readings');
+	await expect(saying(page)).toContainText('It keeps the label’s ±0.02 mm');
+	await allKept(page);
+	await page.reload();
+	await expect(saying(page)).toContainText('It keeps the label’s ±0.02 mm');
+});
+
+const strand = {
+	meanMm: 1.751,
+	driftMmPer100M: 0.002,
+	rhythm: { periodM: 1.9, amplitudeMm: 0.006 },
+	wander: { sdMm: 0.003, lengthM: 5 },
+	noiseMm: 0.001,
+	bumps: [{ atM: 120, overMm: 0.25, lengthM: 0.3 }]
+};
+const gauge = { stepM: 0.002, resolutionMm: 0.001, axes: 2 as const, ovalityMm: 0.004 };
+const fileOf = (text: string, name = 'gauge.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off, gone on with, taken in and looked into', async ({
+	page
+}) => {
+	test.setTimeout(120_000);
+	const lineGauge = await instrument('Line gauge', '0.003 mm', '0.001 mm');
+	const { trialId } = await makeTrial(server.url, 'Logged', [{ labelTolerance: '0.03 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await page.getByLabel('Instrument').selectOption(lineGauge);
+	const text = lineGaugeFile(strand, gauge, 120_000, 5);
+	const faulty = text.split('\n');
+	faulty[16] = '0.03,1.75,wet';
+	await page.getByLabel('File of a gauge').setInputFiles(fileOf(faulty.slice(0, 60).join('\n'), 'faulty.csv'));
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByRole('alert').filter({ hasText: 'Nothing was stored' })).toContainText('row 17: "wet" is not a number');
+	await expect(saying(page)).toContainText('No reading yet');
+
+	// The second slice does not get through: what arrived stays, and the same file goes on from there.
+	let cut = true;
+	const sent: string[] = [];
+	await page.route('**/slices/*', async (route) => {
+		const k = route.request().url().split('/').at(-1) ?? '';
+		if (cut && k === '1') return await route.abort();
+		sent.push(k);
+		await route.continue();
+	});
+	await page.getByLabel('File of a gauge').setInputFiles(fileOf(text));
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByText('The connection broke off')).toBeVisible({ timeout: 20_000 });
+	expect(sent).toEqual(['0']);
+	cut = false;
+	await page.getByRole('button', { name: 'Go on' }).click();
+	await expect(saying(page)).toContainText('It keeps the label’s ±0.03 mm', { timeout: 30_000 });
+	expect(sent.filter((k) => k === '0')).toHaveLength(1);
+	await expect(page.getByText('1 thickening can jam')).toBeVisible();
+	await expect(page.getByText(/It comes and goes every 1\.9/)).toBeVisible();
+
+	const picture = page.getByRole('img', { name: /^Strand of/ });
+	await picture.focus();
+	for (let i = 0; i < 7; i++) {
+		const drawn = page.waitForResponse(/picture/);
+		await page.keyboard.press('+');
+		await drawn;
+	}
+	await expect(page.getByText('single readings')).toBeVisible();
+	await page.keyboard.press('Home');
+	await expect(page.getByText('no thickening lost')).toBeVisible();
+
+	await page.getByRole('button', { name: 'Strike this log out' }).click();
+	await expect(saying(page)).toContainText('No reading yet');
+	await page.getByRole('button', { name: 'Let it count again' }).click();
+	await expect(saying(page)).toContainText('It keeps the label’s');
+});
+
+test('a log can be cancelled on its way, and nothing of it is left', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Cancelled', [{ labelTolerance: '0.03 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	let logId = '';
+	let release: () => void = () => {};
+	const held = new Promise<void>((resolve) => (release = resolve));
+	await page.route('**/slices/*', async (route) => {
+		logId = /logs\/([^/]+)/.exec(route.request().url())?.[1] ?? '';
+		await held;
+		await route.continue().catch(() => {});
+	});
+	await page.getByLabel('File of a gauge').setInputFiles(fileOf(lineGaugeFile(strand, gauge, 3000, 6)));
+	await page.getByRole('button', { name: 'Take it in' }).click();
+	await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
+	await expect.poll(() => logId).not.toBe('');
+	await page.getByRole('button', { name: 'Cancel' }).click();
+	await expect(page.getByText('Given up; nothing was stored.')).toBeVisible();
+	release();
+	await expect.poll(async () => (await fetch(`${server.url}/api/v1/logs/${logId}`)).status).toBe(404);
+	const { findings } = (await (await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/findings`)).json()) as {
+		findings: { quantity: string; n: number }[];
+	};
+	expect(findings.find((f) => f.quantity === 'diameterMean')?.n).toBe(0);
+});
+
+test('in the demo a made-up caliper types through the same door, and spools stand on one scale', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Made up', [{ labelTolerance: '0.02 mm' }, { labelTolerance: '0.02 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	for (let k = 0; k < 2; k++) {
+		await page.getByRole('button', { name: /a caliper types/ }).click();
+		await expect(page.getByText('The quick check is complete.')).toBeVisible({ timeout: 15_000 });
+		await page.getByRole('textbox', { name: /^Diameter of/ }).focus();
+		await page.keyboard.press('ArrowDown');
+	}
+	await allKept(page);
+	await page.getByRole('link', { name: 'All spools on one scale' }).click();
+	await expect(page.getByTestId('between-sentence')).toContainText(/told apart/);
+	await expect(page.getByRole('img', { name: /10 places|5 places/ })).toHaveCount(2);
+});
