@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
+import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
 import { chances } from '../../src/lib/core/pick/chances';
 import { presetCriteria } from '../../src/lib/core/pick/presets';
@@ -22,7 +23,9 @@ import { leanSheet } from '../../src/lib/server/trials/lean';
 import { loadTrial } from '../../src/lib/server/trials/load';
 import { postTrial } from '../../src/lib/server/trials/post';
 import { randomSource } from '../../src/lib/core/random/source';
+import { benchLog } from './bench-log';
 import { runTask, taskConfig } from './task';
+import { line, ms, msAsync, percentile } from './timing';
 
 /**
  * npm run bench: the figures for speed that apply so far, each with its limit and as a multiple of a plain baseline.
@@ -32,26 +35,6 @@ import { runTask, taskConfig } from './task';
 const SPOOLS = 40;
 const READINGS = 10_000;
 const ROUNDS = 30;
-
-const ms = (work: () => unknown): number => {
-	const start = performance.now();
-	work();
-	return performance.now() - start;
-};
-const msAsync = async (work: () => Promise<unknown>): Promise<number> => {
-	const start = performance.now();
-	await work();
-	return performance.now() - start;
-};
-const percentile = (values: number[], p: number): number =>
-	[...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))] ?? 0;
-
-function line(what: string, measuredMs: number, limitMs: number | null, baseline: string, baselineMs: number): void {
-	const limit = limitMs === null ? '' : `  (limit ${limitMs} ms: ${measuredMs <= limitMs ? 'kept' : 'MISSED'})`;
-	console.log(
-		`${what.padEnd(58)} ${measuredMs.toFixed(1).padStart(8)} ms  = ${(measuredMs / baselineMs).toFixed(1).padStart(7)} x ${baseline} (${baselineMs.toFixed(2)} ms)${limit}`
-	);
-}
 
 async function fill(db: Database): Promise<string> {
 	const now = Date.now();
@@ -122,6 +105,7 @@ await runTask(async () => {
 	const { db, pool } = connect(url.href);
 	try {
 		await ensureDefaults(db, Date.now());
+		await benchLog(db);
 		const trialId = await fill(db);
 		console.log(`${SPOOLS} spools, ${READINGS} hand readings, ${SPOOLS * 3} prints\n`);
 
@@ -151,6 +135,14 @@ await runTask(async () => {
 			'findings of all spools (core alone)',
 			ms(() => sheetOf(whole, 0)),
 			null,
+			'typed-array sum of the readings',
+			ms(plainSum)
+		);
+
+		line(
+			'40 spools of 250 readings compared (core, as in the worker)',
+			ms(() => betweenSpools(whole.spools, whole.protocol)),
+			2000,
 			'typed-array sum of the readings',
 			ms(plainSum)
 		);

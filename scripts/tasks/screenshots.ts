@@ -17,12 +17,17 @@ await runTask(async () => {
 		const trial = new URL((await fetch(server.url)).url).pathname;
 		const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=moss`)).json()) as { spools: { id: string }[] };
 		const { spools: gifts } = (await (await fetch(`${server.url}/api/v1/spools?q=chalk`)).json()) as { spools: { id: string }[] };
+		const { spools: logged } = (await (await fetch(`${server.url}/api/v1/spools?q=plainsong`)).json()) as {
+			spools: { id: string; code: string }[];
+		};
 		const shots: Shot[] = [
 			{ name: 'trial-sheet', path: trial },
 			{ name: 'trial-sheet-dark', path: trial, theme: 'dark' },
 			{ name: 'intake', path: `${trial}/intake` },
 			{ name: 'diameter', path: `${trial}/diameter?spool=${spools[0]?.id}` },
 			{ name: 'diameter-phone', path: `${trial}/diameter?spool=${gifts[0]?.id}`, width: 390, height: 844 },
+			{ name: 'diameter-log', path: `${trial}/diameter?spool=${logged.find((s) => s.code.endsWith('6'))?.id}` },
+			{ name: 'diameter-spools', path: `${trial}/diameter/spools`, after: 'Games-Howell' },
 			{ name: 'moisture', path: `${trial}/moisture?spool=${spools[0]?.id}` },
 			{ name: 'drying', path: `${trial}/drying` },
 			{ name: 'prints', path: `${trial}/prints?spool=${spools[0]?.id}` },
@@ -30,7 +35,6 @@ await runTask(async () => {
 			{ name: 'strength-phone', path: `${trial}/strength?spool=${spools[0]?.id}`, width: 390, height: 844, theme: 'dark' },
 			{ name: 'cost', path: `${trial}/cost` },
 			{ name: 'pick', path: `${trial}/pick`, after: '20,000 draws' },
-			{ name: 'rules', path: `${trial}/rules` },
 			{ name: 'recall', path: '/spools?q=petg' },
 			{ name: 'spool', path: `/spools/${spools[0]?.id}` },
 			{ name: 'workshop', path: '/workshop' },

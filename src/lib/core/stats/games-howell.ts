@@ -16,15 +16,15 @@ export function gamesHowell(
 ): PairTest[] {
 	const usable = groups.map((g, i) => ({ ...g, i })).filter((g) => g.n >= 2 && g.sd > 0);
 	if (usable.length < 2) return [];
-	const range = studentizedRange(usable.length);
 	return usable.flatMap((a, at) =>
 		usable.slice(at + 1).map((b): PairTest => {
 			const [va, vb] = [a.sd ** 2 / a.n, b.sd ** 2 / b.n];
 			const df = (va + vb) ** 2 / (va ** 2 / (a.n - 1) + vb ** 2 / (b.n - 1));
 			const se = Math.sqrt((va + vb + commonSd(a.i, b.i) ** 2) / 2);
 			const difference = a.mean - b.mean;
-			const half = range.inv(level, df) * se;
-			const p = Math.max(0, 1 - range.cdf(Math.abs(difference) / se, df));
+			const range = studentizedRange(usable.length, df);
+			const half = range.inv(level) * se;
+			const p = Math.max(0, 1 - range.cdf(Math.abs(difference) / se));
 			return { i: a.i, j: b.i, difference, low: difference - half, high: difference + half, p };
 		})
 	);

@@ -3,6 +3,7 @@ import reference from '../../../../tests/reference/diameter.json';
 import studentized from '../../../../tests/reference/studentized.json';
 import { brownForsythe } from './brown-forsythe';
 import { gamesHowell } from './games-howell';
+import { tQuantile } from './mean-interval';
 import { nestedVariance } from './nested-variance';
 import { spreadOf } from './spread';
 import { studentizedRange } from './studentized-range';
@@ -51,11 +52,14 @@ describe('Games-Howell', () => {
 
 describe('studentised range', () => {
 	it.each(studentized.values)('agrees with scipy: $groups groups, $df degrees of freedom', ({ groups, df, q95, pAt3 }) => {
-		expect(studentizedRange(groups).inv(0.95, df) / q95).toBeCloseTo(1, 7);
-		expect(studentizedRange(groups).cdf(3, df)).toBeCloseTo(pAt3, 6);
+		expect(studentizedRange(groups, df).inv(0.95) / q95).toBeCloseTo(1, 7);
+		expect(studentizedRange(groups, df).cdf(3)).toBeCloseTo(pAt3, 6);
+	});
+	it('of two groups is Student’s t times the root of two (identity)', () => {
+		for (const df of [2, 5, 30, 400]) expect(studentizedRange(2, df).inv(0.95)).toBeCloseTo(Math.SQRT2 * tQuantile(0.975, df), 5);
 	});
 	it('refuses one group', () => {
-		expect(() => studentizedRange(1)).toThrow(RangeError);
+		expect(() => studentizedRange(1, 5)).toThrow(RangeError);
 	});
 });
 

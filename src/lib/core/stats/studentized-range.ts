@@ -1,52 +1,55 @@
 import jStat from 'jstat';
 import { normalCdf } from './normal';
 
-/** Distribution of the studentised range of a number of groups. */
-export type StudentizedRange = { cdf(q: number, df: number): number; inv(p: number, df: number): number };
+/** Distribution of the studentised range of a number of groups, for given degrees of freedom of the spread. */
+export type StudentizedRange = { cdf(q: number): number; inv(p: number): number };
 
 /** Step of the table of the range's distribution; small enough for a cubic between its points. */
 const STEP = 0.05;
 const REACH = 8;
 const WIDEST = 16;
 const SPREAD_POINTS = 240;
-const known = new Map<number, StudentizedRange>();
+const tables = new Map<number, Float64Array>();
 
 /**
  * Studentised range of `groups` means. The distribution of the plain range is tabulated once a number of groups, so that hundreds of pairs
  * with degrees of freedom of their own cost next to nothing (a general library took ten milliseconds for one).
  * Source: Copenhaver & Holland 1988, J. Stat. Comput. Simul. 30, 1-15, for the two integrals; checked against R's ptukey and qtukey.
  * Errors: throws a RangeError below two groups.
- * @example studentizedRange(3).inv(0.95, 10) // 3.8777
+ * @example studentizedRange(3, 10).inv(0.95) // 3.8777
  */
-export function studentizedRange(groups: number): StudentizedRange {
+export function studentizedRange(groups: number, df: number): StudentizedRange {
 	if (!Number.isInteger(groups) || groups < 2) throw new RangeError(`studentizedRange: ${groups} groups`);
-	const found = known.get(groups) ?? make(groups);
-	known.set(groups, found);
-	return found;
+	const table = tables.get(groups) ?? rangeTable(groups);
+	tables.set(groups, table);
+	const { points, weights } = spreads(df);
+	const cdf = (q: number): number => {
+		if (q <= 0) return 0;
+		let sum = 0;
+		for (let i = 0; i < points.length; i++) sum += (weights[i] as number) * between(table, q * (points[i] as number));
+		return Math.min(1, sum);
+	};
+	return { cdf, inv: (p) => inverse(cdf, p) };
 }
 
-function make(groups: number): StudentizedRange {
-	const table = rangeTable(groups);
-	const cdf = (q: number, df: number): number => {
-		if (q <= 0) return 0;
-		return Math.min(
-			1,
-			spreads(df).reduce((sum, { s, weight }) => sum + weight * between(table, q * s), 0)
-		);
-	};
-	return {
-		cdf,
-		inv(p, df) {
-			let [low, high] = [0, 8];
-			while (cdf(high, df) < p && high < 1e6) high *= 2;
-			for (let i = 0; i < 60 && high - low > 1e-9 * high; i++) {
-				const middle = (low + high) / 2;
-				if (cdf(middle, df) < p) low = middle;
-				else high = middle;
-			}
-			return (low + high) / 2;
-		}
-	};
+/** Where an increasing function reaches p: bracketed, then by false position that never sticks to one end (Illinois). */
+function inverse(cdf: (q: number) => number, p: number): number {
+	let [low, high] = [0, 4];
+	let [atLow, atHigh] = [-p, cdf(high) - p];
+	while (atHigh < 0 && high < 1e6) {
+		[low, atLow] = [high, atHigh];
+		high *= 2;
+		atHigh = cdf(high) - p;
+	}
+	for (let i = 0; i < 100 && Math.abs(high - low) > 1e-9 * high; i++) {
+		const next = (low * atHigh - high * atLow) / (atHigh - atLow);
+		const at = cdf(next) - p;
+		if (Math.abs(at) < 1e-12) return next;
+		if (at * atHigh < 0) [low, atLow] = [high, atHigh];
+		else atLow /= 2;
+		[high, atHigh] = [next, at];
+	}
+	return high;
 }
 
 /** Chance that the range of so many standard normal values is at most w, for w in steps. */
@@ -79,16 +82,16 @@ function between(table: Float64Array, w: number): number {
 }
 
 /** Points and weights of the spread estimate's distribution, chi over the root of its degrees of freedom, even in its logarithm. */
-function spreads(df: number): { s: number; weight: number }[] {
-	if (df > 1e6) return [{ s: 1, weight: 1 }];
+function spreads(df: number): { points: Float64Array; weights: Float64Array } {
+	if (df > 1e6) return { points: Float64Array.of(1), weights: Float64Array.of(1) };
 	const high = Math.log(1 + 9 / Math.sqrt(df));
 	const low = Math.max(Math.log(1e-5), -12 / Math.sqrt(df));
 	const step = (high - low) / SPREAD_POINTS;
 	const constant = Math.log(2) + (df / 2) * Math.log(df / 2) - jStat.gammaln(df / 2);
-	return Array.from({ length: SPREAD_POINTS + 1 }, (_, i) => {
-		const t = low + i * step;
-		const s = Math.exp(t);
+	const points = Float64Array.from({ length: SPREAD_POINTS + 1 }, (_, i) => Math.exp(low + i * step));
+	const weights = points.map((s, i) => {
 		const ends = i === 0 || i === SPREAD_POINTS ? 0.5 : 1;
-		return { s, weight: ends * step * Math.exp(constant + df * t - (df * s * s) / 2) };
+		return ends * step * Math.exp(constant + df * (low + i * step) - (df * s * s) / 2);
 	});
+	return { points, weights };
 }
