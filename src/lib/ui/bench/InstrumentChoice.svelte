@@ -7,8 +7,9 @@
 	let { instruments, chosen = $bindable(), unit, store, none, onchange }: Props = $props();
 
 	onMount(() => {
+		// The first that was named is the bench's own; borrowed ones came later.
 		const kept = localStorage.getItem(store);
-		chosen = instruments.find((i) => i.id === kept)?.id ?? instruments.at(-1)?.id ?? '';
+		chosen = instruments.find((i) => i.id === kept)?.id ?? instruments[0]?.id ?? '';
 	});
 </script>
 
