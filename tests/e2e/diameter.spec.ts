@@ -138,6 +138,28 @@ test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off,
 	await expect(saying(page)).toContainText('It keeps the label’s');
 });
 
+test('pasted readings: row 17 is named and nothing taken; corrected, all are kept', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Pasted', [{ labelTolerance: '0.02 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await page.getByText('Paste readings').click();
+	const rows = Array.from({ length: 20 }, (_, i) => `${i * 10}\t1.75${i % 9}\t${i === 16 ? 'damp' : '1.749'}`);
+	await page.getByLabel('A row a place').fill(rows.join('\n'));
+	await page.getByRole('button', { name: /^Keep/ }).click();
+	await expect(page.getByRole('alert').filter({ hasText: 'Nothing was stored' })).toContainText('row 17: "damp" is not a number');
+	await page.getByLabel('A row a place').fill(rows.join('\n').replace('damp', '1.748'));
+	await page.getByRole('button', { name: 'Keep 40 readings' }).click();
+	await expect(page.getByText('40 readings kept.')).toBeVisible();
+	await allKept(page);
+	const { findings } = (await (await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/findings`)).json()) as {
+		findings: { quantity: string; n: number; messages: { id: string; params: Record<string, unknown> }[] }[];
+	};
+	expect(findings.find((f) => f.quantity === 'diameterMean')?.n).toBe(40);
+	expect(findings.find((f) => f.quantity === 'diameterSpread')?.messages.find((m) => m.id.startsWith('drift'))?.params).toMatchObject({
+		per: 'metre',
+		n: 20
+	});
+});
+
 test('a log can be cancelled on its way, and nothing of it is left', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Cancelled', [{ labelTolerance: '0.03 mm' }]);
 	await open(page, `${server.url}/trials/${trialId}/diameter`);
@@ -176,4 +198,16 @@ test('in the demo a made-up caliper types through the same door, and spools stan
 	await page.getByRole('link', { name: 'All spools on one scale' }).click();
 	await expect(page.getByTestId('between-sentence')).toContainText(/told apart/);
 	await expect(page.getByRole('img', { name: /10 places|5 places/ })).toHaveCount(2);
+
+	await tabTo(page, 'Value');
+	await type(page, '97.4');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/^▲ Value/)).toBeVisible();
+	await page.keyboard.press('Control+A');
+	await enter(page, '0,974');
+	await page.getByLabel('Spool', { exact: true }).selectOption({ index: 1 });
+	await page.getByLabel('Value').focus();
+	await enter(page, '0.947');
+	await expect(page.getByTestId('pairs-calibratedFlow')).toContainText('differ by 0.027: cannot be told');
+	await allKept(page);
 });

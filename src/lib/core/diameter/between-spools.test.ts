@@ -51,7 +51,14 @@ describe('between spools', () => {
 		expect(betweenSpools(blind, protocol).products).toEqual([]);
 	});
 	it('says nothing where there is nothing', () => {
-		expect(betweenSpools([], protocol)).toEqual({ spools: [], spreads: null, apart: [], unlikeInstruments: false, products: [] });
+		expect(betweenSpools([], protocol)).toEqual({
+			spools: [],
+			spreads: null,
+			apart: [],
+			unlikeInstruments: false,
+			calibrations: [],
+			products: []
+		});
 		expect(betweenSpools([evidence()], protocol).spools).toEqual([]);
 	});
 });

@@ -23,6 +23,8 @@ export const FAILURE_WORDS = ['snapped', 'bent', 'layers', 'shattered', 'tore', 
 /** Every quantity a raw reading can have, with the station it belongs to and what is believable. */
 export const READING_QUANTITIES: Record<string, ReadingQuantity> = {
 	diameter: { station: 'diameter', dimension: 'length', low: 0.5, high: 5 },
+	calibratedFlow: { station: 'diameter', dimension: 'plain', low: 0.3, high: 2 },
+	pressureAdvance: { station: 'diameter', dimension: 'plain', low: 0, high: 2 },
 	grossMass: { station: 'moisture', dimension: 'mass', low: 1, high: 50_000 },
 	tareMass: { station: 'moisture', dimension: 'mass', low: 1, high: 10_000 },
 	overhangLastClean: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },

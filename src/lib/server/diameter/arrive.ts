@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import type { GaugeLog } from '$lib/core/diameter/log/gauge-log';
 import { LogReader, type LogRowError } from '$lib/core/diameter/log/read-log';
 import type { logBody, logEndBody, LogLayout } from '$lib/schemas/gauge-log';
+import { rowWords } from '$lib/schemas/row-words';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../db/schema';
@@ -133,15 +134,8 @@ async function readArrived(db: Database, logId: string): Promise<GaugeLog> {
 	return read.log;
 }
 
-const ROW_WORDS: Record<LogRowError['code'], (text: string) => string> = {
-	notANumber: (text) => (text.trim() === '' ? 'is empty' : `"${text}" is not a number`),
-	outOfRange: (text) => `"${text}" is no diameter of a strand (0.5 to 5 mm)`,
-	missing: () => 'has too few columns',
-	backwards: (text) => `"${text}" lies before the row above`
-};
-
-function errorOfRow({ row, code, text }: LogRowError): FieldError {
-	return { path: `rows.${row}`, code, message: `row ${row}: ${ROW_WORDS[code](text)}` };
+function errorOfRow(error: LogRowError): FieldError {
+	return { path: `rows.${error.row}`, code: error.code, message: rowWords(error) };
 }
 
 async function writeSamples(tx: Transaction, seriesId: string, log: GaugeLog): Promise<void> {

@@ -1,4 +1,4 @@
-import { inArray, or, type SQL } from 'drizzle-orm';
+import { and, inArray, or, type SQL } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
 import type { z } from 'zod';
 import { proposeBenchCode } from '$lib/core/intake/bench-code';
@@ -38,6 +38,8 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	await take('makers', { id: idsOf('filaments', 'makerId') });
 	for (const name of ['claims', 'lots', 'quotes']) await take(name, { filamentId: idsOf('filaments') });
 	for (const name of ['purchases', 'events', 'attempts', 'specimens', 'readings', 'parts']) await take(name, { spoolId: spoolIds });
+	await take('logs', { spoolId: spoolIds });
+	await take('log-chunks', { seriesId: idsOf('logs') });
 	await take('drying-run-spools', { spoolId: spoolIds });
 	await take('drying-runs', { id: idsOf('drying-run-spools', 'runId') });
 	await take('drying-run-ends', { runId: idsOf('drying-runs') });
@@ -77,7 +79,7 @@ async function rowsBy(db: Reader, table: RecordTable, by: Record<string, string[
 	const rows = await db
 		.select()
 		.from(table.table)
-		.where(or(...conditions));
+		.where(and(or(...conditions), table.only));
 	return rows.map((row) => toWire(columns, row));
 }
 

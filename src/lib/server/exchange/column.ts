@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { instant, zone } from '$lib/schemas/common';
 
 /** What a column holds, as far as a file has to know. */
-type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json';
+type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json' | 'bytes';
 
 export type Column = { name: string; kind: ColumnKind; required: boolean; length: number | null; column: MySqlColumn };
 
@@ -16,7 +16,8 @@ const KINDS: Record<string, ColumnKind> = {
 	bigint: 'moment',
 	double: 'number',
 	int: 'whole',
-	boolean: 'yesNo'
+	boolean: 'yesNo',
+	mediumblob: 'bytes'
 };
 
 /** The columns of a table that go out and come in, in the table's order. `longtext` is always JSON here, see db/columns. */
@@ -40,7 +41,8 @@ const KIND_SCHEMAS: Record<ColumnKind, (column: Column) => z.ZodType> = {
 	whole: () => z.int({ error: 'must be a whole number' }),
 	yesNo: () => z.boolean({ error: 'must be yes or no' }),
 	moment: () => instant,
-	json: () => z.unknown()
+	json: () => z.unknown(),
+	bytes: () => z.base64({ error: 'must be base64' })
 };
 
 /** The schema of one cell or JSON value; a rule of the table replaces the plain one. */
@@ -49,12 +51,14 @@ export function columnSchema(column: Column, rule: z.ZodType | undefined): z.Zod
 	return column.required ? plain : plain.nullable().default(null);
 }
 
-/** A row of the database as JSON: moments become ISO instants. */
+/** A row of the database as JSON: moments become ISO instants, bytes base64. */
 export function toWire(columns: readonly Column[], row: Record<string, unknown>): Record<string, unknown> {
 	return Object.fromEntries(
 		columns.map(({ name, kind }) => {
 			const value = row[name] ?? null;
-			return [name, kind === 'moment' && value !== null ? new Date(value as number).toISOString() : value];
+			if (value === null) return [name, null];
+			if (kind === 'moment') return [name, new Date(value as number).toISOString()];
+			return [name, kind === 'bytes' ? (value as Buffer).toString('base64') : value];
 		})
 	);
 }
@@ -66,7 +70,9 @@ export function fromWire(columns: readonly Column[], row: Record<string, unknown
 			const value = row[name] ?? null;
 			// Left empty, a column that cannot be empty takes its default.
 			if (value === null && column.notNull) return [];
-			return [[name, kind === 'moment' && value !== null ? Date.parse(value as string) : value]];
+			if (value === null) return [[name, null]];
+			if (kind === 'moment') return [[name, Date.parse(value as string)]];
+			return [[name, kind === 'bytes' ? Buffer.from(value as string, 'base64') : value]];
 		})
 	);
 }

@@ -41,6 +41,7 @@ export async function exportCsv(db: Reader, name: string): Promise<string> {
 	const rows = await db
 		.select()
 		.from(table.table)
+		.where(table.only)
 		.orderBy(...order);
 	return writeCsv(
 		columns,

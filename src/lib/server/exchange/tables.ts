@@ -1,3 +1,4 @@
+import { eq, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { FAILURE_CAUSES } from '$lib/core/evidence';
@@ -29,6 +30,8 @@ export type RecordTable = {
 	knownBy?: string;
 	/** Columns that may stand only once together. */
 	unique?: string[];
+	/** Which rows go out; all unless said. */
+	only?: SQL;
 	/** Tells makers, products or prices: closed while a trial is blind. */
 	reveals?: true;
 };
@@ -41,7 +44,7 @@ const minor = z.int({ error: 'must be whole cents' }).min(0, { error: 'cannot be
 const currency = word(...CURRENCIES);
 const direction = word('more', 'less', 'nearest');
 
-/** Every table of the record, each after those it points into. Photographs and long series are files of their own and come later. */
+/** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
 export const RECORD_TABLES: readonly RecordTable[] = [
 	{ name: 'testers', table: db.tester, about: 'who measures', refs: {} },
 	{ name: 'places', table: db.place, about: 'where spools lie', refs: {} },
@@ -220,12 +223,27 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		}
 	},
 	{
+		name: 'logs',
+		table: db.series,
+		about: 'logs of a line gauge',
+		refs: { spoolId: 'spools', instrumentId: 'instruments' },
+		rules: { station: word('diameter'), committed: z.literal(true, { error: 'only logs that were taken in go out and come in' }) },
+		only: eq(db.series.committed, true)
+	},
+	{
+		name: 'log-chunks',
+		table: db.seriesChunk,
+		about: 'samples of a log, base64 of little-endian doubles, channel by channel',
+		key: ['seriesId', 'position'],
+		refs: { seriesId: 'logs' }
+	},
+	{
 		name: 'amendments',
 		table: db.amendment,
 		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
 		refs: {},
 		rules: {
-			targetKind: word('reading', 'attempt', 'event', 'specimen', 'spool', 'trial', 'printer'),
+			targetKind: word('reading', 'attempt', 'event', 'specimen', 'log', 'spool', 'trial', 'printer'),
 			action: word('correct', 'exclude', 'reinstate', 'confirm', 'undo'),
 			replacement: z.record(z.string(), z.unknown())
 		}
@@ -269,6 +287,7 @@ export const TARGET_TABLES: Record<string, string> = {
 	attempt: 'attempts',
 	event: 'events',
 	specimen: 'specimens',
+	log: 'logs',
 	spool: 'spools',
 	trial: 'trials',
 	printer: 'printers'

@@ -5,10 +5,11 @@
 	import { upTo } from '../words/numbers';
 	import { GaugeUpload } from './gauge-upload.svelte';
 	import { guessLayout, type Preview } from './guess-layout';
+	import { recallLayout, rememberLayout } from './layout-memory';
+	import LayoutFields from './LayoutFields.svelte';
 
 	let { spoolId, instrumentId, ontaken }: { spoolId: string; instrumentId: string; ontaken: () => void } = $props();
-	const FIELD = 'h-[28px] rounded border bg-panel py-0 pl-1.5 text-[0.9rem]';
-	const REMEMBERED = 'draught-log-layout';
+	const STORE = 'draught-log-layout';
 	/** As much of a file as its layout can be guessed from. */
 	const HEAD = 16 * 1024;
 	const upload = new GaugeUpload();
@@ -18,13 +19,6 @@
 	/** Typed beside the layout: step in mm, line speed in m a minute. */
 	let stepMm = $state('10');
 	let speed = $state('30');
-	const columns = $derived(Math.max(1, ...(preview?.rows.map((r) => r.length) ?? [1])));
-	const names = $derived(
-		Array.from(
-			{ length: columns },
-			(_, c) => `${c + 1}${layout && layout.headerRows > 0 ? `: ${preview?.rows[layout.headerRows - 1]?.[c] ?? ''}` : ''}`
-		)
-	);
 	const typedNumber = (text: string) => Number(text.replace(',', '.'));
 	onDestroy(() => {
 		if (upload.busy) void upload.cancel();
@@ -36,35 +30,17 @@
 		upload.state = 'idle';
 		if (!file) return;
 		preview = guessLayout(await file.slice(0, HEAD).text());
-		layout = remembered(preview.layout);
-	}
-	/** The mapping that was used last, where this file has the same shape. */
-	function remembered(guessed: LogLayout): LogLayout {
-		const kept = localStorage.getItem(REMEMBERED);
-		if (!kept) return guessed;
-		const last = JSON.parse(kept) as { columns: number; stepMm: string; speed: string; layout: LogLayout };
-		if (last.columns !== columns || last.layout.delimiter !== guessed.delimiter || last.layout.headerRows !== guessed.headerRows)
-			return guessed;
-		[stepMm, speed] = [last.stepMm, last.speed];
-		return last.layout;
+		const last = recallLayout(STORE, preview);
+		layout = last?.layout ?? preview.layout;
+		if (last) [stepMm, speed] = [last.stepMm, last.speed];
 	}
 	async function take(): Promise<void> {
 		if (!file || !layout) return;
 		const whole = $state.snapshot(layout);
 		if (whole.place.kind === 'step') whole.place.stepM = typedNumber(stepMm) / 1000;
 		if (whole.place.kind === 'time') whole.place.speedMPerS = typedNumber(speed) / 60;
-		localStorage.setItem(REMEMBERED, JSON.stringify({ columns, stepMm, speed, layout: whole }));
+		if (preview) rememberLayout(STORE, preview, { layout: whole, stepMm, speed });
 		if (await upload.start(file, { spoolId, instrumentId, layout: whole })) ontaken();
-	}
-	function setPlace(kind: LogLayout['place']['kind']): void {
-		if (!layout) return;
-		const free = Array.from({ length: columns }, (_, c) => c).find((c) => c !== layout?.along && c !== layout?.across) ?? 0;
-		layout.place =
-			kind === 'step'
-				? { kind, stepM: 0.01 }
-				: kind === 'position'
-					? { kind, column: free, perMetre: 1 }
-					: { kind, column: free, perSecond: 1, speedMPerS: 0.5 };
 	}
 </script>
 
@@ -82,71 +58,7 @@
 	</label>
 	{#if file && preview && layout}
 		<div class="panel mt-2 space-y-2 px-3 py-2">
-			<div class="overflow-x-auto">
-				<table class="text-left text-[0.85rem]">
-					<caption class="sr-only">The first rows of {file.name}</caption>
-					<tbody>
-						{#each preview.rows as row, i (i)}
-							<tr class={i < layout.headerRows ? 'text-muted' : ''}>
-								<th scope="row" class="pr-3 font-normal text-muted">{i + 1}</th>
-								{#each row as cell, c (c)}<td class="pr-4 {c === layout.along || c === layout.across ? 'font-bold' : ''}">{cell}</td>{/each}
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</div>
-			<div class="flex flex-wrap items-end gap-x-4 gap-y-2 text-[0.9rem]">
-				<label>Diameter in column <select class="{FIELD} pr-7" bind:value={layout.along}>{@render options()}</select></label>
-				<label
-					>second axis <select
-						value={layout.across ?? -1}
-						onchange={(e) => {
-							if (layout) layout.across = Number(e.currentTarget.value) < 0 ? null : Number(e.currentTarget.value);
-						}}><option value={-1}>none</option>{@render options()}</select
-					></label
-				>
-				<label
-					>in <select class="{FIELD} pr-7" bind:value={layout.unit}
-						><option value="mm">mm</option><option value="um">µm</option><option value="in">inch</option></select
-					></label
-				>
-				<label
-					>decimal <select class="{FIELD} pr-7" bind:value={layout.decimal}
-						><option value=".">point</option><option value=",">comma</option></select
-					></label
-				>
-				<label
-					>places <select
-						class="{FIELD} pr-7"
-						value={layout.place.kind}
-						onchange={(e) => setPlace(e.currentTarget.value as LogLayout['place']['kind'])}
-						><option value="step">at even steps</option><option value="position">a column of positions</option><option value="time"
-							>a column of times</option
-						></select
-					></label
-				>
-				{#if layout.place.kind === 'step'}
-					<label>one every <input class="{FIELD} w-16" inputmode="decimal" bind:value={stepMm} aria-label="Step in mm" /> mm</label>
-				{:else}
-					<label>column <select class="{FIELD} pr-7" bind:value={layout.place.column}>{@render options()}</select></label>
-					{#if layout.place.kind === 'position'}
-						<label
-							>in <select class="{FIELD} pr-7" bind:value={layout.place.perMetre}
-								><option value={1}>m</option><option value={1000}>mm</option></select
-							></label
-						>
-					{:else}
-						<label
-							>in <select class="{FIELD} pr-7" bind:value={layout.place.perSecond}
-								><option value={1}>s</option><option value={1000}>ms</option></select
-							></label
-						>
-						<label
-							>at <input class="{FIELD} w-16" inputmode="decimal" bind:value={speed} aria-label="Line speed in m a minute" /> m a minute</label
-						>
-					{/if}
-				{/if}
-			</div>
+			<LayoutFields {preview} bind:layout bind:stepMm bind:speed caption="The first rows of {file.name}" />
 			<div class="flex flex-wrap items-center gap-3">
 				{#if upload.busy}
 					<progress max="1" value={upload.share} aria-label="How much has arrived" class="h-3 w-56"></progress>
@@ -175,5 +87,3 @@
 		</div>
 	{/if}
 </section>
-
-{#snippet options()}{#each names as name, c (c)}<option value={c}>{name}</option>{/each}{/snippet}

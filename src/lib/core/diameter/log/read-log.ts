@@ -50,6 +50,11 @@ export class LogReader {
 		return this.#errors.length >= MOST_ERRORS;
 	}
 
+	/** Positions as they stand in the file, one a sample; null for even steps. */
+	get metres(): Float64Array | null {
+		return this.#place?.values() ?? null;
+	}
+
 	push(text: string): void {
 		if (this.failed) return;
 		const whole = this.#rest + text;

@@ -23,6 +23,8 @@
 	import LogPicture from '$lib/ui/diameter/LogPicture.svelte';
 	import LogUpload from '$lib/ui/diameter/LogUpload.svelte';
 	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
+	import PasteReadings from '$lib/ui/diameter/PasteReadings.svelte';
+	import type { PastedReading } from '$lib/ui/diameter/pasted-readings';
 	import StandIn from '$lib/ui/diameter/StandIn.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
@@ -126,6 +128,27 @@
 			...(testing ? { positionM: planned(zone) } : {}),
 			...(instrumentId ? { instrumentId } : {})
 		});
+		return null;
+	}
+	/** Pasted readings go the same way as typed ones: all of them, or none when one is not understood. */
+	function take(pasted: PastedReading[]): string | null {
+		if (!evidence) return 'There is no spool to measure.';
+		for (const one of pasted) {
+			const read = readReading('diameter', one.typed);
+			if (!read.ok) return `${one.typed} ${refusalWords(read).message}`;
+		}
+		const { id: spoolId } = evidence.spool;
+		const first = Math.ceil(at / data.protocol.diameterDirections);
+		for (const { typed, place: row, direction: way, positionM } of pasted)
+			void bench.keep({
+				spoolId,
+				quantity: 'diameter',
+				typed,
+				placeIndex: first + row,
+				direction: way,
+				...(positionM === null ? {} : { positionM }),
+				...(instrumentId ? { instrumentId } : {})
+			});
 		return null;
 	}
 	/** Position of the next reading: on from the zone's start, a metre a place. */
@@ -263,6 +286,7 @@
 			</p>
 		{/each}
 		{#key evidence.spool.id}
+			<PasteReadings {take} />
 			<LogUpload bind:this={logUpload} spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
 			{#if page.data.instance === 'demo'}<StandIn {nominalMm} {keep} offer={(file) => void logUpload?.offer(file)} />{/if}
 		{/key}

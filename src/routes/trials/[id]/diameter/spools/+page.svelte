@@ -1,10 +1,14 @@
 <script lang="ts">
 	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
+	import type { CalibrationPair } from '$lib/core/diameter/calibration';
+	import { readReading } from '$lib/core/readings/read-reading';
+	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
-	import { onMount } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -12,15 +16,45 @@
 	const of = $derived(Object.fromEntries(data.evidence.map((e) => [e.spool.id, e.spool])));
 	const code = (id: string) => of[id]?.code ?? '';
 
-	onMount(() => {
-		const worker = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
-		const remote = wrap<DiameterWorker>(worker);
-		void remote.betweenSpools($state.snapshot(data.evidence), $state.snapshot(data.protocol)).then((answer) => {
-			found = answer;
-			worker.terminate();
-		});
-		return () => worker.terminate();
+	const bench = new BenchReadings('diameter');
+	const live = $derived(data.evidence.map((e) => bench.of(e)));
+	let worker: Worker | null = null;
+
+	/** A new question ends the one before. */
+	function compare(evidence: typeof live): void {
+		worker?.terminate();
+		const mine = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
+		worker = mine;
+		void wrap<DiameterWorker>(mine)
+			.betweenSpools($state.snapshot(evidence), $state.snapshot(data.protocol))
+			.then((answer) => {
+				if (worker !== mine) return;
+				found = answer;
+				mine.terminate();
+			});
+	}
+	$effect(() => {
+		compare(live);
 	});
+	onDestroy(() => worker?.terminate());
+
+	let noted = $state({ spoolId: untrack(() => data.evidence[0]?.spool.id ?? ''), quantity: 'calibratedFlow', typed: '' });
+	let refusal = $state('');
+	function note(event: SubmitEvent): void {
+		event.preventDefault();
+		const read = readReading(noted.quantity, noted.typed);
+		refusal = read.ok ? '' : refusalWords(read).message;
+		if (!read.ok) return;
+		void bench.keep({ spoolId: noted.spoolId, quantity: noted.quantity, typed: noted.typed });
+		noted.typed = '';
+	}
+	const CALIBRATION_WORDS: Record<string, string> = { calibratedFlow: 'Flow ratio', pressureAdvance: 'Pressure advance' };
+	const pairWords = (p: CalibrationPair) => {
+		const by = `${code(p.a)} and ${code(p.b)} differ by ${fixed(Math.abs(p.difference), 3)}`;
+		if (!p.interval) return `${by}: cannot be told from the scatter of calibrating, which one value does not show. Calibrate each again.`;
+		const range = `95 % ${fixed(p.interval.low, 3)} to ${fixed(p.interval.high, 3)}`;
+		return p.says === 'apart' ? `${by}: a real difference (${range}).` : `${by}: no more than calibrating again may give (${range}).`;
+	};
 
 	/** The first thing to know. */
 	const says = $derived.by(() => {
@@ -99,4 +133,53 @@
 			</p>
 		{/if}
 	{/if}
+	<section aria-labelledby="calibrations" class="space-y-2">
+		<h2 id="calibrations" class="font-semibold">Calibrations</h2>
+		<p class="small wide">
+			Flow ratio and pressure advance as your own calibration gave them. Two values show how far the calibration itself scatters; one
+			cannot.
+		</p>
+		<form class="flex flex-wrap items-end gap-3" onsubmit={note} novalidate>
+			<label class="text-[0.85rem]"
+				>Spool<select class="block rounded border bg-panel py-1 pr-8 pl-2" bind:value={noted.spoolId}
+					>{#each data.evidence as e (e.spool.id)}<option value={e.spool.id}>{e.spool.code}</option>{/each}</select
+				></label
+			>
+			<label class="text-[0.85rem]"
+				>What<select class="block rounded border bg-panel py-1 pr-8 pl-2" bind:value={noted.quantity}
+					>{#each Object.entries(CALIBRATION_WORDS) as [value, word] (value)}<option {value}>{word}</option>{/each}</select
+				></label
+			>
+			<label class="text-[0.85rem]"
+				>Value<input
+					class="block w-28 rounded border bg-panel px-2 py-1"
+					inputmode="decimal"
+					bind:value={noted.typed}
+					aria-invalid={refusal ? 'true' : undefined}
+					aria-describedby="calibration-refusal"
+				/></label
+			>
+			<button type="submit" class="panel px-3 py-1 font-semibold">Keep</button>
+			<span id="calibration-refusal" class="text-[0.85rem] text-harm" role="status">{refusal ? `▲ Value ${refusal}` : ''}</span>
+		</form>
+		{#each found?.calibrations ?? [] as c (c.quantity)}
+			<h3 class="font-semibold">{CALIBRATION_WORDS[c.quantity]}</h3>
+			<ul class="text-[0.93rem]">
+				{#each c.spools as s (s.spoolId)}
+					<li>
+						<strong>{code(s.spoolId)}</strong>
+						{fixed(s.mean, 3)}
+						<span class="small"
+							>n {s.values.length}, {s.low === null || s.high === null
+								? 'no interval'
+								: `95 % ${fixed(s.low, 3)} to ${fixed(s.high, 3)}`}</span
+						>
+					</li>
+				{/each}
+			</ul>
+			<ul class="small wide space-y-1" data-testid="pairs-{c.quantity}">
+				{#each c.pairs as pair (pair.a + pair.b)}<li>{pairWords(pair)}</li>{/each}
+			</ul>
+		{/each}
+	</section>
 </div>
