@@ -66,7 +66,7 @@ export function toWire(columns: readonly Column[], row: Record<string, unknown>)
 /** A checked JSON row as the database takes it. */
 export function fromWire(columns: readonly Column[], row: Record<string, unknown>): Record<string, unknown> {
 	return Object.fromEntries(
-		columns.flatMap(({ name, kind, column }) => {
+		columns.flatMap(({ name, kind, column }): [string, unknown][] => {
 			const value = row[name] ?? null;
 			// Left empty, a column that cannot be empty takes its default.
 			if (value === null && column.notNull) return [];
