@@ -1,43 +1,20 @@
 import type { Message } from '../finding/types';
 import { checkedUncertainty } from './budget';
 import type { ToleranceClaim } from './claims';
-import { claimVerdict, GUARD, strictVerdict, type ClaimVerdict } from './claim-verdict';
+import { GUARD } from './claim-verdict';
 import { conformanceProbability } from './conformance';
 import { decisiveness } from './decisiveness';
 import { flowError } from './flow';
+import type { JudgedClaim } from './judge-claim';
 import type { Strand } from './strand';
 import type { StrandSubject } from './subject';
-
-/** A claim with what the trial's rule says of it. */
-export type JudgedClaim = { claim: ToleranceClaim; verdict: ClaimVerdict['verdict'] | 'onePlace'; byShare: ClaimVerdict | null };
-
-/**
- * Judges one claim by the trial's rule.
- * @example judgeClaim(subject, strand, claim).verdict // 'undecided'
- */
-export function judgeClaim(subject: StrandSubject, strand: Strand, claim: ToleranceClaim): JudgedClaim {
-	const byShare = claimVerdict(strand, claim.lowMm, claim.highMm);
-	if (subject.protocol.claimRule === 'anyReading')
-		return {
-			claim,
-			verdict: strictVerdict(
-				{ lowMm: strand.lowMm, highMm: strand.highMm },
-				strand.budget.standardUncertaintyMm,
-				claim.lowMm,
-				claim.highMm
-			),
-			byShare
-		};
-	return { claim, verdict: byShare?.verdict ?? 'onePlace', byShare };
-}
 
 /**
  * The one sentence: whether the maker's tolerance is kept, broken or not to be decided, and what would decide it.
  * @example claimSentence(subject, strand).id // 'claimNever'
  */
 export function claimSentence(subject: StrandSubject, strand: Strand): Message {
-	const { nominalMm, claims } = subject;
-	const [claim] = claims;
+	const { nominalMm } = subject;
 	const params = {
 		n: strand.n,
 		low: strand.lowMm,
@@ -45,19 +22,23 @@ export function claimSentence(subject: StrandSubject, strand: Strand): Message {
 		worst: Math.max(Math.abs(strand.lowMm - nominalMm), Math.abs(strand.highMm - nominalMm)),
 		worstFlowPct: Math.max(Math.abs(flowError(strand.lowMm, nominalMm)), Math.abs(flowError(strand.highMm, nominalMm))) * 100
 	};
-	return claim ? judged(subject, strand, claim, params) : { id: 'diameterNoClaim', params };
+	return subject.judged[0] ? judgedSentence(subject, strand, subject.judged[0], params) : { id: 'diameterNoClaim', params };
 }
 
 /**
  * The sentence of one claim.
- * @example sentenceOfClaim(subject, strand, claims[1]).id // 'claimKept'
+ * @example sentenceOfClaim(subject, strand, subject.judged[1]).id // 'claimKept'
  */
-export function sentenceOfClaim(subject: StrandSubject, strand: Strand, claim: ToleranceClaim): Message {
-	return judged(subject, strand, claim, { n: strand.n });
+export function sentenceOfClaim(subject: StrandSubject, strand: Strand, judged: JudgedClaim): Message {
+	return judgedSentence(subject, strand, judged, { n: strand.n });
 }
 
-function judged(subject: StrandSubject, strand: Strand, claim: ToleranceClaim, params: Message['params']): Message {
-	const { verdict, byShare } = judgeClaim(subject, strand, claim);
+function judgedSentence(
+	subject: StrandSubject,
+	strand: Strand,
+	{ claim, verdict, byShare }: JudgedClaim,
+	params: Message['params']
+): Message {
 	const uMm = strand.budget.standardUncertaintyMm;
 	const outside = strand.outside(claim.lowMm, claim.highMm);
 	const all = { ...params, tolerance: claim.toleranceMm, source: claim.source, outside, u: uMm };
@@ -85,12 +66,11 @@ function checkWouldDo(strand: Strand, claim: ToleranceClaim): boolean {
  * @example instrumentLines(subject, strand).map((m) => m.id) // ['instrument.onlyBroken', 'budgetLargest']
  */
 export function instrumentLines(subject: StrandSubject, strand: Strand): Message[] {
-	const { claims } = subject;
 	const { budget } = strand;
-	const [first, other] = claims;
+	const [first, other] = subject.judged;
 	const { check } = budget;
 	return [
-		...(first ? [instrumentLine(budget.standardUncertaintyMm, first.toleranceMm)] : []),
+		...(first ? [instrumentLine(budget.standardUncertaintyMm, first.claim.toleranceMm)] : []),
 		{ id: `budget.${budget.largest}`, params: { u: budget.standardUncertaintyMm } },
 		...(budget.named ? [] : [{ id: 'instrumentUnnamed', params: { errorLimit: 0.02 } }]),
 		...(check?.near ? [{ id: 'biasTaken', params: { bias: check.bias, n: check.n, reference: check.reference } }] : []),

@@ -1,10 +1,11 @@
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { wilsonInterval } from '../stats/wilson';
-import type { ToleranceClaim } from './claims';
-import { judgeClaim, sentenceOfClaim } from './claim-sentence';
+import { sentenceOfClaim } from './claim-sentence';
+import type { JudgedClaim } from './judge-claim';
 import { diameterInside, diameterOutside } from './quantities';
 import { boundOf } from './share-inside';
+import type { Strand } from './strand';
 import type { StrandSubject } from './subject';
 
 const unknown = (id: string): { kind: 'unknown'; reason: Message } => ({ kind: 'unknown', reason: { id, params: {} } });
@@ -52,22 +53,21 @@ export function findInside(subject: StrandSubject): Finding[] {
 				sampling: unknown(claims.length ? 'noReadings' : 'noToleranceStated')
 			})
 		];
-	return claims.map((claim, i) => insideOf(subject, claim, i === 0 ? null : claim.source));
+	return subject.judged.map((judged, i) => insideOf(subject, strand, judged, i === 0 ? null : judged.claim.source));
 }
 
 const SOURCE = 'generalized confidence interval of a normal share (Weerahandi 1993); JCGM 100 for the instrument';
 /** Chances at which the pick may read the distribution. */
 const PROBABILITIES = [0.01, 0.05, 0.1, 0.25, 0.5, 0.75, 0.9, 0.95, 0.99];
 
-function insideOf(subject: StrandSubject, claim: ToleranceClaim, variant: string | null): Finding {
-	const strand = subject.strand as NonNullable<StrandSubject['strand']>;
-	const { byShare } = judgeClaim(subject, strand, claim);
+function insideOf(subject: StrandSubject, strand: Strand, judged: JudgedClaim, variant: string | null): Finding {
+	const { byShare } = judged;
 	const given = {
 		...subject.common,
 		subject: { ...subject.common.subject, variant },
 		method: 'shareInside',
 		source: SOURCE,
-		messages: [sentenceOfClaim(subject, strand, claim)],
+		messages: [sentenceOfClaim(subject, strand, judged)],
 		n: strand.n,
 		nEffective: strand.nEffective
 	};

@@ -3,6 +3,7 @@ import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext, Missing } from '../finding/types';
 import { instrumentBudget } from './budget';
 import { toleranceClaims, type ToleranceClaim } from './claims';
+import { judgeClaim, type JudgedClaim } from './judge-claim';
 import { placesOfLog, strandOfLog } from './log/strand-of-log';
 import type { PlaceReadings, Strand } from './strand';
 import { diameterReadings, instrumentById, instrumentOf, strandOfReadings, type ReadStrand } from './strand-of-readings';
@@ -13,6 +14,8 @@ export type StrandSubject = {
 	protocol: Protocol;
 	nominalMm: number;
 	claims: ToleranceClaim[];
+	/** Each claim judged once for all findings; empty while there is no strand. */
+	judged: JudgedClaim[];
 	read: ReadStrand | null;
 	/** The log that counts; null while there is none. */
 	log: LoggedStrand | null;
@@ -40,6 +43,7 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 	const counted = log ? [] : (read?.counted ?? []);
 	const times = log ? [log.at] : counted.map((r) => r.takenAt);
 	const logged = log && strandOfLog(log.summary, instrumentBudget(instrumentById(evidence, log.instrumentId), nominalMm, log.at));
+	const strand = logged ?? read?.strand ?? null;
 	return {
 		evidence,
 		protocol,
@@ -47,7 +51,8 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 		claims,
 		read,
 		log,
-		strand: logged ?? read?.strand ?? null,
+		strand,
+		judged: strand ? claims.map((claim) => judgeClaim(protocol.claimRule, strand, claim)) : [],
 		places: log && logged ? placesOfLog(log.summary, logged.budget.biasMm) : (read?.places ?? []),
 		common: {
 			subject: { spoolId: evidence.spool.id },

@@ -30,7 +30,7 @@
 				<th scope="col" class="py-1 pr-3 font-medium">Spool</th>
 				<th scope="col" class="font-medium">{fixed(range.low, 2)} to {fixed(range.high, 2)} mm</th>
 				<th scope="col" class="pl-3 text-right font-medium">Mean, mm</th>
-				<th scope="col" class="pl-3 text-right font-medium">Spread, mm</th>
+				<th scope="col" class="pl-3 text-right font-medium">Spread, mm <span class="small">no interval</span></th>
 				<th scope="col" class="pl-3 font-medium">Alike</th>
 			</tr>
 		</thead>

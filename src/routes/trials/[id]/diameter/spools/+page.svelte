@@ -119,8 +119,9 @@
 								<td class="pr-6">{sd(p.variance.spools)}</td>
 								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'not to be told from spools'}</td>
 								<td class="small"
-									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}, {plural(p.variance.n.lots, 'lot')}; no
-									interval</td
+									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}{p.lotsApart
+										? `, ${plural(p.variance.n.lots, 'lot')}`
+										: ''}; no interval</td
 								>
 							</tr>
 						{/each}
