@@ -51,3 +51,16 @@ export const instrumentCheckBody = z.object({
 	at: instant,
 	zone
 });
+
+/** A gauge study: every rater reads every place equally often. */
+export const gaugeStudyBody = z.object({
+	id,
+	instrumentId: id,
+	raters: z.array(requiredWords('name of a rater', 60)).min(1, { error: 'at least one rater' }).max(6, { error: 'at most six raters' }),
+	readings: z
+		.array(z.object({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), typed: typed.min(1, { error: 'is empty' }) }))
+		.min(4, { error: 'at least two places read twice' })
+		.max(600, { error: 'at most 600 readings' }),
+	at: instant,
+	zone
+});

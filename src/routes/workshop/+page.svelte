@@ -43,6 +43,15 @@
 		return `checked ${day(check.at)} against ${upTo(check.reference, 4)} mm: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
 	};
 
+	/** The gauge study in force in words; empty while there is none. */
+	const studyWords = (one: Caliper) => {
+		const study = budgetOf(one).study;
+		if (!study) return '';
+		const people = study.raters > 1 ? `, raters apart by ${fixed(study.ratersSd, 4)} mm` : '';
+		const n = study.places * study.raters * study.repeats;
+		return `gauge study ${day(study.at)}: scatter ${fixed(study.repeatabilitySd, 4)} mm${people}, n ${n}; no interval here, see the study`;
+	};
+
 	/** Fields left empty are not said. */
 	const said = (of: object) => Object.fromEntries(Object.entries(of).filter(([, v]) => v !== ''));
 	/** What is known of a printer, in words. */
@@ -78,7 +87,9 @@
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
 					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
 					<span class="small block">{checkWords(one)}</span>
+					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} keep={(body) => keep('instrument-checks', body)} />
+					<a class="link ml-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
 				</li>
 			{:else}
 				<li class="small">None yet. Until one is named, a common caliper good to ±0.02 mm is assumed and said so.</li>

@@ -3,8 +3,8 @@ import { diameters, evidence, protocol } from '../../../../tests/support/evidenc
 import type { SpoolEvidence } from '../evidence';
 import { betweenSpools } from './between-spools';
 
-const fine = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [] };
-const rough = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [] };
+const fine = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [], studies: [] };
+const rough = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [], studies: [] };
 /** Ten places, two directions each, around a mean. */
 const spool = (mean: number, spread: number, more: Partial<SpoolEvidence['spool']> = {}, instrument = fine) =>
 	evidence({

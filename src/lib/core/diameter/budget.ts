@@ -1,4 +1,4 @@
-import type { Instrument, InstrumentCheck } from '../evidence';
+import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence';
 import { rectangularUncertainty } from '../stats/combined-uncertainty';
 
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */
@@ -7,7 +7,7 @@ const UNNAMED_CALIPER = { errorLimit: 0.02, resolution: 0.01 };
 const NEAR_MM = 1;
 
 type BudgetTerm = {
-	id: 'errorLimit' | 'reference' | 'checkScatter' | 'step';
+	id: 'errorLimit' | 'reference' | 'checkScatter' | 'step' | 'raters';
 	standardUncertaintyMm: number;
 };
 
@@ -27,6 +27,8 @@ export type InstrumentBudget = {
 	largest: BudgetTerm['id'];
 	resolutionMm: number;
 	check: (InstrumentCheck & { near: boolean }) | null;
+	/** The gauge study in force, if there was one. */
+	study: InstrumentStudy | null;
 };
 
 /**
@@ -34,7 +36,8 @@ export type InstrumentBudget = {
  * the same way. Unchecked, its stated error limit (rectangular) stands for the rest, and half a step
  * for the scatter. Checked against a pin or block, the bias found there is taken off and its uncertainty
  * (scatter of the check over n, the reference's own error limit, half a step) replaces the error limit; the check's scatter is the
- * repeatability. A check far from the diameter is not used, and said.
+ * repeatability. A check far from the diameter is not used, and said. A gauge study on real strands may find more scatter than a pin
+ * shows; then its own counts, and the difference between raters is one more common term.
  * Source: JCGM 100:2008, 4.3.7, F.2.2.1 and F.2.4.5.
  * @param atMs when the readings were taken: the last check before counts, else the first after
  * @example instrumentBudget(caliper, 1.75, takenAt).largest // 'errorLimit'
@@ -43,26 +46,32 @@ export function instrumentBudget(instrument: Instrument | null, nominalMm: numbe
 	const named = instrument?.errorLimit != null;
 	const resolutionMm = instrument?.resolution ?? UNNAMED_CALIPER.resolution;
 	const step = rectangularUncertainty(resolutionMm / 2);
-	const inForce = checkInForce(instrument?.checks ?? [], atMs);
+	const inForce = recordInForce(instrument?.checks ?? [], atMs);
 	const check = inForce && { ...inForce, near: Math.abs(inForce.reference - nominalMm) <= NEAR_MM };
+	const study = recordInForce(instrument?.studies ?? [], atMs);
+	const ofRaters: BudgetTerm[] = study && study.raters > 1 ? [{ id: 'raters', standardUncertaintyMm: study.ratersSd }] : [];
+	const leastScatter = Math.max(step, study?.repeatabilitySd ?? 0);
 	if (!check?.near) {
 		const limit = rectangularUncertainty(instrument?.errorLimit ?? UNNAMED_CALIPER.errorLimit);
-		return completed({ named, biasMm: 0, repeatabilityMm: step, resolutionMm, check }, [
+		return completed({ named, biasMm: 0, repeatabilityMm: leastScatter, resolutionMm, check, study }, [
 			{ id: 'errorLimit', standardUncertaintyMm: limit },
-			{ id: 'step', standardUncertaintyMm: step }
+			{ id: 'step', standardUncertaintyMm: step },
+			...ofRaters
 		]);
 	}
 	// Ten readings that all look alike scatter by what the display hides.
-	const repeatabilityMm = Math.max(check.repeatability ?? 0, step);
-	return completed({ named, biasMm: check.bias, repeatabilityMm, resolutionMm, check }, [
+	const checkScatter = Math.max(check.repeatability ?? 0, step);
+	const repeatabilityMm = Math.max(checkScatter, leastScatter);
+	return completed({ named, biasMm: check.bias, repeatabilityMm, resolutionMm, check, study }, [
 		{ id: 'reference', standardUncertaintyMm: rectangularUncertainty(check.referenceLimit) },
-		{ id: 'checkScatter', standardUncertaintyMm: repeatabilityMm / Math.sqrt(check.n) },
-		{ id: 'step', standardUncertaintyMm: step }
+		{ id: 'checkScatter', standardUncertaintyMm: checkScatter / Math.sqrt(check.n) },
+		{ id: 'step', standardUncertaintyMm: step },
+		...ofRaters
 	]);
 }
 
 function completed(
-	base: Pick<InstrumentBudget, 'named' | 'biasMm' | 'repeatabilityMm' | 'resolutionMm' | 'check'>,
+	base: Pick<InstrumentBudget, 'named' | 'biasMm' | 'repeatabilityMm' | 'resolutionMm' | 'check' | 'study'>,
 	terms: BudgetTerm[]
 ): InstrumentBudget {
 	const largest = terms.reduce((best, t) => (t.standardUncertaintyMm > best.standardUncertaintyMm ? t : best));
@@ -70,11 +79,11 @@ function completed(
 }
 
 /**
- * The check that counts for readings taken at a moment: the last one before, else the first after.
- * @example checkInForce(checks, takenAt)?.bias // 0.01
+ * The check or study that counts for readings taken at a moment: the last one before, else the first after.
+ * @example recordInForce(checks, takenAt)?.bias // 0.01
  */
-export function checkInForce(checks: readonly InstrumentCheck[], atMs: number): InstrumentCheck | null {
-	const ordered = [...checks].sort((a, b) => a.at - b.at);
+export function recordInForce<T extends { at: number }>(records: readonly T[], atMs: number): T | null {
+	const ordered = [...records].sort((a, b) => a.at - b.at);
 	return ordered.filter((c) => c.at <= atMs).at(-1) ?? ordered[0] ?? null;
 }
 

@@ -3,18 +3,24 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/diameter.json';
 import { checkOfReadings } from '../instruments/check';
 import { toleranceFactor } from '../stats/tolerance-factor';
-import { checkedUncertainty, checkInForce, instrumentBudget } from './budget';
+import { checkedUncertainty, instrumentBudget, recordInForce } from './budget';
 import { capability } from './capability';
 import { claimPlan, strandLengthM, zoneOf } from './claim-plan';
 import { claimVerdict, strictVerdict } from './claim-verdict';
 import { conformanceProbability } from './conformance';
 import { decisiveness } from './decisiveness';
+import { randomSource } from '../random/source';
 import { gaugeStudy, type CrossedReadings } from './gauge-study';
+import { cellsOf, studyPlan } from './study-plan';
 import { ownSpread } from './own-spread';
 import { boundOf, shareInside } from './share-inside';
 import { normalStrand, type Strand } from './strand';
 
-const perfect = instrumentBudget({ id: 'p', name: 'p', quantity: 'length', resolution: 1e-9, errorLimit: 1e-9, checks: [] }, 1.75, 0);
+const perfect = instrumentBudget(
+	{ id: 'p', name: 'p', quantity: 'length', resolution: 1e-9, errorLimit: 1e-9, checks: [], studies: [] },
+	1.75,
+	0
+);
 const caliper = instrumentBudget(null, 1.75, 0);
 const strand = (meanMm: number, sdMm: number, n: number, budget = perfect): Strand =>
 	normalStrand(
@@ -132,7 +138,7 @@ describe('guard bands and conformance (JCGM 106)', () => {
 
 describe('instrument budget', () => {
 	const check = { id: 'c', at: 100, reference: 1.7, referenceLimit: 0.002, bias: 0.012, repeatability: 0.005, n: 10 };
-	const named = { id: 'i', name: 'i', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [check] };
+	const named = { id: 'i', name: 'i', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [check], studies: [] };
 	it('names its largest term', () => {
 		expect(instrumentBudget({ ...named, checks: [] }, 1.75, 0).largest).toBe('errorLimit');
 		expect(instrumentBudget(named, 1.75, 200).largest).toBe('step');
@@ -141,10 +147,21 @@ describe('instrument budget', () => {
 	});
 	it('takes the last check before the readings, else the first after', () => {
 		const later = { ...check, id: 'd', at: 300 };
-		expect(checkInForce([later, check], 200)?.id).toBe('c');
-		expect(checkInForce([later, check], 400)?.id).toBe('d');
-		expect(checkInForce([later, check], 50)?.id).toBe('c');
-		expect(checkInForce([], 50)).toBeNull();
+		expect(recordInForce([later, check], 200)?.id).toBe('c');
+		expect(recordInForce([later, check], 400)?.id).toBe('d');
+		expect(recordInForce([later, check], 50)?.id).toBe('c');
+		expect(recordInForce([], 50)).toBeNull();
+	});
+	it('a gauge study adds the difference of its raters, and its scatter where a pin shows less', () => {
+		const study = { id: 's', at: 150, places: 5, raters: 2, repeats: 3, repeatabilitySd: 0.008, ratersSd: 0.02 };
+		const plain = instrumentBudget(named, 1.75, 200);
+		const studied = instrumentBudget({ ...named, studies: [study] }, 1.75, 200);
+		expect(studied.largest).toBe('raters');
+		expect(studied.standardUncertaintyMm).toBeCloseTo(Math.hypot(plain.standardUncertaintyMm, 0.02), 12);
+		expect(studied.repeatabilityMm).toBe(0.008);
+		const alone = instrumentBudget({ ...named, studies: [{ ...study, raters: 1, ratersSd: 0, repeatabilitySd: 0.0001 }] }, 1.75, 200);
+		expect(alone.terms.map((t) => t.id)).not.toContain('raters');
+		expect(alone.repeatabilityMm).toBe(plain.repeatabilityMm);
 	});
 	it('a check is bias and scatter of its readings (arithmetic)', () => {
 		expect(checkOfReadings(1.7, [1.71, 1.71, 1.72])).toMatchObject({ n: 3 });
@@ -230,6 +247,47 @@ describe('gauge study', () => {
 		expect(found.raters).toBeCloseTo(Math.max(0, (raters - both) / 10), 12);
 		expect(found.places).toBeCloseTo((places - both) / 6, 12);
 		expect(found.gaugePct).toBeCloseTo((found.gaugeSd / found.totalSd) * 100, 9);
+	});
+	it('gives the whole gauge an interval: of one rater alone it is that of a plain standard deviation', () => {
+		// 30 readings of one rater at 5 places: 25 degrees of freedom; chi-square quantiles 40.646 and 13.120 (any table).
+		const one = cells(plain.readings).map((row) => [row.flat()]);
+		const found = gaugeStudy(one);
+		expect(found.size).toEqual({ places: 5, raters: 1, repeats: 6 });
+		expect(found.gaugeSdInterval.low).toBeCloseTo(found.gaugeSd * Math.sqrt(25 / 40.646), 6);
+		expect(found.gaugeSdInterval.high).toBeCloseTo(found.gaugeSd * Math.sqrt(25 / 13.12), 6);
+	});
+	it('raters who differ make it wide: two raters are one degree of freedom', () => {
+		const apart = cells(plain.readings).map((row) => [row[0] as readonly number[], (row[0] as readonly number[]).map((v) => v + 0.02)]);
+		const found = gaugeStudy(apart);
+		expect(Math.sqrt(found.raters)).toBeCloseTo(0.02 / Math.SQRT2, 3);
+		expect(found.gaugeSdInterval.high / found.gaugeSd).toBeGreaterThan(5);
+	});
+	it('a display that repeats itself exactly still tells raters apart at single places', () => {
+		const found = gaugeStudy([
+			[
+				[1.75, 1.75],
+				[1.75, 1.75]
+			],
+			[
+				[1.74, 1.74],
+				[1.76, 1.76]
+			]
+		]);
+		expect(found).toMatchObject({ interactionKept: true, interactionP: 0, repeatability: 0 });
+		expect(found.interaction).toBeGreaterThan(0);
+		const alike = gaugeStudy([[[1.75, 1.75]], [[1.75, 1.75]]]);
+		expect(alike).toMatchObject({ gaugeSd: 0, gaugeSdInterval: { low: 0, high: 0 }, gaugePct: 0 });
+	});
+	it('the plan sends every rater to every place in every round, and readings become the table', () => {
+		const size = { places: 5, raters: 3, repeats: 2 };
+		const plan = studyPlan(size, randomSource(3));
+		expect(new Set(plan.map((s) => `${s.place} ${s.rater} ${s.repeat}`)).size).toBe(30);
+		expect(plan.slice(0, 5).map((s) => s.rater)).toEqual([0, 0, 0, 0, 0]);
+		expect(plan.slice(0, 5).map((s) => s.place)).not.toEqual([0, 1, 2, 3, 4]);
+		const table = cellsOf(plan.map(({ place, rater, repeat }) => ({ place, rater, value: place * 100 + rater * 10 + repeat })));
+		expect(table?.[4]?.[2]).toEqual([420, 421]);
+		expect(cellsOf(plan.slice(1).map(({ place, rater }) => ({ place, rater, value: 1 })))).toBeNull();
+		expect(cellsOf([])).toBeNull();
 	});
 	it('refuses what is not crossed', () => {
 		expect(() => gaugeStudy([[[1, 2]], [[1]]])).toThrow(RangeError);

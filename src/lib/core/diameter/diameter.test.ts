@@ -6,8 +6,24 @@ import { flowAdvice, flowError } from './flow';
 import { oddReadings } from './odd-readings';
 import { diameterStation } from './station';
 
-const caliper: Instrument = { id: 'cal', name: 'Caliper B', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [] };
-const micrometer: Instrument = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [] };
+const caliper: Instrument = {
+	id: 'cal',
+	name: 'Caliper B',
+	quantity: 'length',
+	resolution: 0.01,
+	errorLimit: 0.02,
+	checks: [],
+	studies: []
+};
+const micrometer: Instrument = {
+	id: 'mic',
+	name: 'Micrometer',
+	quantity: 'length',
+	resolution: 0.001,
+	errorLimit: 0.002,
+	checks: [],
+	studies: []
+};
 
 function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper, rule = protocol): Record<string, Finding> {
 	const findings = diameterStation.find(

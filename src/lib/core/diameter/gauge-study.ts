@@ -15,18 +15,24 @@ export type GaugeStudy = {
 	interactionP: number;
 	/** Standard deviation of the whole gauge: repeatability and raters together. */
 	gaugeSd: number;
+	/** 95 % confidence interval of it. */
+	gaugeSdInterval: { low: number; high: number };
 	totalSd: number;
+	/** How many places, raters and repeats it was made of. */
+	size: { places: number; raters: number; repeats: number };
 	/** Share of the total spread that the gauge makes, in per cent of the standard deviation. */
 	gaugePct: number;
 };
 
 /** Kept unless clearly nothing (AIAG's rule). */
 const POOL_ABOVE_P = 0.25;
+/** Variances below are binary dust of readings that are all alike. */
+const DUST = 1e-16;
 
 /**
  * Gauge study by the crossed analysis of variance: how much of the spread is the instrument's and its users'. Components below zero
- * are zero.
- * Source: AIAG, Measurement Systems Analysis, 4th ed., ANOVA method (pooling at 0.25).
+ * are zero. The gauge's variance is a sum of positive parts of mean squares, so that its interval follows from their degrees of freedom.
+ * Source: AIAG, Measurement Systems Analysis, 4th ed., ANOVA method (pooling at 0.25); interval by Satterthwaite 1946.
  * Errors: throws a RangeError unless there are at least two places, one rater and two repeats, equally many in each cell.
  * @example gaugeStudy([[[1.75, 1.75], [1.76, 1.75]], [[1.74, 1.74], [1.74, 1.75]]]).gaugePct
  */
@@ -50,7 +56,7 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 	const df = { places: p - 1, raters: o - 1, cross: (p - 1) * (o - 1), error: p * o * (r - 1) };
 	const msError = ssError / df.error;
 	const msCross = df.cross > 0 ? ssCross / df.cross : 0;
-	const interactionP = df.cross > 0 && msError > 0 ? 1 - jStat.centralF.cdf(msCross / msError, df.cross, df.error) : 1;
+	const interactionP = tailOfRatio(msCross, msError, df.cross, df.error);
 	const interactionKept = interactionP <= POOL_ABOVE_P;
 	const base = interactionKept ? msCross : (ssError + ssCross) / (df.error + df.cross);
 	const repeatability = interactionKept ? msError : base;
@@ -59,6 +65,17 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 	const places = Math.max(0, (ssPlaces / df.places - base) / (o * r));
 	const gauge = repeatability + raters + interaction;
 	const total = gauge + places;
+	// What the raters' mean square brings replaces a part of the rest's.
+	const left = raters > 0 ? 1 / (p * r) : 0;
+	const parts = [
+		...(raters > 0 ? [{ variance: ssRaters / df.raters / (p * r), df: df.raters }] : []),
+		...(interactionKept
+			? [
+					{ variance: msError * (1 - 1 / r), df: df.error },
+					{ variance: msCross * (1 / r - left), df: df.cross }
+				]
+			: [{ variance: base * (1 - left), df: df.error + df.cross }])
+	];
 	return {
 		repeatability,
 		raters,
@@ -67,7 +84,24 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 		interactionKept,
 		interactionP,
 		gaugeSd: Math.sqrt(gauge),
+		gaugeSdInterval: sdInterval(parts),
 		totalSd: Math.sqrt(total),
+		size: { places: p, raters: o, repeats: r },
 		gaugePct: total > 0 ? Math.sqrt(gauge / total) * 100 : 0
 	};
+}
+
+/** Chance of so large a ratio of mean squares by luck; a coarse display may repeat itself exactly and leave nothing to divide by. */
+function tailOfRatio(above: number, below: number, dfAbove: number, dfBelow: number): number {
+	if (dfAbove === 0 || above < DUST) return 1;
+	return below < DUST ? 0 : 1 - jStat.centralF.cdf(above / below, dfAbove, dfBelow);
+}
+
+/** 95 % interval of the root of a sum of scaled mean squares (Satterthwaite). */
+function sdInterval(parts: readonly { variance: number; df: number }[]): { low: number; high: number } {
+	const variance = parts.reduce((sum, part) => sum + part.variance, 0);
+	if (variance < DUST) return { low: 0, high: 0 };
+	const df = variance ** 2 / parts.reduce((sum, part) => sum + part.variance ** 2 / part.df, 0);
+	const at = (p: number) => Math.sqrt((variance * df) / jStat.chisquare.inv(p, df));
+	return { low: at(0.975), high: at(0.025) };
 }

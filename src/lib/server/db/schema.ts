@@ -129,6 +129,21 @@ export const instrumentCheck = mysqlTable(
 
 type CheckReading = { typed: string; value: number };
 
+/** Places of a strand read by several raters several times: raw readings in the order they were taken. */
+export const gaugeStudy = mysqlTable(
+	'gauge_study',
+	{
+		id: id(),
+		instrumentId: uuid().notNull(),
+		raters: json<string[]>()().notNull(),
+		readings: json<(CheckReading & { place: number; rater: number })[]>()().notNull(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
+	(t) => [index('gauge_study_instrument').on(t.instrumentId)]
+);
+
 export const printer = mysqlTable('printer', {
 	id: id(),
 	name: shortText().notNull(),

@@ -21,6 +21,7 @@ import {
 } from '../db/schema';
 import { loadLogs } from '../diameter/logs';
 import { loadChecks } from '../workshop/checks';
+import { loadStudies } from '../workshop/studies';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
@@ -57,7 +58,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
 	if (filamentIds.length === 0) return new Map();
-	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks] = await Promise.all([
+	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks, studies] = await Promise.all([
 		loadAmendments(db, spoolIds),
 		loadEvents(db, spoolIds),
 		readReadings(db, spoolIds),
@@ -72,7 +73,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		loadQuotes(db, spoolIds, filamentIds),
 		db.select().from(instrument),
 		db.select().from(piece),
-		loadChecks(db)
+		loadChecks(db),
+		loadStudies(db)
 	]);
 	const claimsOf = groupBy(claims, (c) => c.filamentId);
 	const nominal = new Map(
@@ -149,7 +151,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					quantity: i.quantity,
 					resolution: i.resolution,
 					errorLimit: i.errorLimit,
-					checks: checks.get(i.id) ?? []
+					checks: checks.get(i.id) ?? [],
+					studies: studies.get(i.id) ?? []
 				})),
 				pieces: pieces.map((p): Piece => ({
 					id: p.id,

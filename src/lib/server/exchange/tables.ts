@@ -105,6 +105,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'checks of an instrument against a known size',
 		refs: { instrumentId: 'instruments' }
 	},
+	{
+		name: 'gauge-studies',
+		table: db.gaugeStudy,
+		about: 'places read by several raters several times',
+		refs: { instrumentId: 'instruments' }
+	},
 	{ name: 'printers', table: db.printer, about: 'printers with their nozzle', refs: {} },
 	{ name: 'dryers', table: db.dryer, about: 'dryers', refs: {} },
 	{ name: 'pieces', table: db.piece, about: 'test models, a version a row', refs: {} },

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
+import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
@@ -76,6 +76,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),
 	post('instrument-checks', instrumentCheckBody, 'hold an instrument against something of known size'),
+	post('gauge-studies', gaugeStudyBody, 'keep a gauge study: places read by several raters several times'),
 	post('logs', logBody, 'announce a gauge’s log; its slices follow'),
 	put('logs/{id}/slices/{k}', 'one slice of at most a megabyte of the file, counted from 0'),
 	post('log-ends', logEndBody, 'take in a log that has arrived, whole or not at all; or forget it'),

@@ -13,14 +13,16 @@ import { refuse, refuseField } from '../problem';
 import { abilitiesOf } from '../trials/complete-protocol';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
+import { loadStudies } from './studies';
 
 export async function listWorkshop(db: Reader) {
-	const [instruments, printers, dryers, pieces, checks] = await Promise.all([
+	const [instruments, printers, dryers, pieces, checks, studies] = await Promise.all([
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
 		db.select().from(printer).orderBy(asc(printer.createdAt)),
 		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
 		db.select().from(piece).orderBy(asc(piece.createdAt)),
-		loadChecks(db)
+		loadChecks(db),
+		loadStudies(db)
 	]);
 	const all = instruments.map((i) => ({
 		id: i.id,
@@ -28,7 +30,8 @@ export async function listWorkshop(db: Reader) {
 		measures: i.quantity,
 		errorLimit: i.errorLimit,
 		resolution: i.resolution,
-		checks: checks.get(i.id) ?? []
+		checks: checks.get(i.id) ?? [],
+		studies: studies.get(i.id) ?? []
 	}));
 	return {
 		instruments: all.filter((i) => i.measures === 'length'),

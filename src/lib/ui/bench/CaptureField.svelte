@@ -9,7 +9,8 @@
 		/** Keeps what was typed; a refusal leaves it in the field. */
 		keep: (typed: string) => Refusal | null;
 		takeBack: () => void;
-		move: (by: 1 | -1) => void;
+		/** To another spool; left out where there is only one thing to measure. */
+		move?: (by: 1 | -1) => void;
 		describedBy?: string;
 		/** A second way to keep what is typed, for touch: the suffix says which. */
 		also?: { label: string; suffix: string };
@@ -39,7 +40,7 @@
 		} else if (event.key === 'Backspace' && typed === '' && !event.repeat) {
 			event.preventDefault();
 			takeBack();
-		} else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+		} else if (move && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
 			event.preventDefault();
 			move(event.key === 'ArrowDown' ? 1 : -1);
 		}
@@ -104,6 +105,6 @@
 	<span class="hidden lg:inline"><kbd>Enter</kbd> keep</span>
 	{#if last !== null}<button type="button" onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>{/if}
 	<button type="button" onclick={takeBack}><kbd>⌫</kbd> take back the last</button>
-	<span class="hidden lg:inline"><kbd>↑</kbd><kbd>↓</kbd> other spool</span>
+	{#if move}<span class="hidden lg:inline"><kbd>↑</kbd><kbd>↓</kbd> other spool</span>{/if}
 	<span class="hidden lg:inline"><kbd>?</kbd> all keys</span>
 </div>

@@ -40,6 +40,7 @@ export const DIAMETER_SENTENCES: Record<string, (p: Params) => string> = {
 	'budget.errorLimit': () => 'Most of that uncertainty is its stated error limit: a check against a pin would cut it.',
 	'budget.reference': () => 'Most of that uncertainty is how well the pin of the check is known.',
 	'budget.checkScatter': () => 'Most of that uncertainty is the scatter of the check: more readings of the pin would cut it.',
+	'budget.raters': () => 'Most of that uncertainty is one rater against another: agree how hard the jaws close, or let one person measure.',
 	'budget.step': () => 'Most of that uncertainty is the step of its display.',
 	biasTaken: (p) =>
 		`Checked against ${mm(num(p, 'reference'))} with ${readings(p)}: it shows ${signed(num(p, 'bias'), 4)} mm, which is taken off every reading.`,

@@ -29,12 +29,12 @@ function everyState() {
 	const shaken = attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 });
 	const own = { id: 'm1', name: 'Knob grip', unit: 'N', direction: 'more' as const, low: 0, high: 20 };
 	const ten = [1.75, 1.76, 1.75, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75];
-	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [] };
+	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [], studies: [] };
 	const fine = { ...caliper, id: 'fine', resolution: 0.001, errorLimit: 0.001 };
 	const middling = { ...caliper, id: 'mid', resolution: 0.001, errorLimit: 0.006 };
 	const check = { id: 'c', at: 0, reference: 1.7, referenceLimit: 0.001, bias: 0.004, repeatability: 0.002, n: 10 };
-	const checked = { ...caliper, id: 'checked', checks: [check] };
-	const checkedFar = { ...caliper, id: 'far', checks: [{ ...check, reference: 10 }] };
+	const checked = { ...caliper, id: 'checked', checks: [check], studies: [] };
+	const checkedFar = { ...caliper, id: 'far', checks: [{ ...check, reference: 10 }], studies: [] };
 	const two = [
 		{ id: 'a', quantity: 'diameterTolerance', source: 'label' as const, value: 0.02 },
 		{ id: 'b', quantity: 'diameterTolerance', source: 'listing' as const, value: 0.03 }

@@ -19,7 +19,11 @@ const made = (n: number, of: (i: number) => number, stepM = 0.01): GaugeLog => (
 	across: null,
 	position: { kind: 'even', startM: 0, stepM }
 });
-const even = instrumentBudget({ id: 'g', name: 'g', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [] }, 1.75, 0);
+const even = instrumentBudget(
+	{ id: 'g', name: 'g', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [], studies: [] },
+	1.75,
+	0
+);
 
 describe('effective number', () => {
 	it('NIST StRD Lag-1 of NumAcc1 is -0.5, of alternating NumAcc2 about -0.999 (arithmetic on the definition)', () => {

@@ -1,0 +1,5 @@
+import { gaugeStudyBody } from '$lib/schemas/amendment';
+import { keep } from '$lib/server/http/respond';
+import { postGaugeStudy } from '$lib/server/workshop/studies';
+
+export const POST = keep(gaugeStudyBody, postGaugeStudy);

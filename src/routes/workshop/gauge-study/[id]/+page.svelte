@@ -1,0 +1,152 @@
+<script lang="ts">
+	import { browser } from '$app/environment';
+	import { invalidateAll } from '$app/navigation';
+	import { gaugeStudy } from '$lib/core/diameter/gauge-study';
+	import { cellsOf } from '$lib/core/diameter/study-plan';
+	import { readReading } from '$lib/core/readings/read-reading';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
+	import Field from '$lib/ui/form/Field.svelte';
+	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
+	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
+	import { day } from '$lib/ui/words/numbers';
+	import { refusalWords } from '$lib/ui/words/refusals';
+	import { Button } from 'flowbite-svelte';
+	import { onMount, tick } from 'svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	let draft = $state.raw<StudyDraft | null>(null);
+	// What was typed lives in this browser; the server's page comes without it.
+	onMount(() => (draft = new StudyDraft(data.instrument.id)));
+	let setup = $state({ raters: '', places: '5', repeats: '3' });
+	let errors = $state.raw<FieldError[]>([]);
+	let problem = $state('');
+	let field = $state<CaptureField>();
+	/** One id for one study, so that sending it twice keeps it once. */
+	let studyId = newId();
+	const names = $derived(
+		setup.raters
+			.split(/[,;\n]/)
+			.map((name) => name.trim())
+			.filter(Boolean)
+	);
+	const kept = $derived(
+		data.studies.flatMap((study) => {
+			const cells = cellsOf(study.readings);
+			return cells ? [{ ...study, found: gaugeStudy(cells) }] : [];
+		})
+	);
+
+	function begin(event: SubmitEvent): void {
+		event.preventDefault();
+		const between = (text: string, low: number, high: number) => /^\d+$/.test(text.trim()) && +text >= low && +text <= high;
+		const found: FieldError[] = [];
+		if (names.length < 1 || names.length > 6) found.push({ path: 'raters', code: 'missing', message: 'must be one to six names' });
+		else if (new Set(names).size < names.length) found.push({ path: 'raters', code: 'twice', message: 'must differ from each other' });
+		if (!between(setup.places, 2, 20)) found.push({ path: 'places', code: 'outOfRange', message: 'must be 2 to 20' });
+		if (!between(setup.repeats, 2, 5)) found.push({ path: 'repeats', code: 'outOfRange', message: 'must be 2 to 5' });
+		errors = found;
+		if (found.length > 0) return;
+		studyId = newId();
+		draft?.begin(names, { places: +setup.places, repeats: +setup.repeats }, Date.now());
+		void tick().then(() => field?.focus());
+	}
+	function keep(typed: string) {
+		const read = readReading('diameter', typed);
+		if (!read.ok) return refusalWords(read);
+		draft?.keep(typed);
+		return null;
+	}
+	async function finish(): Promise<void> {
+		if (!draft) return;
+		const readings = draft.readings.map(({ place, rater, typed }) => ({ place, rater, typed }));
+		const sent = await send('gauge-studies', {
+			id: studyId,
+			instrumentId: data.instrument.id,
+			raters: $state.snapshot(draft.raters),
+			readings,
+			...hereAndNow()
+		});
+		problem = sent.ok ? '' : [sent.title, ...sent.errors.map((e) => e.message)].join(' ');
+		if (!sent.ok) return;
+		draft.drop();
+		await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>Gauge study · {data.instrument.name} · Draught</title></svelte:head>
+<div class="max-w-3xl p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/workshop">Workshop</a></p>
+	<h1 class="text-[1.6rem] font-bold">Gauge study of {data.instrument.name}</h1>
+	<p class="small mt-1">
+		How much of the spread you see is the instrument in your hands? Mark a few places on a strand; everybody reads every place several
+		times, in an order that keeps the last value out of mind.
+	</p>
+	<FormProblem title={problem} />
+	{#if browser && draft}
+		{#if !draft.begun}
+			<form class="panel mt-3 space-y-2 px-3 py-2" novalidate onsubmit={begin} aria-label="Set up a gauge study">
+				<Field
+					id="raters"
+					label="Who measures"
+					bind:value={setup.raters}
+					{errors}
+					placeholder="Ada, Ben"
+					hint="names, with commas between them"
+				/>
+				<div class="grid grid-cols-2 gap-3">
+					<Field
+						id="places"
+						label="Marked places"
+						bind:value={setup.places}
+						{errors}
+						inputmode="numeric"
+						hint="unlike ones: thin and thick"
+					/>
+					<Field id="repeats" label="Rounds" bind:value={setup.repeats} {errors} inputmode="numeric" />
+				</div>
+				<p class="small">
+					{names.length * (+setup.places || 0) * (+setup.repeats || 0)} readings in all. Two or three people, five to ten places and three rounds
+					are usual.
+				</p>
+				<Button type="submit" size="sm" class="bg-act! text-on-act!">Begin</Button>
+			</form>
+		{:else if draft.step}
+			<p id="step" class="mt-4 mb-1.5 text-[1.05rem]" role="status" data-testid="study-step">
+				<strong>{draft.raters[draft.step.rater]}</strong> at place <strong>{draft.step.place + 1}</strong>
+				<span class="small">· round {draft.step.repeat + 1} · {draft.typed.length} of {draft.plan.length} read</span>
+			</p>
+			<CaptureField
+				bind:this={field}
+				label="Reading of place {draft.step.place + 1}"
+				unit="mm"
+				last={draft.typed.at(-1) ?? null}
+				{keep}
+				takeBack={() => draft?.takeBack()}
+				describedBy="step"
+			/>
+			<progress class="mt-2 h-2 w-full" max={draft.plan.length} value={draft.typed.length} aria-label="How much is read"></progress>
+			<button type="button" class="link mt-2 text-[0.9rem]" onclick={() => draft?.drop()}>Give this study up</button>
+		{:else if draft.found}
+			<section class="panel mt-4 px-4 py-3" aria-label="What the study says" aria-live="polite">
+				<StudyResult study={draft.found} />
+				<p class="mt-3 flex flex-wrap items-center gap-3">
+					<Button size="sm" class="bg-act! text-on-act!" onclick={() => void finish()}>Keep the study</Button>
+					<button type="button" class="link" onclick={() => draft?.takeBack()}>Take back the last reading</button>
+					<button type="button" class="link" onclick={() => draft?.drop()}>Give it up</button>
+				</p>
+			</section>
+		{/if}
+	{/if}
+	{#each kept as study, i (study.id)}
+		<section class="mt-5" aria-label="Study of {day(study.at)}">
+			<h2 class="mb-1 font-semibold">{day(study.at)}: {study.raters.join(', ')}{i === 0 ? ', in force' : ''}</h2>
+			<StudyResult study={study.found} />
+		</section>
+	{:else}
+		<p class="small mt-4">No study kept yet. Until then the scatter is taken from the check against a pin, or from the display’s step.</p>
+	{/each}
+</div>
