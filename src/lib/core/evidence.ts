@@ -90,7 +90,15 @@ export type SpoolEvent = Amended & {
 };
 
 /** A gauge's log of this spool. The samples stay on the server; what they say travels. */
-export type LoggedStrand = Amended & { id: string; name: string; at: number; instrumentId: string | null; summary: LogSummary };
+export type LoggedStrand = Amended & {
+	id: string;
+	name: string;
+	at: number;
+	instrumentId: string | null;
+	summary: LogSummary;
+	/** Parts that do not count, with the amendment that says so; as many as the summary's. */
+	leftOut: { amendmentId: string; reason: string; fromM: number; toM: number }[];
+};
 
 export type LoadMethod = 'direct' | 'steps' | 'blows' | 'byHand';
 

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 
+const metre = z.number({ error: 'must be a number of metres' }).min(0).max(100_000);
+
 export const amendmentBody = z
 	.object({
 		id,
@@ -12,12 +14,21 @@ export const amendmentBody = z
 		typed: typed.optional().describe('the corrected value of a reading, as typed'),
 		before: z.enum(['print', 'dried', 'air']).optional().describe('what lay before a weighing, if the inference was wrong'),
 		accepted: z.boolean().default(false),
+		range: z
+			.object({ fromM: metre, toM: metre })
+			.refine((r) => r.toM > r.fromM, { error: 'must lie beyond the start', path: ['toM'] })
+			.optional()
+			.describe('part of a log to leave out; all of it without one'),
 		replacement: attemptReplacement.optional().describe('the corrected fields of an attempt'),
 		reason: words(500).default(''),
 		at: instant,
 		zone
 	})
 	.refine((a) => a.action === 'confirm' || a.action === 'undo' || a.reason !== '', { error: 'say why', path: ['reason'] })
+	.refine((a) => !a.range || (a.targetKind === 'log' && a.action === 'exclude'), {
+		error: 'only a log can be left out in part',
+		path: ['range']
+	})
 	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: 'say which amendment is taken back', path: ['undoesId'] });
 export type AmendmentBody = z.output<typeof amendmentBody>;
 

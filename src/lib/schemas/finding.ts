@@ -81,6 +81,7 @@ export const finding: z.ZodType<Finding> = z.strictObject({
 	source: z.string(),
 	inputs: z.object({ used: z.array(z.string()), excluded: z.array(z.string()), revision: z.number() }),
 	messages: z.array(message),
+	word: message.nullable().describe('what it comes to in a word or two'),
 	figure
 });
 

@@ -25,7 +25,7 @@ const logLayout = z.object({
 export type LogLayout = z.output<typeof logLayout>;
 
 /** At most this many slices: some five million samples. */
-const MOST_SLICES = 600;
+export const MOST_SLICES = 600;
 
 export const logBody = z
 	.object({
@@ -33,7 +33,12 @@ export const logBody = z
 		spoolId: id,
 		instrumentId: id.optional(),
 		name: requiredWords('the name of the file'),
-		slices: z.int().min(1).max(MOST_SLICES, { error: 'the file is too large' }),
+		slices: z
+			.int()
+			.min(1)
+			.max(MOST_SLICES, { error: 'the file is too large' })
+			.optional()
+			.describe('how many will come; left out for a gauge that is still measuring'),
 		layout: logLayout,
 		at: instant,
 		zone
@@ -41,7 +46,12 @@ export const logBody = z
 	.refine((b) => b.layout.across !== b.layout.along, { error: 'the two axes are one column', path: ['layout', 'across'] });
 
 /** Ends what was arriving: taken whole, or given up and forgotten. */
-export const logEndBody = z.object({ id, logId: id, outcome: z.enum(['commit', 'cancel']) });
+export const logEndBody = z.object({
+	id,
+	logId: id,
+	outcome: z.enum(['commit', 'cancel']),
+	slices: z.int().min(1).max(MOST_SLICES).optional().describe('how many came, of a log that was announced without')
+});
 
 const metres = z.coerce.number({ error: 'must be a number of metres' }).min(0).max(100_000).optional();
 

@@ -55,8 +55,27 @@ export function* lineGauge(
  * @example lineGaugeFile(strand, gauge, 2, 7) // 'm,mm\n0,1.751\n0.01,1.752\n'
  */
 export function lineGaugeFile(strand: MadeStrand, gauge: MadeGauge, samples: number, seed: number): string {
-	const lines = [gauge.axes === 2 ? 'm,along mm,across mm' : 'm,mm'];
-	for (const s of lineGauge(strand, gauge, samples, seed))
+	return [...lineGaugeText(strand, gauge, samples, seed, samples)].join('');
+}
+
+/**
+ * The same as a gauge that is measuring writes it: some lines at a time.
+ * @example [...lineGaugeText(strand, gauge, 1000, 7, 250)].length // 4
+ */
+export function* lineGaugeText(
+	strand: MadeStrand,
+	gauge: MadeGauge,
+	samples: number,
+	seed: number,
+	linesAtOnce: number
+): Generator<string> {
+	let lines = [gauge.axes === 2 ? 'm,along mm,across mm' : 'm,mm'];
+	let since = 0;
+	for (const s of lineGauge(strand, gauge, samples, seed)) {
 		lines.push(`${s.positionM},${s.along}${s.across === null ? '' : `,${s.across}`}`);
-	return `${lines.join('\n')}\n`;
+		if (++since < linesAtOnce) continue;
+		yield `${lines.join('\n')}\n`;
+		[lines, since] = [[], 0];
+	}
+	if (lines.length > 0) yield `${lines.join('\n')}\n`;
 }

@@ -1,3 +1,4 @@
+import type { SampleRange } from '../diameter/log/left-out';
 import type { Amended } from '../evidence';
 
 type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';
@@ -12,6 +13,8 @@ export type Amendment = {
 	replacement: Record<string, unknown> | null;
 	reason: string;
 	at: number;
+	/** For `exclude` of part of a log: its samples, both ends included. */
+	range?: SampleRange | null;
 };
 
 /**
@@ -37,10 +40,20 @@ export function inForce<A extends Amendment>(amendments: readonly A[]): A[] {
 export function applyAmendments<T extends { id: string }>(raw: T, amendments: readonly Amendment[]): T & Amended {
 	let record: T & Amended = { ...raw, status: 'counts', corrected: false, confirmed: false };
 	if (amendments.length === 0) return record;
-	for (const amendment of inForce(amendments.filter((a) => a.targetId === raw.id))) {
+	for (const amendment of inForce(amendments.filter((a) => a.targetId === raw.id && !a.range))) {
 		if (amendment.action === 'correct') record = { ...record, ...amendment.replacement, corrected: true };
 		else if (amendment.action === 'confirm') record = { ...record, confirmed: true };
 		else record = { ...record, status: amendment.action === 'exclude' ? 'excluded' : 'counts' };
 	}
 	return record;
+}
+
+/**
+ * Parts of a log that amendments in force leave out.
+ * @example leftOutOf(log.id, amendments) // [{ from: 0, to: 99, amendmentId: 'a1', reason: 'start of the winding' }]
+ */
+export function leftOutOf(targetId: string, amendments: readonly Amendment[]): (SampleRange & { amendmentId: string; reason: string })[] {
+	return inForce(amendments.filter((a) => a.targetId === targetId)).flatMap(({ id, range, reason }) =>
+		range ? [{ ...range, amendmentId: id, reason }] : []
+	);
 }

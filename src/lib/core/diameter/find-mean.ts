@@ -46,6 +46,7 @@ export function findMean(subject: StrandSubject): Finding {
 		estimate: strand.meanMm,
 		n: strand.n,
 		nEffective: strand.nEffective,
+		word: verdictWord(subject),
 		messages: [
 			claimSentence(subject, strand),
 			...jams(subject),
@@ -66,6 +67,14 @@ export function findMean(subject: StrandSubject): Finding {
 		interval: { low: strand.meanMm - half, high: strand.meanMm + half, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 't', mean: strand.meanMm, standardError: standardUncertainty, df }
 	});
+}
+
+/** The verdict on the first claim for the sheet; a thickening that can jam outweighs it. */
+function verdictWord(subject: StrandSubject): Message | null {
+	const [judged] = subject.judged;
+	if (jams(subject).length) return { id: 'word.jams', params: {} };
+	if (!judged) return null;
+	return { id: `word.${judged.verdict}`, params: { tolerance: judged.claim.toleranceMm } };
 }
 
 /** A strand may keep its tolerance nearly everywhere and still jam once: that is said beside the verdict. */

@@ -5,6 +5,7 @@ import { sentenceOfClaim } from './claim-sentence';
 import type { JudgedClaim } from './judge-claim';
 import { diameterInside, diameterOutside } from './quantities';
 import { boundOf } from './share-inside';
+import { sharesDiffer } from './shares-differ';
 import type { Strand } from './strand';
 import type { StrandSubject } from './subject';
 
@@ -15,7 +16,7 @@ const unknown = (id: string): { kind: 'unknown'; reason: Message } => ({ kind: '
  * effective number.
  * @example findOutside(subject).figure // { kind: 'share', successes: 1, n: 10 }
  */
-export function findOutside({ strand, claims, common }: StrandSubject): Finding {
+export function findOutside({ strand, claims, common, judged }: StrandSubject): Finding {
 	const [claim] = claims;
 	const given = { ...common, method: 'shareOutside', source: 'Wilson 1927; drawn from Beta(x + 1/2, n - x + 1/2) (Jeffreys)' };
 	if (!claim || !strand) return makeFinding(diameterOutside, { ...given, sampling: unknown(claim ? 'noReadings' : 'noToleranceStated') });
@@ -32,7 +33,7 @@ export function findOutside({ strand, claims, common }: StrandSubject): Finding 
 		nEffective: m,
 		interval: { ...wilson, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'beta', a: x + 0.5, b: m - x + 0.5 },
-		messages: [{ id: 'outsideCount', params: { outside, n } }],
+		messages: [{ id: 'outsideCount', params: { outside, n } }, ...sharesDiffer(strand, claim, judged[0]?.byShare ?? null)],
 		figure: { kind: 'share', successes: outside, n }
 	});
 }

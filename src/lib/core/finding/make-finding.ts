@@ -39,6 +39,7 @@ export function makeFinding(def: QuantityDef, given: Given): Finding {
 		context: EMPTY_CONTEXT,
 		inputs: { used: [], excluded: [], revision: 0 },
 		messages: [],
+		word: null,
 		figure: { kind: 'none' },
 		...rest,
 		subject: { condition: null, pieceId: null, variant: null, ...rest.subject },

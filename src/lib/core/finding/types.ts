@@ -76,6 +76,8 @@ export type Finding = {
 	source: string;
 	inputs: { used: string[]; excluded: string[]; revision: number };
 	messages: Message[];
+	/** What it comes to in a word or two, for a cell of the sheet; null where the figure says it all. */
+	word: Message | null;
 	figure: FigureData;
 };
 

@@ -16,7 +16,9 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 				weigh('overhang', 6),
 				weigh('bridge', 4),
 				weigh('strings', 8),
-				weigh('diameterMean', 2),
+				// A mean off nominal is one flow setting; an uneven strand shows in every wall.
+				weigh('diameterMean', 1),
+				weigh('diameterInside', 2),
 				weigh('waterUptake', 2),
 				weigh('costPerGoodKg', 3)
 			];

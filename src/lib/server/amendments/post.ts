@@ -1,8 +1,13 @@
 import { and, eq } from 'drizzle-orm';
+import { leftOutOf } from '$lib/core/amendments/apply';
+import { runsWithout } from '$lib/core/diameter/log/left-out';
+import { indexAt, positionAt } from '$lib/core/diameter/log/gauge-log';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, attempt, event, ownMeasure, reading, series, specimen } from '../db/schema';
+import { loadAmendments } from '../evidence/load-events';
+import { readWholeLog } from '../diameter/logs';
 import { notFound, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
@@ -25,6 +30,7 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 			targetId: body.targetId,
 			action: body.action,
 			undoesId: body.undoesId,
+			...(body.range ? await samplesOf(tx, spoolId, body.targetId, body.range) : {}),
 			replacement: body.action === 'correct' ? await replacementOf(tx, body) : null,
 			reason: body.reason,
 			// Order decides which amendment is in force; the moment of arrival is the one clock all senders share.
@@ -40,6 +46,25 @@ async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
 	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
 	if (!row) throw notFound(body.targetKind);
 	return row.spoolId as string;
+}
+
+/** Kept as samples, so that it means the same whatever becomes of positions. */
+async function samplesOf(
+	tx: Reader,
+	spoolId: string,
+	logId: string,
+	range: { fromM: number; toM: number }
+): Promise<{ rangeFrom: number; rangeTo: number }> {
+	const log = await readWholeLog(tx, logId);
+	const from = indexAt(log, range.fromM);
+	// A sample at the very end belongs to the part.
+	const end = indexAt(log, range.toM);
+	const to = end < log.along.length && positionAt(log.position, end) <= range.toM + 1e-9 ? end : end - 1;
+	if (to < from) throw refuseField('range', 'outOfRange', 'there is no sample between these positions');
+	const before = leftOutOf(logId, (await loadAmendments(tx, [spoolId])).get(spoolId) ?? []);
+	if (runsWithout(log.along.length, [...before, { from, to }]).length === 0)
+		throw refuseField('range', 'outOfRange', 'this leaves nothing of the log; strike it out instead');
+	return { rangeFrom: from, rangeTo: to };
 }
 
 async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> {

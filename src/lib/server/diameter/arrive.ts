@@ -3,7 +3,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { GaugeLog } from '$lib/core/diameter/log/gauge-log';
 import { LogReader, type LogRowError } from '$lib/core/diameter/log/read-log';
-import type { logBody, logEndBody, LogLayout } from '$lib/schemas/gauge-log';
+import { MOST_SLICES, type logBody, type logEndBody, type LogLayout } from '$lib/schemas/gauge-log';
 import { rowWords } from '$lib/schemas/row-words';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
@@ -37,7 +37,7 @@ export async function announceLog(
 			instrumentId: body.instrumentId,
 			axis: body.layout,
 			samples: 0,
-			slices: body.slices,
+			slices: body.slices ?? null,
 			committed: false,
 			startedAt: Date.parse(body.at),
 			zone: body.zone,
@@ -50,7 +50,8 @@ export async function announceLog(
 /** Keeps one slice. The same slice again is kept already; another one in its place is refused. */
 export async function putSlice(db: Database, logId: string, position: number, bytes: Buffer): Promise<{ position: number }> {
 	const log = await arriving(db, logId);
-	if (position < 0 || position >= (log.slices ?? 0)) throw new Problem(422, `This log was announced with ${log.slices} slices.`);
+	const most = log.slices ?? MOST_SLICES;
+	if (position < 0 || position >= most) throw new Problem(422, `This log may have ${most} slices.`);
 	const bodyHash = createHash('sha256').update(bytes).digest();
 	await db.insert(seriesSlice).ignore().values({ seriesId: logId, position, bodyHash, bytes });
 	const [kept] = await db
@@ -65,7 +66,7 @@ export async function putSlice(db: Database, logId: string, position: number, by
 export async function logState(
 	db: Reader,
 	logId: string
-): Promise<{ id: string; name: string | null; committed: boolean; samples: number; slices: number; received: number[] }> {
+): Promise<{ id: string; name: string | null; committed: boolean; samples: number; slices: number | null; received: number[] }> {
 	const [log] = await db.select().from(series).where(eq(series.id, logId));
 	if (!log) throw notFound('log');
 	const slices = await db
@@ -74,7 +75,7 @@ export async function logState(
 		.where(eq(seriesSlice.seriesId, logId))
 		.orderBy(asc(seriesSlice.position));
 	const { id, name, committed, samples } = log;
-	return { id, name, committed, samples, slices: log.slices ?? 0, received: slices.map((s) => s.position) };
+	return { id, name, committed, samples, slices: log.slices, received: slices.map((s) => s.position) };
 }
 
 /** Takes what arrived, whole or not at all; or forgets it. */
@@ -84,7 +85,7 @@ export async function endLog(
 	now: number
 ): Promise<{ answer: { id: string; samples: number }; repeated: boolean }> {
 	// Read before the transaction: a million rows take a second, and nothing is locked meanwhile.
-	const log = body.outcome === 'commit' && !(await ended(db, body.id)) ? await readArrived(db, body.logId) : null;
+	const log = body.outcome === 'commit' && !(await ended(db, body.id)) ? await readArrived(db, body.logId, body.slices) : null;
 	return await writeOnce(db, { id: body.id, kind: 'logEnd', body, now }, async (tx) => {
 		const head = await arriving(tx, body.logId);
 		await tx.delete(seriesSlice).where(eq(seriesSlice.seriesId, body.logId));
@@ -115,17 +116,19 @@ async function arriving(db: Reader, logId: string) {
 	return log;
 }
 
-async function readArrived(db: Database, logId: string): Promise<GaugeLog> {
+async function readArrived(db: Database, logId: string, came: number | undefined): Promise<GaugeLog> {
 	const head = await arriving(db, logId);
+	const slices = head.slices ?? came;
+	if (slices === undefined) throw refuseField('slices', 'missing', 'say how many came: the log was announced without');
 	const reader = new LogReader(head.axis as LogLayout);
 	// A character may be cut in two between slices.
 	const decoder = new TextDecoder('utf-8');
-	for (let position = 0; position < (head.slices ?? 0) && !reader.failed; position++) {
+	for (let position = 0; position < slices && !reader.failed; position++) {
 		const [slice] = await db
 			.select({ bytes: seriesSlice.bytes })
 			.from(seriesSlice)
 			.where(and(eq(seriesSlice.seriesId, logId), eq(seriesSlice.position, position)));
-		if (!slice) throw new Problem(409, `Slice ${position + 1} of ${head.slices} has not arrived yet.`);
+		if (!slice) throw new Problem(409, `Slice ${position + 1} of ${slices} has not arrived yet.`);
 		reader.push(decoder.decode(slice.bytes, { stream: true }));
 		await breath();
 	}

@@ -1,6 +1,8 @@
+import { createHash } from 'node:crypto';
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import { applyAmendments, leftOutOf, type Amendment } from '$lib/core/amendments/apply';
 import { envelope, type Envelope } from '$lib/core/diameter/log/envelope';
+import { runsWithout, type SampleRange } from '$lib/core/diameter/log/left-out';
 import { positionAt, type GaugeLog } from '$lib/core/diameter/log/gauge-log';
 import { summarySteps, type LogSummary } from '$lib/core/diameter/log/summary';
 import type { LoggedStrand } from '$lib/core/evidence';
@@ -26,12 +28,20 @@ export async function loadLogs(
 	const logs = new Map<string, LoggedStrand[]>();
 	for (const row of rows) {
 		const spoolId = row.spoolId as string;
-		const summary = await summaryOf(db, row, nominalOf(spoolId));
+		const amended = amendments.get(spoolId) ?? [];
+		const parts = leftOutOf(row.id, amended);
+		// Left out bit by bit until nothing is left: then it is struck out, and its picture is still the whole.
+		const nothing = parts.length > 0 && runsWithout(row.samples, parts).length === 0;
+		const summary = await summaryOf(db, row, nominalOf(spoolId), nothing ? [] : parts);
+		const leftOut = parts.map(({ amendmentId, reason }, i) => {
+			const { fromM, toM } = summary.leftOut[i] ?? summary;
+			return { amendmentId, reason, fromM, toM };
+		});
 		const log = applyAmendments(
-			{ id: row.id, name: row.name ?? '', at: row.startedAt, instrumentId: row.instrumentId, summary },
-			amendments.get(spoolId) ?? []
+			{ id: row.id, name: row.name ?? '', at: row.startedAt, instrumentId: row.instrumentId, summary, leftOut },
+			amended
 		);
-		logs.set(spoolId, [...(logs.get(spoolId) ?? []), log]);
+		logs.set(spoolId, [...(logs.get(spoolId) ?? []), nothing ? { ...log, status: 'excluded' } : log]);
 	}
 	return logs;
 }
@@ -39,11 +49,13 @@ export async function loadLogs(
 type Row = typeof series.$inferSelect;
 
 /** Worked out once for a version of core and a nominal diameter, and kept; never trusted beyond them. */
-async function summaryOf(db: Reader, row: Row, nominalMm: number): Promise<LogSummary> {
-	const madeBy = `${CORE_VERSION} ${nominalMm}`;
+async function summaryOf(db: Reader, row: Row, nominalMm: number, leftOut: readonly SampleRange[]): Promise<LogSummary> {
+	const parts = leftOut.map(({ from, to }) => `${from}-${to}`).join(' ');
+	// Short enough for its column however many parts there are.
+	const madeBy = `${CORE_VERSION} ${nominalMm}${parts && ` ${createHash('sha256').update(parts).digest('base64').slice(0, 22)}`}`;
 	const [known] = await db.select().from(seriesSummary).where(eq(seriesSummary.seriesId, row.id));
 	if (known?.madeBy === madeBy) return known.summary as LogSummary;
-	const steps = summarySteps(await readLog(db, row), nominalMm);
+	const steps = summarySteps(await readLog(db, row), nominalMm, leftOut);
 	let step = steps.next();
 	while (!step.done) {
 		await breath();
@@ -65,11 +77,16 @@ async function readLog(db: Reader, row: Row): Promise<GaugeLog> {
 	return log;
 }
 
-/** Columns of a picture of part of a log, for any zoom. */
-export async function logPicture(db: Reader, logId: string, range: { fromM?: number; toM?: number; columns: number }): Promise<Envelope> {
+/** All samples of a log that was taken in. */
+export async function readWholeLog(db: Reader, logId: string): Promise<GaugeLog> {
 	const [row] = await db.select().from(series).where(eq(series.id, logId));
 	if (!row?.committed) throw notFound('log');
-	const log = await readLog(db, row);
+	return await readLog(db, row);
+}
+
+/** Columns of a picture of part of a log, for any zoom. */
+export async function logPicture(db: Reader, logId: string, range: { fromM?: number; toM?: number; columns: number }): Promise<Envelope> {
+	const log = await readWholeLog(db, logId);
 	const fromM = range.fromM ?? positionAt(log.position, 0);
 	const toM = range.toM ?? positionAt(log.position, log.along.length - 1);
 	return envelope(log, Math.min(fromM, toM), Math.max(fromM, toM), range.columns);

@@ -48,6 +48,7 @@ export async function loadAmendments(db: Reader, spoolIds: string[]): Promise<Ma
 				undoesId: r.undoesId,
 				replacement: r.replacement,
 				reason: r.reason,
+				range: r.rangeFrom === null || r.rangeTo === null ? null : { from: r.rangeFrom, to: r.rangeTo },
 				at: r.at
 			}))
 		])

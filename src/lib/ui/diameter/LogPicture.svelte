@@ -3,34 +3,46 @@
 	import type { LoggedStrand } from '$lib/core/evidence';
 	import { ticks } from 'd3-array';
 	import { fixed, upTo } from '../words/numbers';
+	import { ribbonPath } from './ribbon';
 
-	type Props = { log: LoggedStrand; code: string; hex: string | null; limits: { lowMm: number; highMm: number } | null; nominalMm: number };
-	let { log, code, hex, limits, nominalMm }: Props = $props();
+	type Props = {
+		log: LoggedStrand;
+		code: string;
+		hex: string | null;
+		limits: { lowMm: number; highMm: number } | null;
+		nominalMm: number;
+		biasMm: number;
+		/** The part that is looked at; null for all of it. */
+		looked?: { fromM: number; toM: number } | null;
+	};
+	let { log, code, hex, limits, nominalMm, biasMm, looked = $bindable(null) }: Props = $props();
 	const W = 640;
 	const H = 200;
 	const box = { left: 44, right: 6, top: 8, bottom: 22 };
 	const whole = $derived(log.summary.picture);
 	let part = $state.raw<Envelope | null>(null);
 	let asked = 0;
-	const shown = $derived(part ?? whole);
+	const asRead = $derived(part ?? whole);
+	/** As the figures take it: what the gauge shows too much is off. */
+	const shown = $derived({
+		...asRead,
+		columns: asRead.columns.map((c) => ({ ...c, lowMm: c.lowMm - biasMm, highMm: c.highMm - biasMm }))
+	});
 	const zoomed = $derived(part !== null && part.toM - part.fromM < 0.999 * (whole.toM - whole.fromM));
 	/** One scale of diameter for every zoom, so that a bump looks the same near and far. */
 	const range = $derived({
-		low: Math.min(log.summary.lowMm, limits?.lowMm ?? nominalMm) - 0.005,
-		high: Math.max(log.summary.highMm, limits?.highMm ?? nominalMm) + 0.005
+		low: Math.min(log.summary.lowMm - biasMm, limits?.lowMm ?? nominalMm) - 0.005,
+		high: Math.max(log.summary.highMm - biasMm, limits?.highMm ?? nominalMm) + 0.005
 	});
 	const x = $derived((m: number) => box.left + ((m - shown.fromM) / (shown.toM - shown.fromM || 1)) * (W - box.left - box.right));
 	const y = $derived((mm: number) => box.top + ((range.high - mm) / (range.high - range.low)) * (H - box.top - box.bottom));
-	const ribbon = $derived.by(() => {
-		const columns = shown.columns;
-		// A column of one reading still has the height of a hair.
-		const top = columns.map((c) => `${x(c.positionM).toFixed(1)},${(y(c.highMm) - 0.4).toFixed(1)}`);
-		const bottom = [...columns].reverse().map((c) => `${x(c.positionM).toFixed(1)},${(y(c.lowMm) + 0.4).toFixed(1)}`);
-		return columns.length ? `M${top.join('L')}L${bottom.join('L')}Z` : '';
-	});
+	const ribbon = $derived(ribbonPath(shown.columns, x, y));
 	const outside = $derived(limits ? shown.columns.filter((c) => c.highMm > limits.highMm || c.lowMm < limits.lowMm) : []);
 	const single = $derived(shown.columns.length > 0 && shown.columns.every((c) => c.samples === 1));
 
+	$effect(() => {
+		looked = zoomed ? { fromM: shown.fromM, toM: shown.toM } : null;
+	});
 	$effect(() => {
 		// Another log: its own whole picture first.
 		void log.id;
@@ -83,6 +95,18 @@
 		onkeydown={keys}
 		ondblclick={(event) => zoom(0.25, metresAt(event))}
 	>
+		<defs>
+			<pattern id="left-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+				<rect width="7" height="7" fill="var(--panel)" opacity="0.6" /><line
+					x1="0"
+					x2="0"
+					y1="0"
+					y2="7"
+					stroke="var(--muted)"
+					stroke-width="2"
+				/>
+			</pattern>
+		</defs>
 		{#each ticks(range.low, range.high, 4) as tick (tick)}
 			<line x1={box.left} x2={W - box.right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
 			<text x={box.left - 5} y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
@@ -95,6 +119,17 @@
 		{/if}
 		{#each outside as c (c.positionM)}
 			<path d="M{x(c.positionM) - 2.5},{H - box.bottom + 1}l2.5,-5l2.5,5z" fill="var(--harm)" />
+		{/each}
+		{#each log.leftOut.filter((l) => l.toM >= shown.fromM && l.fromM <= shown.toM) as l (l.amendmentId)}
+			{@const [left, right] = [x(Math.max(l.fromM, shown.fromM)), x(Math.min(l.toM, shown.toM))]}
+			<rect
+				x={left}
+				y={box.top}
+				width={Math.max(1.5, right - left)}
+				height={H - box.top - box.bottom}
+				fill="url(#left-out)"
+				stroke="var(--muted)"
+			/>
 		{/each}
 		{#each ticks(shown.fromM, shown.toM, 6) as tick (tick)}
 			<text x={x(tick)} y={H - 6} font-size="11" text-anchor="middle" fill="var(--muted)">{upTo(tick, 3)}</text>

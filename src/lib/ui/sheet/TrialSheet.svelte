@@ -7,7 +7,7 @@
 	import { findingLabel } from '../figures/label';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
-	import { missingWords } from '../words/messages';
+	import { missingWords, sentence } from '../words/messages';
 	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder } from '../words/quantities';
 	import { stationHref } from './station-href';
 
@@ -100,6 +100,11 @@
 										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
 										<span class="flex min-h-[14px] items-baseline gap-1.5 text-[0.8rem] leading-none font-bold">
 											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span
+												>{/if}
+											{#if main.word}<span
+													class="font-normal whitespace-nowrap {main.word.id === 'word.jams' || main.word.id === 'word.broken'
+														? 'text-harm'
+														: 'text-muted'}">{sentence(main.word)}</span
 												>{/if}
 											{#if flagged(spool.id, def.id)}
 												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>

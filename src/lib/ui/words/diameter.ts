@@ -49,6 +49,21 @@ export const DIAMETER_SENTENCES: Record<string, (p: Params) => string> = {
 		`The finest instrument alone counts here: ${readings(p)}; ${plural(num(p, 'leftAside'), 'reading')} of coarser ones left aside.`,
 	diameterOdd: (p) => `The reading ${String(p.typed)} is far from its neighbours.`,
 	outsideCount: (p) => `${num(p, 'outside')} of ${readings(p)} outside as read.`,
+	outsideModelled: (p) =>
+		`A bell-shaped spread with the instrument taken out makes ${pct(num(p, 'pct'))} of the length outside (95 % bounds ${pct(num(p, 'lowPct'))} and ${pct(num(p, 'highPct'))}).`,
+	differsByChance: (p) => `The two differ by no more than ${readings(p)} can show.`,
+	differsByScatter: () => 'More is read outside than lies outside: the instrument’s own scatter pushes readings over the limit.',
+	differsByTails: () =>
+		'More is read outside than a bell-shaped spread makes: single thick or thin places. Look for them in the strand; a mean hides them.',
+	differsByStep: (p) =>
+		`Fewer are read outside: a display of ${mm(num(p, 'step'), 3)} steps rounds onto the limit, and a reading on the limit is inside.`,
+	differsByBunching: () =>
+		'Fewer are read outside than a bell-shaped spread makes: the diameter keeps near its ends, as with a swing or two levels.',
+	'word.kept': (p) => `keeps ${tol(p)}`,
+	'word.broken': (p) => `breaks ${tol(p)}`,
+	'word.undecided': (p) => `${tol(p)} undecided`,
+	'word.onePlace': () => 'one place only',
+	'word.jams': () => '▲ can jam',
 	spreadHidden: (p) =>
 		`The readings scatter by ${mm(num(p, 'sd'), 4)}, hardly more than the instrument does alone (${mm(num(p, 'repeat'), 4)}): the strand’s own spread is hidden by it.`,
 	spreadSeen: (p) =>

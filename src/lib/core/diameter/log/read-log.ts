@@ -63,13 +63,18 @@ export class LogReader {
 		if (end >= 0) this.#take(whole.slice(0, end));
 	}
 
+	/** What was read so far, for a picture while a gauge still measures; a line that is not whole yet is not in it. */
+	soFar(): GaugeLog {
+		return { along: this.#along.values(), across: this.#across?.values() ?? null, position: this.#position() };
+	}
+
 	/** @returns the log, or the errors by row; an empty file is an error of row 1 */
 	finish(): { ok: true; log: GaugeLog } | { ok: false; errors: LogRowError[] } {
 		if (this.#rest.trim() !== '') this.#take(this.#rest);
 		this.#rest = '';
 		if (this.#errors.length === 0 && this.#along.length === 0) this.#errors.push({ row: 1, code: 'missing', text: '' });
 		if (this.#errors.length > 0) return { ok: false, errors: this.#errors.slice(0, MOST_ERRORS) };
-		return { ok: true, log: { along: this.#along.values(), across: this.#across?.values() ?? null, position: this.#position() } };
+		return { ok: true, log: this.soFar() };
 	}
 
 	#take(lines: string): void {

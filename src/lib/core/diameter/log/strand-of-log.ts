@@ -69,7 +69,7 @@ function wilsonAt(share: number, n: number, z: number): number {
  * @example placesOfLog(summary, 0).length // 60
  */
 export function placesOfLog(summary: LogSummary, biasMm: number): PlaceReadings[] {
-	const { columns } = summary.picture;
+	const columns = summary.picture.columns.filter((c) => !summary.leftOut.some((l) => c.positionM >= l.fromM && c.positionM <= l.toM));
 	const per = Math.max(1, Math.ceil(columns.length / PLACES));
 	return Array.from({ length: Math.ceil(columns.length / per) }, (_, index) => {
 		const here = columns.slice(index * per, (index + 1) * per);

@@ -3,6 +3,7 @@ import { spreadOf } from '../../stats/spread';
 import { findBumps, type Bumps } from './bumps';
 import { envelope, type Envelope } from './envelope';
 import { diameterAt, positionAt, type GaugeLog } from './gauge-log';
+import { runsWithout, withoutRanges, type SampleRange } from './left-out';
 import { findRhythm, type Rhythm } from './rhythm';
 import { worstMetre } from './worst-metre';
 
@@ -26,7 +27,10 @@ export type LogSummary = {
 	rhythm: Rhythm | null;
 	bumps: Bumps;
 	worstMetre: { fromM: number; rmsMm: number; samples: number } | null;
+	/** Of the whole log: what is left out stays to be seen. */
 	picture: Envelope;
+	/** Parts that do not count. */
+	leftOut: { fromM: number; toM: number }[];
 };
 
 /** Finest bin: half a micrometre, finer than gauges show. */
@@ -38,12 +42,13 @@ const BUMP_OVER_MM = 0.05;
 
 /**
  * Works out a log once; the record stays what it was. For a strand of two axes the mean of both counts as its diameter.
- * Errors: throws a RangeError for an empty log.
+ * Errors: throws a RangeError for an empty log, or one of which all is left out.
  * @param nominalMm diameter the profile assumes
+ * @param leftOut ranges of samples that do not count
  * @example summarise(log, 1.75).rhythm?.periodM // 1.83
  */
-export function summarise(log: GaugeLog, nominalMm: number): LogSummary {
-	const steps = summarySteps(log, nominalMm);
+export function summarise(log: GaugeLog, nominalMm: number, leftOut: readonly SampleRange[] = []): LogSummary {
+	const steps = summarySteps(log, nominalMm, leftOut);
 	for (;;) {
 		const step = steps.next();
 		if (step.done) return step.value;
@@ -54,7 +59,9 @@ export function summarise(log: GaugeLog, nominalMm: number): LogSummary {
  * The same in steps, so that a server can answer others between them.
  * @example for (const _ of summarySteps(log, 1.75)) await breath()
  */
-export function* summarySteps(log: GaugeLog, nominalMm: number): Generator<undefined, LogSummary> {
+export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: readonly SampleRange[] = []): Generator<undefined, LogSummary> {
+	const log = withoutRanges(whole, leftOut);
+	if (!log) throw new RangeError('summarise: all of it is left out');
 	const n = log.along.length;
 	const diameters = log.across ? Float64Array.from({ length: n }, (_, i) => diameterAt(log, i)) : log.along;
 	const over = spreadOf(diameters);
@@ -71,9 +78,10 @@ export function* summarySteps(log: GaugeLog, nominalMm: number): Generator<undef
 	const bumps = findBumps(log, nominalMm + BUMP_OVER_MM);
 	yield;
 	const worst = worstMetre(log, nominalMm);
-	const picture = envelope(log, fromM, toM, PICTURE_COLUMNS);
+	const last = whole.along.length - 1;
+	const picture = envelope(whole, positionAt(whole.position, 0), positionAt(whole.position, last), PICTURE_COLUMNS);
 	yield;
-	const rhythm = log.position.kind === 'even' ? findRhythm(diameters, log.position.stepM) : null;
+	const rhythm = rhythmOf(whole, leftOut);
 	return {
 		n,
 		nEffective,
@@ -90,8 +98,24 @@ export function* summarySteps(log: GaugeLog, nominalMm: number): Generator<undef
 		rhythm,
 		bumps,
 		worstMetre: worst,
-		picture
+		picture,
+		leftOut: leftOut.map(({ from, to }) => ({
+			fromM: positionAt(whole.position, from),
+			toM: positionAt(whole.position, Math.min(to, last))
+		}))
 	};
+}
+
+/** A rhythm needs even steps: it is sought in the longest part that nothing was taken out of. */
+function rhythmOf(whole: GaugeLog, leftOut: readonly SampleRange[]): Rhythm | null {
+	if (whole.position.kind !== 'even') return null;
+	const [longest] = runsWithout(whole.along.length, leftOut).sort((a, b) => b.to - b.from - (a.to - a.from));
+	if (!longest) return null;
+	const { from, to } = longest;
+	return findRhythm(
+		Float64Array.from({ length: to - from + 1 }, (_, i) => diameterAt(whole, from + i)),
+		whole.position.stepM
+	);
 }
 
 function ovalityOf(log: GaugeLog): LogSummary['ovalityMm'] {

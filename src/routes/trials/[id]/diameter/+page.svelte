@@ -19,7 +19,10 @@
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
-	import LogHistogram from '$lib/ui/diameter/LogHistogram.svelte';
+	import Histogram from '$lib/ui/diameter/Histogram.svelte';
+	import { barsOfLog, barsOfReadings } from '$lib/ui/diameter/histogram-bars';
+	import LiveGauge from '$lib/ui/diameter/LiveGauge.svelte';
+	import LeaveOut from '$lib/ui/diameter/LeaveOut.svelte';
 	import LogPicture from '$lib/ui/diameter/LogPicture.svelte';
 	import LogUpload from '$lib/ui/diameter/LogUpload.svelte';
 	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
@@ -31,7 +34,7 @@
 	import { hereAndNow, newId, send } from '$lib/ui/form/send';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { sentence } from '$lib/ui/words/messages';
-	import { plural, upTo } from '$lib/ui/words/numbers';
+	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -39,7 +42,10 @@
 	let field = $state<CaptureField>();
 	let list = $state<ReadingList>();
 	let logUpload = $state<LogUpload>();
+	let liveGauge = $state<LiveGauge>();
 	let instrumentId = $state('');
+	/** Fewer readings make no shape. */
+	const ENOUGH_TO_SEE = 5;
 	/** Where label and handbook say nothing: a kilogram of a common plastic. */
 	const USUAL = { massG: 1000, densityGcm3: 1.24 };
 
@@ -95,6 +101,13 @@
 		);
 	});
 	const log = $derived(evidence?.logs.filter((l) => l.status === 'counts').at(-1) ?? null);
+	let looked = $state<{ fromM: number; toM: number } | null>(null);
+	/** What the gauge of the log shows too much, by its check. */
+	const logBiasMm = $derived.by(() => {
+		const gauge = data.instruments.find((i) => i.id === log?.instrumentId);
+		return log ? instrumentBudget(gauge ? { ...gauge, quantity: 'length' } : null, nominalMm, log.at).biasMm : 0;
+	});
+	const read = $derived(evidence ? strandOfReadings(evidence, nominalMm) : null);
 	const struckLogs = $derived(evidence?.logs.filter((l) => l.status === 'excluded') ?? []);
 	const odd = $derived(oddReadings(counted)[0]);
 	const done = $derived(testing ? plan?.state === 'decided' : at >= perSpool);
@@ -250,11 +263,20 @@
 		{/if}
 		{#if log}
 			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">Strand as the gauge saw it: {log.name}</h2>
-			<LogPicture {log} code={evidence.spool.code} hex={evidence.spool.colourHex} limits={claim} {nominalMm} />
+			<LogPicture
+				{log}
+				code={evidence.spool.code}
+				hex={evidence.spool.colourHex}
+				limits={claim}
+				{nominalMm}
+				biasMm={logBiasMm}
+				bind:looked
+			/>
+			<LeaveOut {log} {looked} onchange={() => void reload()} />
 			<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
-			<LogHistogram summary={log.summary} limits={claim} biasMm={0} />
+			<Histogram bars={barsOfLog(log.summary.histogram, logBiasMm, claim)} limits={claim} n={log.summary.n} of="sample" />
 			<p class="small mt-1">
-				Pictures show the samples as they are; a checked gauge’s bias is taken off in the figures.
+				{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is taken off here.{/if}
 				<button type="button" class="link" onclick={() => void strikeOut(log.id)}>Strike this log out</button>
 			</p>
 		{:else if mean.figure.kind === 'strand'}
@@ -269,6 +291,15 @@
 				height={88}
 				label="Strand of {evidence.spool.code}: {mean.figure.places.length} places, n {mean.n}"
 			/>
+			{#if read && read.strand.n >= ENOUGH_TO_SEE}
+				<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter was read{claim ? ', limits dashed' : ''}</h2>
+				<Histogram
+					bars={barsOfReadings(read.valuesMm, read.strand.budget.resolutionMm, claim)}
+					limits={claim}
+					n={read.strand.n}
+					of="reading"
+				/>
+			{/if}
 		{/if}
 		<dl class="mt-4 grid grid-cols-[4.5rem_1fr] gap-y-2">
 			{#each ['along', 'across'] as way (way)}
@@ -287,8 +318,18 @@
 		{/each}
 		{#key evidence.spool.id}
 			<PasteReadings {take} />
+			<LiveGauge
+				bind:this={liveGauge}
+				spoolId={evidence.spool.id}
+				{instrumentId}
+				hex={evidence.spool.colourHex}
+				limits={claim}
+				ontaken={() => void reload()}
+			/>
 			<LogUpload bind:this={logUpload} spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
-			{#if page.data.instance === 'demo'}<StandIn {nominalMm} {keep} offer={(file) => void logUpload?.offer(file)} />{/if}
+			{#if page.data.instance === 'demo'}
+				<StandIn {nominalMm} {keep} offer={(file) => void logUpload?.offer(file)} live={(name, layout) => liveGauge?.begin(name, layout)} />
+			{/if}
 		{/key}
 		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
 		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}

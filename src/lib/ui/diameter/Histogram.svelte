@@ -1,22 +1,12 @@
 <script lang="ts">
-	import type { LogSummary } from '$lib/core/diameter/log/summary';
 	import { ticks } from 'd3-array';
-	import { fixed } from '../words/numbers';
+	import { fixed, plural } from '../words/numbers';
+	import type { Bar, Limits } from './histogram-bars';
 
-	let { summary, limits, biasMm }: { summary: LogSummary; limits: { lowMm: number; highMm: number } | null; biasMm: number } = $props();
+	type Props = { bars: Bar[]; limits: Limits | null; n: number; of: 'reading' | 'sample' };
+	let { bars, limits, n, of }: Props = $props();
 	const W = 640;
 	const H = 120;
-	const BARS = 80;
-	/** Bins put together until bars can be told apart. */
-	const bars = $derived.by(() => {
-		const { startMm, binMm, counts } = summary.histogram;
-		const per = Math.max(1, Math.ceil(counts.length / BARS));
-		return Array.from({ length: Math.ceil(counts.length / per) }, (_, i) => ({
-			fromMm: startMm + (i * per - 0.5) * binMm - biasMm,
-			toMm: startMm + ((i + 1) * per - 0.5) * binMm - biasMm,
-			count: counts.slice(i * per, (i + 1) * per).reduce((a, b) => a + b, 0)
-		}));
-	});
 	const most = $derived(Math.max(...bars.map((b) => b.count)));
 	const range = $derived({
 		low: Math.min(bars[0]?.fromMm ?? 0, (limits?.lowMm ?? Infinity) - 0.002),
@@ -30,7 +20,7 @@
 	class="block w-full"
 	style:max-width="{W}px"
 	role="img"
-	aria-label="How often each diameter occurs, {fixed(range.low, 3)} to {fixed(range.high, 3)} mm, {summary.n} samples"
+	aria-label="How often each diameter occurs, {fixed(range.low, 3)} to {fixed(range.high, 3)} mm, {plural(n, of)}"
 >
 	{#each bars as bar (bar.fromMm)}
 		{@const height = bar.count === 0 ? 0 : Math.max(1.5, (bar.count / most) * (H - 26))}
@@ -39,7 +29,7 @@
 			y={H - 20 - height}
 			width={Math.max(0.8, x(bar.toMm) - x(bar.fromMm) - 0.4)}
 			{height}
-			fill={limits && (bar.fromMm > limits.highMm || bar.toMm < limits.lowMm) ? 'var(--harm)' : 'var(--water)'}
+			fill={bar.outside ? 'var(--harm)' : 'var(--water)'}
 		/>
 	{/each}
 	{#if limits}

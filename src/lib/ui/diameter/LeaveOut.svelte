@@ -1,0 +1,61 @@
+<script lang="ts">
+	import type { LoggedStrand } from '$lib/core/evidence';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import { hereAndNow, newId, send } from '../form/send';
+	import { upTo } from '../words/numbers';
+
+	type Props = { log: LoggedStrand; looked: { fromM: number; toM: number } | null; onchange: () => void };
+	let { log, looked, onchange }: Props = $props();
+	let open = $state(false);
+	let typed = $state({ from: '', to: '', reason: '' });
+	let errors = $state.raw<FieldError[]>([]);
+	/** Where the server's words for a field stand here. */
+	const FIELDS: Record<string, string> = { 'range.fromM': 'from', 'range.toM': 'to', range: 'to', reason: 'reason' };
+	const metres = (text: string) => (/^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : null);
+
+	function begin(): void {
+		const part = looked ?? { fromM: log.summary.fromM, toM: Math.min(log.summary.toM, log.summary.fromM + 1) };
+		typed = { from: upTo(part.fromM, 2), to: upTo(part.toM, 2), reason: '' };
+		errors = [];
+		open = true;
+	}
+	async function amend(body: object): Promise<boolean> {
+		const sent = await send('amendments', { id: newId(), targetKind: 'log', targetId: log.id, ...body, ...hereAndNow() });
+		if (sent.ok) onchange();
+		else if (sent.errors.length) errors = sent.errors.map((e) => ({ ...e, path: FIELDS[e.path] ?? 'reason' }));
+		else errors = [{ path: 'reason', code: 'failed', message: sent.title }];
+		return sent.ok;
+	}
+	async function leaveOut(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const [fromM, toM] = [metres(typed.from), metres(typed.to)];
+		if (fromM === null || toM === null) {
+			errors = [{ path: fromM === null ? 'from' : 'to', code: 'notANumber', message: 'must be a number of metres' }];
+			return;
+		}
+		if (await amend({ action: 'exclude', range: { fromM, toM }, reason: typed.reason })) open = false;
+	}
+</script>
+
+{#each log.leftOut as part (part.amendmentId)}
+	<p class="small mt-1">
+		Left out: {upTo(part.fromM, 2)} to {upTo(part.toM, 2)} m, {part.reason}.
+		<button type="button" class="link" onclick={() => void amend({ action: 'undo', undoesId: part.amendmentId })}>Let it count again</button
+		>
+	</p>
+{/each}
+{#if open}
+	<form class="panel mt-2 space-y-2 px-3 py-2" novalidate onsubmit={leaveOut} aria-label="Leave a part of the log out">
+		<div class="grid grid-cols-[7rem_7rem_1fr] gap-3">
+			<Field id="leave-from" path="from" label="From metre" bind:value={typed.from} {errors} inputmode="decimal" />
+			<Field id="leave-to" path="to" label="to metre" bind:value={typed.to} {errors} inputmode="decimal" />
+			<Field id="leave-reason" path="reason" label="Why" bind:value={typed.reason} {errors} placeholder="the gauge was touched" />
+		</div>
+		<Button type="submit" size="xs" class="bg-act! text-on-act!">Leave it out</Button>
+		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
+	</form>
+{:else}
+	<button type="button" class="link text-[0.9rem]" onclick={begin}>Leave a part out{looked ? ' (what is shown)' : ''}</button>
+{/if}

@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { barsOfLog, barsOfReadings } from './histogram-bars';
+
+const limits = { lowMm: 1.73, highMm: 1.77 };
+
+describe('bars of a histogram', () => {
+	it('one for each value shown, as wide as the step; a reading on a limit is inside', () => {
+		const bars = barsOfReadings([1.75, 1.77, 1.75, 1.78, 1.72, 0.1 + 1.65], 0.01, limits);
+		expect(bars.map((b) => b.count)).toEqual([1, 3, 1, 1]);
+		expect(bars.map((b) => b.outside)).toEqual([true, false, false, true]);
+		expect(bars[0]?.fromMm).toBeCloseTo(1.715, 9);
+		expect(bars[0]?.toMm).toBeCloseTo(1.725, 9);
+		expect(barsOfReadings([], 0.01, null)).toEqual([]);
+	});
+	it('of a log: never more than can be told apart, no sample lost, bias off', () => {
+		const counts = Array.from({ length: 201 }, (_, i) => i);
+		const bars = barsOfLog({ startMm: 1.7, binMm: 0.0005, counts }, 0.003, limits);
+		expect(bars.length).toBeLessThanOrEqual(80);
+		expect(bars.reduce((sum, b) => sum + b.count, 0)).toBe((200 * 201) / 2);
+		expect(bars[0]?.fromMm).toBeCloseTo(1.7 - 0.00025 - 0.003, 9);
+		expect(bars[0]?.outside).toBe(true);
+		expect(bars.some((b) => !b.outside)).toBe(true);
+		expect(barsOfLog({ startMm: 1.7, binMm: 0.0005, counts: [3] }, 0, null)).toHaveLength(1);
+	});
+});
