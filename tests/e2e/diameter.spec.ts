@@ -132,6 +132,19 @@ test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off,
 	await page.keyboard.press('Home');
 	await expect(page.getByText('no thickening lost')).toBeVisible();
 
+	// The thickening was the gauge being touched: that part is left out, and can come back.
+	await page.getByRole('button', { name: 'Leave a part out' }).click();
+	await page.getByLabel('From metre').fill('119');
+	await page.getByLabel('to metre').fill('121,5');
+	await page.keyboard.press('Enter');
+	await expect(page.locator('#leave-reason-error')).toContainText('say why');
+	await page.getByLabel('Why').fill('somebody touched the gauge');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('Left out: 119 to 121.5 m, somebody touched the gauge.')).toBeVisible();
+	await expect(page.getByText('1 thickening can jam')).toBeHidden();
+	await page.getByRole('button', { name: 'Let it count again' }).click();
+	await expect(page.getByText('1 thickening can jam')).toBeVisible();
+
 	await page.getByRole('button', { name: 'Strike this log out' }).click();
 	await expect(saying(page)).toContainText('No reading yet');
 	await page.getByRole('button', { name: 'Let it count again' }).click();
@@ -210,4 +223,80 @@ test('in the demo a made-up caliper types through the same door, and spools stan
 	await enter(page, '0.947');
 	await expect(page.getByTestId('pairs-calibratedFlow')).toContainText('differ by 0.027: cannot be told');
 	await allKept(page);
+});
+
+test('in the demo a made-up line gauge measures live: drawn as it comes, kept although the server is away for a while', async ({
+	page
+}) => {
+	const { trialId } = await makeTrial(server.url, 'Live', [{ labelTolerance: '0.05 mm' }]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	let away = true;
+	let tries = 0;
+	await page.route('**/slices/*', async (route) => {
+		tries++;
+		if (away) await route.abort();
+		else await route.continue();
+	});
+	await page.getByRole('button', { name: 'a line gauge measures live' }).click();
+	const live = page.getByRole('region', { name: 'The gauge measures' });
+	await expect(live.getByRole('img', { name: /^Strand so far/ })).toBeVisible();
+	await expect.poll(() => tries, { timeout: 20_000 }).toBeGreaterThan(1);
+	await expect(live).toContainText('taking it in', { timeout: 20_000 });
+	away = false;
+	await expect(page.getByRole('img', { name: /^Strand of .* 0 to 119.99 m/ })).toBeVisible({ timeout: 20_000 });
+	await expect(page.getByText('1 thickening can jam')).toBeVisible();
+	await expect(saying(page)).toContainText('the label’s ±0.05 mm');
+});
+
+test('a gauge study by keys: who reads where, a slip refused, taken back, closed and gone on with, kept', async ({ page }) => {
+	const id = await instrument('Studied caliper', '0.02 mm', '0.01 mm');
+	await open(page, `${server.url}/workshop/gauge-study/${id}`);
+	await tabTo(page, 'Who measures');
+	await type(page, 'Ines, Ines');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('must differ from each other')).toBeVisible();
+	await page.keyboard.press('Control+A');
+	await type(page, 'Ines, Jonas');
+	await tabTo(page, 'Marked places');
+	await page.keyboard.press('Control+A');
+	await type(page, '3');
+	await tabTo(page, 'Rounds');
+	await page.keyboard.press('Control+A');
+	await type(page, '2');
+	await page.keyboard.press('Enter');
+	const step = page.getByTestId('study-step');
+	await expect(step).toContainText('Ines');
+	await expect(page.getByRole('textbox', { name: /^Reading of place/ })).toBeFocused();
+	await enter(page, '17.5');
+	await expect(page.getByText('did you mean 1.75')).toBeVisible();
+	await page.keyboard.press('Control+A');
+	await enter(page, '1.99');
+	await expect(step).toContainText('1 of 12 read');
+	await page.keyboard.press('Backspace');
+	await expect(step).toContainText('0 of 12 read');
+	// What a place is shows in its reading; Jonas presses harder by 0.03 mm.
+	const read = async () => {
+		const text = (await step.textContent()) ?? '';
+		const place = Number(/place (\d)/.exec(text)?.[1]);
+		await enter(page, (1.7 + place * 0.02 - (text.includes('Jonas') ? 0.03 : 0)).toFixed(2));
+	};
+	for (let i = 0; i < 5; i++) {
+		await expect(step).toContainText(`${i} of 12 read`);
+		await read();
+	}
+	// Closed in the middle: what was typed is still there, and the order is the same.
+	await expect(step).toContainText('5 of 12 read');
+	const before = await step.textContent();
+	await page.reload();
+	await expect(step).toHaveText(before ?? '');
+	await page.getByRole('textbox', { name: /^Reading of place/ }).focus();
+	for (let i = 5; i < 12; i++) {
+		await expect(step).toContainText(`${i} of 12 read`);
+		await read();
+	}
+	await expect(page.getByText('Most of it is one rater against another')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep the study' }).click();
+	await expect(page.getByRole('heading', { name: /Ines, Jonas, in force/ })).toBeVisible();
+	await open(page, `${server.url}/workshop`);
+	await expect(page.getByText(/gauge study .*raters apart by 0\.02/)).toBeVisible();
 });

@@ -1,13 +1,14 @@
+import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
-import { amendmentBody, instrumentBody, instrumentCheckBody } from '../schemas/amendment';
+import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody } from '../schemas/amendment';
 import type { FieldError } from '../schemas/field-error';
 import { logBody, logEndBody } from '../schemas/gauge-log';
 import { read } from '../schemas/read';
 import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
-import { instrumentCheck, series, seriesChunk, seriesSlice, seriesSummary } from './db/schema';
+import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSummary } from './db/schema';
 import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
 import { logPicture } from './diameter/logs';
 import { postAmendment } from './amendments/post';
@@ -16,6 +17,7 @@ import { Problem } from './problem';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postInstrumentCheck } from './workshop/checks';
+import { postGaugeStudy, studiesOf } from './workshop/studies';
 import { listWorkshop, postInstrument } from './workshop/workshop';
 
 const NOW = Date.parse('2026-10-10T12:00:00Z');
@@ -56,6 +58,13 @@ describe('check of an instrument', () => {
 		const mean = async () => (await loadSpool(t.db, spoolId, NOW)).findings.find((f) => f.quantity === 'diameterMean');
 		const before = await mean();
 		await check(instrumentId, { referenceLimit: '0.001', readings: ['1.71', '1,71 mm', '1.71', '0.0677 in'] });
+		const given = { spoolId, quantity: 'diameter', typed: '1.76', instrumentId, placeIndex: 0 };
+		const later = new Date(NOW + 1000).toISOString();
+		const { id: readingId } = (await postReading(t.db, checked(readingBody, { ...given, takenAt: later }), NOW + 2000)).answer;
+		const [kept] = await t.db.select().from(reading).where(eq(reading.id, readingId));
+		expect(kept?.instrumentCheckId).toBe((await t.db.select().from(instrumentCheck))[0]?.id);
+		const undo = { targetKind: 'reading', targetId: readingId, action: 'exclude', reason: 'one too many', at: later };
+		await postAmendment(t.db, checked(amendmentBody, undo), NOW + 3000);
 		const after = await mean();
 		const bias = (1.71 * 3 + 0.0677 * 25.4) / 4 - 1.7;
 		expect(after?.estimate).toBeCloseTo((before?.estimate ?? 0) - bias, 9);
@@ -85,6 +94,48 @@ describe('check of an instrument', () => {
 		await postInstrumentCheck(t.db, body, NOW);
 		expect((await postInstrumentCheck(t.db, body, NOW)).repeated).toBe(true);
 		expect((await listWorkshop(t.db)).instruments.find((i) => i.id === instrumentId)?.checks).toHaveLength(1);
+	});
+});
+
+describe('gauge study', () => {
+	/** Two raters, three places, two rounds; the second presses harder. */
+	const readings = [0, 1].flatMap(() =>
+		[0, 1].flatMap((rater) => [0, 1, 2].map((place) => ({ place, rater, typed: (1.74 + place * 0.02 - rater * 0.015).toFixed(3) })))
+	);
+	const study = (instrumentId: string, given: object = {}) =>
+		postGaugeStudy(t.db, checked(gaugeStudyBody, { instrumentId, raters: ['Ada', 'Ben'], readings, at: AT, ...given }), NOW);
+
+	it('keeps its raw readings, and what was measured with the instrument is judged anew', async () => {
+		const instrumentId = await caliper();
+		const spoolId = (await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer.spoolId;
+		const given = { spoolId, quantity: 'diameter', instrumentId, takenAt: AT };
+		for (const typed of ['1.75', '1.76', '1.74', '1.75'])
+			await postReading(t.db, checked(readingBody, { ...given, typed, placeIndex: 0 }), NOW);
+		const largest = async () =>
+			(await loadSpool(t.db, spoolId, NOW)).findings
+				.find((f) => f.quantity === 'diameterMean')
+				?.messages.find((m) => m.id.startsWith('budget.'))?.id;
+		expect(await largest()).toBe('budget.errorLimit');
+		// Raters 0.04 mm apart outweigh an error limit of 0.02 mm, which is 0.0115 mm as a standard uncertainty.
+		const apart = readings.map((r) => ({ ...r, typed: (Number(r.typed) - r.rater * 0.04).toFixed(3) }));
+		await study(instrumentId, { readings: apart });
+		expect(await largest()).toBe('budget.raters');
+		const found = (await listWorkshop(t.db)).instruments.find((i) => i.id === instrumentId)?.studies[0];
+		expect(found).toMatchObject({ places: 3, raters: 2, repeats: 2 });
+		expect(found?.ratersSd).toBeCloseTo(0.055 / Math.SQRT2, 3);
+		expect((await studiesOf(t.db, instrumentId))[0]?.readings[3]).toEqual({ place: 0, rater: 1, typed: '1.685', value: 1.685 });
+	});
+	it('refuses by the reading, and a study that is not whole; nothing is stored', async () => {
+		const instrumentId = await caliper();
+		const slip = readings.map((r, i) => (i === 4 ? { ...r, typed: '17.4' } : r));
+		expect(await errorsOf(() => study(instrumentId, { readings: slip }))).toMatchObject([{ path: 'readings.4.typed' }]);
+		expect(await errorsOf(() => study(instrumentId, { readings: readings.slice(1) }))).toMatchObject([
+			{ path: 'readings', code: 'unbalanced' }
+		]);
+		expect(await errorsOf(() => study(instrumentId, { raters: ['Ada'] }))).toHaveLength(6);
+		expect(await errorsOf(() => study(instrumentId, { raters: ['Ada', 'Ben', 'Cy'] }))).toMatchObject([{ path: 'readings' }]);
+		expect(await errorsOf(() => study(v7()))).toMatchObject([{ path: 'instrumentId' }]);
+		expect(await studiesOf(t.db, instrumentId)).toEqual([]);
 	});
 });
 
@@ -191,6 +242,51 @@ describe('a gauge’s log', () => {
 		);
 		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(1);
 		expect((await logState(t.db, logId)).committed).toBe(true);
+	});
+	it('can be left out in part: the rest is judged, an undo brings it back, and never all of it', async () => {
+		const spoolId = await spoolOf();
+		const logId = await announce(spoolId, 1);
+		await putSlice(t.db, logId, 0, Buffer.from(['m,a,b', ...rows(5000)].join('\n')));
+		await end(logId, 'commit');
+		const amend = async (input: object) =>
+			(await postAmendment(t.db, checked(amendmentBody, { targetKind: 'log', targetId: logId, at: AT, ...input }), NOW)).answer.id;
+		const leave = (fromM: number, toM: number) => amend({ action: 'exclude', range: { fromM, toM }, reason: 'the gauge was touched' });
+		const seen = async () => {
+			const found = await findings(spoolId);
+			const bumps = found.find((f) => f.quantity === 'diameterSpread')?.messages.find((m) => m.id.startsWith('bumps'));
+			return { n: found.find((f) => f.quantity === 'diameterMean')?.n, bumps: bumps?.params.count ?? 0 };
+		};
+		const before = await seen();
+		expect(before).toEqual({ n: 5000, bumps: 1 });
+		// 43.21 m is the thickening; both ends belong to the part.
+		const part = await leave(43.2, 43.22);
+		expect(await seen()).toEqual({ n: 4997, bumps: 0 });
+		expect((await loadSpool(t.db, spoolId, NOW)).evidence.logs[0]?.leftOut).toMatchObject([{ amendmentId: part, fromM: 43.2, toM: 43.22 }]);
+		await amend({ action: 'undo', undoesId: part });
+		expect(await seen()).toEqual(before);
+		expect(await errorsOf(() => leave(0, 60))).toMatchObject([{ path: 'range' }]);
+		await leave(0, 30);
+		expect(await errorsOf(() => leave(30, 60))).toMatchObject([
+			{ path: 'range', message: 'this leaves nothing of the log; strike it out instead' }
+		]);
+		expect(await errorsOf(() => leave(70, 71))).toMatchObject([{ path: 'range', message: 'there is no sample between these positions' }]);
+		expect((await seen()).n).toBe(1999);
+		expect(await errorsOf(() => leave(2, 1))).toMatchObject([{ path: 'range.toM' }]);
+		const input = { targetKind: 'reading', targetId: logId, at: AT, action: 'exclude', range: { fromM: 0, toM: 1 }, reason: 'x' };
+		expect(await errorsOf(() => checked(amendmentBody, input))).toMatchObject([{ path: 'range' }]);
+	});
+	it('of a gauge that is still measuring: announced without a number, ended with one', async () => {
+		const spoolId = await spoolOf();
+		const body = checked(logBody, { spoolId, name: 'live', layout, at: AT });
+		const { id: logId } = (await announceLog(t.db, body, NOW)).answer;
+		const pieces = slicesOf(['m,a,b', ...rows(300)].join('\n'), 4000);
+		for (const [k, piece] of pieces.entries()) await putSlice(t.db, logId, k, piece);
+		expect(await logState(t.db, logId)).toMatchObject({ slices: null, committed: false });
+		expect(await errorsOf(() => end(logId, 'commit'))).toMatchObject([{ path: 'slices' }]);
+		const finish = (slices: number) => endLog(t.db, checked(logEndBody, { logId, outcome: 'commit', slices }), NOW);
+		await expect(finish(pieces.length + 1)).rejects.toMatchObject({ status: 409 });
+		expect((await finish(pieces.length)).answer.samples).toBe(300);
+		expect((await findings(spoolId)).find((f) => f.quantity === 'diameterMean')?.n).toBe(300);
 	});
 	it('refuses what cannot be: no such spool, one column for both axes, too many slices', async () => {
 		expect(await errorsOf(() => announce(v7(), 1))).toMatchObject([{ path: 'spoolId' }]);

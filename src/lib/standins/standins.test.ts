@@ -3,7 +3,7 @@ import { LogReader } from '$lib/core/diameter/log/read-log';
 import { summarise } from '$lib/core/diameter/log/summary';
 import { spreadOf } from '$lib/core/stats/spread';
 import { caliper } from './caliper';
-import { lineGauge, lineGaugeFile, type MadeStrand } from './line-gauge';
+import { lineGauge, lineGaugeFile, lineGaugeText, type MadeStrand } from './line-gauge';
 
 const strand: MadeStrand = {
 	meanMm: 1.75,
@@ -35,6 +35,11 @@ describe('stand-ins', () => {
 		expect(found.bumps.thickest[0]?.fromM).toBeGreaterThan(39.9);
 		expect(found.bumps.thickest[0]?.fromM).toBeLessThan(40.1);
 		expect(found.ovalityMm?.estimate).toBeCloseTo(0.004, 3);
+	});
+	it('a line gauge that measures live writes the same as its file, some lines at a time', () => {
+		const pieces = [...lineGaugeText(strand, gauge, 1000, 7, 240)];
+		expect(pieces).toHaveLength(5);
+		expect(pieces.join('')).toBe(lineGaugeFile(strand, gauge, 1000, 7));
 	});
 	it('the same seed gives the same strand, another one another', () => {
 		const first = (seed: number) => [...lineGauge(strand, gauge, 5, seed)].map((s) => s.along);

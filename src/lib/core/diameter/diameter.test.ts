@@ -103,6 +103,15 @@ describe('the sentence', () => {
 		expect(ids(mean(found))).toContain('instrument.onlyBroken');
 		expect(ids(mean(found))).toContain('budget.errorLimit');
 	});
+	it('comes to a word or two for the sheet', () => {
+		const word = (values: number[], instrument = micrometer) => mean(find(values, {}, instrument)).word;
+		expect(word(fine(0, 0.004))).toEqual({ id: 'word.kept', params: { tolerance: 0.02 } });
+		expect(word(fine(0.02, 0.012))?.id).toBe('word.broken');
+		expect(word(good, caliper)?.id).toBe('word.undecided');
+		expect(word([1.75, 1.76])?.id).toBe('word.onePlace');
+		expect(mean(find(good, { claims: [] })).word).toBeNull();
+		expect(word([])).toBeNull();
+	});
 	it('a caliper that is checked takes its bias off and may decide', () => {
 		const checked: Instrument = {
 			...caliper,

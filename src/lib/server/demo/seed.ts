@@ -1,8 +1,9 @@
 import { v7 } from 'uuid';
 import { randomNormal } from 'd3-random';
 import { FAILURE_WORDS, STRING_WORDS } from '$lib/core/readings/quantities';
+import { studyPlan } from '$lib/core/diameter/study-plan';
 import { randomSource, type RandomSource } from '$lib/core/random/source';
-import { amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
+import { gaugeStudyBody, amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
 import { read } from '$lib/schemas/read';
 import { readingBody } from '$lib/schemas/reading';
@@ -31,6 +32,7 @@ import { postVerdict } from '../verdicts/post';
 import { lineGaugeFile } from '$lib/standins/line-gauge';
 import { announceLog, endLog, putSlice } from '../diameter/arrive';
 import { postInstrumentCheck } from '../workshop/checks';
+import { postGaugeStudy } from '../workshop/studies';
 import { postInstrument, postPrinter } from '../workshop/workshop';
 import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
 
@@ -152,6 +154,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await loadHooks(bench, spool, at(index));
 	await useParts(bench, at(0), at(5));
 	await testClaims(bench, ids);
+	await studyCaliper(bench, caliper);
 	await logStrand(bench, at(5));
 	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
@@ -172,6 +175,18 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 		bench.now
 	);
 	return true;
+}
+
+/** Two observers read five marked places three times each with the caliper everybody uses. */
+async function studyCaliper(bench: DemoBench, instrumentId: string): Promise<void> {
+	const placesMm = [1.721, 1.738, 1.75, 1.762, 1.779];
+	const pressMm = [0.001, -0.005];
+	const readings = studyPlan({ places: 5, raters: 2, repeats: 3 }, bench.source).map(({ place, rater }) => {
+		const mm = (placesMm[place] as number) + (pressMm[rater] as number) + bench.normal(0, 0.004);
+		return { place, rater, typed: mm.toFixed(2) };
+	});
+	const study = { id: v7(), instrumentId, raters: ['Ines', 'Jonas'], readings, ...bench.tick(20) };
+	await postGaugeStudy(bench.db, checked(gaugeStudyBody, study), bench.now);
 }
 
 /** A borrowed micrometer, checked against a pin: what it says of four spools, over their whole length where there was time. */

@@ -1,9 +1,9 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, lte, sql } from 'drizzle-orm';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
-import { attempt, instrument, ownMeasure, reading, specimen, spool } from '../db/schema';
+import { attempt, instrument, instrumentCheck, ownMeasure, reading, specimen, spool } from '../db/schema';
 import { Problem, refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -36,6 +36,7 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		typedUnit: read.typedUnit,
 		resolution: read.resolution,
 		instrumentId: body.instrumentId,
+		instrumentCheckId: body.instrumentId ? await checkInForceId(tx, body.instrumentId, takenAt) : null,
 		takenAt,
 		zone: body.zone,
 		roomTemperatureC: body.roomTemperatureC,
@@ -51,6 +52,17 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 	};
 	await tx.insert(reading).values(row);
 	return { id: row.id, value: row.value, typedText: row.typedText, typedUnit: row.typedUnit };
+}
+
+/** The check of an instrument that was the last one when a reading was taken; findings ask again, since one may be made later. */
+async function checkInForceId(tx: Transaction, instrumentId: string, takenAt: number): Promise<string | null> {
+	const [check] = await tx
+		.select({ id: instrumentCheck.id })
+		.from(instrumentCheck)
+		.where(and(eq(instrumentCheck.instrumentId, instrumentId), lte(instrumentCheck.at, takenAt)))
+		.orderBy(desc(instrumentCheck.at))
+		.limit(1);
+	return check?.id ?? null;
 }
 
 /** Raises the revision by which caches of findings are keyed, in the writing transaction. Refuses an unknown spool. */

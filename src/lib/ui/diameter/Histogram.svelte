@@ -41,4 +41,6 @@
 		<text x={x(tick)} y={H - 5} font-size="11" text-anchor="middle" fill="var(--muted)">{fixed(tick, 2)}</text>
 	{/each}
 	<text x="0" y={H - 5} font-size="11" fill="var(--muted)">mm</text>
+	<line x1="38" x2="44" y1={26 - 20} y2={26 - 20} stroke="var(--muted)" />
+	<text x="35" y="10" font-size="11" text-anchor="end" fill="var(--muted)">{most}</text>
 </svg>

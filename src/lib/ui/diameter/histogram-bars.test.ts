@@ -12,6 +12,14 @@ describe('bars of a histogram', () => {
 		expect(bars[0]?.toMm).toBeCloseTo(1.725, 9);
 		expect(barsOfReadings([], 0.01, null)).toEqual([]);
 	});
+	it('many steps are put together, and none of them straddles the lower limit', () => {
+		const values = Array.from({ length: 60 }, (_, i) => 1.715 + i * 0.001);
+		const bars = barsOfReadings(values, 0.001, limits);
+		expect(bars.length).toBeLessThanOrEqual(17);
+		expect(bars.reduce((sum, b) => sum + b.count, 0)).toBe(60);
+		expect(bars.some((b) => b.fromMm < 1.7294 && b.toMm > 1.7296)).toBe(false);
+		expect(bars.filter((b) => b.outside && b.toMm < 1.731).reduce((sum, b) => sum + b.count, 0)).toBe(15);
+	});
 	it('of a log: never more than can be told apart, no sample lost, bias off', () => {
 		const counts = Array.from({ length: 201 }, (_, i) => i);
 		const bars = barsOfLog({ startMm: 1.7, binMm: 0.0005, counts }, 0.003, limits);

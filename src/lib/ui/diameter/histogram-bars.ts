@@ -1,3 +1,4 @@
+import { extent } from 'd3-array';
 import type { LogSummary } from '$lib/core/diameter/log/summary';
 import { countOutside } from '$lib/core/diameter/outside';
 
@@ -19,19 +20,28 @@ export function barsOfLog({ startMm, binMm, counts }: LogSummary['histogram'], b
 	});
 }
 
-/** Bars of single readings: one for each value that was shown, as wide as a step of the display. */
+/** Few readings spread over many steps would be a comb: so many bars at most. */
+const MOST_OF_READINGS = 16;
+
+/** Bars of single readings: one for each value the display can show, or some of them together; none straddles the lower limit. */
 export function barsOfReadings(valuesMm: readonly number[], stepMm: number, limits: Limits | null): Bar[] {
-	const counts = new Map<number, number>();
+	const [low, high] = extent(valuesMm);
+	if (low === undefined || high === undefined) return [];
+	const per = Math.max(1, Math.ceil((high - low) / stepMm / MOST_OF_READINGS));
+	const widthMm = per * stepMm;
+	const originMm = (limits?.lowMm ?? low) - stepMm / 2;
+	const bars = new Map<number, number[]>();
 	for (const value of valuesMm) {
-		// A tenth of a micrometre: binary dust does not make two bars of one value.
-		const key = Math.round(value * 1e4);
-		counts.set(key, (counts.get(key) ?? 0) + 1);
+		// Binary dust does not move a value on an edge.
+		const bar = Math.floor((value - originMm) / widthMm + 1e-6);
+		bars.set(bar, [...(bars.get(bar) ?? []), value]);
 	}
-	return [...counts]
+	return [...bars]
 		.sort(([a], [b]) => a - b)
-		.map(([key, count]) => {
-			const value = key / 1e4;
-			const outside = limits !== null && countOutside([value], limits.lowMm, limits.highMm, stepMm) > 0;
-			return { fromMm: value - stepMm / 2, toMm: value + stepMm / 2, count, outside };
-		});
+		.map(([bar, values]) => ({
+			fromMm: originMm + bar * widthMm,
+			toMm: originMm + (bar + 1) * widthMm,
+			count: values.length,
+			outside: limits !== null && countOutside(values, limits.lowMm, limits.highMm, stepMm) === values.length
+		}));
 }

@@ -4,6 +4,8 @@ import { fixed, percent, plural, upTo } from './numbers';
 type Params = Message['params'];
 const num = (p: Params, key: string): number => Number(p[key]);
 const tol = (p: Params) => `±${upTo(num(p, 'tolerance'), 3)} mm`;
+/** Under a head that names the unit. */
+const bareTol = (p: Params) => `±${upTo(num(p, 'tolerance'), 3)}`;
 const mm = (value: number, decimals = 3) => `${fixed(value, decimals)} mm`;
 const readings = (p: Params) => plural(num(p, 'n'), 'reading');
 /** The claim as it stands in a sentence. */
@@ -59,9 +61,9 @@ export const DIAMETER_SENTENCES: Record<string, (p: Params) => string> = {
 		`Fewer are read outside: a display of ${mm(num(p, 'step'), 3)} steps rounds onto the limit, and a reading on the limit is inside.`,
 	differsByBunching: () =>
 		'Fewer are read outside than a bell-shaped spread makes: the diameter keeps near its ends, as with a swing or two levels.',
-	'word.kept': (p) => `keeps ${tol(p)}`,
-	'word.broken': (p) => `breaks ${tol(p)}`,
-	'word.undecided': (p) => `${tol(p)} undecided`,
+	'word.kept': (p) => `keeps ${bareTol(p)}`,
+	'word.broken': (p) => `breaks ${bareTol(p)}`,
+	'word.undecided': (p) => `${bareTol(p)} undecided`,
 	'word.onePlace': () => 'one place only',
 	'word.jams': () => '▲ can jam',
 	spreadHidden: (p) =>

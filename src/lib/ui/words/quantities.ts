@@ -6,7 +6,7 @@ type QuantityWords = { name: string; under: string; decimals: number; unit: stri
 
 const WORDS: Record<string, QuantityWords> = {
 	intakeOdd: { name: 'Unboxing', under: 'odd things', decimals: 0, unit: '' },
-	diameterMean: { name: 'Diameter', under: 'strand and limits', decimals: 3, unit: 'mm' },
+	diameterMean: { name: 'Diameter', under: 'strand, limits, mm', decimals: 3, unit: 'mm' },
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
 	diameterInside: { name: 'Inside tolerance', under: 'share of length', decimals: 0, unit: '%' },
 	diameterSpread: { name: 'Spread of the strand', under: 'SD, instrument out', decimals: 4, unit: 'mm' },

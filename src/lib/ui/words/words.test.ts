@@ -34,6 +34,8 @@ function everyState() {
 	const middling = { ...caliper, id: 'mid', resolution: 0.001, errorLimit: 0.006 };
 	const check = { id: 'c', at: 0, reference: 1.7, referenceLimit: 0.001, bias: 0.004, repeatability: 0.002, n: 10 };
 	const checked = { ...caliper, id: 'checked', checks: [check], studies: [] };
+	const study = { id: 's', at: 0, places: 5, raters: 2, repeats: 3, repeatabilitySd: 0.004, ratersSd: 0.03 };
+	const studied = { ...caliper, id: 'studied', studies: [study] };
 	const checkedFar = { ...caliper, id: 'far', checks: [{ ...check, reference: 10 }], studies: [] };
 	const two = [
 		{ id: 'a', quantity: 'diameterTolerance', source: 'label' as const, value: 0.02 },
@@ -70,7 +72,7 @@ function everyState() {
 			instruments: [caliper, fine],
 			readings: [...diameters(ten), ...diameters(ten, { instrumentId: 'fine', resolution: 0.001 })]
 		}),
-		...[caliper, fine, middling, checked, checkedFar].flatMap((instrument) =>
+		...[caliper, fine, middling, checked, checkedFar, studied].flatMap((instrument) =>
 			[ten, [...ten, 1.78], [...ten, 1.9], [...ten, 1.57], ten.map((v) => v + 0.1), [1.74, 1.74, 1.76, 1.76, 1.78, 1.78]].map((values) =>
 				evidence({
 					instruments: [instrument],

@@ -8,6 +8,7 @@ import { findBumps } from './bumps';
 import { envelope } from './envelope';
 import { indexAt, positionAt, type GaugeLog } from './gauge-log';
 import { jamming, pathLimits } from './limits';
+import { runsWithout, withoutRanges } from './left-out';
 import { findRhythm } from './rhythm';
 import { placesOfLog, strandOfLog } from './strand-of-log';
 import { summarise } from './summary';
@@ -179,6 +180,55 @@ describe('worst metre', () => {
 				1.75
 			)
 		).toBeNull();
+	});
+});
+
+describe('parts left out', () => {
+	const ranges = fc.array(
+		fc.tuple(fc.nat(120), fc.nat(40)).map(([from, length]) => ({ from, to: from + length })),
+		{ maxLength: 6 }
+	);
+	it('what is left and what is out are the whole log, whatever overlaps (property)', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 1, max: 100 }), ranges, (samples, out) => {
+				const kept = runsWithout(samples, out).flatMap(({ from, to }) => Array.from({ length: to - from + 1 }, (_, i) => from + i));
+				const expected = Array.from({ length: samples }, (_, i) => i).filter((i) => !out.some((r) => i >= r.from && i <= r.to));
+				expect(kept).toEqual(expected);
+			}),
+			{ seed: 11 }
+		);
+	});
+	it('every sample keeps its position; a start or an end taken off leaves even steps', () => {
+		const log: GaugeLog = { ...made(100, (i) => i), across: Float64Array.from({ length: 100 }, (_, i) => -i) };
+		const middle = withoutRanges(log, [{ from: 10, to: 89 }]) as GaugeLog;
+		expect([...middle.along]).toEqual([...log.along.slice(0, 10), ...log.along.slice(90)]);
+		expect(middle.across?.[10]).toBe(-90);
+		expect(positionAt(middle.position, 10)).toBeCloseTo(0.9, 12);
+		const start = withoutRanges(log, [{ from: 0, to: 24 }]) as GaugeLog;
+		expect(start.position).toEqual({ kind: 'even', startM: 0.25, stepM: 0.01 });
+		const listed = withoutRanges({ ...log, position: { kind: 'listed', metres: Float64Array.from(log.along, (v) => v * 2) } }, [
+			{ from: 0, to: 0 }
+		]);
+		expect(positionAt((listed as GaugeLog).position, 0)).toBe(2);
+		expect(withoutRanges(log, [{ from: 0, to: 200 }])).toBeNull();
+		expect(withoutRanges(log, [])).toBe(log);
+	});
+	it('a touched gauge is left out: the strand is judged by the rest, and the picture still shows it', () => {
+		const next = noise(8, 0.004);
+		const touched = made(8000, (i) => 1.75 + 0.006 * Math.sin((2 * Math.PI * i) / 150) + next() + (i >= 3000 && i < 3100 ? 0.4 : 0));
+		const whole = summarise(touched, 1.75);
+		const rest = summarise(touched, 1.75, [{ from: 3000, to: 3099 }]);
+		expect(whole.bumps.count).toBeGreaterThan(0);
+		expect(rest.bumps.count).toBe(0);
+		expect(rest.n).toBe(7900);
+		expect(rest.sdMm).toBeLessThan((whole.sdMm as number) / 3);
+		expect(rest.leftOut[0]?.fromM).toBeCloseTo(30, 9);
+		expect(rest.leftOut[0]?.toM).toBeCloseTo(30.99, 9);
+		expect(Math.max(...rest.picture.columns.map((c) => c.highMm))).toBeGreaterThan(2.1);
+		expect(Math.max(...placesOfLog(rest, 0).map((p) => Math.max(...p.valuesMm)))).toBeLessThan(1.8);
+		// The rhythm is sought where nothing was taken out.
+		expect(rest.rhythm?.periodM).toBeCloseTo(1.5, 2);
+		expect(() => summarise(touched, 1.75, [{ from: 0, to: 7999 }])).toThrow(RangeError);
 	});
 });
 

@@ -109,8 +109,8 @@
 					<Field id="repeats" label="Rounds" bind:value={setup.repeats} {errors} inputmode="numeric" />
 				</div>
 				<p class="small">
-					{names.length * (+setup.places || 0) * (+setup.repeats || 0)} readings in all. Two or three people, five to ten places and three rounds
-					are usual.
+					{names.length ? `${names.length * (+setup.places || 0) * (+setup.repeats || 0)} readings in all. ` : ''}Two or three people, five
+					to ten places and three rounds are usual.
 				</p>
 				<Button type="submit" size="sm" class="bg-act! text-on-act!">Begin</Button>
 			</form>
