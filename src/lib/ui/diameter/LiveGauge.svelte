@@ -81,7 +81,7 @@
 				{#each limits ? [limits.lowMm, limits.highMm] : [] as limit (limit)}
 					<line x1="44" x2={W - 6} y1={y(limit)} y2={y(limit)} stroke="var(--ink)" stroke-dasharray="4 3" />
 				{/each}
-				<text x="0" y={H - 2} font-size="11" fill="var(--muted)">mm</text>
+				<text x="0" y="10" font-size="11" fill="var(--muted)">mm</text>
 			</svg>
 		{/if}
 		{#if live.open}

@@ -26,7 +26,7 @@
 					<span
 						class="inline-block h-2.5 align-middle"
 						style:background="var(--water)"
-						style:width="{part.sharePct * 1.2}px"
+						style:width="{part.sharePct * 0.8}px"
 						aria-hidden="true"
 					></span>
 					<span class="small tabular-nums">{fixed(part.sharePct, 0)} %</span>
