@@ -1,0 +1,153 @@
+import { letters, textWidth } from '../letters';
+import { deg, ladderFault, mm, of, stepsOf } from '../params';
+import { box, moved, rectangle, type Part } from '../shape';
+import type { PieceKind } from '../types';
+
+/** Clear room between two steps. */
+const GAP_MM = 3;
+const RAISED_MM = 0.6;
+
+/** A number that lies on a field, as large as fits. */
+export function numberOn(text: string, field: { x: number; y: number; z: number; width: number; depth: number }): Part[] {
+	const high = Math.min(field.depth * 0.75, (field.width * 0.85) / textWidth(text));
+	const x = field.x + (field.width - textWidth(text) * high) / 2;
+	return letters(text, { x, y: field.y + (field.depth - high) / 2, z: field.z, high, raised: RAISED_MM, on: 'plate' });
+}
+
+/**
+ * A wall with a row of wedges whose undersides lean farther and farther out: degrees from the vertical, as steps are named.
+ * All have the same length along the slope.
+ */
+export const overhangLadder: PieceKind = {
+	id: 'overhangLadder',
+	params: [
+		deg('from', 30, 10, 80),
+		deg('to', 80, 20, 85),
+		deg('step', 5, 1, 20),
+		mm('slope', 14, 6, 40),
+		mm('width', 9, 5, 30),
+		mm('wall', 7, 4, 15)
+	],
+	fault: ladderFault,
+	marks: (params) => [
+		{ mark: 'overhang', steps: stepsOf(params) },
+		{ mark: 'surface', steps: null }
+	],
+	shape(params, code) {
+		const steps = stepsOf(params);
+		const [slope, width, wall] = [of(params, 'slope'), of(params, 'width'), of(params, 'wall')];
+		const high = slope * Math.cos((of(params, 'from') * Math.PI) / 180);
+		const long = steps.length * (width + GAP_MM) - GAP_MM;
+		const wedges = steps.map((angle, i): Part => {
+			const [reach, rise] = [slope * Math.sin((angle * Math.PI) / 180), slope * Math.cos((angle * Math.PI) / 180)];
+			// Into the wall by a hair, so that both are one solid.
+			const outline = [
+				[0, 0],
+				[reach, rise],
+				[-0.01, rise],
+				[-0.01, 0]
+			] as const;
+			return { kind: 'prism', outline, y: i * (width + GAP_MM), depth: width };
+		});
+		const names = steps.flatMap((angle, i) =>
+			numberOn(String(angle), { x: -wall, y: i * (width + GAP_MM), z: high, width: wall, depth: width })
+		);
+		const codes = code ? letters(code, { x: 0, y: 0, z: 0, high: Math.min(high * 0.6, 6), raised: RAISED_MM, on: 'wall' }) : [];
+		// The code stands on the narrow end of the wall, which looks towards -y.
+		const field = Math.max(0, (wall - textWidth(code) * Math.min(high * 0.6, 6)) / 2);
+		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...names, ...moved(codes, -wall + field, 0, high * 0.2)], cut: [] };
+	}
+};
+
+/** Bridges of growing span, side by side, each from a common wall to a pillar of its own. */
+export const bridgeLadder: PieceKind = {
+	id: 'bridgeLadder',
+	params: [
+		mm('from', 5, 2, 100),
+		mm('to', 50, 5, 150),
+		mm('step', 5, 1, 20),
+		mm('high', 10, 5, 30),
+		mm('width', 6, 3, 20),
+		mm('thick', 1.2, 0.4, 5),
+		mm('pillar', 6, 4, 20)
+	],
+	fault: ladderFault,
+	marks: (params) => [{ mark: 'bridge', steps: stepsOf(params) }],
+	shape(params, code) {
+		const steps = stepsOf(params);
+		const [high, width, thick, pillar] = [of(params, 'high'), of(params, 'width'), of(params, 'thick'), of(params, 'pillar')];
+		const long = steps.length * (width + GAP_MM) - GAP_MM;
+		const spans = steps.flatMap((span, i): Part[] => {
+			const y = i * (width + GAP_MM);
+			return [
+				box(pillar + span, y, 0, pillar, width, high),
+				box(pillar - 0.01, y, high - thick, span + 0.02, width, thick),
+				...numberOn(String(span), { x: pillar + span, y, z: high, width: pillar, depth: width })
+			];
+		});
+		const codes = code
+			? letters(code, {
+					x: 0.5,
+					y: 0,
+					z: high * 0.2,
+					high: Math.min(high * 0.6, (pillar - 1) / textWidth(code)),
+					raised: RAISED_MM,
+					on: 'wall'
+				})
+			: [];
+		return { add: [box(0, 0, 0, pillar, long, high), ...spans, ...codes], cut: [] };
+	}
+};
+
+/** Floors for one temperature each, hottest at the foot: a window to bridge, a nose that leans out, and the temperature in figures. */
+export const temperatureLadder: PieceKind = {
+	id: 'temperatureLadder',
+	params: [
+		{ id: 'from', unit: 'degC', usual: 240, low: 120, high: 450 },
+		{ id: 'to', unit: 'degC', usual: 200, low: 120, high: 450 },
+		{ id: 'step', unit: 'degC', usual: 5, low: 1, high: 25 },
+		mm('floor', 10, 8, 25),
+		mm('width', 30, 20, 60),
+		mm('depth', 8, 5, 20),
+		mm('span', 14, 5, 40),
+		mm('nose', 5, 2, 10)
+	],
+	fault(params) {
+		if (of(params, 'to') >= of(params, 'from')) return { param: 'to', reason: 'notBelow' };
+		const floors = stepsOf(params).length;
+		if (floors < 2) return { param: 'step', reason: 'tooFew' };
+		if (floors > 24) return { param: 'step', reason: 'tooMany' };
+		return of(params, 'span') > of(params, 'width') - 14 ? { param: 'span', reason: 'tooMany' } : null;
+	},
+	marks: (params) => [{ mark: 'temperature', steps: stepsOf(params) }],
+	shape(params, code) {
+		const floors = stepsOf(params);
+		const [floor, width, depth, span, nose] = ['floor', 'width', 'depth', 'span', 'nose'].map((id) => of(params, id)) as [
+			number,
+			number,
+			number,
+			number,
+			number
+		];
+		const add: Part[] = [];
+		const cut: Part[] = [];
+		floors.forEach((degrees, i) => {
+			const z = i * floor;
+			add.push(box(0, 0, z, width, depth, floor + (i < floors.length - 1 ? 0.01 : 0)));
+			const lean = [
+				[width - 0.01, z + floor - nose],
+				[width, z + floor - nose],
+				[width + nose, z + floor],
+				[width - 0.01, z + floor]
+			] as const;
+			add.push({ kind: 'prism', outline: lean, y: 0, depth });
+			// The window stands beside the figures; its lintel is 2 mm.
+			cut.push({ kind: 'prism', outline: rectangle(width - span - 2, z + 1, span, floor - 3), y: -1, depth: depth + 2 });
+			const high = Math.min(floor * 0.5, (width - span - 5) / textWidth(String(degrees)));
+			add.push(...letters(String(degrees), { x: 1, y: 0, z: z + (floor - high) / 2, high, raised: RAISED_MM, on: 'wall' }));
+		});
+		const top = floors.length * floor;
+		add.push(...(code ? numberOn(code, { x: 0, y: 0, z: top, width, depth }) : []));
+		return { add, cut };
+	}
+};
