@@ -1,5 +1,6 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
-import type { Attempt, Protocol, Quote, Reading, Specimen, SpoolEvent, SpoolEvidence } from '../../src/lib/core/evidence';
+import { MARKS } from '../../src/lib/core/prints/marks';
+import type { Attempt, Piece, Protocol, Quote, Reading, Specimen, SpoolEvent, SpoolEvidence } from '../../src/lib/core/evidence';
 
 /** Small builders of evidence for the tests of core: everything has a plain default, a test names only what it is about. */
 
@@ -9,7 +10,8 @@ export const protocol: Protocol = {
 	claimRule: 'share',
 	settingsPolicy: 'label',
 	conditionPolicy: 'asReceived',
-	mainPieceId: MAIN_PIECE,
+	pieceIds: [MAIN_PIECE],
+	markPieces: Object.fromEntries(MARKS.map(({ def }) => [def.id, [MAIN_PIECE]])),
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,
@@ -22,6 +24,13 @@ export const protocol: Protocol = {
 	handbook: [...HANDBOOK],
 	printer: null
 };
+
+/** A piece with all marks, ladders in steps of five. */
+export function piece(given: Partial<Piece> = {}): Piece {
+	const steps = (mark: string) => (mark === 'overhang' || mark === 'bridge' ? [5, 10, 15, 20] : null);
+	const marks = [...new Set(MARKS.map((m) => m.mark))].map((mark) => ({ mark, steps: steps(mark) }));
+	return { id: MAIN_PIECE, familyId: given.id ?? MAIN_PIECE, version: 1, name: 'ladder piece', marks, params: null, ...given };
+}
 
 let serial = 0;
 const id = (prefix: string) => `${prefix}-${++serial}`;
@@ -74,7 +83,8 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 		cause: null,
 		printer: 'North',
 		nozzle: '0.4 brass',
-		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null },
+		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null, pressureAdvance: null },
+		setUp: {},
 		status: 'counts',
 		corrected: false,
 		confirmed: false,
@@ -157,7 +167,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		specimens: [],
 		events: [],
 		instruments: [],
-		pieces: [{ id: MAIN_PIECE, name: 'ladder piece', version: 1, overhangStepDeg: 5, bridgeStepMm: 5, gramsG: 14 }],
+		pieces: [piece()],
 		...rest
 	};
 }

@@ -1,3 +1,4 @@
+import type { PieceMark } from './pieces/types';
 import type { LogSummary } from './diameter/log/summary';
 import type { ConditionKind, Direction } from './finding/types';
 
@@ -110,11 +111,14 @@ export type Orientation = 'flat' | 'edge' | 'upright';
 
 export type Piece = {
 	id: string;
-	name: string;
+	/** Versions of one piece share it. */
+	familyId: string;
 	version: number;
-	overhangStepDeg: number | null;
-	bridgeStepMm: number | null;
-	gramsG: number | null;
+	name: string;
+	/** What is looked at on it, with the steps of ladders. */
+	marks: PieceMark[];
+	/** Sizes of a piece that was made here; null for a model of the tester's own. */
+	params: Record<string, number> | null;
 };
 
 export type FailureCause = 'filament' | 'printer' | 'setUp' | 'handling' | 'unknown';
@@ -129,7 +133,12 @@ export type PrintSettings = {
 	speedPct: number | null;
 	flowPct: number | null;
 	retractionMm: number | null;
+	pressureAdvance: number | null;
 };
+
+/** What stood around a print and is told in words: what is not said is not compared. */
+export const SET_UP = ['bedSurface', 'bedAgent', 'profile', 'profileVersion', 'enclosure', 'fedFrom'] as const;
+export type SetUp = Partial<Record<(typeof SET_UP)[number], string>>;
 
 export type Attempt = Amended & {
 	id: string;
@@ -141,6 +150,7 @@ export type Attempt = Amended & {
 	printer: string | null;
 	nozzle: string | null;
 	settings: PrintSettings;
+	setUp: SetUp;
 };
 
 export type OwnMeasure = { id: string; name: string; unit: string; direction: Direction; low: number; high: number };
@@ -184,8 +194,10 @@ export type ValueRule = 'weighted' | 'perMoney' | 'cheapest';
 export type Protocol = {
 	settingsPolicy: SettingsPolicy;
 	conditionPolicy: ConditionPolicy;
-	/** The piece whose marks are compared; marks of other pieces stay on the spool page. */
-	mainPieceId: string;
+	/** The pieces a trial prints, in order. */
+	pieceIds: string[];
+	/** For each quantity of prints the pieces it is compared on: the one that counts first, then other versions of it. Marks of others stay on the spool page. */
+	markPieces: Record<string, string[]>;
 	repeats: number;
 	diameterPlaces: number;
 	diameterDirections: number;

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { SET_UP } from '$lib/core/evidence';
+import { BED_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';
 
 export const settings = z.object({
@@ -7,8 +9,12 @@ export const settings = z.object({
 	fanPct: z.number().min(0).max(100).nullable().default(null),
 	speedPct: z.number().min(1).max(1000).nullable().default(null),
 	flowPct: z.number().min(10).max(300).nullable().default(null),
-	retractionMm: z.number().min(0).max(30).nullable().default(null)
+	retractionMm: z.number().min(0).max(30).nullable().default(null),
+	pressureAdvance: z.number().min(0).max(2).nullable().default(null)
 });
+
+/** What stood around a print, in the tester's words. */
+const setUp = z.partialRecord(z.enum(SET_UP), words(60));
 
 /** The marks taken with an attempt in one go; each becomes a reading of its own. */
 const marks = z.object({
@@ -16,7 +22,20 @@ const marks = z.object({
 	overhangFirstFaulty: typed.optional(),
 	bridgeLongestClean: typed.optional(),
 	bridgeFirstFaulty: typed.optional(),
-	strings: z.enum(['none', 'wisp', 'slight', 'heavy']).optional()
+	bridgeSag: typed.optional(),
+	strings: z.enum(STRING_WORDS).optional(),
+	cornerLift: typed.optional(),
+	smallestText: typed.optional(),
+	sizeX: typed.optional(),
+	sizeY: typed.optional(),
+	sizeZ: typed.optional(),
+	bedHold: z.enum(BED_WORDS).optional(),
+	supportRemoval: z.enum(SUPPORT_WORDS).optional(),
+	printOdour: z.enum(SEVERITY_WORDS).optional(),
+	...(Object.fromEntries(SURFACE_FAULTS.map((fault) => [fault, z.enum(SEVERITY_WORDS).optional()])) as Record<
+		(typeof SURFACE_FAULTS)[number],
+		z.ZodOptional<z.ZodEnum<{ [W in (typeof SEVERITY_WORDS)[number]]: W }>>
+	>)
 });
 export type Marks = z.output<typeof marks>;
 
@@ -43,6 +62,9 @@ export const attemptBody = z
 			.describe('derived from the events of the spool; saying another records the drying or exposure'),
 		printerId: id.optional(),
 		settings: settings.prefault({}),
+		setUp: setUp.prefault({}),
+		roomTemperature: typed.optional().describe('such as 21 C'),
+		roomHumidityPct: z.number({ error: 'must be a number of per cent' }).min(0).max(100).optional(),
 		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
 		gramsG: z.number().positive().max(100_000).optional(),
 		minutes: z.number().positive().max(100_000).optional(),

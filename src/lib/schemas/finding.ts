@@ -67,10 +67,11 @@ export const finding: z.ZodType<Finding> = z.strictObject({
 	context: z.object({
 		printers: z.array(z.string()),
 		nozzles: z.array(z.string()),
-		settings: z.array(z.object({ name: z.string(), value: z.number() })),
+		settings: z.array(z.object({ name: z.string(), value: z.union([z.number(), z.string()]) })),
 		conditions: z.array(condition),
 		variants: z.array(z.string()),
 		exposures: z.array(z.string()),
+		pieces: z.array(z.string()),
 		lots: z.array(z.string()),
 		instruments: z.array(z.string()),
 		currencies: z.array(z.string()),

@@ -35,6 +35,12 @@ export const protocolBody = z.object({
 	conditionPolicy: z.enum(['asReceived', 'driedFirst', 'both']),
 	valueRule: z.enum(['weighted', 'perMoney', 'cheapest']),
 	printerId: id.nullable().default(null),
+	pieceIds: z
+		.array(id)
+		.min(1, { error: 'choose at least one piece' })
+		.max(20, { error: 'at most 20 pieces' })
+		.optional()
+		.describe('the pieces that are printed, in order; as they were if left out'),
 	repeats: z.int().min(1).max(20),
 	diameterPlaces: z.int().min(1).max(100),
 	diameterDirections: z.int().min(1).max(2),

@@ -1,4 +1,4 @@
-import type { Protocol } from '../evidence';
+import { SET_UP, type Protocol } from '../evidence';
 import type { Finding, QuantityDef } from '../finding/types';
 import { toldApart } from './apart';
 import { letters } from './letters';
@@ -6,7 +6,15 @@ import { letters } from './letters';
 /** A set of findings of one quantity that are not like with like. */
 export type Flag = {
 	quantity: string;
-	kind: 'unlikePrinter' | 'unlikeNozzle' | 'unlikeCondition' | 'unlikeSettings' | 'unlikeCurrency' | 'unlikeSpecimen' | 'unlikeExposure';
+	kind:
+		| 'unlikePiece'
+		| 'unlikePrinter'
+		| 'unlikeNozzle'
+		| 'unlikeCondition'
+		| 'unlikeSettings'
+		| 'unlikeCurrency'
+		| 'unlikeSpecimen'
+		| 'unlikeExposure';
 	/** For settings, which one. */
 	detail: string | null;
 	values: string[];
@@ -39,8 +47,12 @@ export function compare(findings: readonly Finding[], def: QuantityDef, protocol
 	};
 }
 
+const AROUND: readonly string[] = SET_UP.filter((name) => name !== 'profile' && name !== 'profileVersion');
+
 /** Settings that a policy means to be equal. */
 function heldEqual(protocol: Protocol, name: string): boolean {
+	// Bed, agent, enclosure and feed belong to the bench, not to a product's profile: whatever the policy, they are held equal.
+	if (AROUND.includes(name)) return true;
 	return protocol.settingsPolicy === 'fixed' || (protocol.settingsPolicy === 'label' && name !== 'nozzleC');
 }
 
@@ -49,6 +61,8 @@ type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => str
 function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol): Flag[] {
 	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
 	const looks: Look[] = [
+		// Success is told over all pieces alike; a mark belongs to one.
+		{ kind: 'unlikePiece', detail: null, of: (f) => (f.subject.pieceId === null ? [] : f.context.pieces) },
 		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers },
 		{ kind: 'unlikeNozzle', detail: null, of: (f) => f.context.nozzles },
 		{ kind: 'unlikeCurrency', detail: null, of: (f) => f.context.currencies },

@@ -8,6 +8,7 @@ export const EMPTY_CONTEXT: FindingContext = {
 	conditions: [],
 	variants: [],
 	exposures: [],
+	pieces: [],
 	lots: [],
 	instruments: [],
 	currencies: [],

@@ -25,12 +25,15 @@ export type Missing = { action: string; station: string; count: number; minutes:
 export type FindingContext = {
 	printers: string[];
 	nozzles: string[];
-	settings: { name: string; value: number }[];
+	/** Numbers of the profile, and what stood around the print in words. */
+	settings: { name: string; value: number | string }[];
 	conditions: ConditionKind[];
 	/** How specimens were made and loaded. */
 	variants: string[];
 	/** How long a spool lay in the air, in words' ids. */
 	exposures: string[];
+	/** Pieces a mark was taken from, each with its version. */
+	pieces: string[];
 	lots: string[];
 	instruments: string[];
 	currencies: string[];

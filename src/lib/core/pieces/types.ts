@@ -9,8 +9,22 @@ export type Params = Record<string, number>;
 /** What is looked at on a piece: a mark and, where it climbs, its steps from the easiest on. */
 export type PieceMark = { mark: MarkId; steps: number[] | null };
 
-export type MarkId =
-	'overhang' | 'bridge' | 'strings' | 'cornerLift' | 'dimensions' | 'surface' | 'smallText' | 'temperature' | 'adhesion' | 'strength';
+/** Everything that can be looked at on a piece. */
+export const MARK_IDS = [
+	'overhang',
+	'bridge',
+	'strings',
+	'cornerLift',
+	'adhesion',
+	'supports',
+	'surface',
+	'smallText',
+	'dimensions',
+	'odour',
+	'temperature',
+	'strength'
+] as const;
+export type MarkId = (typeof MARK_IDS)[number];
 
 export type PieceKind = {
 	id: string;

@@ -18,6 +18,7 @@ export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[])
 		nozzles: distinct(attempts.map((a) => a.nozzle)),
 		settings: settingsOf(attempts),
 		conditions: [...new Set(attempts.map((a) => conditionAt(evidence.events, a.at).kind))],
+		pieces: distinct(attempts.map((a) => pieceName(evidence, a.pieceId))),
 		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
 		from: times.length ? Math.min(...times) : null,
 		to: times.length ? Math.max(...times) : null
@@ -25,8 +26,16 @@ export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[])
 }
 
 function settingsOf(attempts: readonly Attempt[]): FindingContext['settings'] {
-	const seen = new Map<string, { name: string; value: number }>();
-	for (const attempt of attempts)
-		for (const [name, value] of Object.entries(attempt.settings)) if (value !== null) seen.set(`${name} ${value}`, { name, value });
-	return [...seen.values()].sort((a, b) => (a.name === b.name ? a.value - b.value : a.name < b.name ? -1 : 1));
+	const seen = new Map<string, { name: string; value: number | string }>();
+	for (const { settings, setUp } of attempts)
+		for (const [name, value] of [...Object.entries(settings), ...Object.entries(setUp)])
+			if (value !== null && value !== '') seen.set(`${name} ${value}`, { name, value });
+	const order = (a: number | string, b: number | string) => (typeof a === 'number' && typeof b === 'number' ? a - b : a < b ? -1 : 1);
+	return [...seen.values()].sort((a, b) => (a.name === b.name ? order(a.value, b.value) : a.name < b.name ? -1 : 1));
+}
+
+/** Name and version of a piece; null where it is not known. */
+function pieceName(evidence: SpoolEvidence, pieceId: string): string | null {
+	const piece = evidence.pieces.find((p) => p.id === pieceId);
+	return piece ? `${piece.name} ${piece.version}` : null;
 }

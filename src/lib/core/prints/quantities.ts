@@ -1,4 +1,19 @@
 import type { QuantityDef } from '../finding/types';
+import { BED_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '../readings/quantities';
+
+const prints = { station: 'prints', target: null, onSheet: false } as const;
+/** An ordinal mark in four words, rank 0 to 3. */
+const inWords = (id: string, direction: 'more' | 'less', words: readonly string[]): QuantityDef => ({
+	...prints,
+	id,
+	unit: '',
+	direction,
+	scale: { low: 0, high: words.length - 1 },
+	prior: { low: 0, high: words.length - 1 },
+	differenceThatMatters: 1,
+	figure: 'words',
+	words: words.map((word) => `${id}.${word}`)
+});
 
 /** Share of prints that finish, failures charged to the filament only. */
 export const printSuccess: QuantityDef = {
@@ -56,3 +71,59 @@ export const strings: QuantityDef = {
 	onSheet: true,
 	words: ['strings.none', 'strings.wisp', 'strings.slight', 'strings.heavy']
 };
+
+/** Sag of the longest bridge at its middle. */
+export const bridgeSag: QuantityDef = {
+	...prints,
+	id: 'bridgeSag',
+	unit: 'mm',
+	direction: 'less',
+	scale: { low: 0, high: 5 },
+	prior: { low: 0, high: 3 },
+	differenceThatMatters: 0.5,
+	figure: 'dot'
+};
+
+/** How far the worst corner came off the bed. */
+export const cornerLift: QuantityDef = {
+	...prints,
+	id: 'cornerLift',
+	unit: 'mm',
+	direction: 'less',
+	scale: { low: 0, high: 5 },
+	prior: { low: 0, high: 3 },
+	differenceThatMatters: 0.3,
+	figure: 'dot'
+};
+
+/** Height of the smallest text that can be read. */
+export const smallText: QuantityDef = {
+	...prints,
+	id: 'smallText',
+	unit: 'mm',
+	direction: 'less',
+	scale: { low: 1, high: 8 },
+	prior: { low: 2, high: 6 },
+	differenceThatMatters: 1,
+	figure: 'dot'
+};
+
+/** Shrinkage along one axis, per cent of the size meant: best at none. */
+const shrinkage = (axis: 'X' | 'Y' | 'Z'): QuantityDef => ({
+	...prints,
+	id: `shrinkage${axis}`,
+	unit: '%',
+	direction: 'nearest',
+	target: 0,
+	scale: { low: -1, high: 3 },
+	prior: { low: -0.5, high: 2 },
+	differenceThatMatters: 0.3,
+	figure: 'dot'
+});
+export const SHRINKAGES = { X: shrinkage('X'), Y: shrinkage('Y'), Z: shrinkage('Z') };
+
+export const bedHold = inWords('bedHold', 'more', BED_WORDS);
+export const supportRemoval = inWords('supportRemoval', 'less', SUPPORT_WORDS);
+export const printOdour = inWords('printOdour', 'less', SEVERITY_WORDS);
+/** The worst of what is wrong with the surface of a print. */
+export const surface = inWords('surface', 'less', SEVERITY_WORDS);

@@ -14,6 +14,26 @@ export type ReadingQuantity = {
 
 export const STRING_WORDS = ['none', 'wisp', 'slight', 'heavy'] as const;
 
+/** How a piece sat on the bed, worst first: it tore the sheet, its corners came up, it held and had to be prised, it held and let go when cold. */
+export const BED_WORDS = ['tears', 'lifts', 'holds', 'releases'] as const;
+
+/** How supports came off, best first. */
+export const SUPPORT_WORDS = ['clean', 'marks', 'hard', 'fused'] as const;
+
+export const SEVERITY_WORDS = ['none', 'faint', 'plain', 'strong'] as const;
+
+/** What can be wrong with a surface, each by its severity. */
+export const SURFACE_FAULTS = [
+	'surfaceBands',
+	'surfaceBlobs',
+	'surfaceZits',
+	'surfacePinholes',
+	'surfaceSeam',
+	'surfaceContraction',
+	'surfaceDots',
+	'surfaceGaps'
+] as const;
+
 /** How a piece gave way in the hands, weakest first. */
 export const BY_HAND_WORDS = ['crumbles', 'snaps', 'resists', 'bends'] as const;
 
@@ -32,6 +52,21 @@ export const READING_QUANTITIES: Record<string, ReadingQuantity> = {
 	bridgeLongestClean: { station: 'prints', dimension: 'length', low: 0, high: 500, of: 'attempt' },
 	bridgeFirstFaulty: { station: 'prints', dimension: 'length', low: 0.1, high: 500, of: 'attempt' },
 	strings: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: STRING_WORDS, of: 'attempt' },
+	bridgeSag: { station: 'prints', dimension: 'length', low: 0, high: 100, of: 'attempt' },
+	cornerLift: { station: 'prints', dimension: 'length', low: 0, high: 50, of: 'attempt' },
+	smallestText: { station: 'prints', dimension: 'length', low: 0.1, high: 50, of: 'attempt' },
+	sizeX: { station: 'prints', dimension: 'length', low: 0.1, high: 1000, of: 'attempt' },
+	sizeY: { station: 'prints', dimension: 'length', low: 0.1, high: 1000, of: 'attempt' },
+	sizeZ: { station: 'prints', dimension: 'length', low: 0.1, high: 1000, of: 'attempt' },
+	bedHold: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: BED_WORDS, of: 'attempt' },
+	supportRemoval: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: SUPPORT_WORDS, of: 'attempt' },
+	printOdour: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: SEVERITY_WORDS, of: 'attempt' },
+	...Object.fromEntries(
+		SURFACE_FAULTS.map((fault): [string, ReadingQuantity] => [
+			fault,
+			{ station: 'prints', dimension: 'plain', low: 0, high: 3, words: SEVERITY_WORDS, of: 'attempt' }
+		])
+	),
 	loadHeld: { station: 'strength', dimension: 'load', low: 0.01, high: 100_000, of: 'specimen' },
 	loadBroke: { station: 'strength', dimension: 'load', low: 0.01, high: 100_000, of: 'specimen' },
 	bucketMass: { station: 'strength', dimension: 'mass', low: 1, high: 100_000, of: 'specimen' },

@@ -4,7 +4,7 @@ import type { ConditionKind, Finding } from '../finding/types';
 /**
  * The findings of one spool and quantity that belong on the sheet, the one that counts first.
  * Of several conditions the protocol's wanted one counts, else the first that has evidence: the flag for unlike conditions then shows.
- * Findings of other pieces than the main one, and of other kinds of specimen than the compared one, are left to the spool page.
+ * Findings of other pieces than the one the mark is compared on, and of other kinds of specimen than the compared one, are left to the spool page.
  * @example selectFindings(findings, 'overhang', protocol)[0].subject.condition // 'asReceived'
  */
 export function selectFindings(findings: readonly Finding[], quantity: string, protocol: Protocol): Finding[] {
@@ -12,8 +12,9 @@ export function selectFindings(findings: readonly Finding[], quantity: string, p
 	const kinds = Object.values(protocol.specimenKinds);
 	const rank = (f: Finding) =>
 		(f.n === 0 ? 4 : 0) + (f.subject.condition === null || f.subject.condition === wanted ? 0 : f.subject.condition === 'dried' ? 1 : 2);
-	return findings
-		.filter((f) => f.quantity === quantity && (f.subject.pieceId === null || f.subject.pieceId === protocol.mainPieceId))
-		.filter((f) => f.subject.variant === null || kinds.includes(f.subject.variant))
-		.sort((a, b) => rank(a) - rank(b));
+	const here = findings.filter((f) => f.quantity === quantity && (f.subject.variant === null || kinds.includes(f.subject.variant)));
+	const pieces = protocol.markPieces[quantity] ?? [];
+	// Another version of the piece speaks only where the one that counts was not printed; the flag for unlike pieces then shows.
+	const pieceId = pieces.find((id) => here.some((f) => f.subject.pieceId === id && f.n > 0)) ?? pieces[0];
+	return here.filter((f) => f.subject.pieceId === null || f.subject.pieceId === pieceId).sort((a, b) => rank(a) - rank(b));
 }

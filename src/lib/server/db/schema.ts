@@ -1,3 +1,4 @@
+import type { PieceMark } from '$lib/core/pieces/types';
 import { boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
 
@@ -229,6 +230,13 @@ export const piece = mysqlTable('piece', {
 	overhangStepDeg: number(),
 	bridgeStepMm: number(),
 	gramsG: number(),
+	/** Which of our own pieces it is made as; null for a model of the tester's own. */
+	kind: word(24),
+	params: json<Record<string, number>>()(),
+	marks: json<PieceMark[]>()(),
+	volumeMm3: number(),
+	/** SHA-256 of the file of a tester's own model, hexadecimal. */
+	fileHash: varchar({ length: 64 }),
 	...created()
 });
 
@@ -266,7 +274,9 @@ export const protocol = mysqlTable(
 		settingsPolicy: word(16).notNull(),
 		conditionPolicy: word(16).notNull(),
 		valueRule: word(16).notNull(),
+		/** The first of the pieces, which is all of them in records of earlier versions. */
 		mainPieceId: uuid().notNull(),
+		pieceIds: json<string[]>()(),
 		printerId: uuid(),
 		repeats: int().notNull(),
 		diameterPlaces: int().notNull(),
@@ -330,6 +340,9 @@ export const attempt = mysqlTable(
 		percentReached: number().notNull(),
 		cause: word(16),
 		settings: json<unknown>()().notNull(),
+		setUp: json<Record<string, string>>()(),
+		roomTemperatureC: number(),
+		roomHumidityPct: number(),
 		settingsPolicy: word(16),
 		gramsG: number(),
 		minutes: number(),

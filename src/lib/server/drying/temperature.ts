@@ -5,14 +5,19 @@ import type { FieldError } from '$lib/schemas/field-error';
 const BELIEVABLE = { low: 20, high: 500 };
 
 /** A temperature as typed in degrees Celsius; null when nothing was typed or it is refused, which is said at its field. */
-export function readTemperature(text: string | undefined, path: string, errors: FieldError[]): number | null {
+export function readTemperature(
+	text: string | undefined,
+	path: string,
+	errors: FieldError[],
+	believable: { low: number; high: number } = BELIEVABLE
+): number | null {
 	if (!text) return null;
 	const read = readQuantityText(text, 'temperature');
-	if (read.ok && read.value >= BELIEVABLE.low && read.value <= BELIEVABLE.high) return read.value;
+	if (read.ok && read.value >= believable.low && read.value <= believable.high) return read.value;
 	errors.push({
 		path,
 		code: read.ok ? 'outOfRange' : read.reason,
-		message: read.ok ? `is not believable (${BELIEVABLE.low} to ${BELIEVABLE.high} °C)` : 'is not a temperature such as 50 C'
+		message: read.ok ? `is not believable (${believable.low} to ${believable.high} °C)` : 'is not a temperature such as 50 C'
 	});
 	return null;
 }

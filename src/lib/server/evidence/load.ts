@@ -10,7 +10,6 @@ import {
 	instrument,
 	lot,
 	maker,
-	piece,
 	printer,
 	purchase,
 	quote,
@@ -20,6 +19,7 @@ import {
 	trialSpool
 } from '../db/schema';
 import { loadLogs } from '../diameter/logs';
+import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadStudies } from '../workshop/studies';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
@@ -72,7 +72,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
 		loadQuotes(db, spoolIds, filamentIds),
 		db.select().from(instrument),
-		db.select().from(piece),
+		loadPieces(db),
 		loadChecks(db),
 		loadStudies(db)
 	]);
@@ -126,7 +126,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 							cause: a.cause as SpoolEvidence['attempts'][number]['cause'],
 							printer: p?.name ?? null,
 							nozzle: p?.nozzle ?? null,
-							settings: a.settings as PrintSettings
+							settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
+							setUp: a.setUp ?? {}
 						},
 						amended
 					)
@@ -154,19 +155,23 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					checks: checks.get(i.id) ?? [],
 					studies: studies.get(i.id) ?? []
 				})),
-				pieces: pieces.map((p): Piece => ({
-					id: p.id,
-					name: p.name,
-					version: p.version,
-					overhangStepDeg: p.overhangStepDeg,
-					bridgeStepMm: p.bridgeStepMm,
-					gramsG: p.gramsG
-				}))
+				pieces: pieces.map(({ id, familyId, version, name, marks, params }): Piece => ({ id, familyId, version, name, marks, params }))
 			};
 			return [s.id, evidence] as const;
 		})
 	);
 }
+
+/** A setting that an earlier version did not ask for was not noted. */
+const NO_SETTINGS: PrintSettings = {
+	nozzleC: null,
+	bedC: null,
+	fanPct: null,
+	speedPct: null,
+	flowPct: null,
+	retractionMm: null,
+	pressureAdvance: null
+};
 
 /** Readings as their amendments leave them; the many without any are passed on as they are. */
 function amendedReadings(rows: readonly { reading: Reading }[], amendments: readonly Amendment[]): Reading[] {

@@ -55,6 +55,24 @@ export function showFile(
 		});
 }
 
+/** A route that hands out a file that is no text. */
+export function showBytes(
+	load: (event: RequestEvent, db: Database, now: number) => Promise<{ bytes: Uint8Array<ArrayBuffer>; mediaType: string; name: string }>
+) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			const { bytes, mediaType, name } = await load(event, database(), Date.now());
+			return new Response(bytes, {
+				headers: {
+					'content-type': mediaType,
+					'content-disposition': `attachment; filename="${name}"`,
+					'x-content-type-options': 'nosniff',
+					'cache-control': 'no-store'
+				}
+			});
+		});
+}
+
 async function answering(work: () => Promise<Response>): Promise<Response> {
 	try {
 		return await work();

@@ -6,6 +6,7 @@ import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
 import { spoolFindings, trialFindings } from '$lib/schemas/finding';
 import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
+import { pieceBody } from '$lib/schemas/piece';
 import { readingBody } from '$lib/schemas/reading';
 import { filamentBody, intakeBody, intakeListBody, quoteBody, spoolBody, spoolFactsBody, unboxingBody } from '$lib/schemas/spool';
 import { specimenBody } from '$lib/schemas/strength';
@@ -80,6 +81,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('logs', logBody, 'announce a gauge’s log; its slices follow'),
 	put('logs/{id}/slices/{k}', 'one slice of at most a megabyte of the file, counted from 0'),
 	post('log-ends', logEndBody, 'take in a log that has arrived, whole or not at all; or forget it'),
+	post('pieces', pieceBody, 'register a piece: made from sizes, or a model of your own; with `replaces` a new version'),
 	post('printers', printerBody, 'add a printer'),
 	post('printer-facts', printerFactsBody, 'say later what a printer can do'),
 	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),
@@ -90,6 +92,8 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	get('trials/{id}/findings', trialFindings, 'the trial sheet: findings of every station, flags, letters, what is next'),
 	get('trials/{id}/pick', null, 'the ranking with its chances and what would turn it'),
 	get('trials/{id}/bundle', bundle, 'a trial with all its evidence as one document'),
+	get('pieces', null, 'every piece in every version, with its marks and its volume'),
+	get('pieces/{id}/file', null, 'a piece as a file to print, with a bench code on it if wanted', 'format, code'),
 	get('logs/{id}', null, 'what has arrived of a log'),
 	get('logs/{id}/picture', null, 'smallest and largest diameter of each column of a picture of a log', 'fromM, toM, columns'),
 	get('drying-runs', null, 'loads that were not ended yet, with the server’s clock'),

@@ -7,6 +7,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { attempt, event, note, piece, printer, protocol, reading } from '../db/schema';
+import { readTemperature } from '../drying/temperature';
 import { loadEvents } from '../evidence/load-events';
 import { refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
@@ -28,6 +29,7 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 	await checkKnown(tx, pieceId, body.printerId);
 	const condition = await bringIntoCondition(tx, body, at, now);
 	const marks = readMarks(body.marks);
+	const roomTemperatureC = readRoom(body.roomTemperature);
 	await tx.insert(attempt).values({
 		id: body.id,
 		spoolId: body.spoolId,
@@ -39,6 +41,9 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 		percentReached: body.outcome === 'finished' ? 100 : (body.percentReached ?? 0),
 		cause: body.outcome === 'failed' ? body.cause : null,
 		settings: body.settings,
+		setUp: Object.fromEntries(Object.entries(body.setUp).filter(([, said]) => said !== '')),
+		roomTemperatureC,
+		roomHumidityPct: body.roomHumidityPct,
 		settingsPolicy: body.settingsPolicy,
 		gramsG: body.gramsG,
 		minutes: body.minutes,
@@ -69,6 +74,16 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 			createdAt: now
 		});
 	return { id: body.id, condition, marks: marks.length };
+}
+
+/** A room that somebody prints in. */
+const ROOM_C = { low: -10, high: 60 };
+
+function readRoom(typed: string | undefined): number | null {
+	const errors: FieldError[] = [];
+	const read = readTemperature(typed, 'roomTemperature', errors, ROOM_C);
+	if (errors.length > 0) throw refuse(errors);
+	return read ?? null;
 }
 
 async function trialPiece(tx: Transaction, trialId: string | undefined): Promise<string> {

@@ -36,7 +36,7 @@ export type SpoolWhole = {
 const PLAIN_PROTOCOL = {
 	settingsPolicy: 'label' as const,
 	conditionPolicy: 'asReceived' as const,
-	mainPieceId: STEP_PIECE.id,
+	pieceIds: [STEP_PIECE.id],
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,

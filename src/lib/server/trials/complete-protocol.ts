@@ -3,10 +3,12 @@ import type { PrinterAbilities, Protocol, SpoolEvidence } from '$lib/core/eviden
 import { withHouse } from '$lib/core/house/lent-scatter';
 import { STATIONS } from '$lib/core/registry';
 import { specimenKinds } from '$lib/core/strength/kinds';
+import { markPieces } from '$lib/core/pieces/mark-pieces';
 import type { Reader } from '../db/client';
+import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
-type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook'>;
+type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces'>;
 
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
@@ -20,6 +22,7 @@ export async function completeProtocol(
 ): Promise<Protocol> {
 	const protocol: Protocol = {
 		...typed,
+		markPieces: markPieces(typed.pieceIds, await loadPieces(db)),
 		nominalMm: nominalDiameter(spools),
 		specimenKinds: specimenKinds(spools),
 		lent: [],

@@ -91,7 +91,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			{
 				settingsPolicy: rules.protocol.settingsPolicy as Protocol['settingsPolicy'],
 				conditionPolicy: rules.protocol.conditionPolicy as Protocol['conditionPolicy'],
-				mainPieceId: rules.protocol.mainPieceId,
+				pieceIds: rules.protocol.pieceIds ?? [rules.protocol.mainPieceId],
 				repeats: rules.protocol.repeats,
 				diameterPlaces: rules.protocol.diameterPlaces,
 				diameterDirections: rules.protocol.diameterDirections,

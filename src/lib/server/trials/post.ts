@@ -15,7 +15,7 @@ import type {
 } from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { criteria, houseSpool, ownMeasure, printer, protocol, spool, trial, trialSpool } from '../db/schema';
+import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
 import { joinTrial } from '../intake/take-in';
 import { refuseField } from '../problem';
@@ -54,6 +54,7 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 			conditionPolicy: 'asReceived',
 			valueRule: 'weighted',
 			mainPieceId: STEP_PIECE.id,
+			pieceIds: [STEP_PIECE.id],
 			printerId: await latestPrinter(tx),
 			repeats: 1,
 			diameterPlaces: 5,
@@ -125,13 +126,23 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
 		const [before] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
-		const { id, trialId, ...fields } = body;
+		const { id, trialId, pieceIds, ...fields } = body;
+		const pieces = pieceIds ?? before?.pieceIds ?? [before?.mainPieceId ?? STEP_PIECE.id];
+		await checkPieces(tx, pieces);
 		const version = (before?.version ?? 0) + 1;
 		await tx
 			.insert(protocol)
-			.values({ id, trialId, ...fields, version, mainPieceId: before?.mainPieceId ?? STEP_PIECE.id, createdAt: now });
+			.values({ id, trialId, ...fields, version, mainPieceId: pieces[0] ?? STEP_PIECE.id, pieceIds: pieces, createdAt: now });
 		return { version };
 	});
+}
+
+async function checkPieces(tx: Reader, pieceIds: readonly string[]): Promise<void> {
+	const known = await tx
+		.select({ id: piece.id })
+		.from(piece)
+		.where(inArray(piece.id, [...pieceIds]));
+	if (known.length < new Set(pieceIds).size) throw refuseField('pieceIds', 'unknownId', 'there is no such piece');
 }
 
 /** A new version of criteria, weights and gates; the old one stays. */

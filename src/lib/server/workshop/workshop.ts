@@ -6,10 +6,11 @@ import type { instrumentBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
-import { dryer, instrument, piece, printer } from '../db/schema';
+import { dryer, instrument, printer } from '../db/schema';
 import { readTemperature } from '../drying/temperature';
 import { amendFacts, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
+import { loadPieces } from '../pieces/load';
 import { abilitiesOf } from '../trials/complete-protocol';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
@@ -20,7 +21,7 @@ export async function listWorkshop(db: Reader) {
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
 		db.select().from(printer).orderBy(asc(printer.createdAt)),
 		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
-		db.select().from(piece).orderBy(asc(piece.createdAt)),
+		loadPieces(db),
 		loadChecks(db),
 		loadStudies(db)
 	]);
@@ -42,13 +43,7 @@ export async function listWorkshop(db: Reader) {
 			...(abilitiesOf(p) as PrinterAbilities)
 		})),
 		dryers: dryers.map((d) => ({ id: d.id, name: d.name, setPointLowC: d.setPointLowC, setPointHighC: d.setPointHighC })),
-		pieces: pieces.map((p) => ({
-			id: p.id,
-			name: p.name,
-			version: p.version,
-			overhangStepDeg: p.overhangStepDeg,
-			bridgeStepMm: p.bridgeStepMm
-		}))
+		pieces
 	};
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { attempt } from '../../../../tests/support/evidence';
 import { draftBody, freshDraft, settingsLine } from './print-draft';
 
-const base = { last: null, lastOther: null, labelNozzleC: null, condition: 'asReceived' as const, printerId: '' };
+const base = { last: null, lastOther: null, labelNozzleC: null, condition: 'asReceived' as const, printerId: '', pieceId: 'piece-1' };
 
 describe('a print as typed', () => {
 	it("copies the spool's own settings forward", () => {
@@ -11,13 +11,25 @@ describe('a print as typed', () => {
 	it("takes another spool's settings, but the label's temperature", () => {
 		expect(freshDraft({ ...base, lastOther: attempt(), labelNozzleC: 240 }).settings).toMatchObject({ nozzleC: '240', bedC: '60' });
 	});
+	it('copies bed, agent and profile forward too, and says the room if it was typed', () => {
+		const last = attempt({ setUp: { bedSurface: 'glass', profile: 'even walls' } });
+		const draft = freshDraft({ ...base, last });
+		expect(draft.setUp).toMatchObject({ bedSurface: 'glass', bedAgent: '' });
+		expect(draftBody({ ...draft, roomTemperature: '19 C', roomHumidityPct: '41,5' })).toMatchObject({
+			setUp: { bedSurface: 'glass', profile: 'even walls' },
+			roomTemperature: '19 C',
+			roomHumidityPct: 41.5
+		});
+	});
 	it('leaves out what is empty and reads a decimal comma', () => {
 		const draft = { ...freshDraft(base), overhangLastClean: '65' };
 		draft.settings.retractionMm = '0,8';
 		expect(draftBody(draft)).toEqual({
 			outcome: 'finished',
 			condition: 'asReceived',
+			pieceId: 'piece-1',
 			settings: { retractionMm: 0.8 },
+			setUp: {},
 			marks: { overhangLastClean: '65' }
 		});
 	});

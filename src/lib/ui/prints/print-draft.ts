@@ -1,4 +1,4 @@
-import type { Attempt, FailureCause, PrintSettings } from '$lib/core/evidence';
+import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/evidence';
 import type { ConditionKind } from '$lib/core/finding/types';
 import { SETTING_WORDS } from '../words/settings';
 
@@ -15,7 +15,11 @@ export type PrintDraft = {
 	strings: string | null;
 	note: string;
 	printerId: string;
+	pieceId: string;
 	settings: Record<keyof PrintSettings, string>;
+	setUp: Record<keyof SetUp, string>;
+	roomTemperature: string;
+	roomHumidityPct: string;
 };
 
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
@@ -30,11 +34,15 @@ export function freshDraft(given: {
 	labelNozzleC: number | null;
 	condition: ConditionKind;
 	printerId: string;
+	/** The piece that wants printing, if one does. */
+	pieceId: string;
 }): PrintDraft {
 	const from = given.last?.settings ?? given.lastOther?.settings ?? null;
 	const text = (name: keyof PrintSettings) => (from?.[name] === null || from?.[name] === undefined ? '' : String(from[name]));
 	const settings = Object.fromEntries(NAMES.map((name) => [name, text(name)])) as PrintDraft['settings'];
 	if (!given.last && given.labelNozzleC !== null) settings.nozzleC = String(given.labelNozzleC);
+	const before = given.last ?? given.lastOther;
+	const setUp = Object.fromEntries(SET_UP.map((name) => [name, before?.setUp[name] ?? ''])) as PrintDraft['setUp'];
 	return {
 		outcome: 'finished',
 		percentReached: '',
@@ -47,7 +55,11 @@ export function freshDraft(given: {
 		strings: null,
 		note: '',
 		printerId: given.printerId,
-		settings
+		pieceId: given.pieceId,
+		settings,
+		setUp,
+		roomTemperature: '',
+		roomHumidityPct: ''
 	};
 }
 
@@ -70,7 +82,11 @@ export function draftBody(draft: PrintDraft): Record<string, unknown> {
 		...(draft.outcome === 'failed' && draft.cause ? { cause: draft.cause } : {}),
 		condition: draft.condition,
 		...(draft.printerId ? { printerId: draft.printerId } : {}),
+		pieceId: draft.pieceId,
 		settings,
+		setUp: Object.fromEntries(Object.entries(draft.setUp).filter(([, text]) => text.trim() !== '')),
+		...(draft.roomTemperature.trim() ? { roomTemperature: draft.roomTemperature } : {}),
+		...(draft.roomHumidityPct.trim() ? { roomHumidityPct: textOrNumber(draft.roomHumidityPct) } : {}),
 		marks,
 		...(draft.note.trim() ? { note: draft.note.trim() } : {})
 	};

@@ -4,7 +4,7 @@ import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { quantityName } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
-import { SETTING_WORDS } from './settings';
+import { settingName } from './settings';
 
 type Params = Message['params'];
 const num = (p: Params, key: string): number => Number(p[key]);
@@ -173,6 +173,7 @@ export function nextWords(missing: Missing, code: string): string {
 }
 
 const FLAGS: Record<string, string> = {
+	unlikePiece: 'another piece or version of it',
 	unlikePrinter: 'another printer',
 	unlikeNozzle: 'another nozzle',
 	unlikeCondition: 'another condition',
@@ -189,10 +190,10 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		if (!first) return [];
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
 		const values = first.values.map((v) => VALUE_WORDS[v] ?? v).join(', ');
-		const setting = first.detail ? SETTING_WORDS[first.detail as keyof typeof SETTING_WORDS] : null;
+		const setting = first.detail ? settingName(first.detail) : null;
 		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : (FLAGS[first.kind] ?? first.kind);
 		return [
-			`${first.spoolIds.map(codeOf).join(', ')}: ${unlike} from the rest (${values}${setting ? ` ${setting.unit}` : ''}) in ${columns}.`
+			`${first.spoolIds.map(codeOf).join(', ')}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`
 		];
 	});
 }

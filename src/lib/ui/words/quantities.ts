@@ -1,5 +1,5 @@
 import type { ConditionKind, Grade, QuantityDef } from '$lib/core/finding/types';
-import { BY_HAND_WORDS } from '$lib/core/readings/quantities';
+import { BED_WORDS, BY_HAND_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '$lib/core/readings/quantities';
 import { fixed, percent, upTo } from './numbers';
 
 type QuantityWords = { name: string; under: string; decimals: number; unit: string };
@@ -16,6 +16,16 @@ const WORDS: Record<string, QuantityWords> = {
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
 	bridge: { name: 'Bridge', under: 'longest, mm', decimals: 0, unit: 'mm' },
 	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
+	bridgeSag: { name: 'Bridge sag', under: 'longest bridge, mm', decimals: 1, unit: 'mm' },
+	cornerLift: { name: 'Corner lift', under: 'worst corner, mm', decimals: 1, unit: 'mm' },
+	smallText: { name: 'Small text', under: 'smallest read, mm', decimals: 1, unit: 'mm' },
+	shrinkageX: { name: 'Shrinkage X', under: 'against its size, %', decimals: 2, unit: '%' },
+	shrinkageY: { name: 'Shrinkage Y', under: 'against its size, %', decimals: 2, unit: '%' },
+	shrinkageZ: { name: 'Shrinkage Z', under: 'against its size, %', decimals: 2, unit: '%' },
+	bedHold: { name: 'Bed', under: 'in four words', decimals: 1, unit: '' },
+	supportRemoval: { name: 'Supports', under: 'in four words', decimals: 1, unit: '' },
+	surface: { name: 'Surface', under: 'worst fault', decimals: 1, unit: '' },
+	printOdour: { name: 'Odour', under: 'in four words', decimals: 1, unit: '' },
 	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
 	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },
 	strengthLoad: { name: 'Strength', under: 'mean load, N', decimals: 0, unit: 'N' },
@@ -41,7 +51,14 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: s
 export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
 
 /** Quantities told in words instead of numbers, lowest rank first. */
-const ORDINALS: Record<string, readonly string[]> = { strings: STRING_MARKS, strengthByHand: BY_HAND_WORDS };
+const ORDINALS: Record<string, readonly string[]> = {
+	strings: STRING_MARKS,
+	strengthByHand: BY_HAND_WORDS,
+	bedHold: BED_WORDS,
+	supportRemoval: SUPPORT_WORDS,
+	surface: SEVERITY_WORDS,
+	printOdour: SEVERITY_WORDS
+};
 
 /** The word of a rank, or null for a quantity that is told in numbers. */
 function rankWord(id: string, rank: number): string | null {

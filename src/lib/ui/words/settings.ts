@@ -1,4 +1,4 @@
-import type { PrintSettings } from '$lib/core/evidence';
+import type { PrintSettings, SetUp } from '$lib/core/evidence';
 
 /** Print settings by name and unit, in the order they are asked. */
 export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: string }> = {
@@ -7,5 +7,22 @@ export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: st
 	fanPct: { name: 'Fan', unit: '%' },
 	speedPct: { name: 'Feed rate', unit: '%' },
 	flowPct: { name: 'Flow', unit: '%' },
-	retractionMm: { name: 'Retraction', unit: 'mm' }
+	retractionMm: { name: 'Retraction', unit: 'mm' },
+	pressureAdvance: { name: 'Pressure advance', unit: '' }
 };
+
+/** What stood around a print, in the order it is asked. */
+export const SET_UP_WORDS: Record<keyof SetUp, string> = {
+	bedSurface: 'Bed surface',
+	bedAgent: 'Agent on it',
+	profile: 'Profile',
+	profileVersion: 'Its version',
+	enclosure: 'Enclosure',
+	fedFrom: 'Fed from'
+};
+
+/** A setting or part of the set-up by its name. */
+export function settingName(name: string): { name: string; unit: string } {
+	const setting = SETTING_WORDS[name as keyof PrintSettings] as { name: string; unit: string } | undefined;
+	return setting ?? { name: SET_UP_WORDS[name as keyof SetUp], unit: '' };
+}

@@ -18,7 +18,7 @@
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/ui/words/messages';
-	import { SETTING_WORDS } from '$lib/ui/words/settings';
+	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import {
 		BEFORE_WORDS,
@@ -66,8 +66,8 @@
 	const contextSettings = (finding: (typeof data.findings)[number]) =>
 		finding.context.settings
 			.map((s) => {
-				const words = SETTING_WORDS[s.name as keyof typeof SETTING_WORDS];
-				return `${words.name.toLowerCase()} ${upTo(s.value, 2)} ${words.unit}`;
+				const words = settingName(s.name);
+				return `${words.name.toLowerCase()} ${typeof s.value === 'number' ? upTo(s.value, 3) : s.value} ${words.unit}`.trim();
 			})
 			.join(', ') || 'settings not noted';
 	const ACTION_WORDS: Record<string, string> = {

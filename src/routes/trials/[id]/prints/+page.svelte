@@ -3,8 +3,9 @@
 	import { page } from '$app/state';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
-	import { FAILURE_CAUSES } from '$lib/core/evidence';
-	import { bridge, overhang, printSuccess, strings } from '$lib/core/prints/quantities';
+	import { FAILURE_CAUSES, SET_UP } from '$lib/core/evidence';
+	import { MARKS } from '$lib/core/prints/marks';
+	import { printSuccess } from '$lib/core/prints/quantities';
 	import { printsStation } from '$lib/core/prints/station';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
@@ -18,7 +19,7 @@
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import StringsReference from '$lib/ui/prints/StringsReference.svelte';
 	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
-	import { SETTING_WORDS } from '$lib/ui/words/settings';
+	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
@@ -26,7 +27,7 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const DEFS = [printSuccess, overhang, bridge, strings];
+	const DEFS = [printSuccess, ...MARKS.map((m) => m.def)];
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	const missingOf = (i: number) => data.sheet.rows[i]?.missing.find((m) => m.station === 'prints') ?? null;
 	let fallback = $state<string | null>(null);
@@ -61,7 +62,24 @@
 			return railItem(e.spool, says);
 		})
 	);
+	/** What was said before of the set-up, to be chosen again in the same words. */
+	const setUpSeen = $derived(
+		Object.fromEntries(
+			SET_UP.map((name) => [name, [...new Set(data.evidence.flatMap((e) => e.attempts.flatMap((a) => a.setUp[name] ?? [])))]])
+		)
+	);
 	const bySpool = $derived(evidence?.spool.id ?? '');
+
+	/** The piece that wants printing next, else the first of the trial. */
+	const wantedPiece = $derived(String(missingOf(index)?.params.pieceId ?? data.protocol.pieceIds[0] ?? ''));
+	const piece = $derived(evidence?.pieces.find((p) => p.id === draft?.pieceId) ?? null);
+	const carries = (mark: string) => piece?.marks.some((m) => m.mark === mark) ?? false;
+	/** Pieces to choose from: the trial's first, then all others. */
+	const choices = $derived.by(() => {
+		const all = evidence?.pieces ?? [];
+		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
+		return [...ours, ...all.filter((p) => !ours.includes(p))];
+	});
 
 	function fresh(): PrintDraft {
 		const last = evidence?.attempts.at(-1) ?? null;
@@ -72,7 +90,8 @@
 			lastOther: others.at(-1) ?? null,
 			labelNozzleC: labelNozzle,
 			condition,
-			printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? ''
+			printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? '',
+			pieceId: wantedPiece
 		});
 	}
 	/** One draft a spool, so that looking at another spool loses nothing that was typed. */
@@ -155,9 +174,14 @@
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted"
-				>{evidence.pieces.find((p) => p.id === data.protocol.mainPieceId)?.name ?? 'piece'} · label {labelNozzle === null
-					? 'temperature not noted'
-					: `${upTo(labelNozzle, 0)} °C`}</span
+				><label class="inline-flex items-baseline gap-1"
+					><span class="sr-only">Piece</span>
+					<select class="rounded border bg-panel py-0.5 pr-8 pl-2 text-ink" bind:value={draft.pieceId}>
+						{#each choices as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
+					</select></label
+				>
+				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`} ·
+				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a></span
 			>
 		</div>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>
@@ -205,66 +229,77 @@
 					one side of every print is the printer’s.
 				</p>
 			{/if}
-			<div class="grid gap-3 sm:grid-cols-4">
-				<Field
-					id="overhangLastClean"
-					path="marks.overhangLastClean"
-					label="Overhang, last clean °"
-					bind:value={draft.overhangLastClean}
-					{errors}
-					inputmode="decimal"
-				/>
-				<Field
-					id="overhangFirstFaulty"
-					path="marks.overhangFirstFaulty"
-					label="First faulty °"
-					bind:value={draft.overhangFirstFaulty}
-					{errors}
-					inputmode="decimal"
-				/>
-				<Field
-					id="bridgeLongestClean"
-					path="marks.bridgeLongestClean"
-					label="Bridge, clean mm"
-					bind:value={draft.bridgeLongestClean}
-					{errors}
-					inputmode="decimal"
-				/>
-				<Field
-					id="bridgeFirstFaulty"
-					path="marks.bridgeFirstFaulty"
-					label="First loose mm"
-					bind:value={draft.bridgeFirstFaulty}
-					{errors}
-					inputmode="decimal"
-				/>
-			</div>
-			<fieldset>
-				<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
-				<div class="flex flex-wrap gap-1">
-					{#each STRING_MARKS as word (word)}
-						<label
-							class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
-							word
-								? 'border-act! bg-chosen! font-semibold'
-								: ''}"
-						>
-							<input
-								type="radio"
-								class="sr-only"
-								name="strings"
-								value={word}
-								checked={draft.strings === word}
-								onchange={() => (draft.strings = word)}
-							/>
-							<StringsReference {word} />
-							<span
-								>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
-							>
-						</label>
-					{/each}
+			{#if carries('overhang') || carries('bridge')}
+				<div class="grid gap-3 sm:grid-cols-4">
+					{#if carries('overhang')}
+						<Field
+							id="overhangLastClean"
+							path="marks.overhangLastClean"
+							label="Overhang, last clean °"
+							bind:value={draft.overhangLastClean}
+							{errors}
+							inputmode="decimal"
+						/>
+						<Field
+							id="overhangFirstFaulty"
+							path="marks.overhangFirstFaulty"
+							label="First faulty °"
+							bind:value={draft.overhangFirstFaulty}
+							{errors}
+							inputmode="decimal"
+						/>
+					{/if}
+					{#if carries('bridge')}
+						<Field
+							id="bridgeLongestClean"
+							path="marks.bridgeLongestClean"
+							label="Bridge, clean mm"
+							bind:value={draft.bridgeLongestClean}
+							{errors}
+							inputmode="decimal"
+						/>
+						<Field
+							id="bridgeFirstFaulty"
+							path="marks.bridgeFirstFaulty"
+							label="First loose mm"
+							bind:value={draft.bridgeFirstFaulty}
+							{errors}
+							inputmode="decimal"
+						/>
+					{/if}
 				</div>
-			</fieldset>
+			{/if}
+			{#if carries('strings')}
+				<fieldset>
+					<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
+					<div class="flex flex-wrap gap-1">
+						{#each STRING_MARKS as word (word)}
+							<label
+								class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
+								word
+									? 'border-act! bg-chosen! font-semibold'
+									: ''}"
+							>
+								<input
+									type="radio"
+									class="sr-only"
+									name="strings"
+									value={word}
+									checked={draft.strings === word}
+									onchange={() => (draft.strings = word)}
+								/>
+								<StringsReference {word} />
+								<span
+									>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
+								>
+							</label>
+						{/each}
+					</div>
+				</fieldset>
+			{/if}
+			<p class="small">
+				Other marks of this piece are <a class="link" href="/trials/{data.head.id}/prints/score">scored by keys</a>, all spools in one go.
+			</p>
 			<details class="panel px-3 py-2" bind:open={settingsOpen}>
 				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
 				<div class="mt-2 grid gap-3 sm:grid-cols-3">
@@ -278,6 +313,20 @@
 							inputmode="decimal"
 						/>
 					{/each}
+				</div>
+				<div class="mt-3 grid gap-3 sm:grid-cols-3">
+					{#each SET_UP as name (name)}
+						<Field
+							id="setup-{name}"
+							path="setUp.{name}"
+							label={SET_UP_WORDS[name]}
+							bind:value={draft.setUp[name]}
+							{errors}
+							list={setUpSeen[name]}
+						/>
+					{/each}
+					<Field id="roomTemperature" label="Room" bind:value={draft.roomTemperature} {errors} placeholder="21 C" />
+					<Field id="roomHumidityPct" label="Humidity, %" bind:value={draft.roomHumidityPct} {errors} inputmode="decimal" />
 				</div>
 				<div class="mt-3">
 					<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>

@@ -1,0 +1,168 @@
+import type { LentScatter } from '../evidence';
+import { makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import { lentFor } from '../house/lent-scatter';
+import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { contextOf } from './context';
+import { marksOf, missingOf, type Group } from './group';
+import { ladder, type Rung } from './ladder';
+import type { MarkDef } from './marks';
+import { ordinal } from './ordinal';
+
+type Ladder = MarkDef & { kind: 'ladder' };
+type Words = MarkDef & { kind: 'words' };
+type Measure = MarkDef & { kind: 'measure' };
+
+/**
+ * The finding of one mark of one piece in one condition. Prints of unlike pieces are never averaged.
+ * @example findMark(group, MARKS[0]).estimate // 65
+ */
+export function findMark(group: Group, mark: MarkDef): Finding {
+	if (mark.kind === 'ladder') return findLadder(group, mark);
+	return mark.kind === 'words' ? findWords(group, mark) : findMeasure(group, mark);
+}
+
+const UNKNOWN = { kind: 'unknown', reason: { id: 'noMarks', params: {} } } as const;
+
+/** Parts that every finding of a mark shares. */
+function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], marked: number) {
+	const { evidence, condition, pieceId, attempts } = group;
+	const marks = quantities.flatMap((q) => marksOf(group, q));
+	return {
+		subject: { spoolId: evidence.spool.id, condition, pieceId },
+		context: contextOf(
+			evidence,
+			attempts.filter((a) => a.status === 'counts')
+		),
+		inputs: {
+			used: marks.filter((r) => r.status === 'counts').map((r) => r.id),
+			excluded: marks.filter((r) => r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		},
+		missing: missingOf(group, mark, marked)
+	};
+}
+
+/** Marks of a ladder, one rung a print that has both or only its last clean step. */
+function rungsOf(group: Group, mark: Ladder): Rung[] {
+	const faulty = marksOf(group, mark.firstFaulty).filter((f) => f.status === 'counts');
+	return marksOf(group, mark.lastClean)
+		.filter((r) => r.status === 'counts')
+		.map((clean) => ({ lastClean: clean.value, firstFaulty: faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null }));
+}
+
+/** Distance of two steps of a ladder on a piece. */
+export function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
+	const steps = piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? null;
+	return steps && steps.length > 1 ? Math.abs((steps[1] as number) - (steps[0] as number)) : mark.usualStep;
+}
+
+function findLadder(group: Group, mark: Ladder): Finding {
+	const rungs = rungsOf(group, mark);
+	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
+	const result = ladder(rungs, stepOf(group, mark), lent);
+	const common = {
+		...commonOf(group, mark, [mark.lastClean, mark.firstFaulty], rungs.length),
+		method: rungs.length > 1 ? 'ladderMean' : lent ? 'ladderBorrowed' : 'ladderBounds',
+		source: 'ISO 2602; GUM 4.3.7; one print widened by one step (common practice, no source)'
+	};
+	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
+	return makeFinding(mark.def, {
+		...common,
+		...result,
+		messages: result.n === 1 ? [oneOnly(lent)] : [],
+		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
+	});
+}
+
+/** The worst rank of each print that was looked at. */
+function ranksOf(group: Group, mark: Words): number[] {
+	const worst = new Map<string, number>();
+	for (const quantity of mark.readings)
+		for (const r of marksOf(group, quantity))
+			if (r.status === 'counts' && r.attemptId) worst.set(r.attemptId, Math.max(r.value, worst.get(r.attemptId) ?? 0));
+	return [...worst.values()];
+}
+
+function findWords(group: Group, mark: Words): Finding {
+	const ranks = ranksOf(group, mark);
+	const words = mark.def.words?.length ?? 0;
+	const result = ordinal(ranks, words);
+	const common = {
+		...commonOf(group, mark, mark.readings, ranks.length),
+		method: 'ordinal',
+		source: 'Dirichlet counts, prior 1/2 a word'
+	};
+	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
+	const lent = ranks.length === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
+	return makeFinding(mark.def, {
+		...common,
+		n: ranks.length,
+		...(lent
+			? borrowed(result.estimate, lent, { low: 0, high: words - 1 })
+			: { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
+		messages: ranks.length === 1 ? [oneOnly(lent)] : [],
+		figure: { kind: 'words', counts: result.counts }
+	});
+}
+
+/** Measured values, one a print; against the piece's own size as a shortfall in per cent. */
+function valuesOf(group: Group, mark: Measure): number[] {
+	const meant = mark.against === null ? null : (group.piece?.params?.[mark.against] ?? null);
+	if (mark.against !== null && meant === null) return [];
+	return marksOf(group, mark.reading)
+		.filter((r) => r.status === 'counts')
+		.map((r) => (meant === null ? r.value : ((meant - r.value) / meant) * 100));
+}
+
+function findMeasure(group: Group, mark: Measure): Finding {
+	const values = valuesOf(group, mark);
+	const over = meanInterval(values);
+	const common = { ...commonOf(group, mark, [mark.reading], values.length), method: 'mean', source: 'ISO 2602' };
+	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
+	const lent = over.n === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
+	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
+	if (over.standardError !== null && over.low !== null && over.high !== null)
+		return makeFinding(mark.def, {
+			...known,
+			interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
+			sampling: { kind: 't', mean: over.mean, standardError: over.standardError, df: over.df }
+		});
+	if (lent) return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent)] });
+	// One print: what a difference that matters could hide, and no interval.
+	const half = mark.def.differenceThatMatters;
+	return makeFinding(mark.def, {
+		...known,
+		messages: [oneOnly(null)],
+		sampling: { kind: 'bounds', low: over.mean - half, high: over.mean + half }
+	});
+}
+
+/** One mark with the scatter that the house spool lends, clipped to what can be. */
+function borrowed(
+	estimate: number,
+	lent: LentScatter,
+	clip: { low: number; high: number } | null
+): Pick<Finding, 'estimate' | 'interval' | 'sampling'> {
+	const half = tQuantile(0.975, lent.df) * lent.sd;
+	const [low, high] = [estimate - half, estimate + half];
+	return {
+		estimate,
+		interval: { low: clip ? Math.max(clip.low, low) : low, high: clip ? Math.min(clip.high, high) : high, level: 0.95, kind: 'confidence' },
+		sampling: { kind: 't', mean: estimate, standardError: lent.sd, df: lent.df }
+	};
+}
+
+/** What is said where one print has to do. */
+const oneOnly = (lent: LentScatter | null): Message =>
+	lent ? { id: 'borrowedScatter', params: { code: lent.code, n: lent.n } } : { id: 'onePrint', params: {} };
+
+/**
+ * Values of a mark, one a print, as its scatter is taken from; and the least scatter it can have (half a step, half a word, or none known).
+ * @example scatterOf(group, MARKS[0]) // { values: [65, 70, 65], least: 2.5 }
+ */
+export function scatterOf(group: Group, mark: MarkDef): { values: number[]; least: number } {
+	if (mark.kind === 'ladder') return { values: rungsOf(group, mark).map((r) => r.lastClean), least: stepOf(group, mark) / 2 };
+	if (mark.kind === 'words') return { values: ranksOf(group, mark), least: 0.5 };
+	return { values: valuesOf(group, mark), least: mark.def.differenceThatMatters / 10 };
+}

@@ -1,0 +1,58 @@
+import type { QuantityDef } from '../finding/types';
+import type { MarkId } from '../pieces/types';
+import { SURFACE_FAULTS } from '../readings/quantities';
+import {
+	bedHold,
+	bridge,
+	bridgeSag,
+	cornerLift,
+	overhang,
+	printOdour,
+	SHRINKAGES,
+	smallText,
+	strings,
+	supportRemoval,
+	surface
+} from './quantities';
+
+/** How a quantity is read off the prints of a piece: as a ladder, in words, or measured. */
+export type MarkDef = { def: QuantityDef; mark: MarkId } & (
+	| {
+			kind: 'ladder';
+			lastClean: string;
+			firstFaulty: string;
+			/** Distance of two steps where the piece does not state its own. */
+			usualStep: number;
+	  }
+	/** Of several readings of one print the highest rank counts. */
+	| { kind: 'words'; readings: readonly string[] }
+	/** A length as measured, or its shortfall against the size of the piece. */
+	| { kind: 'measure'; reading: string; against: string | null }
+);
+
+/** Every quantity that is read off a piece. A mark belongs to a piece, so each has its own finding a piece. */
+export const MARKS: readonly MarkDef[] = [
+	{ def: overhang, mark: 'overhang', kind: 'ladder', lastClean: 'overhangLastClean', firstFaulty: 'overhangFirstFaulty', usualStep: 5 },
+	{ def: bridge, mark: 'bridge', kind: 'ladder', lastClean: 'bridgeLongestClean', firstFaulty: 'bridgeFirstFaulty', usualStep: 5 },
+	{ def: bridgeSag, mark: 'bridge', kind: 'measure', reading: 'bridgeSag', against: null },
+	{ def: strings, mark: 'strings', kind: 'words', readings: ['strings'] },
+	{ def: cornerLift, mark: 'cornerLift', kind: 'measure', reading: 'cornerLift', against: null },
+	{ def: bedHold, mark: 'adhesion', kind: 'words', readings: ['bedHold'] },
+	{ def: supportRemoval, mark: 'supports', kind: 'words', readings: ['supportRemoval'] },
+	{ def: surface, mark: 'surface', kind: 'words', readings: SURFACE_FAULTS },
+	{ def: smallText, mark: 'smallText', kind: 'measure', reading: 'smallestText', against: null },
+	{ def: SHRINKAGES.X, mark: 'dimensions', kind: 'measure', reading: 'sizeX', against: 'alongX' },
+	{ def: SHRINKAGES.Y, mark: 'dimensions', kind: 'measure', reading: 'sizeY', against: 'alongY' },
+	{ def: SHRINKAGES.Z, mark: 'dimensions', kind: 'measure', reading: 'sizeZ', against: 'alongZ' },
+	{ def: printOdour, mark: 'odour', kind: 'words', readings: ['printOdour'] }
+];
+
+/**
+ * Readings that make up a mark, in the order they are scored.
+ * @example readingsOfMark('overhang') // ['overhangLastClean', 'overhangFirstFaulty']
+ */
+export function readingsOfMark(mark: MarkId): string[] {
+	return MARKS.filter((m) => m.mark === mark).flatMap((m) =>
+		m.kind === 'ladder' ? [m.lastClean, m.firstFaulty] : m.kind === 'words' ? [...m.readings] : [m.reading]
+	);
+}

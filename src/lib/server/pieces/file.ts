@@ -1,0 +1,25 @@
+import { eq } from 'drizzle-orm';
+import { pieceKind } from '$lib/core/pieces/library';
+import { solidOf } from '$lib/core/pieces/solid';
+import { stlOf } from '$lib/core/pieces/stl';
+import { threeMfOf } from '$lib/core/pieces/three-mf';
+import type { Reader } from '../db/client';
+import { piece } from '../db/schema';
+import { notFound, Problem } from '../problem';
+import { geometryEngine } from './engine';
+
+export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; name: string };
+
+/** A registered piece as a file to print, with a bench code on it if wanted. */
+export async function pieceFile(db: Reader, pieceId: string, given: { format: 'stl' | '3mf'; code: string }): Promise<PieceFile> {
+	const [row] = await db.select().from(piece).where(eq(piece.id, pieceId));
+	if (!row) throw notFound('piece');
+	const kind = row.kind === null ? null : pieceKind(row.kind);
+	if (!kind || !row.params) throw new Problem(404, 'This piece is a model of your own: its file is with you.');
+	const { mesh } = solidOf(await geometryEngine(), kind.shape(row.params, given.code));
+	const title = [row.name, row.version, given.code].filter((part) => part !== '').join(' ');
+	const name = `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${given.format}`;
+	return given.format === 'stl'
+		? { bytes: stlOf(mesh), mediaType: 'model/stl', name }
+		: { bytes: threeMfOf(mesh, title), mediaType: 'model/3mf', name };
+}

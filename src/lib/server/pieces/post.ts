@@ -1,0 +1,62 @@
+import { eq, max } from 'drizzle-orm';
+import type { z } from 'zod';
+import { paramFaults, pieceKind, type ParamFault } from '$lib/core/pieces/library';
+import { solidOf } from '$lib/core/pieces/solid';
+import type { pieceBody } from '$lib/schemas/piece';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { Database, Reader } from '../db/client';
+import { piece } from '../db/schema';
+import { refuse, refuseField } from '../problem';
+import { writeOnce } from '../write/write-once';
+import { geometryEngine } from './engine';
+
+/** Registers a piece. It never changes afterwards: a better one is a new version of it. */
+export async function postPiece(
+	db: Database,
+	body: z.output<typeof pieceBody>,
+	now: number
+): Promise<{ answer: { id: string; version: number }; repeated: boolean }> {
+	const made = await makeOf(body);
+	return await writeOnce(db, { id: body.id, kind: 'piece', body, now }, async (tx) => {
+		const family = await familyOf(tx, body);
+		const { id, name, kind, params, gramsG, fileHash } = body;
+		await tx.insert(piece).values({ id, ...family, name, kind, params, gramsG, fileHash, ...made, createdAt: now });
+		return { id, version: family.version };
+	});
+}
+
+/** What follows from the sizes of a piece that is made here: its marks and its volume. */
+async function makeOf(body: z.output<typeof pieceBody>): Promise<Pick<typeof piece.$inferInsert, 'marks' | 'volumeMm3'>> {
+	if (body.kind === undefined || body.params === undefined) return { marks: body.marks ?? [] };
+	const kind = pieceKind(body.kind);
+	if (!kind) throw refuseField('kind', 'unknownWord', 'there is no such piece');
+	const params = Object.fromEntries(kind.params.map(({ id }) => [id, body.params?.[id] ?? NaN]));
+	const faults = paramFaults(kind, params);
+	if (faults.length > 0) throw refuse(faults.map(errorOf));
+	const { volumeMm3 } = solidOf(await geometryEngine(), kind.shape(params, ''));
+	return { marks: kind.marks(params), volumeMm3 };
+}
+
+/** The family a piece belongs to, and which version of it this is. A model and a made piece may follow each other: the marks say what is comparable. */
+async function familyOf(tx: Reader, body: z.output<typeof pieceBody>): Promise<{ familyId: string; version: number }> {
+	if (!body.replaces) return { familyId: body.id, version: 1 };
+	const [before] = await tx.select().from(piece).where(eq(piece.id, body.replaces));
+	if (!before) throw refuseField('replaces', 'unknownId', 'there is no such piece');
+	const [newest] = await tx
+		.select({ version: max(piece.version) })
+		.from(piece)
+		.where(eq(piece.familyId, before.familyId));
+	return { familyId: before.familyId, version: (newest?.version ?? before.version) + 1 };
+}
+
+/** A fault of sizes as an error at its field. */
+function errorOf({ param, reason, low, high }: ParamFault): FieldError {
+	const words = {
+		missing: 'is missing',
+		outOfRange: `must be ${low} to ${high}`,
+		notBelow: 'lies on the wrong side of the first step',
+		tooFew: 'leaves fewer than two steps',
+		tooMany: 'does not fit with the other sizes'
+	};
+	return { path: `params.${param}`, code: reason, message: words[reason] };
+}
