@@ -5,7 +5,9 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
-	optimizeDeps: { include: ['comlink', 'jstat', 'pure-rand', 'd3-random', 'd3-array', 'js-quantities', 'zod', 'idb', 'uuid'] },
+	optimizeDeps: {
+		include: ['comlink', 'jstat', 'pure-rand', 'd3-random', 'd3-array', 'js-quantities', 'zod', 'idb', 'uuid', 'fflate', 'manifold-3d']
+	},
 	test: {
 		projects: [
 			{

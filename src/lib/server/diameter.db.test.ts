@@ -1,11 +1,10 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checked, errorsOf } from '../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody } from '../schemas/amendment';
-import type { FieldError } from '../schemas/field-error';
 import { logBody, logEndBody } from '../schemas/gauge-log';
-import { read } from '../schemas/read';
 import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
 import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSummary } from './db/schema';
@@ -13,7 +12,6 @@ import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
 import { logPicture } from './diameter/logs';
 import { postAmendment } from './amendments/post';
 import { takeIn } from './intake/take-in';
-import { Problem } from './problem';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postInstrumentCheck } from './workshop/checks';
@@ -26,20 +24,6 @@ let t: TestDatabase;
 beforeAll(async () => (t = await testDatabase()));
 afterAll(() => t.close());
 
-function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object) {
-	const parsed = read(schema, { id: v7(), ...input });
-	if (!parsed.ok) throw new Problem(422, 'schema', parsed.errors);
-	return parsed.value;
-}
-async function errorsOf(work: () => unknown): Promise<FieldError[]> {
-	try {
-		await work();
-	} catch (error) {
-		if (error instanceof Problem) return error.errors;
-		throw error;
-	}
-	throw new Error('was not refused');
-}
 const caliper = async () =>
 	(await postInstrument(t.db, checked(instrumentBody, { name: 'Caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }), NOW)).answer.id;
 const check = async (instrumentId: string, given: object) =>

@@ -23,7 +23,7 @@ export function stlOf({ corners, triangles }: Mesh): Uint8Array<ArrayBuffer> {
 	return bytes;
 }
 
-type Vector = [number, number, number];
+export type Vector = [number, number, number];
 
 const cornerOf = (corners: Float32Array, i: number): Vector => [
 	corners[3 * i] as number,

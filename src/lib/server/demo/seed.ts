@@ -1,6 +1,11 @@
 import { v7 } from 'uuid';
 import { randomNormal } from 'd3-random';
 import { FAILURE_WORDS, STRING_WORDS } from '$lib/core/readings/quantities';
+import { overhangLadder } from '$lib/core/pieces/shapes/ladders';
+import { measuringBlock } from '$lib/core/pieces/shapes/plain';
+import { usualParams } from '$lib/core/pieces/usual';
+import { pieceBody } from '$lib/schemas/piece';
+import { postPiece } from '../pieces/post';
 import { studyPlan } from '$lib/core/diameter/study-plan';
 import { randomSource, type RandomSource } from '$lib/core/random/source';
 import { gaugeStudyBody, amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
@@ -106,6 +111,11 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	await postPrinter(db, checked(printerBody, north), bench.now + 1);
 	await postHandbook(db, checked(handbookBody, { id: v7(), material: 'PETG', figures: OWN_PETG }), bench.now);
 
+	for (const { name, kind } of [
+		{ name: 'Dome block', kind: measuringBlock },
+		{ name: 'Clip ladder', kind: overhangLadder }
+	])
+		await postPiece(db, checked(pieceBody, { id: v7(), name, kind: kind.id, params: usualParams(kind) }), bench.now);
 	const trialId = v7();
 	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_TRIAL, preset: 'outdoorBrackets' }), bench.now);
 	const measureId = v7();

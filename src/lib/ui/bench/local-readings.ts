@@ -37,7 +37,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		placeIndex: typeof body.placeIndex === 'number' ? body.placeIndex : null,
 		positionM: typeof body.positionM === 'number' ? body.positionM : null,
 		direction: typeof body.direction === 'string' ? body.direction : null,
-		attemptId: null,
+		attemptId: typeof body.attemptId === 'string' ? body.attemptId : null,
 		specimenId: typeof body.specimenId === 'string' ? body.specimenId : null,
 		before: body.before === 'print' || body.before === 'dried' || body.before === 'air' ? body.before : null,
 		ownMeasureId: typeof body.ownMeasureId === 'string' ? body.ownMeasureId : null,

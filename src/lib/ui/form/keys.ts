@@ -11,3 +11,14 @@ export function isShortcut(event: KeyboardEvent, key: string): boolean {
 	if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || inTextField(event)) return false;
 	return event.key.toLowerCase() === key.toLowerCase() && !document.querySelector('dialog[open]');
 }
+
+/**
+ * Whether a key is meant for the page: no text field has the focus, no other key is held, no dialog is open; Enter and space belong to
+ * the link or button that has the focus.
+ */
+export function isPlainKey(event: KeyboardEvent): boolean {
+	if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || event.isComposing || inTextField(event)) return false;
+	const presses = event.key === 'Enter' || event.key === ' ';
+	if (presses && event.target instanceof HTMLElement && event.target.matches('a, button, summary')) return false;
+	return !document.querySelector('dialog[open]');
+}

@@ -35,6 +35,17 @@
 				['J K', 'other spool, outside a field']
 			]
 		},
+		{
+			where: 'Scoring prints',
+			rows: [
+				['0-9', 'the step itself, or the word by its number'],
+				['← →', 'another step'],
+				['Enter', 'keep it'],
+				['A S D F G H J K', 'faults of the surface, again for stronger'],
+				['x', 'not looked at'],
+				['Backspace', 'one back']
+			]
+		},
 		{ where: 'Intake', rows: [['Enter', 'take the spool in']] }
 	] as const;
 </script>

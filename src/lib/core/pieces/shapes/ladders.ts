@@ -1,6 +1,6 @@
 import { letters, textWidth } from '../letters';
 import { deg, ladderFault, mm, of, stepsOf } from '../params';
-import { box, moved, rectangle, type Part } from '../shape';
+import { box, rectangle, type Part } from '../shape';
 import type { PieceKind } from '../types';
 
 /** Clear room between two steps. */
@@ -12,6 +12,14 @@ export function numberOn(text: string, field: { x: number; y: number; z: number;
 	const high = Math.min(field.depth * 0.75, (field.width * 0.85) / textWidth(text));
 	const x = field.x + (field.width - textWidth(text) * high) / 2;
 	return letters(text, { x, y: field.y + (field.depth - high) / 2, z: field.z, high, raised: RAISED_MM, on: 'plate' });
+}
+
+/** A code on the narrow end of a wall, which looks towards -y. */
+function codeOnEnd(code: string, x: number, wall: number, wallHigh: number): Part[] {
+	if (!code) return [];
+	const high = Math.min(wallHigh * 0.6, 6, (wall * 0.9) / textWidth(code));
+	const at = { x: x + (wall - textWidth(code) * high) / 2, y: 0, z: (wallHigh - high) / 2 };
+	return letters(code, { ...at, high, raised: RAISED_MM, on: 'wall' });
 }
 
 /**
@@ -52,10 +60,7 @@ export const overhangLadder: PieceKind = {
 		const names = steps.flatMap((angle, i) =>
 			numberOn(String(angle), { x: -wall, y: i * (width + GAP_MM), z: high, width: wall, depth: width })
 		);
-		const codes = code ? letters(code, { x: 0, y: 0, z: 0, high: Math.min(high * 0.6, 6), raised: RAISED_MM, on: 'wall' }) : [];
-		// The code stands on the narrow end of the wall, which looks towards -y.
-		const field = Math.max(0, (wall - textWidth(code) * Math.min(high * 0.6, 6)) / 2);
-		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...names, ...moved(codes, -wall + field, 0, high * 0.2)], cut: [] };
+		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...names, ...codeOnEnd(code, -wall, wall, high)], cut: [] };
 	}
 };
 
@@ -85,17 +90,7 @@ export const bridgeLadder: PieceKind = {
 				...numberOn(String(span), { x: pillar + span, y, z: high, width: pillar, depth: width })
 			];
 		});
-		const codes = code
-			? letters(code, {
-					x: 0.5,
-					y: 0,
-					z: high * 0.2,
-					high: Math.min(high * 0.6, (pillar - 1) / textWidth(code)),
-					raised: RAISED_MM,
-					on: 'wall'
-				})
-			: [];
-		return { add: [box(0, 0, 0, pillar, long, high), ...spans, ...codes], cut: [] };
+		return { add: [box(0, 0, 0, pillar, long, high), ...spans, ...codeOnEnd(code, 0, pillar, high)], cut: [] };
 	}
 };
 

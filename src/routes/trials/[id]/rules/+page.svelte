@@ -5,6 +5,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
+	import { marksLine } from '$lib/ui/words/pieces';
 	import { CLAIM_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
@@ -58,6 +59,7 @@
 				conditionPolicy: rules.conditionPolicy,
 				valueRule: data.head.valueRule,
 				printerId: rules.printerId || null,
+				pieceIds: rules.pieceIds,
 				repeats: numeric(rules.repeats),
 				diameterPlaces: numeric(rules.diameterPlaces),
 				diameterDirections: rules.diameterDirections,
@@ -106,6 +108,23 @@
 			bind:value={rules.claimRule}
 			options={(['share', 'anyReading'] as const).map((value) => ({ value, label: CLAIM_RULE_WORDS[value] }))}
 		/>
+		<fieldset>
+			<legend class="mb-0.5 text-[0.85rem] font-medium">Pieces that are printed</legend>
+			<div class="flex flex-wrap gap-x-4 gap-y-1">
+				{#each data.pieces as piece (piece.id)}
+					<label class="flex min-h-[26px] items-center gap-1.5"
+						><input type="checkbox" value={piece.id} bind:group={rules.pieceIds} />
+						{piece.name}
+						{piece.version}
+						<span class="small">{marksLine(piece.marks)}</span></label
+					>
+				{/each}
+			</div>
+			{#if errors.some((e) => e.path === 'pieceIds')}
+				<p class="mt-0.5 text-[0.85rem] text-harm">▲ {errors.find((e) => e.path === 'pieceIds')?.message}</p>
+			{/if}
+			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More pieces</a></p>
+		</fieldset>
 		<div class="flex flex-wrap gap-4">
 			<div>
 				<Label for="rules-printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>

@@ -1,0 +1,78 @@
+import { conditionAt } from '../conditions/condition-at';
+import type { Attempt, Piece, SpoolEvidence } from '../evidence';
+import type { ConditionKind } from '../finding/types';
+import { READING_QUANTITIES } from '../readings/quantities';
+import { MARKS } from './marks';
+
+/** One thing to be said of a print. */
+export type Question =
+	| { kind: 'ladder'; id: string; lastClean: string; firstFaulty: string; steps: number[]; unit: string }
+	| { kind: 'words'; id: string; reading: string; words: readonly string[] }
+	/** Several faults, each by its severity; nothing seen is "none" for all. */
+	| { kind: 'faults'; id: string; readings: readonly string[]; words: readonly string[] }
+	| { kind: 'measure'; id: string; reading: string };
+
+/** A print that waits to be looked at. */
+export type Waiting = { spoolId: string; code: string; attemptId: string; condition: ConditionKind; questions: Question[] };
+
+/**
+ * What can be said of a print of a piece, in the order it is asked.
+ * @example questionsOf(piece).map((q) => q.id) // ['overhang', 'bridge', 'bridgeSag', 'strings', 'surface']
+ */
+export function questionsOf(piece: Piece): Question[] {
+	return MARKS.flatMap((mark): Question[] => {
+		const carried = piece.marks.find((m) => m.mark === mark.mark);
+		if (!carried) return [];
+		const { id, unit } = mark.def;
+		if (mark.kind === 'ladder')
+			return carried.steps
+				? [{ kind: 'ladder', id, lastClean: mark.lastClean, firstFaulty: mark.firstFaulty, steps: carried.steps, unit }]
+				: [];
+		if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
+		const [reading] = mark.readings;
+		const words = READING_QUANTITIES[reading ?? '']?.words ?? [];
+		return mark.readings.length > 1
+			? [{ kind: 'faults', id, readings: mark.readings, words }]
+			: [{ kind: 'words', id, reading: reading ?? '', words }];
+	});
+}
+
+/** Readings that answer a question. */
+const readingsOf = (q: Question): readonly string[] =>
+	q.kind === 'ladder' ? [q.lastClean] : q.kind === 'faults' ? q.readings : [q.reading];
+
+/**
+ * Finished prints of a piece with what is still to be said of each, in an order that has nothing to do with spool or time: the same seed
+ * gives the same order, whatever was scored meanwhile.
+ * @param seed one for each sitting
+ * @example scoringQueue(spools, piece, 7)[0].questions[0].id // 'overhang'
+ */
+export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, seed: number): Waiting[] {
+	const questions = questionsOf(piece);
+	const prints = spools.flatMap((evidence) =>
+		evidence.attempts
+			.filter((a) => a.pieceId === piece.id && a.status === 'counts' && a.outcome === 'finished')
+			.map((attempt) => ({ evidence, attempt, place: placeOf(attempt, seed) }))
+	);
+	return prints
+		.sort((a, b) => a.place - b.place || (a.attempt.id < b.attempt.id ? -1 : 1))
+		.flatMap(({ evidence, attempt }) => {
+			const said = new Set(evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts').map((r) => r.quantity));
+			const left = questions.filter((q) => !readingsOf(q).some((reading) => said.has(reading)));
+			if (left.length === 0) return [];
+			const condition = conditionAt(evidence.events, attempt.at).kind;
+			return [{ spoolId: evidence.spool.id, code: evidence.spool.code, attemptId: attempt.id, condition, questions: left }];
+		});
+}
+
+/**
+ * A print's own place in the order: mixed from the seed and its id, so that it stays where it is when others go.
+ * Source: FNV-1a with the finishing step of MurmurHash3.
+ */
+function placeOf({ id }: Pick<Attempt, 'id'>, seed: number): number {
+	let hash = 0x811c9dc5 ^ seed;
+	for (let i = 0; i < id.length; i++) hash = Math.imul(hash ^ id.charCodeAt(i), 0x01000193);
+	hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
+	hash = Math.imul(hash ^ (hash >>> 13), 0xc2b2ae35);
+	return (hash ^ (hash >>> 16)) >>> 0;
+}

@@ -1,0 +1,129 @@
+import { unzipSync } from 'fflate';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testDatabase, type TestDatabase } from '../../../tests/support/database';
+import { checked as check, errorsOf } from '../../../tests/support/checked';
+import { attemptBody } from '../schemas/attempt';
+import { pieceBody } from '../schemas/piece';
+import { intakeBody } from '../schemas/spool';
+import { protocolBody, trialBody } from '../schemas/trial';
+import { piece } from './db/schema';
+import { takeIn } from './intake/take-in';
+import { pieceFile } from './pieces/file';
+import { loadPieces } from './pieces/load';
+import { postPiece } from './pieces/post';
+import { postAttempt } from './prints/post-attempt';
+import { loadSpool } from './spools/load';
+import { loadTrial } from './trials/load';
+import { postProtocol, postTrial } from './trials/post';
+
+const NOW = Date.parse('2026-10-10T12:00:00Z');
+const AT = new Date(NOW).toISOString();
+const TILE = { wide: 40, deep: 40, thick: 2 };
+let t: TestDatabase;
+beforeAll(async () => (t = await testDatabase()));
+afterAll(() => t.close());
+
+const register = async (body: object) => (await postPiece(t.db, check(pieceBody, body), NOW)).answer;
+
+describe('pieces', () => {
+	it('a piece from sizes knows its marks and its volume; a better one is a new version, the old one stays', async () => {
+		const first = await register({ name: 'Tile', kind: 'flatTile', params: TILE });
+		const second = await register({ name: 'Tile', kind: 'flatTile', params: { ...TILE, thick: 3 }, replaces: first.id });
+		const third = await register({ name: 'Tile', kind: 'flatTile', params: { ...TILE, thick: 4 }, replaces: first.id });
+		expect([first.version, second.version, third.version]).toEqual([1, 2, 3]);
+		const known = (await loadPieces(t.db)).filter((p) => p.name === 'Tile');
+		expect(new Set(known.map((p) => p.familyId))).toEqual(new Set([first.id]));
+		expect(known[0]).toMatchObject({
+			params: TILE,
+			marks: [
+				{ mark: 'surface', steps: null },
+				{ mark: 'cornerLift', steps: null }
+			]
+		});
+		expect(known[0]?.volumeMm3).toBeCloseTo(3200, 3);
+	});
+	it('the step piece of earlier versions tells its marks by its steps', async () => {
+		const [step] = await loadPieces(t.db);
+		expect(step?.marks.find((m) => m.mark === 'overhang')?.steps?.slice(0, 3)).toEqual([5, 10, 15]);
+		expect(step?.marks.map((m) => m.mark)).toContain('strings');
+	});
+	it('refuses sizes by their names, what is no piece, a model without marks; nothing is stored', async () => {
+		const before = (await t.db.select({ id: piece.id }).from(piece)).length;
+		const bad = (body: object) => errorsOf(() => register({ name: 'X', ...body }));
+		expect(await bad({ kind: 'flatTile', params: { wide: 1, deep: 40 } })).toMatchObject([
+			{ path: 'params.wide', message: 'must be 10 to 200' },
+			{ path: 'params.thick', message: 'is missing' }
+		]);
+		expect(await bad({ kind: 'spikePair', params: { gap: 30, high: 40, foot: 5, tip: 6, plate: 2 } })).toMatchObject([
+			{ path: 'params.tip' }
+		]);
+		expect(await bad({ kind: 'sphere', params: {} })).toMatchObject([{ path: 'kind' }]);
+		expect(await bad({})).toMatchObject([{ path: 'marks' }]);
+		expect(await bad({ kind: 'flatTile' })).toMatchObject([{ path: 'params' }]);
+		expect(await bad({ marks: [{ mark: 'overhang', steps: [45] }] })).toMatchObject([{ path: 'marks.0.steps' }]);
+		expect(await bad({ marks: [{ mark: 'strings', steps: null }], fileHash: 'abc' })).toMatchObject([{ path: 'fileHash' }]);
+		expect(await bad({ kind: 'flatTile', params: TILE, replaces: v7() })).toMatchObject([{ path: 'replaces' }]);
+		expect(await t.db.select({ id: piece.id }).from(piece)).toHaveLength(before);
+	});
+	it('comes as a file with a bench code on it; a model of one’s own has none here', async () => {
+		const { id } = await register({ name: 'Tile <1>', kind: 'flatTile', params: TILE });
+		const plain = await pieceFile(t.db, id, { format: 'stl', code: '' });
+		const named = await pieceFile(t.db, id, { format: 'stl', code: 'KE1' });
+		expect(named.bytes.byteLength).toBeGreaterThan(plain.bytes.byteLength);
+		expect(named.name).toBe('tile-1-1-ke1.stl');
+		expect(Object.keys(unzipSync((await pieceFile(t.db, id, { format: '3mf', code: '' })).bytes))).toContain('3D/3dmodel.model');
+		const own = await register({ name: 'Bracket', marks: [{ mark: 'strings', steps: null }] });
+		await expect(pieceFile(t.db, own.id, { format: 'stl', code: '' })).rejects.toMatchObject({ status: 404 });
+		await expect(pieceFile(t.db, v7(), { format: 'stl', code: '' })).rejects.toMatchObject({ status: 404 });
+	});
+});
+
+describe('prints of pieces', () => {
+	it('a trial prints several; each mark is compared on the piece that carries it', async () => {
+		const { id: tile } = await register({ name: 'T', kind: 'flatTile', params: TILE });
+		const { id: block } = await register({ name: 'B', kind: 'measuringBlock', params: { alongX: 20, alongY: 20, alongZ: 20, bore: 0 } });
+		const trialId = v7();
+		await postTrial(t.db, check(trialBody, { id: trialId, name: 'Several' }), NOW);
+		const rules = {
+			settingsPolicy: 'label',
+			conditionPolicy: 'asReceived',
+			valueRule: 'weighted',
+			repeats: 1,
+			diameterPlaces: 5,
+			diameterDirections: 2
+		};
+		await postProtocol(t.db, check(protocolBody, { trialId, ...rules, pieceIds: [tile, block] }), NOW);
+		expect(await errorsOf(() => postProtocol(t.db, check(protocolBody, { trialId, ...rules, pieceIds: [v7()] }), NOW))).toMatchObject([
+			{ path: 'pieceIds' }
+		]);
+		// What is left out stays as it was.
+		await postProtocol(t.db, check(protocolBody, { trialId, ...rules, repeats: 2 }), NOW);
+		const { protocol } = await loadTrial(t.db, trialId);
+		expect(protocol.pieceIds).toEqual([tile, block]);
+		expect(protocol.markPieces.surface).toEqual([tile]);
+		expect(protocol.markPieces.shrinkageX).toEqual([block]);
+		expect(protocol.markPieces.overhang).toBeUndefined();
+	});
+	it('keeps bed, agent, room and every kind of mark; sizes become shrinkage against the piece’s own', async () => {
+		const { id: pieceId } = await register({ name: 'B', kind: 'measuringBlock', params: { alongX: 20, alongY: 20, alongZ: 20, bore: 0 } });
+		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const given = { spoolId, pieceId, outcome: 'finished', at: AT };
+		const body = { ...given, setUp: { bedSurface: 'glass', profile: '' }, roomTemperature: '66 F', roomHumidityPct: 40 };
+		const marks = { sizeX: '19.9', sizeY: '20.05 mm', surfaceZits: 'plain', surfaceGaps: 'faint' };
+		await postAttempt(t.db, check(attemptBody, { ...body, marks }), NOW);
+		const { evidence, findings } = await loadSpool(t.db, spoolId, NOW);
+		expect(evidence.attempts[0]).toMatchObject({ setUp: { bedSurface: 'glass' }, settings: { pressureAdvance: null } });
+		const of = (quantity: string) => findings.find((f) => f.quantity === quantity && f.subject.pieceId === pieceId);
+		expect(of('shrinkageX')?.estimate).toBeCloseTo(0.5, 9);
+		expect(of('shrinkageY')?.estimate).toBeCloseTo(-0.25, 9);
+		expect(of('shrinkageZ')?.n).toBe(0);
+		expect(of('surface')).toMatchObject({ estimate: 2, n: 1 });
+		expect(of('overhang')).toBeUndefined();
+		expect(of('surface')?.context).toMatchObject({ pieces: ['B 1'], settings: [{ name: 'bedSurface', value: 'glass' }] });
+		expect(await errorsOf(() => postAttempt(t.db, check(attemptBody, { ...given, roomTemperature: '90 C' }), NOW))).toMatchObject([
+			{ path: 'roomTemperature' }
+		]);
+		expect(await errorsOf(() => check(attemptBody, { ...given, setUp: { bedColour: 'red' } }))).toHaveLength(1);
+	});
+});

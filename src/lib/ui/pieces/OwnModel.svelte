@@ -1,0 +1,102 @@
+<script lang="ts">
+	import { MARK_IDS, type MarkId } from '$lib/core/pieces/types';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import { MARK_WORDS } from '../words/pieces';
+
+	let { register }: { register: (body: object) => Promise<FieldError[]> } = $props();
+	/** Marks that climb in steps, and need to know them. */
+	const LADDERS: readonly MarkId[] = ['overhang', 'bridge', 'smallText', 'temperature'];
+	let name = $state('');
+	let grams = $state('');
+	let chosen = $state<MarkId[]>([]);
+	let steps = $state<Partial<Record<MarkId, string>>>({});
+	let file = $state.raw<File | null>(null);
+	let errors = $state.raw<FieldError[]>([]);
+	let said = $state('');
+	const numbers = (text: string) =>
+		text
+			.split(/[;\s]+/)
+			.filter(Boolean)
+			.map((t) => Number(t.replace(',', '.')));
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		said = '';
+		const unread = chosen.find((mark) => numbers(steps[mark] ?? '').some((n) => !Number.isFinite(n)));
+		if (unread) {
+			errors = [{ path: `steps.${unread}`, code: 'notANumber', message: 'must be numbers with spaces between them' }];
+			return;
+		}
+		const marks = chosen.map((mark) => {
+			const of = numbers(steps[mark] ?? '');
+			return { mark, steps: of.length ? of : null };
+		});
+		const refused = await register({
+			name,
+			marks,
+			...(grams.trim() ? { gramsG: Number(grams.replace(',', '.')) } : {}),
+			...(file ? { fileHash: await hashOf(file) } : {})
+		});
+		// Errors of single steps stand at the one field they were typed into.
+		errors = refused.map((e) => {
+			const at = /^marks\.(\d+)\.steps/.exec(e.path);
+			return at ? { ...e, path: `steps.${chosen[Number(at[1])]}` } : e;
+		});
+		if (errors.length > 0) return;
+		said = `${name} is registered.`;
+		[name, grams, chosen, steps, file] = ['', '', [], {}, null];
+	}
+	/** The file itself stays with its owner; its fingerprint tells whether two prints were of the same. */
+	async function hashOf(of: File): Promise<string> {
+		const digest = await crypto.subtle.digest('SHA-256', await of.arrayBuffer());
+		return [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+	}
+	const markError = $derived(errors.find((e) => e.path === 'marks'));
+</script>
+
+<form class="panel space-y-3 px-4 py-3" novalidate onsubmit={keep} aria-label="Register a model of your own">
+	<div class="grid gap-3 sm:grid-cols-3">
+		<Field id="model-name" path="name" label="Name" bind:value={name} {errors} placeholder="Finder bracket" />
+		<Field id="model-grams" path="gramsG" label="Grams" bind:value={grams} {errors} inputmode="decimal" placeholder="if known" />
+		<label class="block text-[0.85rem] font-medium"
+			>Its file
+			<input
+				type="file"
+				accept=".stl,.3mf,.step,.stp,.obj,.gcode"
+				class="file-field"
+				onchange={(e) => (file = e.currentTarget.files?.[0] ?? null)}
+			/>
+			<span class="small block font-normal">only its fingerprint is kept</span></label
+		>
+	</div>
+	<fieldset>
+		<legend class="mb-0.5 text-[0.85rem] font-medium">What can be looked at on it</legend>
+		<div class="flex flex-wrap gap-x-4 gap-y-1">
+			{#each MARK_IDS as mark (mark)}
+				<label class="flex min-h-[26px] items-center gap-1.5"
+					><input type="checkbox" value={mark} bind:group={chosen} /> {MARK_WORDS[mark]}</label
+				>
+			{/each}
+		</div>
+		{#if markError}<p class="mt-0.5 text-[0.85rem] text-harm">▲ {markError.message}</p>{/if}
+	</fieldset>
+	{#if chosen.some((m) => LADDERS.includes(m))}
+		<div class="grid gap-3 sm:grid-cols-2">
+			{#each chosen.filter((m) => LADDERS.includes(m)) as mark (mark)}
+				<Field
+					id="steps-{mark}"
+					path="steps.{mark}"
+					label="Steps of {MARK_WORDS[mark]}"
+					bind:value={() => steps[mark] ?? '', (text) => (steps[mark] = text)}
+					{errors}
+					placeholder="30 35 40 45"
+					hint="from the easiest on; empty if it has none"
+				/>
+			{/each}
+		</div>
+	{/if}
+	<Button type="submit" size="sm" class="bg-act! text-on-act!">Register it</Button>
+	<span role="status" class="ml-3 font-semibold">{said}</span>
+</form>

@@ -1,0 +1,56 @@
+<script lang="ts">
+	import type { Question } from '$lib/core/prints/scoring';
+	import { isPlainKey } from '../form/keys';
+	import { FAULT_WORDS } from '../words/scoring';
+
+	type Faults = Question & { kind: 'faults' };
+	let { question, answer }: { question: Faults; answer: (words: Record<string, string>) => void } = $props();
+	const KEYS = 'asdfghjk';
+	let ranks = $state<Record<string, number>>({});
+	const wordOf = $derived((reading: string) => question.words[ranks[reading] ?? 0] ?? '');
+
+	function raise(reading: string): void {
+		ranks = { ...ranks, [reading]: ((ranks[reading] ?? 0) + 1) % question.words.length };
+	}
+	function accept(): void {
+		answer(Object.fromEntries(question.readings.map((reading) => [reading, wordOf(reading)])));
+	}
+	function keydown(event: KeyboardEvent): void {
+		if (!isPlainKey(event)) return;
+		const reading = question.readings[KEYS.indexOf(event.key.toLowerCase())];
+		if (event.key === 'Enter') accept();
+		else if (event.key.length === 1 && reading) raise(reading);
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:window onkeydown={keydown} />
+
+<div role="group" aria-label="Faults of the surface, each by its letter">
+	<div class="grid gap-1.5 sm:grid-cols-2">
+		{#each question.readings as reading, i (reading)}
+			{@const rank = ranks[reading] ?? 0}
+			<button
+				type="button"
+				tabindex="-1"
+				class="panel flex items-baseline gap-2 px-3 py-1.5 text-left {rank > 0 ? 'border-act! bg-chosen!' : ''}"
+				onclick={() => {
+					raise(reading);
+				}}
+			>
+				<kbd>{KEYS[i]}</kbd>
+				<span class="flex-1"
+					><span class="font-semibold">{FAULT_WORDS[reading]?.name}</span> <span class="small">{FAULT_WORDS[reading]?.about}</span></span
+				>
+				<span class={rank > 0 ? 'font-bold' : 'text-muted'}
+					>{'▮'.repeat(rank)}{'▯'.repeat(question.words.length - 1 - rank)} {wordOf(reading)}</span
+				>
+			</button>
+		{/each}
+	</div>
+	<p class="small mt-2">
+		A letter once is faint, twice plain, three times strong, four times none again. <kbd>Enter</kbd> keeps: what has no mark is clean.
+	</p>
+	<button type="button" tabindex="-1" class="panel mt-2 px-3 py-1 font-semibold lg:hidden" onclick={accept}>Keep</button>
+</div>

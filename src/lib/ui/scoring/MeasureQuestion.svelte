@@ -1,0 +1,26 @@
+<script lang="ts">
+	import type { Question } from '$lib/core/prints/scoring';
+	import CaptureField from '../bench/CaptureField.svelte';
+	import { readReading } from '$lib/core/readings/read-reading';
+	import { refusalWords } from '../words/refusals';
+
+	type Measure = Question & { kind: 'measure' };
+	type Props = { question: Measure; label: string; answer: (typed: string) => void; skip: () => void; back: () => void };
+	let { question, label, answer, skip, back }: Props = $props();
+	let field = $state<CaptureField>();
+	$effect(() => field?.focus());
+
+	function keep(typed: string) {
+		// In a field letters are typed, so the key for not looked at is kept like a value.
+		if (typed.trim().toLowerCase() === 'x') {
+			skip();
+			return null;
+		}
+		const read = readReading(question.reading, typed);
+		if (!read.ok) return refusalWords(read);
+		answer(typed);
+		return null;
+	}
+</script>
+
+<CaptureField bind:this={field} {label} unit="mm" last={null} {keep} takeBack={back} />

@@ -1,0 +1,5 @@
+import { database } from '$lib/server/context';
+import { loadPieces } from '$lib/server/pieces/load';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({ pieces: await loadPieces(database()) });

@@ -1,0 +1,65 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { materialNeeded } from '$lib/core/pieces/material-needed';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { newId, send } from '$lib/ui/form/send';
+	import OwnModel from '$lib/ui/pieces/OwnModel.svelte';
+	import PieceMaker from '$lib/ui/pieces/PieceMaker.svelte';
+	import { day, fixed } from '$lib/ui/words/numbers';
+	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const USUAL = { densityGcm3: 1.24, diameterMm: 1.75 };
+	let problem = $state('');
+	const newestFirst = $derived([...data.pieces].reverse());
+	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
+
+	async function register(body: object): Promise<FieldError[]> {
+		const sent = await send('pieces', { id: newId(), ...body });
+		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		if (sent.ok) await invalidateAll();
+		return sent.ok ? [] : sent.errors.length ? sent.errors : [{ path: '', code: 'failed', message: sent.title }];
+	}
+</script>
+
+<svelte:head><title>Pieces · Draught</title></svelte:head>
+<div class="max-w-6xl space-y-5 p-3 md:px-5 md:py-4">
+	<h1 class="text-[1.6rem] font-bold">Pieces</h1>
+	<FormProblem title={problem} />
+	<section class="space-y-2" aria-label="A piece from sizes">
+		<h2 class="font-semibold">Make one that carries a scale</h2>
+		<PieceMaker known={data.pieces} usual={USUAL} {register} />
+	</section>
+	<section class="space-y-2" aria-label="Registered pieces">
+		<h2 class="font-semibold">Registered</h2>
+		<ul class="grid gap-2 md:grid-cols-2">
+			{#each newestFirst as piece (piece.id)}
+				<li class="panel px-3 py-1.5 {outdated(piece) ? 'opacity-75' : ''}">
+					<strong>{piece.name} {piece.version}</strong>
+					<span class="small">
+						{piece.kind ? PIECE_WORDS[piece.kind]?.name : 'own model'} · since {day(piece.createdAt)}{outdated(piece)
+							? ' · there is a newer version'
+							: ''}
+					</span>
+					<span class="small block">{marksLine(piece.marks)}</span>
+					{#if piece.volumeMm3 !== null}
+						{@const needed = materialNeeded(piece.volumeMm3, USUAL.densityGcm3, USUAL.diameterMm)}
+						<span class="small block">
+							{fixed(piece.volumeMm3 / 1000, 2)} cm³, at most {fixed(needed.grams, 1)} g or {fixed(needed.metres, 2)} m ·
+							<a class="link" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>3MF</a> ·
+							<a class="link" href="/api/v1/pieces/{piece.id}/file?format=stl" download>STL</a>
+						</span>
+					{:else if piece.gramsG !== null}
+						<span class="small block">{fixed(piece.gramsG, 1)} g</span>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	</section>
+	<section class="space-y-2" aria-label="A model of your own">
+		<h2 class="font-semibold">Register a model of your own</h2>
+		<OwnModel {register} />
+	</section>
+</div>

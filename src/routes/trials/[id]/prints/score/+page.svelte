@@ -1,0 +1,180 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { scoringQueue, type Question, type Waiting } from '$lib/core/prints/scoring';
+	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
+	import { newId } from '$lib/ui/form/send';
+	import { isPlainKey } from '$lib/ui/form/keys';
+	import FaultsQuestion from '$lib/ui/scoring/FaultsQuestion.svelte';
+	import LadderQuestion from '$lib/ui/scoring/LadderQuestion.svelte';
+	import MeasureQuestion from '$lib/ui/scoring/MeasureQuestion.svelte';
+	import WordsQuestion from '$lib/ui/scoring/WordsQuestion.svelte';
+	import { plural } from '$lib/ui/words/numbers';
+	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import { QUESTION_WORDS } from '$lib/ui/words/scoring';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const bench = new BenchReadings('prints');
+	/** One order for one sitting: from the day, so that a reload goes on where it was. */
+	const seed = Math.floor(Date.now() / 86_400_000);
+	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
+	const pieces = $derived.by(() => {
+		const all = data.evidence[0]?.pieces ?? [];
+		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
+		const printed = all.filter((p) => !ours.includes(p) && data.evidence.some((e) => e.attempts.some((a) => a.pieceId === p.id)));
+		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed).length }));
+	});
+	const chosen = $derived(
+		pieces.find((p) => p.piece.id === page.url.searchParams.get('piece')) ?? pieces.find((p) => p.left > 0) ?? pieces[0] ?? null
+	);
+	/** Questions passed over in this sitting, by print and question. */
+	let skipped = $state<string[]>([]);
+	const keyOf = (w: Waiting, q: Question) => `${w.attemptId} ${q.id}`;
+	const queue = $derived(
+		(chosen ? scoringQueue(live, chosen.piece, seed) : [])
+			.map((w) => ({ ...w, questions: w.questions.filter((q) => !skipped.includes(keyOf(w, q))) }))
+			.filter((w) => w.questions.length > 0)
+	);
+	/** As many as there were when the piece was taken up. */
+	let total = $state(0);
+	let totalOf = '';
+	$effect.pre(() => {
+		if (chosen && totalOf !== chosen.piece.id) {
+			totalOf = chosen.piece.id;
+			total = queue.length;
+		}
+	});
+	const now = $derived(queue[0] ?? null);
+	const question = $derived(now?.questions[0] ?? null);
+	const words = $derived(question ? (QUESTION_WORDS[question.id] ?? { title: question.id, about: '' }) : null);
+	/** What was kept in this sitting, last first: Backspace takes it back. */
+	let kept = $state<{ ids: string[]; says: string }[]>([]);
+	let skippedLast = $state<string[]>([]);
+
+	function keep(w: Waiting, q: Question, answers: [reading: string, typed: string][]): void {
+		// The ids are made here, so that one back finds them before they are kept.
+		const ids = answers.map(() => newId());
+		answers.forEach(([quantity, typed], i) => {
+			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed });
+		});
+		const said =
+			q.kind === 'faults'
+				? answers
+						.filter(([, word]) => word !== 'none')
+						.map(([, word]) => word)
+						.join(', ') || 'clean'
+				: answers.map(([, a]) => a).join(' / ');
+		kept = [{ ids, says: `${w.code}, ${(QUESTION_WORDS[q.id]?.title ?? q.id).toLowerCase()}: ${said}` }, ...kept];
+		skippedLast = [];
+	}
+	function skip(): void {
+		if (!now || !question) return;
+		skipped = [...skipped, keyOf(now, question)];
+		skippedLast = [keyOf(now, question), ...skippedLast];
+	}
+	function back(): void {
+		const [undo] = skippedLast;
+		if (undo) {
+			skipped = skipped.filter((key) => key !== undo);
+			skippedLast = skippedLast.slice(1);
+			return;
+		}
+		const [last, ...rest] = kept;
+		if (!last) return;
+		for (const id of last.ids) void bench.takeBack(id);
+		kept = rest;
+	}
+	function keydown(event: KeyboardEvent): void {
+		if (!isPlainKey(event)) return;
+		if (event.key === 'Backspace') back();
+		else if (event.key.toLowerCase() === 'x') skip();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Scoring · {data.head.name} · Draught</title></svelte:head>
+<svelte:window onkeydown={keydown} />
+<div class="max-w-4xl p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
+	<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+		<h1 class="text-[1.6rem] font-bold">Scoring by keys</h1>
+		<label>
+			<span class="sr-only">Piece</span>
+			<select
+				class="rounded border bg-panel py-0.5 pr-8 pl-2"
+				value={chosen?.piece.id}
+				onchange={(e) => {
+					kept = [];
+					void goto(`?piece=${e.currentTarget.value}`, { replaceState: true, noScroll: true });
+				}}
+			>
+				{#each pieces as { piece, left } (piece.id)}<option value={piece.id}>{piece.name} {piece.version}: {left} to score</option>{/each}
+			</select>
+		</label>
+	</div>
+	<p class="small mt-1">
+		All spools of one piece in a chance order; the label on the print says which, and no name or price is shown here.
+	</p>
+	{#if now && question && words}
+		<div class="mt-4 flex flex-wrap items-baseline gap-x-4">
+			<p class="text-[2rem] leading-tight font-bold" data-testid="scored-print">{now.code}</p>
+			<p class="text-muted">{CONDITION_WORDS[now.condition]} · print {total - queue.length + 1} of {total}</p>
+		</div>
+		<progress class="mt-1 h-2 w-full" max={Math.max(1, total)} value={total - queue.length} aria-label="How much is scored"></progress>
+		<section class="panel mt-3 px-4 py-3" aria-label={words.title}>
+			<h2 class="text-[1.25rem] font-bold" aria-live="polite">{words.title}</h2>
+			<p class="small mb-3">{words.about}</p>
+			{#key `${now.attemptId} ${question.id}`}
+				{#if question.kind === 'ladder'}
+					{@const { lastClean, firstFaulty } = question}
+					<LadderQuestion
+						{question}
+						answer={(clean, faulty) =>
+							keep(now, question, [
+								[lastClean, String(clean)],
+								...(faulty === null ? [] : [[firstFaulty, String(faulty)] as [string, string]])
+							])}
+					/>
+				{:else if question.kind === 'words'}
+					{@const { reading } = question}
+					<WordsQuestion {question} answer={(word) => keep(now, question, [[reading, word]])} />
+				{:else if question.kind === 'faults'}
+					<FaultsQuestion {question} answer={(of) => keep(now, question, Object.entries(of))} />
+				{:else}
+					{@const { reading } = question}
+					<MeasureQuestion
+						{question}
+						label="{words.title} of {now.code}"
+						answer={(typed) => keep(now, question, [[reading, typed]])}
+						{skip}
+						{back}
+					/>
+				{/if}
+			{/key}
+		</section>
+		<p class="mt-3 flex flex-wrap gap-x-4 text-[0.9rem] text-muted">
+			<button type="button" tabindex="-1" onclick={skip}><kbd>x</kbd> not looked at</button>
+			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> one back</button>
+		</p>
+	{:else if pieces.length === 0}
+		<p class="mt-4">No piece was printed in this trial yet.</p>
+	{:else}
+		<p class="mt-4 text-[1.15rem] font-semibold" role="status" data-testid="all-scored">
+			{total > 0 ? `${plural(total, 'print')} of this piece looked at.` : 'No print of this piece waits to be looked at.'}
+		</p>
+		<p class="mt-2">
+			{#each pieces.filter((p) => p.left > 0 && p.piece.id !== chosen?.piece.id) as { piece, left } (piece.id)}
+				<a class="link mr-4" href="?piece={piece.id}">{piece.name} {piece.version}: {left} to score</a>
+			{/each}
+			<a class="link" href="/trials/{data.head.id}">Trial sheet</a>
+		</p>
+	{/if}
+	{#if kept.length}
+		<h2 class="small mt-5 font-semibold">Kept in this sitting</h2>
+		<ol class="small">
+			{#each kept.slice(0, 6) as one (one.ids.join())}<li>{one.says}</li>{/each}
+		</ol>
+	{/if}
+</div>

@@ -1,0 +1,182 @@
+import { expect, test, type Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import { allKept, api, makeTrial, open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start()));
+test.afterAll(() => server.stop());
+
+type Found = { quantity: string; n: number; estimate: number | null; subject: { pieceId: string | null } };
+const findingsOf = async (spoolId: string) =>
+	((await (await fetch(`${server.url}/api/v1/spools/${spoolId}/findings`)).json()) as { findings: Found[] }).findings;
+async function registered(body: object): Promise<string> {
+	const id = v7();
+	const { status } = await api(server.url, 'pieces', { id, ...body });
+	expect(status).toBe(201);
+	return id;
+}
+const print = (spoolId: string, pieceId: string, more: object = {}) =>
+	api(server.url, 'attempts', { id: v7(), spoolId, pieceId, outcome: 'finished', at: new Date().toISOString(), ...more });
+const LADDER = { from: 40, to: 80, step: 5, slope: 14, width: 9, wall: 7 };
+
+test('a piece is made from sizes by keys, drawn, saved as a closed file, registered, and made better as a new version', async ({
+	page
+}) => {
+	await open(page, `${server.url}/pieces`);
+	await page.getByRole('combobox', { name: /^Piece/ }).selectOption('measuringBlock');
+	const facts = page.getByTestId('piece-facts');
+	await expect(facts).toContainText('20 × 20 × 20 mm · 8.00 cm³');
+	await expect(facts).toContainText('at most 9.9 g, 3.33 m');
+	await page.getByLabel('Bore').fill('30');
+	await expect(page.getByText('does not fit with the other sizes')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Register it' }).first()).toBeDisabled();
+	await page.getByLabel('Bore').fill('10');
+	await expect(facts).toContainText('6.43 cm³');
+	await page.getByLabel('Bench code on it').fill('ke1');
+	const saved = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save as STL' }).click();
+	expect((await saved).suggestedFilename()).toBe('measuring-block-ke1.stl');
+	await page.getByLabel('Name', { exact: true }).first().fill('Caliper block');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('Caliper block is registered.')).toBeVisible();
+	await page.getByLabel('Size X').fill('30');
+	await page.getByLabel('New version of').selectOption({ label: 'Caliper block 1' });
+	await page.getByRole('button', { name: 'Register it' }).first().click();
+	await expect(page.getByText('Caliper block is registered as version 2.')).toBeVisible();
+	const list = page.getByRole('region', { name: 'Registered pieces' });
+	await expect(list.getByText('there is a newer version')).toHaveCount(1);
+	const href = await list.getByRole('link', { name: '3MF' }).first().getAttribute('href');
+	const file = await fetch(server.url + href);
+	expect(file.headers.get('content-type')).toBe('model/3mf');
+	expect(file.headers.get('content-disposition')).toContain('caliper-block-2.3mf');
+
+	// A model of one's own: its marks and its fingerprint, a slip refused at its field.
+	await page.getByLabel('Name', { exact: true }).last().fill('Finder bracket');
+	await page.getByRole('checkbox', { name: 'overhang' }).check();
+	await page.getByLabel('Steps of overhang').fill('45 5x 65');
+	await page.getByRole('button', { name: 'Register it' }).last().click();
+	await expect(page.getByText('Steps of overhang must be numbers')).toBeVisible();
+	await page.getByLabel('Steps of overhang').fill('45 55 65');
+	await page.getByLabel('Its file').setInputFiles({ name: 'b.stl', mimeType: 'model/stl', buffer: Buffer.from('solid') });
+	await page.getByRole('button', { name: 'Register it' }).last().click();
+	await expect(list.getByText('overhang 45 to 65')).toBeVisible();
+});
+
+test('twelve spools are scored by keys alone, in a chance order, one taken back, one passed over', async ({ page }) => {
+	test.setTimeout(120_000);
+	const ladder = await registered({ name: 'Lean', kind: 'overhangLadder', params: LADDER });
+	const spikes = await registered({ name: 'Spikes', kind: 'spikePair', params: { gap: 30, high: 40, foot: 10, tip: 2, plate: 2 } });
+	const { trialId, spoolIds } = await makeTrial(
+		server.url,
+		'By keys',
+		Array.from({ length: 12 }, () => ({ maker: 'Hidden Reels', filament: 'Secret' }))
+	);
+	const rules = {
+		settingsPolicy: 'label',
+		conditionPolicy: 'asReceived',
+		valueRule: 'weighted',
+		repeats: 1,
+		diameterPlaces: 5,
+		diameterDirections: 2
+	};
+	expect((await api(server.url, 'protocols', { id: v7(), trialId, ...rules, pieceIds: [ladder, spikes] })).status).toBe(201);
+	for (const spoolId of spoolIds) {
+		await print(spoolId, ladder);
+		await print(spoolId, spikes);
+	}
+	await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${ladder}`);
+	await expect(page.locator('main')).not.toContainText('Hidden Reels');
+	let presses = 0;
+	const press = async (...keys: string[]) => {
+		for (const key of keys) {
+			presses++;
+			await page.keyboard.press(key);
+		}
+	};
+	const code = page.getByTestId('scored-print');
+	const order: string[] = [];
+	for (let i = 0; i < 12; i++) {
+		await expect(page.getByText(`print ${i + 1} of 12`)).toBeVisible();
+		order.push((await code.textContent()) ?? '');
+		await expect(page.getByRole('heading', { name: 'Overhang' })).toBeVisible();
+		// The step itself is typed; the next one is offered as the first faulty.
+		await press('6', i === 3 ? '0' : '5', 'Enter', 'Enter');
+		await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
+		if (i === 3) {
+			// One back: it was 65 after all.
+			await press('Backspace');
+			await expect(page.getByRole('heading', { name: 'Overhang' })).toBeVisible();
+			await press('6', '5', 'Enter', 'Enter');
+			await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
+		}
+		if (i === 5) await press('x');
+		else await press('a', 'a', 'Enter');
+	}
+	await expect(page.getByTestId('all-scored')).toContainText('12 prints of this piece looked at');
+	expect([...order].sort()).not.toEqual(order);
+	await page.getByRole('link', { name: /Spikes 1: 12 to score/ }).click();
+	for (let i = 0; i < 12; i++) {
+		await expect(page.getByText(`print ${i + 1} of 12`)).toBeVisible();
+		await press('2');
+		await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
+		await press('Enter');
+	}
+	await expect(page.getByTestId('all-scored')).toBeVisible();
+	await allKept(page);
+	// Twelve spools of six such pieces stay under half an hour at a key every second and a half.
+	expect((presses / 24) * 72 * 1.5).toBeLessThan(30 * 60);
+	for (const spoolId of spoolIds) {
+		const found = await findingsOf(spoolId);
+		const of = (quantity: string, pieceId: string) => found.find((f) => f.quantity === quantity && f.subject.pieceId === pieceId);
+		expect(of('overhang', ladder)).toMatchObject({ n: 1, estimate: 65 });
+		expect(of('strings', spikes)).toMatchObject({ n: 1, estimate: 1 });
+	}
+	const surfaces = (await Promise.all(spoolIds.map(findingsOf)))
+		.flat()
+		.filter((f) => f.quantity === 'surface' && f.subject.pieceId === ladder);
+	expect(surfaces.filter((f) => f.n === 1 && f.estimate === 2)).toHaveLength(11);
+});
+
+test('a piece made better in mid-trial: the older version still shows, and is flagged as another one', async ({ page }) => {
+	const first = await registered({ name: 'Lean', kind: 'overhangLadder', params: LADDER });
+	const second = await registered({ name: 'Lean', kind: 'overhangLadder', params: { ...LADDER, step: 10 }, replaces: first });
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Better piece', [{}, {}]);
+	const [a, b] = spoolIds as [string, string];
+	await print(a, first, { marks: { overhangLastClean: '60', overhangFirstFaulty: '65' } });
+	await print(b, second, { marks: { overhangLastClean: '60', overhangFirstFaulty: '70' } });
+	await open(page, `${server.url}/trials/${trialId}/rules`);
+	await page.getByRole('checkbox', { name: 'Lean 2' }).check();
+	await page.getByRole('checkbox', { name: 'Step piece 1' }).uncheck();
+	await page.getByRole('button', { name: 'Keep the rules' }).click();
+	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText(/another piece or version of it from the rest \(Lean 1, Lean 2\) in overhang/)).toBeVisible();
+});
+
+test('bed, agent and profile are copied forward, a difference is flagged as unlike', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Set up', [{}, {}]);
+	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[0]}`);
+	const settings = page.getByText('Settings, copied forward');
+	const keepOne = async (page: Page, overhang: string) => {
+		await page.getByLabel('Overhang, last clean').fill(overhang);
+		await page.keyboard.press('Control+Enter');
+		await expect(page.getByText(/^Kept: /)).toBeVisible();
+	};
+	await settings.click();
+	await page.getByLabel('Bed surface').fill('glass');
+	await page.getByLabel('Room', { exact: true }).fill('warm');
+	await page.getByLabel('Overhang, last clean').fill('60');
+	await page.keyboard.press('Control+Enter');
+	await expect(page.getByText('Room is not a temperature such as 50 C')).toBeVisible();
+	await page.getByLabel('Room', { exact: true }).fill('19 C');
+	await keepOne(page, '60');
+	await page.goto(`${server.url}/trials/${trialId}/prints?spool=${spoolIds[1]}`);
+	await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+	await settings.click();
+	await expect(page.getByLabel('Bed surface')).toHaveValue('glass');
+	await page.getByLabel('Bed surface').fill('spring steel');
+	await keepOne(page, '65');
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText(/another bed surface setting from the rest \(glass, spring steel\)/)).toBeVisible();
+});
