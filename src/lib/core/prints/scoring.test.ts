@@ -12,7 +12,7 @@ describe('what is asked of a print', () => {
 				{ mark: 'bridge', steps: null }
 			]
 		});
-		expect(questionsOf(ladder).map((q) => `${q.kind} ${q.id}`)).toEqual(['ladder overhang', 'measure bridgeSag', 'faults surface']);
+		expect(questionsOf(ladder).map((q) => `${q.kind} ${q.id}`)).toEqual(['ladder overhang', 'faults surface', 'measure bridgeSag']);
 		expect(questionsOf(piece({ marks: [] }))).toEqual([]);
 		expect(questionsOf(piece()).find((q) => q.id === 'strings')).toEqual({
 			kind: 'words',

@@ -17,10 +17,10 @@ export type Waiting = { spoolId: string; code: string; attemptId: string; condit
 
 /**
  * What can be said of a print of a piece, in the order it is asked.
- * @example questionsOf(piece).map((q) => q.id) // ['overhang', 'bridge', 'bridgeSag', 'strings', 'surface']
+ * @example questionsOf(piece).map((q) => q.id) // ['overhang', 'bridge', 'strings', 'surface', 'bridgeSag']
  */
 export function questionsOf(piece: Piece): Question[] {
-	return MARKS.flatMap((mark): Question[] => {
+	const all = MARKS.flatMap((mark): Question[] => {
 		const carried = piece.marks.find((m) => m.mark === mark.mark);
 		if (!carried) return [];
 		const { id, unit } = mark.def;
@@ -35,6 +35,8 @@ export function questionsOf(piece: Piece): Question[] {
 			? [{ kind: 'faults', id, readings: mark.readings, words }]
 			: [{ kind: 'words', id, reading: reading ?? '', words }];
 	});
+	// What one look answers comes first; what wants a tool in the hand, last.
+	return [...all.filter((q) => q.kind !== 'measure'), ...all.filter((q) => q.kind === 'measure')];
 }
 
 /** Readings that answer a question. */

@@ -42,7 +42,7 @@
 				['← →', 'another step'],
 				['Enter', 'keep it'],
 				['A S D F G H J K', 'faults of the surface, again for stronger'],
-				['x', 'not looked at'],
+				['x', 'not looked at; X leaves it out of the sitting'],
 				['Backspace', 'one back']
 			]
 		},

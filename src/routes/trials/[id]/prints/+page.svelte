@@ -307,7 +307,7 @@
 						<Field
 							id="set-{name}"
 							path="settings.{name}"
-							label="{words.name}, {words.unit}"
+							label={[words.name, words.unit].filter(Boolean).join(', ')}
 							bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
 							{errors}
 							inputmode="decimal"

@@ -31,9 +31,11 @@
 	/** Questions passed over in this sitting, by print and question. */
 	let skipped = $state<string[]>([]);
 	const keyOf = (w: Waiting, q: Question) => `${w.attemptId} ${q.id}`;
+	/** Questions that are not asked in this sitting at all. */
+	let leftOut = $state<string[]>([]);
 	const queue = $derived(
 		(chosen ? scoringQueue(live, chosen.piece, seed) : [])
-			.map((w) => ({ ...w, questions: w.questions.filter((q) => !skipped.includes(keyOf(w, q))) }))
+			.map((w) => ({ ...w, questions: w.questions.filter((q) => !leftOut.includes(q.id) && !skipped.includes(keyOf(w, q))) }))
 			.filter((w) => w.questions.length > 0)
 	);
 	/** As many as there were when the piece was taken up. */
@@ -73,6 +75,9 @@
 		skipped = [...skipped, keyOf(now, question)];
 		skippedLast = [keyOf(now, question), ...skippedLast];
 	}
+	function leaveOut(): void {
+		if (question) leftOut = [...leftOut, question.id];
+	}
 	function back(): void {
 		const [undo] = skippedLast;
 		if (undo) {
@@ -88,7 +93,8 @@
 	function keydown(event: KeyboardEvent): void {
 		if (!isPlainKey(event)) return;
 		if (event.key === 'Backspace') back();
-		else if (event.key.toLowerCase() === 'x') skip();
+		else if (event.key === 'x') skip();
+		else if (event.key === 'X') leaveOut();
 		else return;
 		event.preventDefault();
 	}
@@ -155,7 +161,13 @@
 			{/key}
 		</section>
 		<p class="mt-3 flex flex-wrap gap-x-4 text-[0.9rem] text-muted">
-			<button type="button" tabindex="-1" onclick={skip}><kbd>x</kbd> not looked at</button>
+			<button type="button" tabindex="-1" onclick={skip}
+				><kbd>x</kbd>{#if question.kind === 'measure'}<kbd>Enter</kbd>{/if} not looked at</button
+			>
+			<button type="button" tabindex="-1" onclick={leaveOut}
+				>{#if question.kind !== 'measure'}<kbd>X</kbd>
+				{/if}leave {words.title.toLowerCase()} out of this sitting</button
+			>
 			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> one back</button>
 		</p>
 	{:else if pieces.length === 0}
@@ -169,6 +181,12 @@
 				<a class="link mr-4" href="?piece={piece.id}">{piece.name} {piece.version}: {left} to score</a>
 			{/each}
 			<a class="link" href="/trials/{data.head.id}">Trial sheet</a>
+		</p>
+	{/if}
+	{#if leftOut.length}
+		<p class="small mt-3">
+			Not asked: {leftOut.map((id) => (QUESTION_WORDS[id]?.title ?? id).toLowerCase()).join(', ')}.
+			<button type="button" class="link" onclick={() => (leftOut = [])}>Ask again</button>
 		</p>
 	{/if}
 	{#if kept.length}
