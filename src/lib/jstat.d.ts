@@ -19,6 +19,8 @@ declare module 'jstat' {
 		normal: Distribution2;
 		chisquare: Distribution1;
 		centralF: { cdf(x: number, df1: number, df2: number): number };
+		/** Inverse of a square matrix. */
+		inv(matrix: number[][]): number[][];
 		erfc(x: number): number;
 	};
 	export default jStat;

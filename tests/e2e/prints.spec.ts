@@ -180,3 +180,30 @@ test('bed, agent and profile are copied forward, a difference is flagged as unli
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.getByText(/another bed surface setting from the rest \(glass, spring steel\)/)).toBeVisible();
 });
+
+test('a spool printed on both printers tells what a printer adds; the rules take it out and the flag goes', async ({ page }) => {
+	const printers = [v7(), v7()];
+	for (const [i, name] of ['East', 'West'].entries()) await api(server.url, 'printers', { id: printers[i], name, nozzle: '0.4 brass' });
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Two printers', [{}, {}]);
+	const on = (spool: number, printer: number, degrees: string) =>
+		print(spoolIds[spool] as string, '01900000-0000-7000-8000-000000000001', {
+			printerId: printers[printer],
+			marks: { overhangLastClean: degrees }
+		});
+	await on(0, 1, '65');
+	await on(1, 0, '55');
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText('No spool has a marked piece from both printers')).toBeVisible();
+	for (const degrees of ['55', '50']) await on(0, 0, degrees);
+	await on(0, 1, '60');
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText(/Overhang comes out 10\.0 ° less on East than on West for the same spools/)).toBeVisible();
+	await expect(page.getByText(/another printer from the rest \(East, West\) in .*overhang/)).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}/rules`);
+	await page.getByText('Take out what a printer adds').click();
+	await page.getByRole('button', { name: 'Keep the rules' }).click();
+	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText(/It is taken out\./)).toBeVisible();
+	await expect(page.getByText(/another printer from the rest .* in .*overhang/)).toBeHidden();
+});

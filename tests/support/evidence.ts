@@ -12,6 +12,8 @@ export const protocol: Protocol = {
 	conditionPolicy: 'asReceived',
 	pieceIds: [MAIN_PIECE],
 	markPieces: Object.fromEntries(MARKS.map(({ def }) => [def.id, [MAIN_PIECE]])),
+	failureRule: 'filament',
+	printerEffects: [],
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,

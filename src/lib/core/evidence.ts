@@ -1,3 +1,4 @@
+import type { PrinterEffect } from './prints/printer-effect';
 import type { PieceMark } from './pieces/types';
 import type { LogSummary } from './diameter/log/summary';
 import type { ConditionKind, Direction } from './finding/types';
@@ -188,6 +189,8 @@ type ConditionPolicy = 'asReceived' | 'driedFirst' | 'both';
 type SettingsPolicy = 'fixed' | 'label' | 'preset' | 'calibrated';
 /** `share`: 95 % of the length inside; `anyReading`: the stricter school, one reading surely outside breaks it. */
 type ClaimRule = 'share' | 'anyReading';
+/** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */
+export type FailureRule = 'filament' | 'unknown';
 export type ValueRule = 'weighted' | 'perMoney' | 'cheapest';
 
 /** What a trial holds equal and what may vary. */
@@ -198,6 +201,10 @@ export type Protocol = {
 	pieceIds: string[];
 	/** For each quantity of prints the pieces it is compared on: the one that counts first, then other versions of it. Marks of others stay on the spool page. */
 	markPieces: Record<string, string[]>;
+	/** Which failures count against a filament. */
+	failureRule: FailureRule;
+	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
+	printerEffects: PrinterEffect[];
 	repeats: number;
 	diameterPlaces: number;
 	diameterDirections: number;

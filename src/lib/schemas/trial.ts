@@ -49,6 +49,8 @@ export const protocolBody = z.object({
 		.min(1, { error: 'must be at least 1 N' })
 		.max(100_000, { error: 'must be at most 100,000 N' })
 		.default(400),
+	failureRule: z.enum(['filament', 'unknown']).default('filament').describe('which failures count against a filament'),
+	takeOutPrinter: z.boolean().default(false).describe('whether shifts between printers are taken out of measured marks'),
 	claimRule: z
 		.enum(['share', 'anyReading'])
 		.default('share')

@@ -56,6 +56,11 @@ function heldEqual(protocol: Protocol, name: string): boolean {
 	return protocol.settingsPolicy === 'fixed' || (protocol.settingsPolicy === 'label' && name !== 'nozzleC');
 }
 
+/** A printer whose shift is taken out stands for the one it is held against. */
+function takenOut(protocol: Protocol, quantity: string, printer: string): string | null {
+	return protocol.printerEffects.find((e) => e.quantity === quantity && e.printer === printer)?.against ?? null;
+}
+
 type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
 
 function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol): Flag[] {
@@ -63,7 +68,7 @@ function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol
 	const looks: Look[] = [
 		// Success is told over all pieces alike; a mark belongs to one.
 		{ kind: 'unlikePiece', detail: null, of: (f) => (f.subject.pieceId === null ? [] : f.context.pieces) },
-		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers },
+		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers.map((p) => takenOut(protocol, quantity, p) ?? p) },
 		{ kind: 'unlikeNozzle', detail: null, of: (f) => f.context.nozzles },
 		{ kind: 'unlikeCurrency', detail: null, of: (f) => f.context.currencies },
 		{ kind: 'unlikeSpecimen', detail: null, of: (f) => f.context.variants },

@@ -92,7 +92,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, protocol: Protoc
 	};
 	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, protocol) } });
 	const perKg = pricePerKgOf(quote);
-	const { finished, failed, wasteShare } = outcomes(evidence.attempts);
+	const { finished, failed, wasteShare } = outcomes(evidence.attempts, protocol.failureRule);
 	const n = finished + failed;
 	const w = wasteShare ?? ASSUMED_WASTE_SHARE;
 	// The chance of failure stays below 1: a spool that never printed has no finite cost of good prints.

@@ -4,10 +4,12 @@ import type { Finding, Message } from '../finding/types';
 import { lentFor } from '../house/lent-scatter';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { contextOf } from './context';
+import { combineUncertainties } from '../stats/combined-uncertainty';
 import { marksOf, missingOf, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
+import type { PrinterEffect } from './printer-effect';
 
 type Ladder = MarkDef & { kind: 'ladder' };
 type Words = MarkDef & { kind: 'words' };
@@ -48,7 +50,32 @@ function rungsOf(group: Group, mark: Ladder): Rung[] {
 	const faulty = marksOf(group, mark.firstFaulty).filter((f) => f.status === 'counts');
 	return marksOf(group, mark.lastClean)
 		.filter((r) => r.status === 'counts')
-		.map((clean) => ({ lastClean: clean.value, firstFaulty: faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null }));
+		.map((clean) => {
+			const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
+			const faultyAt = faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null;
+			return { lastClean: clean.value - shift, firstFaulty: faultyAt === null ? null : faultyAt - shift };
+		});
+}
+
+/** What a print's printer adds to a mark, where the trial takes it out. */
+function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attemptId: string | null): PrinterEffect | null {
+	const printer = attempts.find((a) => a.id === attemptId)?.printer ?? null;
+	return protocol.printerEffects.find((e) => e.quantity === def.id && e.pieceId === pieceId && e.printer === printer) ?? null;
+}
+
+/** The shifts that were taken out of a group's marks: their common uncertainty, and what is said of each. */
+function takenOut(group: Group, mark: MarkDef, reading: string): { standardUncertainty: number; messages: Message[] } {
+	const marks = marksOf(group, reading).filter((r) => r.status === 'counts');
+	const effects = marks.flatMap((r) => shiftOf(group, mark, r.attemptId) ?? []);
+	const share = (e: PrinterEffect) => effects.filter((other) => other === e).length / marks.length;
+	const distinct = [...new Set(effects)];
+	return {
+		standardUncertainty: Math.hypot(0, ...distinct.map((e) => share(e) * e.standardError)),
+		messages: distinct.map(({ quantity, printer, against, shift, low, high, prints }) => ({
+			id: 'printerTakenOut',
+			params: { quantity, printer, against, shift, low, high, prints }
+		}))
+	};
 }
 
 /** Distance of two steps of a ladder on a piece. */
@@ -60,7 +87,8 @@ export function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
 function findLadder(group: Group, mark: Ladder): Finding {
 	const rungs = rungsOf(group, mark);
 	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
-	const result = ladder(rungs, stepOf(group, mark), lent);
+	const out = takenOut(group, mark, mark.lastClean);
+	const result = ladder(rungs, stepOf(group, mark), lent, out.standardUncertainty);
 	const common = {
 		...commonOf(group, mark, [mark.lastClean, mark.firstFaulty], rungs.length),
 		method: rungs.length > 1 ? 'ladderMean' : lent ? 'ladderBorrowed' : 'ladderBounds',
@@ -70,7 +98,7 @@ function findLadder(group: Group, mark: Ladder): Finding {
 	return makeFinding(mark.def, {
 		...common,
 		...result,
-		messages: result.n === 1 ? [oneOnly(lent)] : [],
+		messages: [...(result.n === 1 ? [oneOnly(lent)] : []), ...out.messages],
 		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
 	});
 }
@@ -112,7 +140,8 @@ function valuesOf(group: Group, mark: Measure): number[] {
 	if (mark.against !== null && meant === null) return [];
 	return marksOf(group, mark.reading)
 		.filter((r) => r.status === 'counts')
-		.map((r) => (meant === null ? r.value : ((meant - r.value) / meant) * 100));
+		.map((r) => r.value - (shiftOf(group, mark, r.attemptId)?.shift ?? 0))
+		.map((value) => (meant === null ? value : ((meant - value) / meant) * 100));
 }
 
 function findMeasure(group: Group, mark: Measure): Finding {
@@ -122,19 +151,29 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	const lent = over.n === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
 	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
-	if (over.standardError !== null && over.low !== null && over.high !== null)
+	const out = takenOut(group, mark, mark.reading);
+	const scale = group.piece?.params?.[mark.against ?? ''];
+	const shiftSe = scale === undefined ? out.standardUncertainty : (out.standardUncertainty / scale) * 100;
+	if (over.standardError !== null) {
+		const { standardUncertainty, df } = combineUncertainties([
+			{ standardUncertainty: over.standardError, df: over.df },
+			{ standardUncertainty: shiftSe, df: Infinity }
+		]);
+		const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
 		return makeFinding(mark.def, {
 			...known,
-			interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
-			sampling: { kind: 't', mean: over.mean, standardError: over.standardError, df: over.df }
+			interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
+			sampling: { kind: 't', mean: over.mean, standardError: standardUncertainty, df: df !== null && Number.isFinite(df) ? df : null },
+			messages: out.messages
 		});
-	if (lent) return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent)] });
+	}
+	if (lent) return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent), ...out.messages] });
 	// One print: what a difference that matters could hide, and no interval.
 	const half = mark.def.differenceThatMatters;
 	return makeFinding(mark.def, {
 		...known,
-		messages: [oneOnly(null)],
-		sampling: { kind: 'bounds', low: over.mean - half, high: over.mean + half }
+		messages: [oneOnly(null), ...out.messages],
+		sampling: { kind: 'bounds', low: over.mean - half - 2 * shiftSe, high: over.mean + half + 2 * shiftSe }
 	});
 }
 

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence';
+import type { FailureRule, SpoolEvidence } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { wilsonInterval } from '../stats/wilson';
@@ -8,10 +8,10 @@ import { printSuccess } from './quantities';
 
 /**
  * Success over all pieces and conditions of the spool; drawn from the Jeffreys beta, shown with Wilson.
- * @example findSuccess(evidence).estimate // 0.75
+ * @example findSuccess(evidence, 'filament').estimate // 0.75
  */
-export function findSuccess(evidence: SpoolEvidence): Finding {
-	const { finished, failed, notCounted, counted } = outcomes(evidence.attempts);
+export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding {
+	const { finished, failed, notCounted, counted, firstSuccess } = outcomes(evidence.attempts, rule);
 	const n = finished + failed;
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
@@ -39,7 +39,11 @@ export function findSuccess(evidence: SpoolEvidence): Finding {
 		n,
 		interval: { ...wilson, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'beta', a: finished + 0.5, b: failed + 0.5 },
-		messages: [{ id: 'successCount', params: { finished, n } }, ...leftOut],
+		messages: [
+			{ id: 'successCount', params: { finished, n } },
+			...(firstSuccess !== null && firstSuccess > 1 ? [{ id: 'firstSuccess', params: { attempt: firstSuccess } }] : []),
+			...leftOut
+		],
 		figure: { kind: 'share', successes: finished, n }
 	});
 }

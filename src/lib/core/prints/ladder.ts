@@ -17,9 +17,10 @@ export type Lent = { sd: number; df: number };
  * Source: ISO 2602; JCGM 100, 4.3.7 for the width.
  * @param step the distance between rungs, for prints with no faulty step
  * @param lent standard deviation between prints of the house spool, used for a single print only
+ * @param shiftSe standard uncertainty of a shift that was taken off all rungs
  * @example ladder([{ lastClean: 65, firstFaulty: 70 }], 5) // estimate 65, interval 60 to 75, bounds
  */
-export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null = null): LadderResult | null {
+export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null = null, shiftSe = 0): LadderResult | null {
 	const [first] = rungs;
 	if (!first) return null;
 	const upper = (r: Rung) => r.firstFaulty ?? r.lastClean + step;
@@ -28,8 +29,8 @@ export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null =
 	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
 	const scatter = over.standardError !== null ? { se: over.standardError, df: over.df } : lent ? { se: lent.sd, df: lent.df } : null;
 	if (scatter === null) {
-		const low = first.lastClean - step;
-		const high = upper(first) + step;
+		const low = first.lastClean - step - 2 * shiftSe;
+		const high = upper(first) + step + 2 * shiftSe;
 		return {
 			estimate: first.lastClean,
 			n: 1,
@@ -39,7 +40,7 @@ export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null =
 	}
 	const combined = combineUncertainties([
 		{ standardUncertainty: scatter.se, df: scatter.df },
-		{ standardUncertainty: width / Math.sqrt(12), df: Infinity }
+		{ standardUncertainty: Math.hypot(width / Math.sqrt(12), shiftSe), df: Infinity }
 	]);
 	const df = combined.df !== null && Number.isFinite(combined.df) ? combined.df : null;
 	const half = tQuantile(0.975, df ?? Infinity) * combined.standardUncertainty;

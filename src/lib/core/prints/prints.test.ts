@@ -21,6 +21,16 @@ describe('outcomes', () => {
 		];
 		expect(outcomes(attempts)).toMatchObject({ finished: 1, failed: 1, notCounted: 2, wasteShare: 0.4 });
 	});
+	it('tells at which attempt the first one was finished, others’ failures aside', () => {
+		const failed = (cause: 'filament' | 'printer' | 'unknown', at: number) => attempt({ outcome: 'failed', cause, at });
+		expect(outcomes([attempt({ at: 30 }), failed('filament', 10), failed('printer', 20)]).firstSuccess).toBe(2);
+		expect(outcomes([failed('filament', 10)]).firstSuccess).toBeNull();
+	});
+	it('counts failures of unknown cause too where the trial says so', () => {
+		const unknown = attempt({ outcome: 'failed', cause: 'unknown', percentReached: 50 });
+		expect(outcomes([attempt(), unknown])).toMatchObject({ failed: 0, notCounted: 1 });
+		expect(outcomes([attempt(), unknown], 'unknown')).toMatchObject({ failed: 1, notCounted: 0, wasteShare: 0.5 });
+	});
 	it('knows no waste before a failure', () => expect(outcomes([attempt()]).wasteShare).toBeNull());
 });
 

@@ -17,7 +17,7 @@ export const printsStation: Station = {
 		const marks = groupsOf(evidence, protocol).flatMap((group) =>
 			MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark))
 		);
-		return [findSuccess(evidence), ...withWetDry(marks, evidence)];
+		return [findSuccess(evidence, protocol.failureRule), ...withWetDry(marks, evidence)];
 	},
 	lends: (evidence, protocol) => lends(evidence, protocol),
 	next(findings, protocol) {

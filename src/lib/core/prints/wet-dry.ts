@@ -1,25 +1,13 @@
 import { conditionAt } from '../conditions/condition-at';
 import type { Attempt, SpoolEvidence } from '../evidence';
 import type { Message } from '../finding/types';
-import { signTest } from '../stats/sign-test';
+import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { bridge, overhang, strings } from './quantities';
 
 /** One mark of one piece printed before and after drying. */
 type WetDryPair = { pieceId: string; wet: number; dry: number };
 
-export type WetDry = {
-	quantity: string;
-	pairs: WetDryPair[];
-	better: number;
-	worse: number;
-	same: number;
-	/** Exact two-sided sign test; null while there are too few pairs to say anything. */
-	p: number | null;
-	says: 'helped' | 'hurt' | 'noDifference' | 'tooFew';
-};
-
-/** Under six untied pairs no p value of the sign test can be under 0.05. */
-const LEAST_PAIRS = 6;
+export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
 
 const MARKS = [
 	{ def: overhang, mark: 'overhangLastClean' },
@@ -38,24 +26,11 @@ export function wetAndDry(evidence: SpoolEvidence): WetDry[] {
 	return MARKS.flatMap(({ def, mark }) => {
 		const pairs = pieces.flatMap((pieceId) => pairsOf(evidence, pieceId, mark));
 		if (pairs.length === 0) return [];
-		const sign = def.direction === 'more' ? 1 : -1;
-		const better = pairs.filter((p) => sign * (p.dry - p.wet) > 0).length;
-		const worse = pairs.filter((p) => sign * (p.dry - p.wet) < 0).length;
-		const test = signTest(better, worse);
-		const enough = test.pairs >= LEAST_PAIRS || (pairs.length >= LEAST_PAIRS && test.pairs === 0);
-		const p = enough ? test.p : null;
-		const parted = p !== null && p < 0.05;
-		return [
-			{
-				quantity: def.id,
-				pairs,
-				better,
-				worse,
-				same: pairs.length - better - worse,
-				p,
-				says: !enough ? 'tooFew' : parted ? (better > worse ? 'helped' : 'hurt') : 'noDifference'
-			} as const
-		];
+		const verdict = judgePairs(
+			pairs.map(({ wet, dry }) => [wet, dry] as const),
+			def
+		);
+		return [{ quantity: def.id, pairs, ...verdict }];
 	});
 }
 

@@ -283,6 +283,8 @@ export const protocol = mysqlTable(
 		diameterDirections: int().notNull(),
 		strengthHighN: number().notNull().default(400),
 		claimRule: word(16).notNull().default('share'),
+		failureRule: word(16).notNull().default('filament'),
+		takeOutPrinter: boolean().notNull().default(false),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]

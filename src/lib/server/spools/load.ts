@@ -42,6 +42,7 @@ const PLAIN_PROTOCOL = {
 	diameterDirections: 2,
 	strengthHighN: 400,
 	claimRule: 'share' as const,
+	failureRule: 'filament' as const,
 	currency: null,
 	printer: null
 };

@@ -1,6 +1,7 @@
 import { nominalDiameter } from '$lib/core/claims/nominal';
 import type { PrinterAbilities, Protocol, SpoolEvidence } from '$lib/core/evidence';
 import { withHouse } from '$lib/core/house/lent-scatter';
+import { printerEffects } from '$lib/core/prints/printer-effect';
 import { STATIONS } from '$lib/core/registry';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
@@ -8,7 +9,9 @@ import type { Reader } from '../db/client';
 import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
-type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces'>;
+type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces' | 'printerEffects'> & {
+	takeOutPrinter?: boolean;
+};
 
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
@@ -20,9 +23,12 @@ export async function completeProtocol(
 	spools: readonly SpoolEvidence[],
 	house: SpoolEvidence | null
 ): Promise<Protocol> {
+	const { takeOutPrinter, ...held } = typed;
+	const compared = markPieces(typed.pieceIds, await loadPieces(db));
 	const protocol: Protocol = {
-		...typed,
-		markPieces: markPieces(typed.pieceIds, await loadPieces(db)),
+		...held,
+		markPieces: compared,
+		printerEffects: takeOutPrinter ? printerEffects(spools, { markPieces: compared }, typed.printer?.name ?? null) : [],
 		nominalMm: nominalDiameter(spools),
 		specimenKinds: specimenKinds(spools),
 		lent: [],

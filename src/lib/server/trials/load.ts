@@ -21,6 +21,7 @@ type TrialHead = {
 	printer: string | null;
 	printerId: string | null;
 	protocolVersion: number;
+	takeOutPrinter: boolean;
 };
 
 export type TrialWhole = {
@@ -84,7 +85,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			valueRule: rules.protocol.valueRule as ValueRule,
 			printer: rules.printer ? `${rules.printer.name}, ${rules.printer.nozzle}` : null,
 			printerId: rules.protocol.printerId,
-			protocolVersion: rules.protocol.version
+			protocolVersion: rules.protocol.version,
+			takeOutPrinter: rules.protocol.takeOutPrinter
 		},
 		protocol: await completeProtocol(
 			db,
@@ -96,6 +98,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				diameterPlaces: rules.protocol.diameterPlaces,
 				diameterDirections: rules.protocol.diameterDirections,
 				strengthHighN: rules.protocol.strengthHighN,
+				failureRule: rules.protocol.failureRule as Protocol['failureRule'],
+				takeOutPrinter: rules.protocol.takeOutPrinter,
 				claimRule: rules.protocol.claimRule as Protocol['claimRule'],
 				currency: head.currency,
 				printer: abilitiesOf(printerNow ?? null),

@@ -2,7 +2,7 @@ import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
-import { quantityName } from './quantities';
+import { quantityName, quantityUnit, shifted } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -29,6 +29,9 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	'odd.odour': (p) => oddity('Odour', p),
 	'odd.brittle': (p) => oddity('Brittle', p),
 	...DIAMETER_SENTENCES,
+	printerTakenOut: (p) =>
+		`Prints from ${String(p.printer)} are counted as if from ${String(p.against)}: ${shifted(String(p.quantity), Math.abs(Number(p.shift)))} ${quantityUnit(String(p.quantity))} ${Number(p.shift) < 0 ? 'added' : 'taken off'}, its uncertainty included (${plural(Number(p.prints), 'print')} of spools seen on both).`,
+	firstSuccess: (p) => `The first success was attempt ${Number(p.attempt)}.`,
 	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
 	oneReading: () => 'One reading: nothing is known of its scatter.',
 	successCount: (p) => `${num(p, 'finished')} of ${plural(num(p, 'n'), 'print')} finished.`,

@@ -48,6 +48,12 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: s
 	return WORDS[def.id]?.under ?? (def.unit ? `own measure, ${def.unit}` : 'own measure');
 }
 
+/** The unit of a quantity as it is written behind a number. */
+export const quantityUnit = (id: string): string => WORDS[id]?.unit ?? '';
+
+/** A difference of a quantity: one decimal more than its values have. */
+export const shifted = (id: string, value: number): string => fixed(value, (WORDS[id]?.decimals ?? 1) + 1);
+
 export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
 
 /** Quantities told in words instead of numbers, lowest rank first. */
@@ -186,3 +192,17 @@ export const CLAIM_RULE_WORDS = {
 	share: '95 % of the length is inside it',
 	anyReading: 'no reading is surely outside it'
 } as const;
+
+export const FAILURE_RULE_WORDS = {
+	filament: 'those charged to it alone',
+	unknown: 'those of unknown cause too'
+} as const;
+
+/** By what each cause of a failure is told. */
+export const CAUSE_TELLS: Record<string, string> = {
+	filament: 'pops and steam, a brittle or snapped strand, a crossed winding nobody touched, thin and thick by turns',
+	printer: 'the same wave or shift with every spool, a slipping feeder, a clogged nozzle that stays clogged with the next spool',
+	setUp: 'first layer, bed not clean, the wrong profile or temperature',
+	handling: 'a tangle after the free end was let go, a door opened, a knock',
+	unknown: 'nobody saw it: an answer too'
+};

@@ -4,6 +4,7 @@
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
 	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
+	import { printerWords } from '$lib/ui/words/printers';
 	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -111,6 +112,24 @@
 				<ul>
 					{#each flagLines(data.sheet.flags, codeOf) as line (line)}<li>{line}</li>{/each}
 				</ul>
+				{#if data.sheet.flags.some((f) => f.kind === 'unlikePrinter') && data.effects.length === 0}
+					<p class="small mt-1">
+						No spool has a marked piece from both printers, so their own part cannot be told. One spool printed on both would do.
+					</p>
+				{/if}
+			</section>
+		{/if}
+		{#if data.effects.length > 0}
+			<section aria-label="Printers" class="panel mt-3 px-3 py-2">
+				<h2 class="font-semibold">What the printers add</h2>
+				<ul>
+					{#each data.effects as effect (effect.quantity + effect.printer)}
+						<li>{printerWords(effect, codeOf, data.head.takeOutPrinter)}</li>
+					{/each}
+				</ul>
+				{#if !data.head.takeOutPrinter}
+					<p class="small">It is left in; the <a class="link" href="/trials/{data.head.id}/rules">rules</a> can take it out.</p>
+				{/if}
 			</section>
 		{/if}
 	</div>

@@ -21,7 +21,7 @@
 	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import { plural, upTo } from '$lib/ui/words/numbers';
-	import { CAUSE_WORDS, CONDITION_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
+	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick, untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -224,10 +224,13 @@
 						options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
 					/>
 				</div>
-				<p class="small">
-					Only failures charged to the filament count against it: wet strand, brittle strand, a winding that was never touched. A wave on
-					one side of every print is the printer’s.
-				</p>
+				<dl class="small grid grid-cols-[6.5rem_1fr] gap-x-3">
+					{#each FAILURE_CAUSES as cause (cause)}
+						<dt class={draft.cause === cause ? 'font-semibold text-ink' : ''}>{CAUSE_WORDS[cause]}</dt>
+						<dd class={draft.cause === cause ? 'text-ink' : ''}>{CAUSE_TELLS[cause]}</dd>
+					{/each}
+				</dl>
+				<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[data.protocol.failureRule]}.</p>
 			{/if}
 			{#if carries('overhang') || carries('bridge')}
 				<div class="grid gap-3 sm:grid-cols-4">

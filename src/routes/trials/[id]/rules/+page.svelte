@@ -6,7 +6,7 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
 	import { marksLine } from '$lib/ui/words/pieces';
-	import { CLAIM_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
+	import { CLAIM_RULE_WORDS, FAILURE_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -18,7 +18,8 @@
 		repeats: String(data.protocol.repeats),
 		diameterPlaces: String(data.protocol.diameterPlaces),
 		strengthHighN: String(data.protocol.strengthHighN),
-		claimRule: data.protocol.claimRule
+		claimRule: data.protocol.claimRule,
+		takeOutPrinter: data.head.takeOutPrinter
 	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
@@ -64,7 +65,9 @@
 				diameterPlaces: numeric(rules.diameterPlaces),
 				diameterDirections: rules.diameterDirections,
 				strengthHighN: numeric(rules.strengthHighN),
-				claimRule: rules.claimRule
+				claimRule: rules.claimRule,
+				failureRule: rules.failureRule,
+				takeOutPrinter: rules.takeOutPrinter
 			},
 			'The rules are kept as a new version; what was measured stays.'
 		);
@@ -108,6 +111,15 @@
 			bind:value={rules.claimRule}
 			options={(['share', 'anyReading'] as const).map((value) => ({ value, label: CLAIM_RULE_WORDS[value] }))}
 		/>
+		<Choice
+			name="failureRule"
+			legend="Failures that count against a filament"
+			bind:value={rules.failureRule}
+			options={(['filament', 'unknown'] as const).map((value) => ({ value, label: FAILURE_RULE_WORDS[value] }))}
+		/>
+		<Toggle bind:checked={rules.takeOutPrinter} size="small"
+			>Take out what a printer adds to measured marks, where spools printed on both tell it</Toggle
+		>
 		<fieldset>
 			<legend class="mb-0.5 text-[0.85rem] font-medium">Pieces that are printed</legend>
 			<div class="flex flex-wrap gap-x-4 gap-y-1">

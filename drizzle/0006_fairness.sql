@@ -1,0 +1,2 @@
+ALTER TABLE `protocol` ADD COLUMN IF NOT EXISTS `failure_rule` varchar(16) DEFAULT 'filament' NOT NULL;--> statement-breakpoint
+ALTER TABLE `protocol` ADD COLUMN IF NOT EXISTS `take_out_printer` boolean DEFAULT false NOT NULL;

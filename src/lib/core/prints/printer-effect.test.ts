@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
+import { attempt, evidence, mark, MAIN_PIECE, protocol } from '../../../../tests/support/evidence';
+import { compare } from '../compare/compare';
+import { effectsOf, printerEffects, type PrintValue } from './printer-effect';
+import { overhang } from './quantities';
+import { printsStation } from './station';
+
+describe('what a printer adds', () => {
+	const { spool, printer, value, ...expected } = reference.printers;
+	const values = spool.map((code, i): PrintValue => ({
+		within: code,
+		spoolId: code,
+		printer: printer[i] as string,
+		value: value[i] as number
+	}));
+	it('is R’s lm(value ~ spool + printer), three printers, unbalanced', () => {
+		const found = effectsOf(values, 'N');
+		expect(found.map((e) => e.printer)).toEqual(['S', 'T']);
+		found.forEach((effect, k) => {
+			expect(effect.shift).toBeCloseTo(expected.shift[k] as number, 10);
+			expect(effect.standardError).toBeCloseTo(expected.standardError[k] as number, 10);
+			expect(effect.low).toBeCloseTo(expected.low[k] as number, 6);
+			expect(effect.high).toBeCloseTo(expected.high[k] as number, 6);
+			expect(effect.df).toBe(expected.df);
+		});
+		expect(found[0]).toMatchObject({ prints: 9, spoolIds: ['a', 'b', 'c'] });
+	});
+	it('a printer no spool ties to the others is not told; neither is one without any scatter known', () => {
+		const island = [...values, { within: 'z', spoolId: 'z', printer: 'X', value: 99 }];
+		expect(effectsOf(island, 'N').map((e) => e.printer)).toEqual(['S', 'T']);
+		expect(effectsOf(values.filter((v) => v.printer !== 'N' || v.within === 'a').slice(0, 2), 'N')).toEqual([]);
+		expect(
+			effectsOf(
+				[
+					{ within: 'a', spoolId: 'a', printer: 'N', value: 1 },
+					{ within: 'a', spoolId: 'a', printer: 'S', value: 2 }
+				],
+				'N'
+			)
+		).toEqual([]);
+	});
+
+	/** Spools of which some were printed on both; South comes out ten degrees less. */
+	const printed = (code: string, on: [printer: string, degrees: number][]) => {
+		const attempts = on.map(([name], i) => attempt({ printer: name, at: 1000 + i }));
+		return evidence({
+			spool: { id: code, code },
+			attempts,
+			readings: attempts.map((a, i) => mark(a, 'overhangLastClean', on[i]?.[1] ?? 0))
+		});
+	};
+	const spools = [
+		printed('KA1', [
+			['North', 60],
+			['South', 50],
+			['North', 65],
+			['South', 55]
+		]),
+		printed('KA2', [
+			['North', 70],
+			['South', 60]
+		]),
+		printed('KA3', [['South', 50]])
+	];
+	const [effect] = printerEffects(spools, protocol, 'North');
+	it('is found over the spools of a trial, against the trial’s printer or the one with most prints', () => {
+		expect(effect).toMatchObject({
+			quantity: 'overhang',
+			pieceId: MAIN_PIECE,
+			printer: 'South',
+			against: 'North',
+			prints: 6,
+			spoolIds: ['KA1', 'KA2']
+		});
+		expect(effect?.shift).toBeCloseTo(-10, 9);
+		expect(printerEffects(spools, protocol, null)[0]?.against).toBe('South');
+		expect(printerEffects([spools[2] as (typeof spools)[0]], protocol, 'North')).toEqual([]);
+	});
+	it('taken out, prints of the other printer count as if from the first, and are wider for it; the flag goes', () => {
+		const out = { ...protocol, printerEffects: effect ? [effect] : [] };
+		const find = (spoolIndex: number, rule = protocol) =>
+			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule, 0).find((f) => f.quantity === 'overhang') as ReturnType<
+				typeof printsStation.find
+			>[0];
+		expect(find(2).estimate).toBe(50);
+		expect(find(2, out).estimate).toBeCloseTo(60, 9);
+		expect(find(2, out).messages.map((m) => m.id)).toContain('printerTakenOut');
+		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);
+		expect(width(find(2, out))).toBeGreaterThan(width(find(2)));
+		expect(find(1, out).estimate).toBeCloseTo(70, 9);
+		const flags = (rule: typeof protocol) =>
+			compare(
+				[0, 1, 2].map((i) => find(i, rule)),
+				overhang,
+				rule
+			).flags.map((f) => f.kind);
+		expect(flags(protocol)).toContain('unlikePrinter');
+		expect(flags(out)).not.toContain('unlikePrinter');
+	});
+});

@@ -1,0 +1,142 @@
+import { conditionAt } from '../conditions/condition-at';
+import { SET_UP, type Attempt, type FailureRule, type SpoolEvidence } from '../evidence';
+import type { QuantityDef } from '../finding/types';
+import { judgePairs, type PairsVerdict } from './judge-pairs';
+import { MARKS, type MarkDef } from './marks';
+import { printSuccess } from './quantities';
+
+/** Something in which prints of a trial differ, with the values it has: a setting, the bed, the printer, the condition, the spool. */
+export type Difference = { id: string; values: string[] };
+
+/** Two values of a difference: which is held against which. */
+export type Ways = { id: string; first: string; second: string };
+
+export type WayPair = { spoolId: string; pieceId: string; first: number; second: number };
+export type WayResult = PairsVerdict & { def: QuantityDef; pairs: WayPair[] };
+export type WayComparison = {
+	results: WayResult[];
+	/** What else differs within pairs: then it is not only this that is compared. */
+	alsoDiffers: string[];
+};
+
+type Looked = { evidence: SpoolEvidence; attempt: Attempt; facts: Record<string, string> };
+
+/** What is known of a print, as text; what was not said is left out. */
+function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, string> {
+	const settings = Object.entries(attempt.settings).flatMap(([name, value]) => (value === null ? [] : [[name, String(value)] as const]));
+	return {
+		spool: evidence.spool.code,
+		condition: conditionAt(evidence.events, attempt.at).kind,
+		...(attempt.printer === null ? {} : { printer: attempt.printer }),
+		...(attempt.nozzle === null ? {} : { nozzle: attempt.nozzle }),
+		...Object.fromEntries(settings),
+		...Object.fromEntries(SET_UP.flatMap((name) => (attempt.setUp[name] ? [[name, attempt.setUp[name]]] : [])))
+	};
+}
+
+const lookedAt = (spools: readonly SpoolEvidence[]): Looked[] =>
+	spools.flatMap((evidence) =>
+		evidence.attempts.filter((a) => a.status === 'counts').map((attempt) => ({ evidence, attempt, facts: factsOf(evidence, attempt) }))
+	);
+
+/**
+ * In what the prints of some spools differ: everything that has two values or more.
+ * @example differencesOf(spools).map((d) => d.id) // ['spool', 'condition', 'fanPct']
+ */
+export function differencesOf(spools: readonly SpoolEvidence[]): Difference[] {
+	const all = lookedAt(spools);
+	const names = [...new Set(all.flatMap(({ facts }) => Object.keys(facts)))];
+	return names
+		.map((id) => ({
+			id,
+			values: [...new Set(all.flatMap(({ facts }) => facts[id] ?? []))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+		}))
+		.filter(({ values }) => values.length > 1);
+}
+
+/**
+ * Two ways to print held against each other, as pairs: the same piece from the same spool (or, when spools are what differs, the same
+ * piece in the same condition), the prints nearest in time standing together. Pieces are never mixed.
+ * Source: the pairing is a house rule; see judgePairs for the tests. Finished against failed is McNemar's exact test, the sign test of
+ * those that changed.
+ * @param rule which failures count against the filament
+ * @example compareWays(spools, { id: 'fanPct', first: '0', second: '50' }, 'filament').results[0].says // 'helped'
+ */
+export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, rule: FailureRule): WayComparison {
+	const all = lookedAt(spools);
+	const withinOf = ({ evidence, attempt, facts }: Looked) =>
+		ways.id === 'spool' ? `${attempt.pieceId} ${facts.condition}` : `${evidence.spool.id} ${attempt.pieceId}`;
+	const pairsOf = (valueOf: (l: Looked) => number | null): { pair: WayPair; first: Looked; second: Looked }[] => {
+		const known = all.flatMap((l) => {
+			const value = valueOf(l);
+			return value === null ? [] : [{ l, value }];
+		});
+		return [...new Set(known.map((k) => withinOf(k.l)))].flatMap((within) => {
+			const here = known.filter((k) => withinOf(k.l) === within).sort((a, b) => a.l.attempt.at - b.l.attempt.at);
+			const firsts = here.filter((k) => k.l.facts[ways.id] === ways.first);
+			const seconds = here.filter((k) => k.l.facts[ways.id] === ways.second);
+			return nearestPairs(firsts, seconds).map(([a, b]) => ({
+				pair: { spoolId: a.l.evidence.spool.id, pieceId: a.l.attempt.pieceId, first: a.value, second: b.value },
+				first: a.l,
+				second: b.l
+			}));
+		});
+	};
+	const results: WayResult[] = [];
+	const also = new Set<string>();
+	for (const { def, valueOf } of [
+		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: Looked) => valueOfMark(l, mark) })),
+		{ def: printSuccess, valueOf: (l: Looked) => successOf(l, rule) }
+	]) {
+		const found = pairsOf(valueOf);
+		if (found.length === 0) continue;
+		const pairs = found.map((f) => f.pair);
+		results.push({
+			def,
+			pairs,
+			...judgePairs(
+				pairs.map(({ first, second }) => [first, second] as const),
+				def
+			)
+		});
+		for (const { first, second } of found) for (const name of unlike(first, second)) if (name !== ways.id) also.add(name);
+	}
+	if (ways.id === 'spool') also.delete('spool');
+	return { results, alsoDiffers: [...also].sort() };
+}
+
+/** Each of the fewer side with the one of the other side nearest to it in time, none used twice. */
+function nearestPairs<T extends { l: Looked }>(firsts: readonly T[], seconds: readonly T[]): [T, T][] {
+	const distances = firsts
+		.flatMap((a) => seconds.map((b) => ({ a, b, apart: Math.abs(a.l.attempt.at - b.l.attempt.at) })))
+		.sort((x, y) => x.apart - y.apart);
+	const used = new Set<T>();
+	return distances.flatMap(({ a, b }): [T, T][] => {
+		if (used.has(a) || used.has(b)) return [];
+		used.add(a).add(b);
+		return [[a, b]];
+	});
+}
+
+function unlike(first: Looked, second: Looked): string[] {
+	const names = new Set([...Object.keys(first.facts), ...Object.keys(second.facts)]);
+	// What was not said of one of the two may have been equal.
+	return [...names].filter((n) => first.facts[n] !== undefined && second.facts[n] !== undefined && first.facts[n] !== second.facts[n]);
+}
+
+function valueOfMark({ evidence, attempt }: Looked, mark: MarkDef): number | null {
+	const readings = mark.kind === 'ladder' ? [mark.lastClean] : mark.kind === 'words' ? mark.readings : [mark.reading];
+	const values = evidence.readings.flatMap((r) =>
+		r.attemptId === attempt.id && r.status === 'counts' && r.value !== null && readings.includes(r.quantity) ? [r.value] : []
+	);
+	if (values.length === 0) return null;
+	const value = Math.max(...values);
+	if (mark.kind !== 'measure' || mark.against === null) return value;
+	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];
+	return meant === undefined ? null : ((meant - value) / meant) * 100;
+}
+
+function successOf({ attempt }: Looked, rule: FailureRule): number | null {
+	if (attempt.outcome === 'finished') return 1;
+	return attempt.cause === 'filament' || (rule === 'unknown' && attempt.cause === 'unknown') ? 0 : null;
+}

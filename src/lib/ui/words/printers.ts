@@ -1,0 +1,18 @@
+import type { PrinterEffect } from '$lib/core/prints/printer-effect';
+import { plural } from './numbers';
+import { quantityName, quantityUnit, shifted } from './quantities';
+
+/**
+ * What one printer adds to a mark against another, in a sentence.
+ * @example printerWords(effect, codeOf, false) // 'Overhang comes out 4.6 ° less on South than on North (...)'
+ */
+export function printerWords(effect: PrinterEffect, codeOf: (spoolId: string) => string, takenOut: boolean): string {
+	const { quantity, printer, against, shift, low, high, prints, spoolIds } = effect;
+	const unit = quantityUnit(quantity);
+	const told = low > 0 || high < 0;
+	const how = `${shifted(quantity, Math.abs(shift))} ${unit} ${shift < 0 ? 'less' : 'more'}`;
+	const end = takenOut ? ' It is taken out.' : told ? '' : ' That cannot be told from no difference.';
+	return `${quantityName({ id: quantity })} comes out ${how} on ${printer} than on ${against} for the same spools (95 % ${signed(quantity, low)} to ${signed(quantity, high)}; ${plural(prints, 'print')} of ${spoolIds.map(codeOf).join(', ')}).${end}`;
+}
+
+const signed = (quantity: string, value: number) => `${value < 0 ? '−' : '+'}${shifted(quantity, Math.abs(value))}`;
