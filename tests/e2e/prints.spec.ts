@@ -207,3 +207,28 @@ test('a spool printed on both printers tells what a printer adds; the rules take
 	await expect(page.getByText(/It is taken out\./)).toBeVisible();
 	await expect(page.getByText(/another printer from the rest .* in .*overhang/)).toBeHidden();
 });
+
+test('two ways are held against each other as pairs; what else differs is named', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Fan', [{}, {}, {}]);
+	const step = '01900000-0000-7000-8000-000000000001';
+	for (const [i, spoolId] of spoolIds.entries())
+		for (const [fanPct, degrees] of [
+			[0, '50'],
+			[60, '60'],
+			[0, '55'],
+			[60, '65']
+		] as const)
+			await print(spoolId, step, {
+				settings: { fanPct, ...(i === 2 ? { nozzleC: 230 + fanPct } : {}) },
+				marks: { overhangLastClean: degrees }
+			});
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	await page.getByRole('link', { name: 'two ways' }).click();
+	await page.getByLabel('What differs').selectOption('fanPct');
+	await expect(page.getByTestId('way-overhang')).toHaveText(
+		/60 % did better than 0 %: 6 better, 0 worse, 0 the same of 6 pairs \(exact sign test, p = 0.031/
+	);
+	await expect(page.getByText(/Not only this differs within pairs: nozzle too/)).toBeVisible();
+	await page.getByLabel('From').selectOption('60');
+	await expect(page.getByTestId('way-overhang')).toContainText('0 % did worse than 60 %');
+});

@@ -1,15 +1,15 @@
 <script lang="ts">
-	import type { WetDry } from '$lib/core/prints/wet-dry';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import { bareValue, quantityName } from '../words/quantities';
 
-	let { compared, def }: { compared: WetDry; def: QuantityDef } = $props();
+	type Props = { pairs: readonly (readonly [first: number, second: number])[]; def: QuantityDef; names: readonly [string, string] };
+	let { pairs, def, names }: Props = $props();
 	const W = 190;
 	const H = 92;
 	const [LEFT, RIGHT] = [62, 128];
 	/** The range of these pairs, never finer than a fifth of the quantity's scale: a single step must not look like a cliff. */
 	const range = $derived.by(() => {
-		const values = compared.pairs.flatMap((p) => [p.wet, p.dry]);
+		const values = pairs.flat();
 		const [low, high] = [Math.min(...values), Math.max(...values)];
 		const pad = Math.max(0, (def.scale.high - def.scale.low) / 5 - (high - low)) / 2;
 		return { low: low - pad, high: high + pad };
@@ -22,13 +22,14 @@
 	};
 	/** Equal pairs lie on one line: it is told how many they are. */
 	const lines = $derived(
-		[...new Map(compared.pairs.map((p) => [`${p.wet} ${p.dry}`, p])).values()].map((p) => ({
-			...p,
-			count: compared.pairs.filter((q) => q.wet === p.wet && q.dry === p.dry).length
+		[...new Map(pairs.map((p) => [p.join(' '), p])).values()].map(([first, second]) => ({
+			first,
+			second,
+			count: pairs.filter((q) => q[0] === first && q[1] === second).length
 		}))
 	);
 	const label = $derived(
-		`${quantityName(def)}, as received and dried: ${compared.pairs.map((p) => `${bareValue(def, p.wet)} to ${bareValue(def, p.dry)}`).join('; ')}`
+		`${quantityName(def)}, ${names[0]} and ${names[1]}: ${pairs.map(([a, b]) => `${bareValue(def, a)} to ${bareValue(def, b)}`).join('; ')}`
 	);
 </script>
 
@@ -36,23 +37,23 @@
 	<line x1={LEFT} x2={LEFT} y1="8" y2={H - 18} stroke="var(--line)" />
 	<line x1={RIGHT} x2={RIGHT} y1="8" y2={H - 18} stroke="var(--line)" />
 	{#each lines as line, i (i)}
-		<line x1={LEFT} y1={y(line.wet)} x2={RIGHT} y2={y(line.dry)} stroke="var(--ink)" stroke-width={1 + 0.8 * (line.count - 1)} />
+		<line x1={LEFT} y1={y(line.first)} x2={RIGHT} y2={y(line.second)} stroke="var(--ink)" stroke-width={1 + 0.8 * (line.count - 1)} />
 		{#if line.count > 1}<text
 				x={(LEFT + RIGHT) / 2}
-				y={(y(line.wet) + y(line.dry)) / 2 - 4}
+				y={(y(line.first) + y(line.second)) / 2 - 4}
 				font-size="10"
 				text-anchor="middle"
 				fill="var(--muted)">×{line.count}</text
 			>{/if}
 	{/each}
-	{#each [...new Set(lines.map((l) => l.wet))] as wet (wet)}
-		<circle cx={LEFT} cy={y(wet)} r="4" fill="var(--panel)" stroke="var(--water)" stroke-width="2" />
-		<text x={LEFT - 9} y={y(wet) + 4} font-size="11" text-anchor="end" fill="var(--ink)">{bareValue(def, wet)}</text>
+	{#each [...new Set(lines.map((l) => l.first))] as first (first)}
+		<circle cx={LEFT} cy={y(first)} r="4" fill="var(--panel)" stroke="var(--water)" stroke-width="2" />
+		<text x={LEFT - 9} y={y(first) + 4} font-size="11" text-anchor="end" fill="var(--ink)">{bareValue(def, first)}</text>
 	{/each}
-	{#each [...new Set(lines.map((l) => l.dry))] as dry (dry)}
-		<path d="M{RIGHT},{y(dry) - 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" stroke-width="0.8" />
-		<text x={RIGHT + 9} y={y(dry) + 4} font-size="11" fill="var(--ink)">{bareValue(def, dry)}</text>
+	{#each [...new Set(lines.map((l) => l.second))] as second (second)}
+		<path d="M{RIGHT},{y(second) - 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" stroke-width="0.8" />
+		<text x={RIGHT + 9} y={y(second) + 4} font-size="11" fill="var(--ink)">{bareValue(def, second)}</text>
 	{/each}
-	<text x={LEFT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">as received</text>
-	<text x={RIGHT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">dried</text>
+	<text x={LEFT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">{names[0]}</text>
+	<text x={RIGHT} y={H - 3} font-size="10" text-anchor="middle" fill="var(--muted)">{names[1]}</text>
 </svg>

@@ -243,7 +243,7 @@
 								<figcaption class="font-medium">
 									{quantityName(def)} <span class="small">n {plural(compared.pairs.length, 'pair')}</span>
 								</figcaption>
-								<PairsFigure {compared} {def} />
+								<PairsFigure pairs={compared.pairs.map(({ wet, dry }) => [wet, dry] as const)} {def} names={['as received', 'dried']} />
 								<p class="small mt-1">{sentence(wetDryMessage(compared))}</p>
 							</figure>
 						{/if}

@@ -181,7 +181,8 @@
 					</select></label
 				>
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`} ·
-				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a></span
+				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a> ·
+				<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a></span
 			>
 		</div>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>

@@ -1,0 +1,8 @@
+import { onlyStation } from '$lib/server/evidence/only';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const whole = await trialOfRequest(event);
+	return { evidence: whole.spools.map((e) => onlyStation(e, 'prints')) };
+};

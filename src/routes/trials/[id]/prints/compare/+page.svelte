@@ -1,0 +1,80 @@
+<script lang="ts">
+	import { compareWays, differencesOf } from '$lib/core/prints/ways';
+	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
+	import { plural } from '$lib/ui/words/numbers';
+	import { quantityName } from '$lib/ui/words/quantities';
+	import { differenceName, wayName, wayWords } from '$lib/ui/words/ways';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const differences = $derived(differencesOf(data.evidence));
+	let id = $state('');
+	let typed = $state({ first: '', second: '' });
+	const chosen = $derived(differences.find((d) => d.id === id) ?? differences.find((d) => d.id !== 'spool') ?? differences[0] ?? null);
+	const first = $derived(chosen?.values.includes(typed.first) ? typed.first : (chosen?.values[0] ?? ''));
+	const second = $derived(
+		chosen?.values.includes(typed.second) && typed.second !== first ? typed.second : (chosen?.values.find((v) => v !== first) ?? '')
+	);
+	const ways = $derived(chosen && { id: chosen.id, first, second });
+	const compared = $derived(ways && compareWays(data.evidence, ways, data.protocol.failureRule));
+	const codeOf = $derived((spoolId: string) => data.spools.find((s) => s.id === spoolId)?.code ?? '');
+</script>
+
+<svelte:head><title>Two ways · {data.head.name} · Draught</title></svelte:head>
+<div class="max-w-5xl p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
+	<h1 class="text-[1.6rem] font-bold">Two ways held against each other</h1>
+	<p class="small mt-1">
+		The same piece from the same spool, printed both ways, as pairs; prints nearest in time stand together. Pieces are never mixed.
+	</p>
+	{#if chosen && ways && compared}
+		<form class="panel mt-3 flex flex-wrap items-end gap-4 px-4 py-3" onsubmit={(e) => e.preventDefault()}>
+			<label>
+				<span class="mb-0.5 block text-[0.85rem] font-medium">What differs</span>
+				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={chosen.id} onchange={(e) => (id = e.currentTarget.value)}>
+					{#each differences as one (one.id)}<option value={one.id}>{differenceName(one.id)}</option>{/each}
+				</select>
+			</label>
+			<label>
+				<span class="mb-0.5 block text-[0.85rem] font-medium">From</span>
+				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={first} onchange={(e) => (typed.first = e.currentTarget.value)}>
+					{#each chosen.values as value (value)}<option {value}>{wayName(chosen.id, value)}</option>{/each}
+				</select>
+			</label>
+			<label>
+				<span class="mb-0.5 block text-[0.85rem] font-medium">to</span>
+				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={second} onchange={(e) => (typed.second = e.currentTarget.value)}>
+					{#each chosen.values.filter((v) => v !== first) as value (value)}<option {value}>{wayName(chosen.id, value)}</option>{/each}
+				</select>
+			</label>
+		</form>
+		{#if compared.alsoDiffers.length && compared.results.length}
+			<p class="question mt-3">
+				≠ Not only this differs within pairs: {compared.alsoDiffers.map((name) => differenceName(name).toLowerCase()).join(', ')} too. What is
+				found below may be theirs.
+			</p>
+		{/if}
+		<div class="mt-3 grid gap-3 md:grid-cols-2 lg:grid-cols-3">
+			{#each compared.results as result (result.def.id)}
+				<figure class="panel px-3 py-2">
+					<figcaption class="font-medium">
+						{quantityName(result.def)} <span class="small">n {plural(result.pairs.length, 'pair')}, no interval</span>
+					</figcaption>
+					<PairsFigure
+						pairs={result.pairs.map((p) => [p.first, p.second] as const)}
+						def={result.def}
+						names={[wayName(chosen.id, first), wayName(chosen.id, second)]}
+					/>
+					<p class="mt-1" data-testid="way-{result.def.id}">{wayWords(result, ways)}</p>
+					<p class="small">{[...new Set(result.pairs.map((p) => codeOf(p.spoolId)))].join(', ')}</p>
+				</figure>
+			{:else}
+				<p class="md:col-span-2">
+					No piece of one spool was printed both ways and looked at. Print one both ways, nothing else changed, and mark both.
+				</p>
+			{/each}
+		</div>
+	{:else}
+		<p class="mt-4">All prints of this trial are alike in everything that was noted: there is nothing to hold against each other.</p>
+	{/if}
+</div>
