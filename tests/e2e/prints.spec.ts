@@ -232,3 +232,32 @@ test('two ways are held against each other as pairs; what else differs is named'
 	await page.getByLabel('From').selectOption('60');
 	await expect(page.getByTestId('way-overhang')).toContainText('0 % did worse than 60 %');
 });
+
+test('two scorers of the same prints: each scores blind of the other, and how they agree is told', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Two scorers', [{}, {}, {}]);
+	const spikes = await registered({ name: 'Pair', kind: 'spikePair', params: { gap: 30, high: 40, foot: 10, tip: 2, plate: 2 } });
+	for (const spoolId of spoolIds) await print(spoolId, spikes);
+	const score = async (scorer: string, words: string[]) => {
+		await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${spikes}`);
+		await page.getByLabel('Who scores').fill(scorer);
+		await page.getByLabel('also what others have scored').check();
+		await page.getByRole('heading', { name: 'Scoring by keys' }).click();
+		for (const [i, word] of words.entries()) {
+			await expect(page.getByText(`print ${i + 1} of 3`)).toBeVisible();
+			await page.keyboard.press(word);
+			await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
+			await page.keyboard.press('x');
+		}
+		await expect(page.getByTestId('all-scored')).toBeVisible();
+		await allKept(page);
+	};
+	await score('Ines', ['1', '2', '4']);
+	await score('Jonas', ['1', '3', '4']);
+	await expect(
+		page.getByText(/Strings: Ines and Jonas agree nearly always \(kappa 0\.\d\d, 95 % .*; 3 prints\)\. Neither is milder/)
+	).toBeVisible();
+	const strings = (await Promise.all(spoolIds.map(findingsOf)))
+		.flat()
+		.filter((f) => f.quantity === 'strings' && f.subject.pieceId === spikes);
+	expect(strings.map((f) => f.n)).toEqual([1, 1, 1]);
+});

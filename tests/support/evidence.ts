@@ -53,6 +53,7 @@ export function reading(given: Partial<Reading> & Pick<Reading, 'station' | 'qua
 		specimenId: null,
 		ownMeasureId: null,
 		before: null,
+		scorer: null,
 		status: 'counts',
 		corrected: false,
 		confirmed: false,

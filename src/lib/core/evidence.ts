@@ -29,6 +29,8 @@ export type Reading = Amended & {
 	ownMeasureId: string | null;
 	/** For a weighing: what the tester says lay before it; null leaves it to be inferred from the record. */
 	before: Before | null;
+	/** Who scored a mark; null where nobody was named. */
+	scorer: string | null;
 };
 
 /** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */

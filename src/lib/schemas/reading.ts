@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { id, instant, typed, zone } from './common';
+import { id, instant, typed, words, zone } from './common';
 
 export const readingBody = z.object({
 	id,
@@ -19,6 +19,7 @@ export const readingBody = z.object({
 		.optional()
 		.describe('for a weighing: what lay before it, where the record would infer otherwise'),
 	ownMeasureId: id.optional(),
+	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart'),
 	roomTemperatureC: z.number().min(-40).max(80).optional(),
 	roomHumidityPct: z.number().min(0).max(100).optional(),
 	takenAt: instant,

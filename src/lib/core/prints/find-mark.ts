@@ -1,11 +1,11 @@
-import type { LentScatter } from '../evidence';
+import type { LentScatter, Reading } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { lentFor } from '../house/lent-scatter';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { contextOf } from './context';
 import { combineUncertainties } from '../stats/combined-uncertainty';
-import { marksOf, missingOf, type Group } from './group';
+import { marksOf, missingOf, perPrint, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
@@ -47,14 +47,12 @@ function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], ma
 
 /** Marks of a ladder, one rung a print that has both or only its last clean step. */
 function rungsOf(group: Group, mark: Ladder): Rung[] {
-	const faulty = marksOf(group, mark.firstFaulty).filter((f) => f.status === 'counts');
-	return marksOf(group, mark.lastClean)
-		.filter((r) => r.status === 'counts')
-		.map((clean) => {
-			const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
-			const faultyAt = faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null;
-			return { lastClean: clean.value - shift, firstFaulty: faultyAt === null ? null : faultyAt - shift };
-		});
+	const faulty = perPrint(marksOf(group, mark.firstFaulty));
+	return perPrint(marksOf(group, mark.lastClean)).map((clean) => {
+		const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
+		const faultyAt = faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null;
+		return { lastClean: clean.value - shift, firstFaulty: faultyAt === null ? null : faultyAt - shift };
+	});
 }
 
 /** What a print's printer adds to a mark, where the trial takes it out. */
@@ -65,7 +63,7 @@ function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attem
 
 /** The shifts that were taken out of a group's marks: their common uncertainty, and what is said of each. */
 function takenOut(group: Group, mark: MarkDef, reading: string): { standardUncertainty: number; messages: Message[] } {
-	const marks = marksOf(group, reading).filter((r) => r.status === 'counts');
+	const marks = perPrint(marksOf(group, reading));
 	const effects = marks.flatMap((r) => shiftOf(group, mark, r.attemptId) ?? []);
 	const share = (e: PrinterEffect) => effects.filter((other) => other === e).length / marks.length;
 	const distinct = [...new Set(effects)];
@@ -103,13 +101,15 @@ function findLadder(group: Group, mark: Ladder): Finding {
 	});
 }
 
-/** The worst rank of each print that was looked at. */
+/** One rank a print: of several faults the worst, of several scorers the word nearest their mean, the worse one where it lies between. */
 function ranksOf(group: Group, mark: Words): number[] {
-	const worst = new Map<string, number>();
-	for (const quantity of mark.readings)
-		for (const r of marksOf(group, quantity))
-			if (r.status === 'counts' && r.attemptId) worst.set(r.attemptId, Math.max(r.value, worst.get(r.attemptId) ?? 0));
-	return [...worst.values()];
+	const worst = new Map<string, Reading & { value: number }>();
+	for (const r of mark.readings.flatMap((quantity) => marksOf(group, quantity))) {
+		const key = `${r.attemptId} ${r.scorer ?? ''}`;
+		if (r.status === 'counts' && r.value >= (worst.get(key)?.value ?? -1)) worst.set(key, r);
+	}
+	const towards = mark.def.direction === 'less' ? (v: number) => Math.floor(v + 0.5) : (v: number) => Math.ceil(v - 0.5);
+	return perPrint([...worst.values()]).map(({ value }) => towards(value));
 }
 
 function findWords(group: Group, mark: Words): Finding {
@@ -138,8 +138,7 @@ function findWords(group: Group, mark: Words): Finding {
 function valuesOf(group: Group, mark: Measure): number[] {
 	const meant = mark.against === null ? null : (group.piece?.params?.[mark.against] ?? null);
 	if (mark.against !== null && meant === null) return [];
-	return marksOf(group, mark.reading)
-		.filter((r) => r.status === 'counts')
+	return perPrint(marksOf(group, mark.reading))
 		.map((r) => r.value - (shiftOf(group, mark, r.attemptId)?.shift ?? 0))
 		.map((value) => (meant === null ? value : ((meant - value) / meant) * 100));
 }

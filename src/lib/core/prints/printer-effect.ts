@@ -3,7 +3,7 @@ import jStat from 'jstat';
 import { conditionAt } from '../conditions/condition-at';
 import type { Protocol, SpoolEvidence } from '../evidence';
 import { tQuantile } from '../stats/mean-interval';
-import { marksOf } from './group';
+import { marksOf, perPrint } from './group';
 import { MARKS } from './marks';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
@@ -92,14 +92,12 @@ export function printerEffects(
 		const reading = mark.kind === 'ladder' ? mark.lastClean : mark.reading;
 		const values = spools.flatMap((evidence) => {
 			const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId && a.printer !== null);
-			return marksOf({ evidence, attempts }, reading)
-				.filter((r) => r.status === 'counts')
-				.flatMap((r): PrintValue[] => {
-					const attempt = attempts.find((a) => a.id === r.attemptId);
-					if (!attempt?.printer) return [];
-					const condition = conditionAt(evidence.events, attempt.at).kind;
-					return [{ within: `${evidence.spool.id} ${condition}`, spoolId: evidence.spool.id, printer: attempt.printer, value: r.value }];
-				});
+			return perPrint(marksOf({ evidence, attempts }, reading)).flatMap((r): PrintValue[] => {
+				const attempt = attempts.find((a) => a.id === r.attemptId);
+				if (!attempt?.printer) return [];
+				const condition = conditionAt(evidence.events, attempt.at).kind;
+				return [{ within: `${evidence.spool.id} ${condition}`, spoolId: evidence.spool.id, printer: attempt.printer, value: r.value }];
+			});
 		});
 		const reference = against !== null && values.some((v) => v.printer === against) ? against : mostUsed(values);
 		return reference === null ? [] : effectsOf(values, reference).map((effect) => ({ quantity: mark.def.id, pieceId, ...effect }));

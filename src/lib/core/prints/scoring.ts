@@ -47,9 +47,10 @@ const readingsOf = (q: Question): readonly string[] =>
  * Finished prints of a piece with what is still to be said of each, in an order that has nothing to do with spool or time: the same seed
  * gives the same order, whatever was scored meanwhile.
  * @param seed one for each sitting
+ * @param again who scores once more what others have scored already; null for what nobody has
  * @example scoringQueue(spools, piece, 7)[0].questions[0].id // 'overhang'
  */
-export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, seed: number): Waiting[] {
+export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, seed: number, again: string | null = null): Waiting[] {
 	const questions = questionsOf(piece);
 	const prints = spools.flatMap((evidence) =>
 		evidence.attempts
@@ -59,7 +60,8 @@ export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, see
 	return prints
 		.sort((a, b) => a.place - b.place || (a.attempt.id < b.attempt.id ? -1 : 1))
 		.flatMap(({ evidence, attempt }) => {
-			const said = new Set(evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts').map((r) => r.quantity));
+			const here = evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts');
+			const said = new Set(here.filter((r) => again === null || r.scorer === again).map((r) => r.quantity));
 			const left = questions.filter((q) => !readingsOf(q).some((reading) => said.has(reading)));
 			if (left.length === 0) return [];
 			const condition = conditionAt(evidence.events, attempt.at).kind;

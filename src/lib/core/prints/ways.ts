@@ -130,7 +130,7 @@ function valueOfMark({ evidence, attempt }: Looked, mark: MarkDef): number | nul
 		r.attemptId === attempt.id && r.status === 'counts' && r.value !== null && readings.includes(r.quantity) ? [r.value] : []
 	);
 	if (values.length === 0) return null;
-	const value = Math.max(...values);
+	const value = mark.kind === 'words' ? Math.max(...values) : values.reduce((a, b) => a + b, 0) / values.length;
 	if (mark.kind !== 'measure' || mark.against === null) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];
 	return meant === undefined ? null : ((meant - value) / meant) * 100;

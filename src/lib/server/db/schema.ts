@@ -398,6 +398,8 @@ export const reading = mysqlTable(
 		ownMeasureId: uuid(),
 		/** For a weighing: what the tester says lay before it. */
 		before: word(8),
+		/** Who scored a mark, by the name given at the bench. */
+		scorer: varchar({ length: 60 }),
 		...created()
 	},
 	(t) => [index('reading_spool').on(t.spoolId, t.station), index('reading_attempt').on(t.attemptId)]

@@ -26,7 +26,7 @@ export async function readReadings(db: Reader, spoolIds: string[]): Promise<{ sp
 			${reading.value} AS value, ${reading.typedText} AS typedText, ${reading.typedUnit} AS typedUnit, ${reading.resolution} AS resolution,
 			${reading.takenAt} AS takenAt, ${reading.instrumentId} AS instrumentId, ${reading.placeIndex} AS placeIndex,
 			${reading.positionM} AS positionM, ${reading.direction} AS direction, ${reading.attemptId} AS attemptId, ${reading.specimenId} AS specimenId,
-			${reading.before} AS \`before\`, ${reading.ownMeasureId} AS ownMeasureId
+			${reading.before} AS \`before\`, ${reading.ownMeasureId} AS ownMeasureId, ${reading.scorer} AS scorer
 		FROM ${reading} WHERE ${inArray(reading.spoolId, spoolIds)} ORDER BY ${asc(reading.takenAt)}, ${asc(reading.id)}`);
 	// Written out field by field: objects of one shape are several times cheaper than spread ones.
 	return (rows as unknown as Row[]).map((row) => ({
@@ -48,6 +48,7 @@ export async function readReadings(db: Reader, spoolIds: string[]): Promise<{ sp
 			specimenId: idOrNull(row.specimenId),
 			before: row.before,
 			ownMeasureId: idOrNull(row.ownMeasureId),
+			scorer: row.scorer,
 			status: 'counts',
 			corrected: false,
 			confirmed: false

@@ -48,6 +48,7 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		specimenId: body.specimenId,
 		before: body.before,
 		ownMeasureId: body.ownMeasureId,
+		scorer: body.scorer || null,
 		createdAt: now
 	};
 	await tx.insert(reading).values(row);

@@ -41,6 +41,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		specimenId: typeof body.specimenId === 'string' ? body.specimenId : null,
 		before: body.before === 'print' || body.before === 'dried' || body.before === 'air' ? body.before : null,
 		ownMeasureId: typeof body.ownMeasureId === 'string' ? body.ownMeasureId : null,
+		scorer: typeof body.scorer === 'string' && body.scorer ? body.scorer : null,
 		status: 'counts',
 		corrected: false,
 		confirmed: false

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import { agreements } from '$lib/core/prints/agreement';
 	import { scoringQueue, type Question, type Waiting } from '$lib/core/prints/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';
@@ -9,21 +10,29 @@
 	import LadderQuestion from '$lib/ui/scoring/LadderQuestion.svelte';
 	import MeasureQuestion from '$lib/ui/scoring/MeasureQuestion.svelte';
 	import WordsQuestion from '$lib/ui/scoring/WordsQuestion.svelte';
+	import { agreementWords } from '$lib/ui/words/agreement';
 	import { plural } from '$lib/ui/words/numbers';
+	import { onMount } from 'svelte';
 	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
 	import { QUESTION_WORDS } from '$lib/ui/words/scoring';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const SCORER = 'draught-scorer';
 	const bench = new BenchReadings('prints');
 	/** One order for one sitting: from the day, so that a reload goes on where it was. */
 	const seed = Math.floor(Date.now() / 86_400_000);
+	let scorer = $state('');
+	let repeats = $state(false);
+	/** Who scores once more what others have scored. */
+	const again = $derived(repeats && scorer.trim() ? scorer.trim() : null);
+	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const pieces = $derived.by(() => {
 		const all = data.evidence[0]?.pieces ?? [];
 		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		const printed = all.filter((p) => !ours.includes(p) && data.evidence.some((e) => e.attempts.some((a) => a.pieceId === p.id)));
-		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed).length }));
+		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, again).length }));
 	});
 	const chosen = $derived(
 		pieces.find((p) => p.piece.id === page.url.searchParams.get('piece')) ?? pieces.find((p) => p.left > 0) ?? pieces[0] ?? null
@@ -34,7 +43,7 @@
 	/** Questions that are not asked in this sitting at all. */
 	let leftOut = $state<string[]>([]);
 	const queue = $derived(
-		(chosen ? scoringQueue(live, chosen.piece, seed) : [])
+		(chosen ? scoringQueue(live, chosen.piece, seed, again) : [])
 			.map((w) => ({ ...w, questions: w.questions.filter((q) => !leftOut.includes(q.id) && !skipped.includes(keyOf(w, q))) }))
 			.filter((w) => w.questions.length > 0)
 	);
@@ -42,12 +51,14 @@
 	let total = $state(0);
 	let totalOf = '';
 	$effect.pre(() => {
-		if (chosen && totalOf !== chosen.piece.id) {
-			totalOf = chosen.piece.id;
+		const of = chosen ? `${chosen.piece.id} ${again ?? ''}` : '';
+		if (chosen && totalOf !== of) {
+			totalOf = of;
 			total = queue.length;
 		}
 	});
 	const now = $derived(queue[0] ?? null);
+	const agreed = $derived(agreements(live));
 	const question = $derived(now?.questions[0] ?? null);
 	const words = $derived(question ? (QUESTION_WORDS[question.id] ?? { title: question.id, about: '' }) : null);
 	/** What was kept in this sitting, last first: Backspace takes it back. */
@@ -58,7 +69,8 @@
 		// The ids are made here, so that one back finds them before they are kept.
 		const ids = answers.map(() => newId());
 		answers.forEach(([quantity, typed], i) => {
-			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed });
+			const by = scorer.trim() ? { scorer: scorer.trim() } : {};
+			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed, ...by });
 		});
 		const said =
 			q.kind === 'faults'
@@ -119,6 +131,22 @@
 				{#each pieces as { piece, left } (piece.id)}<option value={piece.id}>{piece.name} {piece.version}: {left} to score</option>{/each}
 			</select>
 		</label>
+	</div>
+	<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
+		<label class="text-[0.9rem]"
+			>Who scores
+			<input
+				type="text"
+				class="w-40 rounded border bg-panel px-2 py-0.5"
+				placeholder="not told apart"
+				maxlength="60"
+				bind:value={scorer}
+				onchange={() => localStorage.setItem(SCORER, scorer.trim())}
+			/></label
+		>
+		<label class="flex min-h-[26px] items-center gap-1.5 text-[0.9rem]"
+			><input type="checkbox" bind:checked={repeats} disabled={!scorer.trim()} /> also what others have scored</label
+		>
 	</div>
 	<p class="small mt-1">
 		All spools of one piece in a chance order; the label on the print says which, and no name or price is shown here.
@@ -182,6 +210,15 @@
 			{/each}
 			<a class="link" href="/trials/{data.head.id}">Trial sheet</a>
 		</p>
+	{/if}
+	{#if agreed.length && !now}
+		<section class="mt-4" aria-label="How scorers agree">
+			<h2 class="font-semibold">How scorers agree</h2>
+			<ul>
+				{#each agreed as one (one.def.id + one.scorers.join())}<li>{agreementWords(one)}</li>{/each}
+			</ul>
+			<p class="small">A print that several scored counts once, with the mean of their marks.</p>
+		</section>
 	{/if}
 	{#if leftOut.length}
 		<p class="small mt-3">

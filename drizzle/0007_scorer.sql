@@ -1,0 +1,1 @@
+ALTER TABLE `reading` ADD COLUMN IF NOT EXISTS `scorer` varchar(60);
