@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { allKept, api, makeTrial, open } from './bench';
 import { TestServer } from './server';
@@ -260,4 +261,38 @@ test('two scorers of the same prints: each scores blind of the other, and how th
 		.flat()
 		.filter((f) => f.quantity === 'strings' && f.subject.pieceId === spikes);
 	expect(strings.map((f) => f.n)).toEqual([1, 1, 1]);
+});
+
+test('photographs of two spools are added, refused in words, and held under one slider', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Photographed', [{}, {}]);
+	const step = '01900000-0000-7000-8000-000000000001';
+	const picture = (colour: string) =>
+		sharp({ create: { width: 640, height: 480, channels: 3, background: colour } })
+			.jpeg()
+			.toBuffer();
+	for (const [i, spoolId] of spoolIds.entries()) {
+		await print(spoolId, step);
+		await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolId}`);
+		const field = page.getByLabel(/^Photograph of Step piece/);
+		if (i === 0) {
+			await field.setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('dear diary') });
+			await expect(page.getByRole('alert').filter({ hasText: 'notes.jpg' })).toContainText('no JPEG, PNG or WebP picture');
+		}
+		await field.setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: await picture(i ? '#336699' : '#993322') });
+		await expect(page.getByRole('img', { name: /^Photograph 1 of Step piece/ })).toBeVisible();
+	}
+	await page.getByRole('link', { name: 'photographs', exact: true }).click();
+	await expect(page.getByRole('button', { name: /as received/ })).toHaveCount(2);
+	await page
+		.getByRole('button', { name: /as received/ })
+		.first()
+		.click();
+	await page
+		.getByRole('button', { name: /as received/ })
+		.last()
+		.click();
+	const slider = page.getByRole('slider');
+	await slider.focus();
+	await page.keyboard.press('Home');
+	await expect(slider).toHaveValue('0');
 });

@@ -7,7 +7,7 @@ const metre = z.number({ error: 'must be a number of metres' }).min(0).max(100_0
 export const amendmentBody = z
 	.object({
 		id,
-		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen', 'log']),
+		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen', 'log', 'photo']),
 		targetId: id,
 		action: z.enum(['correct', 'exclude', 'reinstate', 'confirm', 'undo']),
 		undoesId: id.optional(),

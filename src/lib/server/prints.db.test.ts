@@ -1,14 +1,20 @@
 import { unzipSync } from 'fflate';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { checked as check, errorsOf } from '../../../tests/support/checked';
+import { amendmentBody } from '../schemas/amendment';
 import { attemptBody } from '../schemas/attempt';
+import { photoQuery } from '../schemas/photo';
 import { pieceBody } from '../schemas/piece';
 import { intakeBody } from '../schemas/spool';
 import { protocolBody, trialBody } from '../schemas/trial';
 import { piece } from './db/schema';
+import { postAmendment } from './amendments/post';
 import { takeIn } from './intake/take-in';
+import { loadPhotos, photoFile, putPhoto } from './photos/photos';
+import { Problem } from './problem';
 import { pieceFile } from './pieces/file';
 import { loadPieces } from './pieces/load';
 import { postPiece } from './pieces/post';
@@ -125,5 +131,76 @@ describe('prints of pieces', () => {
 			{ path: 'roomTemperature' }
 		]);
 		expect(await errorsOf(() => check(attemptBody, { ...given, setUp: { bedColour: 'red' } }))).toHaveLength(1);
+	});
+});
+
+describe('photographs', () => {
+	/** A picture of so many points that a telephone took lying on its side, with a place written into it. */
+	const taken = (width: number, height: number) =>
+		sharp({ create: { width, height, channels: 3, background: '#a05020' } })
+			.withExif({ IFD0: { Artist: 'somebody' }, IFD3: { GPSLatitude: '48/1 12/1 0/1' } })
+			.withMetadata({ orientation: 6 })
+			.jpeg()
+			.toBuffer();
+	const printOf = async () => {
+		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const { id } = (await postAttempt(t.db, check(attemptBody, { spoolId, outcome: 'finished', at: AT }), NOW)).answer;
+		return { spoolId, attemptId: id };
+	};
+	const put = (attemptId: string, bytes: Buffer, id = v7()) => putPhoto(t.db, check(photoQuery, { id, attemptId, at: AT }), bytes, NOW);
+
+	it('is turned upright, encoded anew at its size without metadata, and once small; sent again it is kept once', async () => {
+		const { spoolId, attemptId } = await printOf();
+		const original = await taken(800, 600);
+		expect((await sharp(original).metadata()).exif).toBeDefined();
+		const id = v7();
+		const kept = await put(attemptId, original, id);
+		expect(kept.answer).toEqual({ id, width: 600, height: 800 });
+		expect((await put(attemptId, original, id)).repeated).toBe(true);
+		await expect(put(attemptId, await taken(80, 60), id)).rejects.toMatchObject({ status: 409 });
+		const full = await sharp(Buffer.from((await photoFile(t.db, id, 'full')).bytes)).metadata();
+		expect(full).toMatchObject({ format: 'jpeg', width: 600, height: 800 });
+		expect(full.exif).toBeUndefined();
+		expect(full.orientation).toBeUndefined();
+		const small = await sharp(Buffer.from((await photoFile(t.db, id, 'small')).bytes)).metadata();
+		expect(Math.max(small.width, small.height)).toBe(320);
+		expect(await loadPhotos(t.db, [spoolId])).toMatchObject([{ id, attemptId }]);
+		const strike = { targetKind: 'photo', targetId: id, action: 'exclude', reason: 'blurred', at: AT };
+		await postAmendment(t.db, check(amendmentBody, strike), NOW);
+		expect(await loadPhotos(t.db, [spoolId])).toEqual([]);
+		expect((await photoFile(t.db, id, 'full')).bytes.byteLength).toBeGreaterThan(0);
+	});
+	it('PNG with nothing behind it and WebP are taken too', async () => {
+		const { attemptId } = await printOf();
+		const blank = sharp({ create: { width: 40, height: 30, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } } });
+		for (const bytes of [await blank.clone().png().toBuffer(), await blank.clone().webp().toBuffer()]) {
+			const { answer } = await put(attemptId, bytes);
+			const { data } = await sharp(Buffer.from((await photoFile(t.db, answer.id, 'full')).bytes))
+				.raw()
+				.toBuffer({ resolveWithObject: true });
+			expect(data[0]).toBeGreaterThan(240);
+		}
+	});
+	it('refuses in words: renamed text, another kind, one that ends early, one that pretends to be huge; nothing is stored', async () => {
+		const { spoolId, attemptId } = await printOf();
+		const why = async (bytes: Buffer) =>
+			await put(attemptId, bytes).catch((error: unknown) => (error instanceof Problem ? [error.status, error.title] : error));
+		expect(await why(Buffer.from('this is a letter'))).toEqual([422, 'This is no JPEG, PNG or WebP picture. Nothing was stored.']);
+		expect(await why(Buffer.alloc(0))).toMatchObject([422, expect.stringContaining('no JPEG')]);
+		const tiff = await sharp({ create: { width: 9, height: 9, channels: 3, background: 'red' } })
+			.tiff()
+			.toBuffer();
+		expect(await why(tiff)).toMatchObject([422, expect.stringContaining('no JPEG')]);
+		const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>');
+		expect(await why(svg)).toMatchObject([422, expect.stringContaining('no JPEG')]);
+		const whole = await taken(900, 700);
+		expect(await why(whole.subarray(0, whole.length / 2))).toMatchObject([422, expect.stringContaining('ends early')]);
+		const huge = await sharp({ create: { width: 12_000, height: 9000, channels: 3, background: 'white' }, limitInputPixels: false })
+			.png({ compressionLevel: 9 })
+			.toBuffer();
+		expect(huge.length).toBeLessThan(1_000_000);
+		expect(await why(huge)).toMatchObject([422, expect.stringContaining('12000 by 9000 points')]);
+		expect(await errorsOf(() => put(v7(), whole))).toMatchObject([{ path: 'attemptId' }]);
+		expect(await loadPhotos(t.db, [spoolId])).toEqual([]);
 	});
 });

@@ -5,7 +5,7 @@ import { indexAt, positionAt } from '$lib/core/diameter/log/gauge-log';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, attempt, event, ownMeasure, reading, series, specimen } from '../db/schema';
+import { amendment, attempt, event, ownMeasure, photo, reading, series, specimen } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { readWholeLog } from '../diameter/logs';
 import { notFound, refuse, refuseField } from '../problem';
@@ -42,7 +42,7 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 }
 
 async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
-	const table = { reading, attempt, event, specimen, log: series }[body.targetKind];
+	const table = { reading, attempt, event, specimen, log: series, photo }[body.targetKind];
 	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
 	if (!row) throw notFound(body.targetKind);
 	return row.spoolId as string;

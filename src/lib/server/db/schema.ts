@@ -440,6 +440,7 @@ export const note = mysqlTable(
 	(t) => [index('note_spool').on(t.spoolId), index('note_target').on(t.targetId)]
 );
 
+/** A photograph of a print: upright, without metadata, at full size and small. */
 export const photo = mysqlTable(
 	'photo',
 	{
@@ -449,10 +450,14 @@ export const photo = mysqlTable(
 		targetId: uuid().notNull(),
 		mediaType: word(40).notNull(),
 		bytes: mediumBlob().notNull(),
+		small: mediumBlob().notNull(),
+		width: int().notNull(),
+		height: int().notNull(),
 		at: moment().notNull(),
+		zone: zone(),
 		...created()
 	},
-	(t) => [index('photo_target').on(t.targetId)]
+	(t) => [index('photo_target').on(t.targetId), index('photo_spool').on(t.spoolId)]
 );
 
 /** A long log (gauge, climate, force and travel): a header, and chunks of at most 1 MiB. It is seen once it is committed. */

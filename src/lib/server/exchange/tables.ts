@@ -249,7 +249,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
 		refs: {},
 		rules: {
-			targetKind: word('reading', 'attempt', 'event', 'specimen', 'log', 'spool', 'trial', 'printer'),
+			targetKind: word('reading', 'attempt', 'event', 'specimen', 'log', 'photo', 'spool', 'trial', 'printer'),
 			action: word('correct', 'exclude', 'reinstate', 'confirm', 'undo'),
 			replacement: z.record(z.string(), z.unknown())
 		}

@@ -7,7 +7,13 @@ import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
-export const LIMITS = { capture: 256 * 1024, list: 2 * 1024 * 1024, bundle: 14 * 1024 * 1024, slice: 1024 * 1024 } as const;
+export const LIMITS = {
+	capture: 256 * 1024,
+	list: 2 * 1024 * 1024,
+	bundle: 14 * 1024 * 1024,
+	slice: 1024 * 1024,
+	photo: 12 * 1024 * 1024
+} as const;
 
 function json(value: unknown, status = 200): Response {
 	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
@@ -37,6 +43,18 @@ export function keepBytes<T>(write: (event: RequestEvent, db: Database, bytes: B
 		answering(async () => json(await write(event, database(), await readBytes(event.request, LIMITS.slice))));
 }
 
+/** A route that keeps a file as one thing: 201 the first time, 200 when the same came again. */
+export function keepFile<T>(
+	limit: number,
+	write: (event: RequestEvent, db: Database, bytes: Buffer, now: number) => Promise<{ answer: T; repeated: boolean }>
+) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			const { answer, repeated } = await write(event, database(), await readBytes(event.request, limit), Date.now());
+			return json(answer, repeated ? 200 : 201);
+		});
+}
+
 /** A route that only reads. */
 export function show<T>(load: (event: RequestEvent, db: Database, now: number) => Promise<T>) {
 	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())));
@@ -57,7 +75,7 @@ export function showFile(
 
 /** A route that hands out a file that is no text. */
 export function showBytes(
-	load: (event: RequestEvent, db: Database, now: number) => Promise<{ bytes: Uint8Array<ArrayBuffer>; mediaType: string; name: string }>
+	load: (event: RequestEvent, db: Database, now: number) => Promise<{ bytes: Uint8Array<ArrayBuffer>; mediaType: string; name?: string }>
 ) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
@@ -65,9 +83,10 @@ export function showBytes(
 			return new Response(bytes, {
 				headers: {
 					'content-type': mediaType,
-					'content-disposition': `attachment; filename="${name}"`,
+					...(name === undefined ? {} : { 'content-disposition': `attachment; filename="${name}"` }),
 					'x-content-type-options': 'nosniff',
-					'cache-control': 'no-store'
+					// What has no name is a picture that never changes under its id.
+					'cache-control': name === undefined ? 'private, max-age=31536000, immutable' : 'no-store'
 				}
 			});
 		});

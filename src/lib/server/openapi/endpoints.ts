@@ -37,7 +37,7 @@ const post = (path: string, body: z.ZodType, summary: string, limit: number = LI
 	body,
 	limit
 });
-const put = (path: string, summary: string): Put => ({ method: 'put', path, summary, limit: LIMITS.slice });
+const put = (path: string, summary: string, limit: number = LIMITS.slice): Put => ({ method: 'put', path, summary, limit });
 const get = (path: string, answer: Get['answer'], summary: string, query?: string): Get => ({
 	method: 'get',
 	path,
@@ -80,6 +80,8 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('gauge-studies', gaugeStudyBody, 'keep a gauge study: places read by several raters several times'),
 	post('logs', logBody, 'announce a gauge’s log; its slices follow'),
 	put('logs/{id}/slices/{k}', 'one slice of at most a megabyte of the file, counted from 0'),
+	put('photos/{id}', 'a photograph of a print as the body: JPEG, PNG or WebP; attemptId, at and zone in the query', LIMITS.photo),
+	get('photos/{id}', null, 'a photograph as a JPEG, upright and without metadata', 'size'),
 	post('log-ends', logEndBody, 'take in a log that has arrived, whole or not at all; or forget it'),
 	post('pieces', pieceBody, 'register a piece: made from sizes, or a model of your own; with `replaces` a new version'),
 	post('printers', printerBody, 'add a printer'),

@@ -7,6 +7,7 @@
 	import Field from '../form/Field.svelte';
 	import NoteForm from '../form/NoteForm.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
+	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingList from '../bench/ReadingList.svelte';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
@@ -18,11 +19,12 @@
 		readings: Reading[];
 		events: SpoolEvent[];
 		notes: { targetId: string; text: string }[];
+		photos: { id: string; attemptId: string; width: number; height: number }[];
 		amendments: AmendmentRow[];
 		pieceName: (id: string) => string;
 		onchange: () => void;
 	};
-	let { attempts, readings, events, notes, amendments, pieceName, onchange }: Props = $props();
+	let { attempts, readings, events, notes, photos, amendments, pieceName, onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
 	const MARKS: Record<string, string> = {
 		overhangLastClean: 'overhang clean to',
@@ -75,6 +77,12 @@
 			{/if}
 			<p class="small">{settingsLine(attempt.settings)}{attempt.printer ? ` · ${attempt.printer}, ${attempt.nozzle}` : ''}</p>
 			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
+			<PhotosOfPrint
+				attemptId={attempt.id}
+				label="{pieceName(attempt.pieceId)}, {dayAndTime(attempt.at)}"
+				photos={photos.filter((p) => p.attemptId === attempt.id)}
+				{onchange}
+			/>
 			{#if last}
 				<p class="small">
 					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Struck out' : 'Counts again'}: {last.reason}

@@ -3,6 +3,7 @@ import { STATIONS } from '$lib/core/registry';
 import { database } from '$lib/server/context';
 import { pathId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';
+import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
 import { currentHouseSpool } from '$lib/server/trials/post';
 import type { PageServerLoad } from './$types';
@@ -10,10 +11,14 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async (event) => {
 	const db = database();
 	try {
-		const [whole, house] = await Promise.all([loadSpool(db, pathId(event), Date.now()), currentHouseSpool(db)]);
+		const [whole, house, photos] = await Promise.all([
+			loadSpool(db, pathId(event), Date.now()),
+			currentHouseSpool(db),
+			loadPhotos(db, [pathId(event)])
+		]);
 		// Definitions travel with the page so that own measures carry their names.
 		const defs = STATIONS.flatMap((s) => s.quantities(whole.protocol));
-		return { ...whole, defs, isHouse: house === whole.evidence.spool.id };
+		return { ...whole, photos, defs, isHouse: house === whole.evidence.spool.id };
 	} catch (cause) {
 		if (cause instanceof Problem) error(cause.status, cause.title);
 		throw cause;

@@ -295,6 +295,7 @@
 					events={data.evidence.events}
 					notes={data.notes.filter((n) => n.targetKind === 'attempt')}
 					amendments={data.amendments.filter((a) => a.targetKind === 'attempt')}
+					photos={data.photos}
 					pieceName={(id) => data.evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
 					onchange={() => void invalidateAll()}
 				/>

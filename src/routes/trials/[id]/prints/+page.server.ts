@@ -2,6 +2,7 @@ import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
+import { loadPhotos } from '$lib/server/photos/photos';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
@@ -9,15 +10,17 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const ids = whole.spools.map((s) => s.spool.id);
-	const [workshop, notes, amendments] = await Promise.all([
+	const [workshop, notes, amendments, photos] = await Promise.all([
 		listWorkshop(database()),
 		loadNotes(database(), ids, 'attempt'),
-		loadAmendments(database(), ids)
+		loadAmendments(database(), ids),
+		loadPhotos(database(), ids)
 	]);
 	return {
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
 		printers: workshop.printers,
 		notes,
+		photos,
 		amendments: [...amendments.values()].flat().filter((a) => a.targetKind === 'attempt')
 	};
 };

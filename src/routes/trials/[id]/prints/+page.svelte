@@ -182,7 +182,8 @@
 				>
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`} ·
 				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a> ·
-				<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a></span
+				<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a> ·
+				<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a></span
 			>
 		</div>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>
@@ -358,6 +359,7 @@
 				readings={evidence.readings}
 				events={evidence.events}
 				notes={data.notes}
+				photos={data.photos}
 				amendments={data.amendments}
 				pieceName={(id) => evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
 				onchange={() => void invalidateAll()}

@@ -1,0 +1,58 @@
+<script lang="ts">
+	import { send, hereAndNow, newId } from '../form/send';
+	import { sendPhoto } from './send-photo';
+
+	type Props = { attemptId: string; label: string; photos: { id: string; width: number; height: number }[]; onchange: () => void };
+	let { attemptId, label, photos, onchange }: Props = $props();
+	let sending = $state(false);
+	let problem = $state('');
+
+	async function take(files: FileList | null): Promise<void> {
+		sending = true;
+		problem = '';
+		for (const file of files ?? []) {
+			const why = await sendPhoto(attemptId, file);
+			if (why) problem = `${file.name}: ${why}`;
+		}
+		sending = false;
+		onchange();
+	}
+	async function strikeOut(id: string): Promise<void> {
+		const body = { id: newId(), targetKind: 'photo', targetId: id, action: 'exclude', reason: 'struck out at the bench', ...hereAndNow() };
+		await send('amendments', body);
+		onchange();
+	}
+</script>
+
+<div class="mt-1 flex flex-wrap items-end gap-2">
+	{#each photos as photo, i (photo.id)}
+		<span class="relative">
+			<a href="/api/v1/photos/{photo.id}" target="_blank" rel="noreferrer">
+				<img
+					src="/api/v1/photos/{photo.id}?size=small"
+					alt="Photograph {i + 1} of {label}"
+					class="h-20 rounded border object-cover"
+					loading="lazy"
+				/>
+			</a>
+			<button
+				type="button"
+				class="panel absolute top-0.5 right-0.5 px-1 text-[0.8rem] leading-tight"
+				aria-label="Strike out photograph {i + 1} of {label}"
+				onclick={() => void strikeOut(photo.id)}>✕</button
+			>
+		</span>
+	{/each}
+	<label class="link cursor-pointer text-[0.9rem]">
+		{sending ? 'Sending …' : 'add a photograph'}
+		<input
+			type="file"
+			accept="image/jpeg,image/png,image/webp"
+			multiple
+			class="sr-only"
+			aria-label="Photograph of {label}"
+			onchange={(e) => void take(e.currentTarget.files)}
+		/>
+	</label>
+</div>
+{#if problem}<p role="alert" class="text-[0.9rem] text-harm">▲ {problem}</p>{/if}

@@ -1,0 +1,14 @@
+import { database } from '$lib/server/context';
+import { onlyStation } from '$lib/server/evidence/only';
+import { loadPhotos } from '$lib/server/photos/photos';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const { spools } = await trialOfRequest(event);
+	const photos = await loadPhotos(
+		database(),
+		spools.map((s) => s.spool.id)
+	);
+	return { evidence: spools.map((e) => onlyStation(e, 'prints')), photos };
+};

@@ -1,0 +1,71 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
+	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	/** Photographs with what they show, in the order of the trial. */
+	const shown = $derived(
+		data.evidence.flatMap((e) =>
+			e.attempts.flatMap((a) =>
+				data.photos
+					.filter((p) => p.attemptId === a.id)
+					.map((p) => ({
+						id: p.id,
+						pieceId: a.pieceId,
+						label: `${e.spool.code}, ${CONDITION_WORDS[conditionAt(e.events, a.at).kind]}`
+					}))
+			)
+		)
+	);
+	const pieces = $derived((data.evidence[0]?.pieces ?? []).filter((p) => shown.some((s) => s.pieceId === p.id)));
+	const piece = $derived(pieces.find((p) => p.id === page.url.searchParams.get('piece')) ?? pieces[0] ?? null);
+	const strip = $derived(shown.filter((s) => s.pieceId === piece?.id));
+	let chosen = $state<string[]>([]);
+	const pair = $derived(chosen.flatMap((id) => strip.find((s) => s.id === id) ?? []));
+
+	/** The newest two that were chosen are held side by side. */
+	function choose(id: string): void {
+		chosen = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id].slice(-2);
+	}
+</script>
+
+<svelte:head><title>Photographs · {data.head.name} · Draught</title></svelte:head>
+<div class="p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
+	<h1 class="text-[1.6rem] font-bold">Photographs</h1>
+	{#if piece}
+		<nav aria-label="Pieces" class="mt-1 flex flex-wrap gap-x-4">
+			{#each pieces as one (one.id)}
+				<a
+					class={one.id === piece.id ? 'font-semibold' : 'link'}
+					href="?piece={one.id}"
+					aria-current={one.id === piece.id ? 'page' : undefined}>{one.name} {one.version}</a
+				>
+			{/each}
+		</nav>
+		<p class="small mt-1">Choose two to hold them under one slider.</p>
+		<ul class="mt-2 flex gap-2 overflow-x-auto pb-2">
+			{#each strip as one (one.id)}
+				<li class="shrink-0">
+					<button
+						type="button"
+						aria-pressed={chosen.includes(one.id)}
+						class="panel block p-1 {chosen.includes(one.id) ? 'border-act! bg-chosen!' : ''}"
+						onclick={() => choose(one.id)}
+					>
+						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />
+						<span class="block px-1 text-[0.9rem]">{chosen.includes(one.id) ? '✓ ' : ''}{one.label}</span>
+					</button>
+				</li>
+			{/each}
+		</ul>
+		{#if pair.length === 2 && pair[0] && pair[1]}
+			<div class="mt-3"><CompareSlider left={pair[0]} right={pair[1]} /></div>
+		{/if}
+	{:else}
+		<p class="mt-3">No print of this trial has a photograph yet. They are added to a print, on the page of prints.</p>
+	{/if}
+</div>
