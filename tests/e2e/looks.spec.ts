@@ -13,16 +13,33 @@ async function pages(): Promise<string[]> {
 	const home = (await fetch(server.url)).url;
 	const trial = new URL(home).pathname;
 	const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=slate`)).json()) as Listing;
+	const workshop = await (await fetch(`${server.url}/workshop`)).text();
+	const instrument = /gauge-study\/([0-9a-f-]{36})/.exec(workshop)?.[1] ?? '';
 	return [
 		trial,
-		...['intake', 'diameter', 'diameter/spools', 'moisture', 'drying', 'prints', 'strength', 'cost', 'own', 'pick', 'rules'].map(
-			(s) => `${trial}/${s}`
-		),
+		...[
+			'intake',
+			'diameter',
+			'diameter/spools',
+			'moisture',
+			'drying',
+			'prints',
+			'prints/score',
+			'prints/compare',
+			'prints/photos',
+			'strength',
+			'cost',
+			'own',
+			'pick',
+			'rules'
+		].map((s) => `${trial}/${s}`),
 		'/trials',
 		'/trials/new',
 		'/spools',
 		`/spools/${spools[0]?.id}`,
 		'/workshop',
+		`/workshop/gauge-study/${instrument}`,
+		'/pieces',
 		'/handbook',
 		'/exchange',
 		'/drying'
