@@ -72,6 +72,13 @@ describe('pieces', () => {
 		expect(await bad({ kind: 'flatTile', params: TILE, replaces: v7() })).toMatchObject([{ path: 'replaces' }]);
 		expect(await t.db.select({ id: piece.id }).from(piece)).toHaveLength(before);
 	});
+	it('is known to spools that were looked at before', async () => {
+		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const pieces = async () => (await loadSpool(t.db, spoolId, NOW)).evidence.pieces.length;
+		const before = await pieces();
+		await register({ name: 'Later', kind: 'flatTile', params: TILE });
+		expect(await pieces()).toBe(before + 1);
+	});
 	it('comes as a file with a bench code on it; a model of one’s own has none here', async () => {
 		const { id } = await register({ name: 'Tile <1>', kind: 'flatTile', params: TILE });
 		const plain = await pieceFile(t.db, id, { format: 'stl', code: '' });

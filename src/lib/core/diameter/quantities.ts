@@ -41,7 +41,7 @@ export const diameterInside: QuantityDef = {
 	prior: { low: 0.5, high: 1 },
 	differenceThatMatters: 0.05,
 	figure: 'dot',
-	onSheet: false
+	onSheet: 'weighed'
 };
 
 /** Standard deviation along the strand, the instrument's scatter taken out. 0.01 mm is about 1.1 % of flow. */

@@ -100,8 +100,8 @@ export type QuantityDef = {
 	prior: { low: number; high: number };
 	differenceThatMatters: number;
 	figure: FigureData['kind'];
-	/** Shown as a column of the trial sheet. */
-	onSheet: boolean;
+	/** Shown as a column of the trial sheet; `weighed`: only where the pick weighs it. */
+	onSheet: boolean | 'weighed';
 	/** Words for ordinal values, lowest first: message ids of the interface. */
 	words?: string[];
 	/** A tester's own name for an own measure; the interface names all others. */

@@ -2,7 +2,7 @@ import type { Mesh } from './solid';
 import { normalOf, type Vector } from './stl';
 
 /** A face as it is seen: its corners on the paper in mm, how much light it gets (0 to 1), and which of its sides are edges of the solid. */
-export type Face = { corners: [Spot, Spot, Spot]; light: number; edges: [boolean, boolean, boolean] };
+type Face = { corners: [Spot, Spot, Spot]; light: number; edges: [boolean, boolean, boolean] };
 type Spot = readonly [x: number, y: number];
 
 export type Drawing = { faces: Face[]; width: number; height: number };

@@ -77,7 +77,7 @@ function takenOut(group: Group, mark: MarkDef, reading: string): { standardUncer
 }
 
 /** Distance of two steps of a ladder on a piece. */
-export function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
+function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
 	const steps = piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? null;
 	return steps && steps.length > 1 ? Math.abs((steps[1] as number) - (steps[0] as number)) : mark.usualStep;
 }

@@ -61,7 +61,7 @@ export function perPrint(marks: readonly (Reading & { value: number })[]): { att
  * @example missingOf(group, marks[0], 0)[0].action // 'printPiece'
  */
 export function missingOf({ protocol, pieceId, attempts }: Group, { def }: MarkDef, marked: number): Missing[] {
-	if (protocol.markPieces[def.id]?.[0] !== pieceId || !def.onSheet) return [];
+	if (protocol.markPieces[def.id]?.[0] !== pieceId || def.onSheet !== true) return [];
 	const printed = attempts.filter((a) => a.status === 'counts' && a.outcome === 'finished').length;
 	const toMark = printed > marked && marked < protocol.repeats;
 	const count = (toMark ? Math.min(printed, protocol.repeats) : protocol.repeats) - marked;

@@ -46,13 +46,3 @@ export const MARKS: readonly MarkDef[] = [
 	{ def: SHRINKAGES.Z, mark: 'dimensions', kind: 'measure', reading: 'sizeZ', against: 'alongZ' },
 	{ def: printOdour, mark: 'odour', kind: 'words', readings: ['printOdour'] }
 ];
-
-/**
- * Readings that make up a mark, in the order they are scored.
- * @example readingsOfMark('overhang') // ['overhangLastClean', 'overhangFirstFaulty']
- */
-export function readingsOfMark(mark: MarkId): string[] {
-	return MARKS.filter((m) => m.mark === mark).flatMap((m) =>
-		m.kind === 'ladder' ? [m.lastClean, m.firstFaulty] : m.kind === 'words' ? [...m.readings] : [m.reading]
-	);
-}

@@ -1,7 +1,7 @@
 import type { QuantityDef } from '../finding/types';
 import { BED_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '../readings/quantities';
 
-const prints = { station: 'prints', target: null, onSheet: false } as const;
+const prints = { station: 'prints', target: null, onSheet: 'weighed' } as const;
 /** An ordinal mark in four words, rank 0 to 3. */
 const inWords = (id: string, direction: 'more' | 'less', words: readonly string[]): QuantityDef => ({
 	...prints,

@@ -11,7 +11,7 @@ export type Difference = { id: string; values: string[] };
 /** Two values of a difference: which is held against which. */
 export type Ways = { id: string; first: string; second: string };
 
-export type WayPair = { spoolId: string; pieceId: string; first: number; second: number };
+type WayPair = { spoolId: string; pieceId: string; first: number; second: number };
 export type WayResult = PairsVerdict & { def: QuantityDef; pairs: WayPair[] };
 export type WayComparison = {
 	results: WayResult[];

@@ -61,6 +61,12 @@ describe('trial sheet', () => {
 		expect(ids([weighedTwice], {})).toContain('waterUptake');
 		expect(ids([weighedTwice], {})).not.toContain('dryingLoss');
 	});
+	it('shows what is only sometimes of interest where the pick weighs it, and a look-up never', () => {
+		const ids = (weights: Record<string, number>) => build([evidence()], STATIONS, weights).columns.map((c) => c.id);
+		expect(ids({})).not.toContain('cornerLift');
+		expect(ids({ cornerLift: 3, diameterInside: 2, softening: 1 })).toEqual(expect.arrayContaining(['cornerLift', 'diameterInside']));
+		expect(ids({ softening: 1 })).not.toContain('softening');
+	});
 	it('invites to weigh, dry and load only where that is weighed', () => {
 		const looked = evidence({ readings: [unboxed(), ...diameters([1.75, 1.75])], attempts: [attempt()], quotes: [quote()] });
 		const nextWith = (weights: Record<string, number>) => build([looked], [moistureStation, strengthStation], weights).next?.action ?? null;

@@ -34,7 +34,10 @@ export function buildSheet(given: {
 	const seen = new Set(
 		found.flatMap(({ byStation }) => byStation.flatMap((b) => b.findings.filter((f) => f.n > 0).map((f) => f.quantity)))
 	);
-	const columns = defs.filter((d) => d.onSheet && (!uninvited.has(d.station) || seen.has(d.id) || (weights[d.id] ?? 0) > 0));
+	const columns = defs.filter((d) => {
+		if ((weights[d.id] ?? 0) > 0) return d.onSheet !== false;
+		return d.onSheet === true && (!uninvited.has(d.station) || seen.has(d.id));
+	});
 	const chosen = found.map(({ byStation }) => {
 		const all = byStation.flatMap((b) => b.findings);
 		return new Map(columns.map((def) => [def.id, selectFindings(all, def.id, protocol)]));

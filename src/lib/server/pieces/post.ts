@@ -1,11 +1,11 @@
-import { eq, max } from 'drizzle-orm';
+import { eq, max, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import { paramFaults, pieceKind, type ParamFault } from '$lib/core/pieces/library';
 import { solidOf } from '$lib/core/pieces/solid';
 import type { pieceBody } from '$lib/schemas/piece';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
-import { piece } from '../db/schema';
+import { piece, spool } from '../db/schema';
 import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { geometryEngine } from './engine';
@@ -21,6 +21,8 @@ export async function postPiece(
 		const family = await familyOf(tx, body);
 		const { id, name, kind, params, gramsG, fileHash } = body;
 		await tx.insert(piece).values({ id, ...family, name, kind, params, gramsG, fileHash, ...made, createdAt: now });
+		// Every spool's evidence carries the pieces; it is rare that one is added.
+		await tx.update(spool).set({ revision: sql`${spool.revision} + 1` });
 		return { id, version: family.version };
 	});
 }

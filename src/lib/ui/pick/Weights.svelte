@@ -30,7 +30,7 @@
 		const value = Number(text.replace(',', '.'));
 		if (Number.isFinite(value)) put({ ...of(id), weight: Math.min(10, Math.max(0, value)) }, settled);
 	}
-	const isShare = (def: QuantityDef) => def.id === 'printSuccess' || def.id === 'diameterOutside';
+	const isShare = (def: QuantityDef) => ['printSuccess', 'diameterOutside', 'diameterInside'].includes(def.id);
 	/** Shares are typed in per cent, everything else in its own unit. */
 	const shownLimit = (def: QuantityDef, limit: number) => (isShare(def) ? Number((limit * 100).toFixed(3)) : limit);
 	function limit(def: QuantityDef, text: string): void {

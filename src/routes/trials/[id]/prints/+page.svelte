@@ -183,7 +183,8 @@
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`} ·
 				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a> ·
 				<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a> ·
-				<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a></span
+				<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a> ·
+				<a class="link" href="/trials/{data.head.id}/prints/queue">left to print</a></span
 			>
 		</div>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>

@@ -1,0 +1,14 @@
+import { printQueue } from '$lib/core/prints/queue';
+import { database } from '$lib/server/context';
+import { loadPieces } from '$lib/server/pieces/load';
+import { trialOfRequest } from '$lib/server/trials/of-request';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const [{ spools, protocol }, pieces] = await Promise.all([trialOfRequest(event), loadPieces(database())]);
+	const queue = printQueue(spools, protocol, ({ id }) => {
+		const piece = pieces.find((p) => p.id === id);
+		return { grams: piece?.gramsG ?? null, volumeMm3: piece?.volumeMm3 ?? null };
+	});
+	return { queue, pieces: pieces.map(({ id, name, version }) => ({ id, name: `${name} ${version}` })) };
+};

@@ -1,0 +1,88 @@
+<script lang="ts">
+	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import { fixed, plural } from '$lib/ui/words/numbers';
+	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	/** Minutes to change a filament and purge (common practice, no source). */
+	const CHANGE_MIN = 5;
+	let grouped = $state(false);
+	const prints = $derived(grouped ? data.queue.grouped : data.queue.balanced);
+	const spoolOf = $derived((id: string) => data.spools.find((s) => s.id === id));
+	const pieceOf = $derived((id: string) => data.pieces.find((p) => p.id === id)?.name ?? 'piece');
+	/** "two of Step piece 1, one of Clip ladder 1" */
+	const counted = $derived((ids: string[]) =>
+		[...new Set(ids)].map((id) => `${ids.filter((i) => i === id).length} × ${pieceOf(id)}`).join(', ')
+	);
+	const changes = $derived(data.queue.changes);
+</script>
+
+<svelte:head><title>Left to print · {data.head.name} · Draught</title></svelte:head>
+<div class="grid gap-5 p-3 md:px-5 md:py-4 lg:grid-cols-[1.1fr_1fr]">
+	<div class="lg:col-span-2">
+		<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
+		<h1 class="text-[1.6rem] font-bold">Left to print</h1>
+		{#if prints.length === 0}
+			<p class="mt-2" role="status">
+				Nothing: every piece of every spool is printed as often as the <a class="link" href="/trials/{data.head.id}/rules">rules</a> want.
+			</p>
+		{/if}
+	</div>
+	{#if prints.length}
+		<section aria-label="In which order">
+			<fieldset class="mb-2 flex flex-wrap gap-x-5 gap-y-1">
+				<legend class="sr-only">Order</legend>
+				<label class="flex min-h-[26px] items-center gap-1.5"
+					><input type="radio" name="order" checked={!grouped} onchange={() => (grouped = false)} /> spools take turns
+					<span class="small">{plural(changes.balanced, 'change')}, about {changes.balanced * CHANGE_MIN} min</span></label
+				>
+				<label class="flex min-h-[26px] items-center gap-1.5"
+					><input type="radio" name="order" checked={grouped} onchange={() => (grouped = true)} /> spool by spool
+					<span class="small">{plural(changes.grouped, 'change')}, about {changes.grouped * CHANGE_MIN} min</span></label
+				>
+			</fieldset>
+			<ol class="panel divide-y divide-line">
+				{#each prints as one, i (i)}
+					{@const spool = spoolOf(one.spoolId)}
+					<li class="flex items-center gap-3 px-3 py-1">
+						<span class="small w-6 text-right tabular-nums">{i + 1}</span>
+						<a class="flex w-24 items-center gap-2 font-semibold" href="/trials/{data.head.id}/prints?spool={one.spoolId}"
+							>{spool?.code}<Sliver hex={spool?.colourHex ?? null} class="w-8" /></a
+						>
+						<span>{pieceOf(one.pieceId)}</span>
+						<span class="small">{CONDITION_WORDS[one.condition]}</span>
+					</li>
+				{/each}
+			</ol>
+			<p class="small mt-1">
+				Taking turns, no spool is always first and none is printed in another season than the rest; spool by spool spares filament. Print
+				object by object where the printer can.
+			</p>
+		</section>
+		<section aria-label="What is left of each spool">
+			<h2 class="font-semibold">What is left of each spool</h2>
+			<ul class="mt-2 space-y-1.5">
+				{#each data.queue.coverage.filter((c) => c.covered.length + c.short.length > 0) as one (one.spoolId)}
+					<li class="panel px-3 py-1.5">
+						<strong>{spoolOf(one.spoolId)?.code}</strong>
+						<span class="small"
+							>{one.leftG === null ? 'net mass not noted' : `about ${fixed(one.leftG, 0)} g by its label, less what was printed`} · wants {fixed(
+								one.neededG,
+								0
+							)} g</span
+						>
+						{#if one.short.length}
+							<span class="block text-harm"
+								>▲ covers {one.covered.length} of {one.covered.length + one.short.length}: {counted(one.covered) || 'none'}; not {counted(
+									one.short
+								)}.</span
+							>
+						{/if}
+					</li>
+				{/each}
+			</ul>
+			<p class="small mt-1">Grams of a piece as it was said or weighed, else as if printed solid. No interval.</p>
+		</section>
+	{/if}
+</div>
