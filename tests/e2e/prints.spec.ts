@@ -296,3 +296,25 @@ test('photographs of two spools are added, refused in words, and held under one 
 	await page.keyboard.press('Home');
 	await expect(slider).toHaveValue('0');
 });
+
+test('what is left to print: spools take turns or one by one, and a small sample says what it covers', async ({ page }) => {
+	const ladder = await registered({ name: 'Queue ladder', kind: 'overhangLadder', params: LADDER });
+	const tile = await registered({ name: 'Queue tile', kind: 'flatTile', params: { wide: 40, deep: 40, thick: 2 } });
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Queue', [{ netMass: '12 g' }, { netMass: '1 kg' }]);
+	const rules = {
+		settingsPolicy: 'label',
+		conditionPolicy: 'asReceived',
+		valueRule: 'weighted',
+		repeats: 1,
+		diameterPlaces: 5,
+		diameterDirections: 2
+	};
+	await api(server.url, 'protocols', { id: v7(), trialId, ...rules, pieceIds: [ladder, tile] });
+	await print(spoolIds[1] as string, ladder);
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	await page.getByRole('link', { name: 'left to print' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'Queue' })).toHaveCount(4);
+	await expect(page.getByText(/covers 1 of 2: 1 × Queue tile 1; not 1 × Queue ladder 1/)).toBeVisible();
+	await page.getByRole('radio', { name: /spool by spool/ }).check();
+	await expect(page.getByText('1 change, about 5 min')).toBeVisible();
+});

@@ -6,10 +6,10 @@ import { materialOf } from '../handbook/material-of';
 import { materialNeeded } from '../pieces/material-needed';
 
 /** One print that is still wanted. */
-export type WantedPrint = { spoolId: string; pieceId: string; condition: ConditionKind };
+type WantedPrint = { spoolId: string; pieceId: string; condition: ConditionKind };
 
 /** How much of a spool is left, and which of its wanted pieces that covers, in the order of the trial. */
-export type Coverage = { spoolId: string; leftG: number | null; neededG: number; covered: string[]; short: string[] };
+type Coverage = { spoolId: string; leftG: number | null; neededG: number; covered: string[]; short: string[] };
 
 export type PrintQueue = {
 	/** Spool after spool turn about, so that no spool is always printed first or in one season; or all of one spool together. */
