@@ -87,6 +87,7 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 		printer: 'North',
 		nozzle: '0.4 brass',
 		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null, pressureAdvance: null },
+		gramsG: null,
 		setUp: {},
 		status: 'counts',
 		corrected: false,

@@ -154,6 +154,8 @@ export type Attempt = Amended & {
 	nozzle: string | null;
 	settings: PrintSettings;
 	setUp: SetUp;
+	/** What it took, as weighed or as the slicer says; null where it was not noted. */
+	gramsG: number | null;
 };
 
 export type OwnMeasure = { id: string; name: string; unit: string; direction: Direction; low: number; high: number };

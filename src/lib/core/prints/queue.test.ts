@@ -48,6 +48,8 @@ describe('what is left to print', () => {
 			attempts: [attempt({ pieceId: 'a', outcome: 'failed', cause: 'filament', percentReached: 50 })]
 		});
 		expect(printQueue([half], rules, grams(10)).coverage[0]).toMatchObject({ leftG: 20, covered: ['a', 'b'], short: ['c'] });
+		const weighedPrint = spool('KA1', { claims: [net], attempts: [attempt({ pieceId: 'a', gramsG: 7 })] });
+		expect(printQueue([weighedPrint], rules, grams(10)).coverage[0]?.leftG).toBe(18);
 		expect(printQueue([spool('KA1')], rules, grams(10)).coverage[0]).toMatchObject({ leftG: null, short: [] });
 	});
 	it('of a volume the handbook’s density makes grams: 1 cm³ of PETG is 1.27 g', () => {

@@ -90,7 +90,7 @@ function coverageOf(
 	const net = stated(evidence.claims, 'netMassG')?.value ?? null;
 	const used = evidence.attempts
 		.filter((a) => a.status === 'counts')
-		.reduce((sum, a) => sum + (takes(a.pieceId) * a.percentReached) / 100, 0);
+		.reduce((sum, a) => sum + (a.gramsG ?? (takes(a.pieceId) * a.percentReached) / 100), 0);
 	const leftG = net === null ? null : Math.max(0, net - used);
 	let left = leftG ?? Infinity;
 	const covered: string[] = [];

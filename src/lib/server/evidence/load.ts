@@ -127,6 +127,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 							printer: p?.name ?? null,
 							nozzle: p?.nozzle ?? null,
 							settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
+							gramsG: a.gramsG,
 							setUp: a.setUp ?? {}
 						},
 						amended

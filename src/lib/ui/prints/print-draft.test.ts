@@ -15,10 +15,12 @@ describe('a print as typed', () => {
 		const last = attempt({ setUp: { bedSurface: 'glass', profile: 'even walls' } });
 		const draft = freshDraft({ ...base, last });
 		expect(draft.setUp).toMatchObject({ bedSurface: 'glass', bedAgent: '' });
-		expect(draftBody({ ...draft, roomTemperature: '19 C', roomHumidityPct: '41,5' })).toMatchObject({
+		expect(draftBody({ ...draft, roomTemperature: '19 C', roomHumidityPct: '41,5', grams: '14,2', minutes: '55' })).toMatchObject({
 			setUp: { bedSurface: 'glass', profile: 'even walls' },
 			roomTemperature: '19 C',
-			roomHumidityPct: 41.5
+			roomHumidityPct: 41.5,
+			gramsG: 14.2,
+			minutes: 55
 		});
 	});
 	it('leaves out what is empty and reads a decimal comma', () => {

@@ -20,6 +20,8 @@ export type PrintDraft = {
 	setUp: Record<keyof SetUp, string>;
 	roomTemperature: string;
 	roomHumidityPct: string;
+	grams: string;
+	minutes: string;
 };
 
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
@@ -59,7 +61,9 @@ export function freshDraft(given: {
 		settings,
 		setUp,
 		roomTemperature: '',
-		roomHumidityPct: ''
+		roomHumidityPct: '',
+		grams: '',
+		minutes: ''
 	};
 }
 
@@ -86,6 +90,8 @@ export function draftBody(draft: PrintDraft): Record<string, unknown> {
 		settings,
 		setUp: Object.fromEntries(Object.entries(draft.setUp).filter(([, text]) => text.trim() !== '')),
 		...(draft.roomTemperature.trim() ? { roomTemperature: draft.roomTemperature } : {}),
+		...(draft.grams.trim() ? { gramsG: textOrNumber(draft.grams) } : {}),
+		...(draft.minutes.trim() ? { minutes: textOrNumber(draft.minutes) } : {}),
 		...(draft.roomHumidityPct.trim() ? { roomHumidityPct: textOrNumber(draft.roomHumidityPct) } : {}),
 		marks,
 		...(draft.note.trim() ? { note: draft.note.trim() } : {})

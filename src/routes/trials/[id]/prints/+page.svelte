@@ -333,6 +333,8 @@
 					{/each}
 					<Field id="roomTemperature" label="Room" bind:value={draft.roomTemperature} {errors} placeholder="21 C" />
 					<Field id="roomHumidityPct" label="Humidity, %" bind:value={draft.roomHumidityPct} {errors} inputmode="decimal" />
+					<Field id="gramsG" label="Grams it took" bind:value={draft.grams} {errors} inputmode="decimal" />
+					<Field id="minutes" label="Minutes" bind:value={draft.minutes} {errors} inputmode="decimal" />
 				</div>
 				<div class="mt-3">
 					<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
