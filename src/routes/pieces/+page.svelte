@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { materialNeeded } from '$lib/core/pieces/material-needed';
+	import { materialNeeded, USUAL_STRAND } from '$lib/core/pieces/material-needed';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { newId, send } from '$lib/ui/form/send';
@@ -11,7 +11,6 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const USUAL = { densityGcm3: 1.24, diameterMm: 1.75 };
 	let problem = $state('');
 	const newestFirst = $derived([...data.pieces].reverse());
 	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
@@ -30,7 +29,7 @@
 	<FormProblem title={problem} />
 	<section class="space-y-2" aria-label="A piece from sizes">
 		<h2 class="font-semibold">Make one that carries a scale</h2>
-		<PieceMaker known={data.pieces} usual={USUAL} {register} />
+		<PieceMaker known={data.pieces} usual={USUAL_STRAND} {register} />
 	</section>
 	<section class="space-y-2" aria-label="Registered pieces">
 		<h2 class="font-semibold">Registered</h2>
@@ -45,7 +44,7 @@
 					</span>
 					<span class="small block">{marksLine(piece.marks)}</span>
 					{#if piece.volumeMm3 !== null}
-						{@const needed = materialNeeded(piece.volumeMm3, USUAL.densityGcm3, USUAL.diameterMm)}
+						{@const needed = materialNeeded(piece.volumeMm3, USUAL_STRAND.densityGcm3, USUAL_STRAND.diameterMm)}
 						<span class="small block">
 							{fixed(piece.volumeMm3 / 1000, 2)} cm³, at most {fixed(needed.grams, 1)} g or {fixed(needed.metres, 2)} m ·
 							<a class="link" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>3MF</a> ·

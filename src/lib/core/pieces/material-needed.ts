@@ -1,3 +1,6 @@
+/** Where label and handbook say nothing: a common plastic in the common size (common practice, no source). */
+export const USUAL_STRAND = { densityGcm3: 1.24, diameterMm: 1.75 } as const;
+
 /**
  * What a piece takes when it is printed solid: grams by the density, metres by the strand's cross-section. A slicer's walls and infill
  * make it less, skirts and purging more.

@@ -40,11 +40,15 @@ export function stepsOf(params: Params): number[] {
 }
 
 /**
- * Whether the steps of a ladder make one: upwards, at least two, and not more than a bed holds.
+ * Whether the steps of a ladder make one: the way it is meant to go, at least two, and not more than a bed holds.
  * @example ladderFault({ from: 50, to: 30, step: 5 }) // { param: 'to', reason: 'notBelow' }
  */
-export function ladderFault(params: Params): { param: string; reason: 'notBelow' | 'tooFew' | 'tooMany' } | null {
-	if (of(params, 'to') < of(params, 'from')) return { param: 'to', reason: 'notBelow' };
+export function ladderFault(
+	params: Params,
+	way: 'up' | 'down' = 'up'
+): { param: string; reason: 'notBelow' | 'tooFew' | 'tooMany' } | null {
+	const rise = of(params, 'to') - of(params, 'from');
+	if (way === 'up' ? rise < 0 : rise >= 0) return { param: 'to', reason: 'notBelow' };
 	const steps = stepsOf(params).length;
 	if (steps < 2) return { param: 'step', reason: 'tooFew' };
 	return steps > MOST_STEPS ? { param: 'step', reason: 'tooMany' } : null;

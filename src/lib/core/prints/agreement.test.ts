@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark } from '../../../../tests/support/evidence';
+import { attempt, event, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
 import { agreements } from './agreement';
 import { perPrint } from './group';
 import { scoringQueue } from './scoring';
 import { printsStation } from './station';
-import { piece, protocol } from '../../../../tests/support/evidence';
+import { compareWays } from './ways';
+import { wetAndDry } from './wet-dry';
 
 /** One spool whose prints two people scored: ranks of strings, degrees of overhang. */
 function scored(strings: [number, number][], degrees: [number, number][] = []) {
@@ -50,6 +51,26 @@ describe('scorers', () => {
 		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ n: 1, estimate: 62.5 });
 		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
 		expect(perPrint([])).toEqual([]);
+	});
+	it('every comparison takes the same value of a print: wet and dry, and two ways', () => {
+		const both = scored(
+			[
+				[2, 3],
+				[0, 1]
+			],
+			[
+				[60, 65],
+				[50, 60]
+			]
+		);
+		const dried = { ...both, events: [event({ kind: 'dried' as const, at: 1001 })] };
+		expect(wetAndDry(dried).map((w) => [w.quantity, w.pairs[0]?.wet, w.pairs[0]?.dry])).toEqual([
+			['overhang', 62.5, 55],
+			['strings', 3, 1]
+		]);
+		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, 'filament');
+		expect(results.find((r) => r.def.id === 'strings')?.pairs[0]).toMatchObject({ first: 3, second: 1 });
+		expect(results.find((r) => r.def.id === 'overhang')?.pairs[0]).toMatchObject({ first: 62.5, second: 55 });
 	});
 	it('what others have scored waits for who scores again, and for nobody else', () => {
 		const only = piece({ marks: [{ mark: 'strings', steps: null }] });

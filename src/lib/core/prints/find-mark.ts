@@ -1,4 +1,4 @@
-import type { LentScatter, Reading } from '../evidence';
+import type { LentScatter } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { lentFor } from '../house/lent-scatter';
@@ -9,6 +9,7 @@ import { marksOf, missingOf, perPrint, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
+import { printValues } from './print-values';
 import type { PrinterEffect } from './printer-effect';
 
 type Ladder = MarkDef & { kind: 'ladder' };
@@ -48,7 +49,7 @@ function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], ma
 /** Marks of a ladder, one rung a print that has both or only its last clean step. */
 function rungsOf(group: Group, mark: Ladder): Rung[] {
 	const faulty = perPrint(marksOf(group, mark.firstFaulty));
-	return perPrint(marksOf(group, mark.lastClean)).map((clean) => {
+	return printValues(group, mark).map((clean) => {
 		const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
 		const faultyAt = faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null;
 		return { lastClean: clean.value - shift, firstFaulty: faultyAt === null ? null : faultyAt - shift };
@@ -62,8 +63,8 @@ function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attem
 }
 
 /** The shifts that were taken out of a group's marks: their common uncertainty, and what is said of each. */
-function takenOut(group: Group, mark: MarkDef, reading: string): { standardUncertainty: number; messages: Message[] } {
-	const marks = perPrint(marksOf(group, reading));
+function takenOut(group: Group, mark: Ladder | Measure): { standardUncertainty: number; messages: Message[] } {
+	const marks = printValues(group, mark);
 	const effects = marks.flatMap((r) => shiftOf(group, mark, r.attemptId) ?? []);
 	const share = (e: PrinterEffect) => effects.filter((other) => other === e).length / marks.length;
 	const distinct = [...new Set(effects)];
@@ -85,7 +86,7 @@ function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
 function findLadder(group: Group, mark: Ladder): Finding {
 	const rungs = rungsOf(group, mark);
 	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
-	const out = takenOut(group, mark, mark.lastClean);
+	const out = takenOut(group, mark);
 	const result = ladder(rungs, stepOf(group, mark), lent, out.standardUncertainty);
 	const common = {
 		...commonOf(group, mark, [mark.lastClean, mark.firstFaulty], rungs.length),
@@ -101,19 +102,8 @@ function findLadder(group: Group, mark: Ladder): Finding {
 	});
 }
 
-/** One rank a print: of several faults the worst, of several scorers the word nearest their mean, the worse one where it lies between. */
-function ranksOf(group: Group, mark: Words): number[] {
-	const worst = new Map<string, Reading & { value: number }>();
-	for (const r of mark.readings.flatMap((quantity) => marksOf(group, quantity))) {
-		const key = `${r.attemptId} ${r.scorer ?? ''}`;
-		if (r.status === 'counts' && r.value >= (worst.get(key)?.value ?? -1)) worst.set(key, r);
-	}
-	const towards = mark.def.direction === 'less' ? (v: number) => Math.floor(v + 0.5) : (v: number) => Math.ceil(v - 0.5);
-	return perPrint([...worst.values()]).map(({ value }) => towards(value));
-}
-
 function findWords(group: Group, mark: Words): Finding {
-	const ranks = ranksOf(group, mark);
+	const ranks = printValues(group, mark).map((v) => v.value);
 	const words = mark.def.words?.length ?? 0;
 	const result = ordinal(ranks, words);
 	const common = {
@@ -138,7 +128,7 @@ function findWords(group: Group, mark: Words): Finding {
 function valuesOf(group: Group, mark: Measure): number[] {
 	const meant = mark.against === null ? null : (group.piece?.params?.[mark.against] ?? null);
 	if (mark.against !== null && meant === null) return [];
-	return perPrint(marksOf(group, mark.reading))
+	return printValues(group, mark)
 		.map((r) => r.value - (shiftOf(group, mark, r.attemptId)?.shift ?? 0))
 		.map((value) => (meant === null ? value : ((meant - value) / meant) * 100));
 }
@@ -150,7 +140,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	const lent = over.n === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
 	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
-	const out = takenOut(group, mark, mark.reading);
+	const out = takenOut(group, mark);
 	const scale = group.piece?.params?.[mark.against ?? ''];
 	const shiftSe = scale === undefined ? out.standardUncertainty : (out.standardUncertainty / scale) * 100;
 	if (over.standardError !== null) {
@@ -201,6 +191,6 @@ const oneOnly = (lent: LentScatter | null): Message =>
  */
 export function scatterOf(group: Group, mark: MarkDef): { values: number[]; least: number } {
 	if (mark.kind === 'ladder') return { values: rungsOf(group, mark).map((r) => r.lastClean), least: stepOf(group, mark) / 2 };
-	if (mark.kind === 'words') return { values: ranksOf(group, mark), least: 0.5 };
+	if (mark.kind === 'words') return { values: printValues(group, mark).map((v) => v.value), least: 0.5 };
 	return { values: valuesOf(group, mark), least: mark.def.differenceThatMatters / 10 };
 }

@@ -3,8 +3,8 @@ import jStat from 'jstat';
 import { conditionAt } from '../conditions/condition-at';
 import type { Protocol, SpoolEvidence } from '../evidence';
 import { tQuantile } from '../stats/mean-interval';
-import { marksOf, perPrint } from './group';
 import { MARKS } from './marks';
+import { printValues } from './print-values';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
 export type PrinterEffect = {
@@ -89,10 +89,9 @@ export function printerEffects(
 	return MARKS.flatMap((mark) => {
 		const pieceId = protocol.markPieces[mark.def.id]?.[0];
 		if (mark.kind === 'words' || pieceId === undefined) return [];
-		const reading = mark.kind === 'ladder' ? mark.lastClean : mark.reading;
 		const values = spools.flatMap((evidence) => {
 			const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId && a.printer !== null);
-			return perPrint(marksOf({ evidence, attempts }, reading)).flatMap((r): PrintValue[] => {
+			return printValues({ evidence, attempts }, mark).flatMap((r): PrintValue[] => {
 				const attempt = attempts.find((a) => a.id === r.attemptId);
 				if (!attempt?.printer) return [];
 				const condition = conditionAt(evidence.events, attempt.at).kind;

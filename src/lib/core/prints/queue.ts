@@ -3,7 +3,7 @@ import { conditionAt } from '../conditions/condition-at';
 import type { Piece, Protocol, SpoolEvidence } from '../evidence';
 import type { ConditionKind } from '../finding/types';
 import { materialOf } from '../handbook/material-of';
-import { materialNeeded } from '../pieces/material-needed';
+import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';
 
 /** One print that is still wanted. */
 type WantedPrint = { spoolId: string; pieceId: string; condition: ConditionKind };
@@ -19,9 +19,6 @@ export type PrintQueue = {
 	changes: { balanced: number; grouped: number };
 	coverage: Coverage[];
 };
-
-/** Where the handbook does not know a material (common practice, no source). */
-const USUAL_DENSITY_GCM3 = 1.24;
 
 /**
  * What is left to print: pieces by spools by conditions, up to the repeats a trial wants. Balanced, the spools take turns, and each round
@@ -81,7 +78,7 @@ function coverageOf(
 	{ handbook, nominalMm }: Pick<Protocol, 'handbook' | 'nominalMm'>,
 	gramsOf: (piece: Piece) => { grams: number | null; volumeMm3: number | null }
 ): Coverage {
-	const density = materialOf(evidence.spool.material, handbook)?.densityGcm3?.low ?? USUAL_DENSITY_GCM3;
+	const density = materialOf(evidence.spool.material, handbook)?.densityGcm3?.low ?? USUAL_STRAND.densityGcm3;
 	const takes = (pieceId: string): number => {
 		const piece = evidence.pieces.find((p) => p.id === pieceId);
 		const said = piece ? gramsOf(piece) : { grams: null, volumeMm3: null };

@@ -3,6 +3,7 @@ import { SET_UP, type Attempt, type FailureRule, type SpoolEvidence } from '../e
 import type { QuantityDef } from '../finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
+import { printValues } from './print-values';
 import { printSuccess } from './quantities';
 
 /** Something in which prints of a trial differ, with the values it has: a setting, the bed, the printer, the condition, the spool. */
@@ -125,12 +126,8 @@ function unlike(first: Looked, second: Looked): string[] {
 }
 
 function valueOfMark({ evidence, attempt }: Looked, mark: MarkDef): number | null {
-	const readings = mark.kind === 'ladder' ? [mark.lastClean] : mark.kind === 'words' ? mark.readings : [mark.reading];
-	const values = evidence.readings.flatMap((r) =>
-		r.attemptId === attempt.id && r.status === 'counts' && r.value !== null && readings.includes(r.quantity) ? [r.value] : []
-	);
-	if (values.length === 0) return null;
-	const value = mark.kind === 'words' ? Math.max(...values) : values.reduce((a, b) => a + b, 0) / values.length;
+	const value = printValues({ evidence, attempts: [attempt] }, mark)[0]?.value;
+	if (value === undefined) return null;
 	if (mark.kind !== 'measure' || mark.against === null) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];
 	return meant === undefined ? null : ((meant - value) / meant) * 100;

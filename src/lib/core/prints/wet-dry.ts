@@ -2,18 +2,16 @@ import { conditionAt } from '../conditions/condition-at';
 import type { Attempt, SpoolEvidence } from '../evidence';
 import type { Message } from '../finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
-import { bridge, overhang, strings } from './quantities';
+import { MARKS, type MarkDef } from './marks';
+import { printValues } from './print-values';
 
 /** One mark of one piece printed before and after drying. */
 type WetDryPair = { pieceId: string; wet: number; dry: number };
 
 export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
 
-const MARKS = [
-	{ def: overhang, mark: 'overhangLastClean' },
-	{ def: bridge, mark: 'bridgeLongestClean' },
-	{ def: strings, mark: 'strings' }
-] as const;
+/** What drying is asked about: the marks of the sheet. */
+const ASKED = MARKS.filter((m) => m.def.onSheet === true);
 
 /**
  * Prints of one piece from one spool before and after drying, as pairs: the last one before with the first one after, and so on
@@ -23,7 +21,8 @@ const MARKS = [
  */
 export function wetAndDry(evidence: SpoolEvidence): WetDry[] {
 	const pieces = [...new Set(evidence.attempts.map((a) => a.pieceId))];
-	return MARKS.flatMap(({ def, mark }) => {
+	return ASKED.flatMap((mark) => {
+		const { def } = mark;
 		const pairs = pieces.flatMap((pieceId) => pairsOf(evidence, pieceId, mark));
 		if (pairs.length === 0) return [];
 		const verdict = judgePairs(
@@ -43,16 +42,12 @@ export function wetDryMessage(compared: WetDry): Message {
 	return { id: `wetDry.${says}`, params: { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 } };
 }
 
-function pairsOf(evidence: SpoolEvidence, pieceId: string, mark: string): WetDryPair[] {
-	const marked = evidence.attempts
-		.filter((a) => a.status === 'counts' && a.pieceId === pieceId)
-		.sort((a, b) => a.at - b.at)
-		.flatMap((attempt) => {
-			const value = evidence.readings.find((r) => r.attemptId === attempt.id && r.quantity === mark && r.status === 'counts')?.value;
-			return value === undefined || value === null ? [] : [{ attempt, value }];
-		});
+function pairsOf(evidence: SpoolEvidence, pieceId: string, mark: MarkDef): WetDryPair[] {
+	const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
+	const values = new Map(printValues({ evidence, attempts }, mark).map((v) => [v.attemptId, v.value]));
+	const valuesOf = (of: readonly Attempt[]) => of.flatMap((a) => values.get(a.id) ?? []);
 	const dried = (a: Attempt) => conditionAt(evidence.events, a.at).kind === 'dried';
-	const wet = marked.filter((m) => !dried(m.attempt)).reverse();
-	const dry = marked.filter((m) => dried(m.attempt));
-	return dry.slice(0, wet.length).map((d, i) => ({ pieceId, wet: wet[i]?.value ?? 0, dry: d.value }));
+	const wet = valuesOf(attempts.filter((a) => !dried(a))).reverse();
+	const dry = valuesOf(attempts.filter(dried));
+	return dry.slice(0, wet.length).map((value, i) => ({ pieceId, wet: wet[i] ?? 0, dry: value }));
 }

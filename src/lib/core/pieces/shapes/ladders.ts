@@ -107,13 +107,8 @@ export const temperatureLadder: PieceKind = {
 		mm('span', 14, 5, 40),
 		mm('nose', 5, 2, 10)
 	],
-	fault(params) {
-		if (of(params, 'to') >= of(params, 'from')) return { param: 'to', reason: 'notBelow' };
-		const floors = stepsOf(params).length;
-		if (floors < 2) return { param: 'step', reason: 'tooFew' };
-		if (floors > 24) return { param: 'step', reason: 'tooMany' };
-		return of(params, 'span') > of(params, 'width') - 14 ? { param: 'span', reason: 'tooMany' } : null;
-	},
+	fault: (params) =>
+		ladderFault(params, 'down') ?? (of(params, 'span') > of(params, 'width') - 14 ? { param: 'span', reason: 'tooMany' } : null),
 	marks: (params) => [{ mark: 'temperature', steps: stepsOf(params) }],
 	shape(params, code) {
 		const floors = stepsOf(params);

@@ -1,5 +1,5 @@
 import { letters, textWidth } from '../letters';
-import { LEAST_BORE, mm, of } from '../params';
+import { ladderFault, LEAST_BORE, mm, of, stepsOf } from '../params';
 import { box, circle, type Part } from '../shape';
 import type { PieceKind } from '../types';
 import { numberOn } from './ladders';
@@ -99,17 +99,10 @@ export const flatTile: PieceKind = {
 export const textPlate: PieceKind = {
 	id: 'textPlate',
 	params: [mm('from', 8, 3, 20), mm('to', 2, 1, 10), mm('step', 1, 0.25, 5), mm('thick', 2, 0.8, 5), mm('raised', 0.6, 0.2, 2)],
-	fault: (params) =>
-		of(params, 'to') >= of(params, 'from')
-			? { param: 'to', reason: 'notBelow' }
-			: (of(params, 'from') - of(params, 'to')) / of(params, 'step') < 1
-				? { param: 'step', reason: 'tooFew' }
-				: (of(params, 'from') - of(params, 'to')) / of(params, 'step') > 23
-					? { param: 'step', reason: 'tooMany' }
-					: null,
-	marks: (params) => [{ mark: 'smallText', steps: linesOf(params) }],
+	fault: (params) => ladderFault(params, 'down'),
+	marks: (params) => [{ mark: 'smallText', steps: stepsOf(params) }],
 	shape(params, code) {
-		const lines = linesOf(params);
+		const lines = stepsOf(params);
 		const text = code || 'ABC123';
 		const [thick, raised] = [of(params, 'thick'), of(params, 'raised')];
 		const room = 2;
@@ -123,8 +116,3 @@ export const textPlate: PieceKind = {
 		return { add: [box(0, 0, 0, wide, deep, thick), ...words], cut: [] };
 	}
 };
-
-function linesOf(params: Record<string, number>): number[] {
-	const [from, to, step] = [of(params, 'from'), of(params, 'to'), of(params, 'step')];
-	return Array.from({ length: Math.floor((from - to) / step + 1e-9) + 1 }, (_, i) => Number((from - i * step).toFixed(6)));
-}

@@ -9,6 +9,7 @@
 	import { instrumentLine } from '$lib/core/diameter/claim-sentence';
 	import { claimPlan, strandLengthM, type Zone } from '$lib/core/diameter/claim-plan';
 	import { strandOfReadings } from '$lib/core/diameter/strand-of-readings';
+	import { USUAL_STRAND } from '$lib/core/pieces/material-needed';
 	import { materialOf } from '$lib/core/handbook/material-of';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import type { Finding } from '$lib/core/finding/types';
@@ -46,8 +47,8 @@
 	let instrumentId = $state('');
 	/** Fewer readings make no shape. */
 	const ENOUGH_TO_SEE = 5;
-	/** Where label and handbook say nothing: a kilogram of a common plastic. */
-	const USUAL = { massG: 1000, densityGcm3: 1.24 };
+	/** Where label says nothing: a kilogram. */
+	const USUAL_MASS_G = 1000;
 
 	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
@@ -83,8 +84,9 @@
 	let testing = $state(false);
 	let zone = $state<Zone>('first');
 	const lengthM = $derived.by(() => {
-		const densityGcm3 = (evidence && materialOf(evidence.spool.material, data.protocol.handbook)?.densityGcm3?.low) ?? USUAL.densityGcm3;
-		const massG = (evidence && stated(evidence.claims, 'netMassG')?.value) ?? USUAL.massG;
+		const densityGcm3 =
+			(evidence && materialOf(evidence.spool.material, data.protocol.handbook)?.densityGcm3?.low) ?? USUAL_STRAND.densityGcm3;
+		const massG = (evidence && stated(evidence.claims, 'netMassG')?.value) ?? USUAL_MASS_G;
 		return strandLengthM(massG, densityGcm3, nominalMm);
 	});
 	const plan = $derived.by(() => {
