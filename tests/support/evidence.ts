@@ -14,6 +14,7 @@ export const protocol: Protocol = {
 	markPieces: Object.fromEntries(MARKS.map(({ def }) => [def.id, [MAIN_PIECE]])),
 	failureRule: 'filament',
 	printerEffects: [],
+	scorerEffects: [],
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,

@@ -1,4 +1,5 @@
 import type { PrinterEffect } from './prints/printer-effect';
+import type { ScorerEffect } from './prints/scorer-effect';
 import type { PieceMark } from './pieces/types';
 import type { LogSummary } from './diameter/log/summary';
 import type { ConditionKind, Direction } from './finding/types';
@@ -209,6 +210,8 @@ export type Protocol = {
 	failureRule: FailureRule;
 	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
 	printerEffects: PrinterEffect[];
+	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
+	scorerEffects: ScorerEffect[];
 	repeats: number;
 	diameterPlaces: number;
 	diameterDirections: number;

@@ -51,6 +51,7 @@ export const protocolBody = z.object({
 		.default(400),
 	failureRule: z.enum(['filament', 'unknown']).default('filament').describe('which failures count against a filament'),
 	takeOutPrinter: z.boolean().default(false).describe('whether shifts between printers are taken out of measured marks'),
+	takeOutLeniency: z.boolean().default(false).describe('whether what one scorer gives more than another is taken out of marks'),
 	claimRule: z
 		.enum(['share', 'anyReading'])
 		.default('share')

@@ -49,6 +49,8 @@ export function presetCriteria(preset: UsePreset): Criterion[] {
 			return [
 				weigh('printSuccess', 10, { op: 'atLeast', limit: 0.5 }),
 				weigh('strings', 4),
+				weigh('feedRate', 3),
+				weigh('loadEffort', 2),
 				weigh('bridge', 2),
 				weigh('overhang', 2),
 				weigh('diameterMean', 4),

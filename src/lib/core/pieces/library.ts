@@ -42,10 +42,11 @@ export type ParamFault = {
  * @example paramFaults(flatTile, { wide: 5, deep: 40, thick: 2 }) // [{ param: 'wide', reason: 'outOfRange', low: 10, high: 200 }]
  */
 export function paramFaults(kind: PieceKind, params: Params): ParamFault[] {
-	const single = kind.params.flatMap(({ id, low, high }): ParamFault[] => {
+	const single = kind.params.flatMap(({ id, low, high, whole, optional }): ParamFault[] => {
 		const value = params[id];
+		if (optional && value === undefined) return [];
 		if (value === undefined || !Number.isFinite(value)) return [{ param: id, reason: 'missing' }];
-		return value < low || value > high ? [{ param: id, reason: 'outOfRange', low, high }] : [];
+		return value < low || value > high || (whole && !Number.isInteger(value)) ? [{ param: id, reason: 'outOfRange', low, high }] : [];
 	});
 	if (single.length > 0) return single;
 	const together = kind.fault?.(params) ?? null;

@@ -1,7 +1,7 @@
 import type { Shape } from './shape';
 
-/** One size of a piece that can be chosen. */
-export type ParamDef = { id: string; unit: 'mm' | 'deg' | 'degC' | ''; usual: number; low: number; high: number; whole?: boolean };
+/** One size of a piece that can be chosen. An optional one came later: pieces without it are as they were. */
+export type ParamDef = { id: string; unit: 'mm' | 'deg' | 'degC' | ''; usual: number; low: number; high: number; whole?: boolean; optional?: boolean };
 
 /** Chosen sizes by their id. */
 export type Params = Record<string, number>;
@@ -12,6 +12,7 @@ export type PieceMark = { mark: MarkId; steps: number[] | null };
 /** Everything that can be looked at on a piece. */
 export const MARK_IDS = [
 	'overhang',
+	'overhangAway',
 	'bridge',
 	'strings',
 	'cornerLift',

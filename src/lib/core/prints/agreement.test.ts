@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
 import { agreements } from './agreement';
-import { perPrint } from './group';
 import { scoringQueue } from './scoring';
 import { printsStation } from './station';
 import { compareWays } from './ways';
@@ -35,7 +34,10 @@ describe('scorers', () => {
 			)
 		]);
 		expect(strings?.def.id).toBe('overhang');
-		expect(strings).toMatchObject({ scorers: ['Ada', 'Ben'], n: 3, kappa: null, difference: { mean: 5, low: 5, high: 5 } });
+		expect(strings).toMatchObject({ raters: [
+				{ scorer: 'Ada', look: 0 },
+				{ scorer: 'Ben', look: 0 }
+			], n: 3, kappa: null, difference: { mean: 5, low: 5, high: 5 } });
 		expect(overhang).toMatchObject({ n: 3, kappa: { kappa: 1 }, difference: { mean: 0 } });
 	});
 	it('one print has no interval, nobody in particular agrees with nobody', () => {
@@ -50,7 +52,6 @@ describe('scorers', () => {
 		const found = printsStation.find(both, protocol, 0);
 		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ n: 1, estimate: 62.5 });
 		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
-		expect(perPrint([])).toEqual([]);
 	});
 	it('every comparison takes the same value of a print: wet and dry, and two ways', () => {
 		const both = scored(
@@ -64,11 +65,11 @@ describe('scorers', () => {
 			]
 		);
 		const dried = { ...both, events: [event({ kind: 'dried' as const, at: 1001 })] };
-		expect(wetAndDry(dried).map((w) => [w.quantity, w.pairs[0]?.wet, w.pairs[0]?.dry])).toEqual([
+		expect(wetAndDry(dried, protocol).map((w) => [w.quantity, w.pairs[0]?.wet, w.pairs[0]?.dry])).toEqual([
 			['overhang', 62.5, 55],
 			['strings', 3, 1]
 		]);
-		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, 'filament');
+		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, protocol);
 		expect(results.find((r) => r.def.id === 'strings')?.pairs[0]).toMatchObject({ first: 3, second: 1 });
 		expect(results.find((r) => r.def.id === 'overhang')?.pairs[0]).toMatchObject({ first: 62.5, second: 55 });
 	});
@@ -77,7 +78,7 @@ describe('scorers', () => {
 		const ada = attempt();
 		const spool = evidence({ attempts: [ada], readings: [mark(ada, 'strings', 1, { scorer: 'Ada' })] });
 		expect(scoringQueue([spool], only, 1)).toEqual([]);
-		expect(scoringQueue([spool], only, 1, 'Ada')).toEqual([]);
-		expect(scoringQueue([spool], only, 1, 'Ben')).toHaveLength(1);
+		expect(scoringQueue([spool], only, 1, { kind: 'after', scorer: 'Ada' })).toEqual([]);
+		expect(scoringQueue([spool], only, 1, { kind: 'after', scorer: 'Ben' })).toHaveLength(1);
 	});
 });

@@ -1,19 +1,22 @@
 import type { LentScatter } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
+import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { contextOf } from './context';
 import { combineUncertainties } from '../stats/combined-uncertainty';
-import { marksOf, missingOf, perPrint, type Group } from './group';
+import { marksOf, missingOf, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
-import { printValues } from './print-values';
+import { firstFaulties, leniencyOf, printValues, windowsOf } from './print-values';
 import type { PrinterEffect } from './printer-effect';
+import { readingsOfMark } from './scorings';
 
 type Ladder = MarkDef & { kind: 'ladder' };
 type Words = MarkDef & { kind: 'words' };
+type Window = MarkDef & { kind: 'window' };
 type Measure = MarkDef & { kind: 'measure' };
 
 /**
@@ -22,6 +25,7 @@ type Measure = MarkDef & { kind: 'measure' };
  */
 export function findMark(group: Group, mark: MarkDef): Finding {
 	if (mark.kind === 'ladder') return findLadder(group, mark);
+	if (mark.kind === 'window') return findWindow(group, mark);
 	return mark.kind === 'words' ? findWords(group, mark) : findMeasure(group, mark);
 }
 
@@ -48,7 +52,7 @@ function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], ma
 
 /** Marks of a ladder, one rung a print that has both or only its last clean step. */
 function rungsOf(group: Group, mark: Ladder): Rung[] {
-	const faulty = perPrint(marksOf(group, mark.firstFaulty));
+	const faulty = firstFaulties(group, mark);
 	return printValues(group, mark).map((clean) => {
 		const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
 		const faultyAt = faulty.find((f) => f.attemptId === clean.attemptId)?.value ?? null;
@@ -62,23 +66,35 @@ function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attem
 	return protocol.printerEffects.find((e) => e.quantity === def.id && e.pieceId === pieceId && e.printer === printer) ?? null;
 }
 
-/** The shifts that were taken out of a group's marks: their common uncertainty, and what is said of each. */
-function takenOut(group: Group, mark: Ladder | Measure): { standardUncertainty: number; messages: Message[] } {
-	const marks = printValues(group, mark);
-	const effects = marks.flatMap((r) => shiftOf(group, mark, r.attemptId) ?? []);
-	const share = (e: PrinterEffect) => effects.filter((other) => other === e).length / marks.length;
-	const distinct = [...new Set(effects)];
+/** The shifts of printers and scorers that were taken out of a group's marks: their common uncertainty, and what is said of each. */
+function takenOut(group: Group, mark: MarkDef): { standardUncertainty: number; messages: Message[] } {
+	const prints = printValues(group, mark);
+	const printers = weighed(mark.kind === 'words' ? [] : prints.map((r) => shiftOf(group, mark, r.attemptId)));
+	const marks = readingsOfMark(mark).flatMap((quantity) => marksOf(group, quantity).filter((r) => r.status === 'counts'));
+	const scorers = weighed(marks.map((r) => leniencyOf(group, mark, r.scorer)));
 	return {
-		standardUncertainty: Math.hypot(0, ...distinct.map((e) => share(e) * e.standardError)),
-		messages: distinct.map(({ quantity, printer, against, shift, low, high, prints }) => ({
-			id: 'printerTakenOut',
-			params: { quantity, printer, against, shift, low, high, prints }
-		}))
+		standardUncertainty: Math.hypot(0, ...[...printers, ...scorers].map(({ effect, share }) => share * effect.standardError)),
+		messages: [
+			...printers.map(({ effect: { quantity, printer, against, shift, low, high, prints } }) => ({
+				id: 'printerTakenOut',
+				params: { quantity, printer, against, shift, low, high, prints }
+			})),
+			...scorers.map(({ effect: { quantity, scorer, against, shift, low, high, scorings } }) => ({
+				id: 'leniencyTakenOut',
+				params: { quantity, scorer, against, shift, low, high, scorings }
+			}))
+		]
 	};
 }
 
+/** Each effect that touches some values, with the share of them it touches. */
+function weighed<E>(effects: readonly (E | null)[]): { effect: E; share: number }[] {
+	const distinct = [...new Set(effects)].filter((e) => e !== null);
+	return distinct.map((effect) => ({ effect, share: effects.filter((e) => e === effect).length / effects.length }));
+}
+
 /** Distance of two steps of a ladder on a piece. */
-function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder): number {
+function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder | Window): number {
 	const steps = piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? null;
 	return steps && steps.length > 1 ? Math.abs((steps[1] as number) - (steps[0] as number)) : mark.usualStep;
 }
@@ -102,6 +118,45 @@ function findLadder(group: Group, mark: Ladder): Finding {
 	});
 }
 
+/** The clean window of a temperature ladder: its width, between floors; and the temperatures all prints agree on. */
+function findWindow(group: Group, mark: Window): Finding {
+	const windows = windowsOf(group, mark);
+	const steps = group.piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? [];
+	const step = stepOf(group, mark);
+	// The true end lies between the last clean floor and the next; a window that reaches the end of the ladder has none to say so.
+	const open = ({ from, to }: { from: number; to: number }) => Number(steps.some((s) => s < from)) + Number(steps.some((s) => s > to));
+	const rungs = windows.map((w) => ({ lastClean: w.to - w.from, firstFaulty: open(w) === 0 ? null : w.to - w.from + open(w) * step }));
+	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
+	const result = ladder(rungs, 2 * step, lent);
+	const common = {
+		...commonOf(group, mark, [mark.from, mark.to], rungs.length),
+		method: 'temperatureWindow',
+		source: 'width between floors as a ladder of steps; the window all prints share: house rule'
+	};
+	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
+	const interval = { ...result.interval, low: Math.max(0, result.interval.low) };
+	const [from, to] = [Math.max(...windows.map((w) => w.from)), Math.min(...windows.map((w) => w.to))];
+	const shared: Message =
+		from <= to
+			? { id: 'windowShared', params: { from, to, best: (from + to) / 2, step, prints: windows.length } }
+			: { id: 'windowsApart', params: { prints: windows.length } };
+	return makeFinding(mark.def, {
+		...common,
+		...result,
+		interval,
+		word: from <= to ? { id: 'windowFromTo', params: { from, to } } : null,
+		messages: [shared, ...labelMessages(group, from, to), ...(result.n === 1 ? [oneOnly(lent)] : [])],
+		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
+	});
+}
+
+/** Said where what the label asks for is not what came out clean. */
+function labelMessages({ evidence: { claims } }: Group, from: number, to: number): Message[] {
+	const [low, high] = [stated(claims, 'nozzleLowC')?.value, stated(claims, 'nozzleHighC')?.value];
+	if (low === undefined || high === undefined || from > to) return [];
+	return from > high || to < low ? [{ id: 'windowOffLabel', params: { low, high } }] : [];
+}
+
 function findWords(group: Group, mark: Words): Finding {
 	const ranks = printValues(group, mark).map((v) => v.value);
 	const words = mark.def.words?.length ?? 0;
@@ -119,7 +174,7 @@ function findWords(group: Group, mark: Words): Finding {
 		...(lent
 			? borrowed(result.estimate, lent, { low: 0, high: words - 1 })
 			: { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
-		messages: ranks.length === 1 ? [oneOnly(lent)] : [],
+		messages: [...(ranks.length === 1 ? [oneOnly(lent)] : []), ...takenOut(group, mark).messages],
 		figure: { kind: 'words', counts: result.counts }
 	});
 }
@@ -190,6 +245,7 @@ const oneOnly = (lent: LentScatter | null): Message =>
  * @example scatterOf(group, MARKS[0]) // { values: [65, 70, 65], least: 2.5 }
  */
 export function scatterOf(group: Group, mark: MarkDef): { values: number[]; least: number } {
+	if (mark.kind === 'window') return { values: printValues(group, mark).map((v) => v.value), least: stepOf(group, mark) };
 	if (mark.kind === 'ladder') return { values: rungsOf(group, mark).map((r) => r.lastClean), least: stepOf(group, mark) / 2 };
 	if (mark.kind === 'words') return { values: printValues(group, mark).map((v) => v.value), least: 0.5 };
 	return { values: valuesOf(group, mark), least: mark.def.differenceThatMatters / 10 };

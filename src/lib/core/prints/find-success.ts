@@ -3,6 +3,7 @@ import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { wilsonInterval } from '../stats/wilson';
 import { contextOf } from './context';
+import { isFlexible } from './find-flexible';
 import { outcomes } from './outcomes';
 import { printSuccess } from './quantities';
 
@@ -42,6 +43,7 @@ export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding
 		messages: [
 			{ id: 'successCount', params: { finished, n } },
 			...(firstSuccess !== null && firstSuccess > 1 ? [{ id: 'firstSuccess', params: { attempt: firstSuccess } }] : []),
+			...(finished === 0 && isFlexible(evidence.spool.material) ? [{ id: 'notPrintedAtAll', params: { n } }] : []),
 			...leftOut
 		],
 		figure: { kind: 'share', successes: finished, n }

@@ -45,17 +45,6 @@ export function marksOf({ evidence, attempts }: Pick<Group, 'evidence' | 'attemp
 }
 
 /**
- * One value a print: several scorings of the same print are one look each at one thing, so their mean counts, once.
- * @example perPrint(marksOf(group, 'overhangLastClean')) // [{ attemptId: 'a1', value: 62.5 }]
- */
-export function perPrint(marks: readonly (Reading & { value: number })[]): { attemptId: string; value: number }[] {
-	const byPrint = new Map<string, number[]>();
-	for (const { attemptId, value, status } of marks)
-		if (attemptId !== null && status === 'counts') byPrint.set(attemptId, [...(byPrint.get(attemptId) ?? []), value]);
-	return [...byPrint].map(([attemptId, values]) => ({ attemptId, value: values.reduce((a, b) => a + b, 0) / values.length }));
-}
-
-/**
  * What would improve a mark: a print without its mark wants looking at, not printing again. Only of the piece the mark is compared on.
  * @param marked prints that have the mark
  * @example missingOf(group, marks[0], 0)[0].action // 'printPiece'

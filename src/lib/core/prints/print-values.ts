@@ -1,20 +1,64 @@
-import { marksOf, perPrint, type Group } from './group';
+import { group } from 'd3-array';
+import type { Protocol } from '../evidence';
+import { marksOf, type Group } from './group';
 import type { MarkDef } from './marks';
+import type { ScorerEffect } from './scorer-effect';
+import { asScorings, readingsOfMark } from './scorings';
+
+/** Prints to be valued, and the leniencies that are taken out of their marks. */
+export type Valued = Pick<Group, 'evidence' | 'attempts'> & { protocol: Pick<Protocol, 'scorerEffects'> };
 
 /**
  * What each print was given for a mark, one value a print, in the unit of its readings: the last clean step of a ladder, a length, the
- * rank of a word. Of several faults the worst counts; of several scorers the mean, for words the nearest one, the worse where it lies
- * between. Every comparison of prints rests on this.
+ * rank of a word. Of several faults the worst counts; of several scorings the mean, for words the nearest one, the worse where it lies
+ * between. What a scorer gives more than the others is taken off first, where the trial takes it out. Every comparison of prints rests on
+ * this.
  * Source: house rule.
- * @example printValues({ evidence, attempts }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
+ * @example printValues({ evidence, attempts, protocol }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
  */
-export function printValues(of: Pick<Group, 'evidence' | 'attempts'>, mark: MarkDef): { attemptId: string; value: number }[] {
-	if (mark.kind === 'ladder') return perPrint(marksOf(of, mark.lastClean));
-	if (mark.kind === 'measure') return perPrint(marksOf(of, mark.reading));
-	const counted = mark.readings.flatMap((quantity) => marksOf(of, quantity)).filter((r) => r.status === 'counts');
-	const keyOf = (r: (typeof counted)[number]) => `${r.attemptId} ${r.scorer ?? ''}`;
-	const worst = new Map<string, (typeof counted)[number]>();
-	for (const r of counted) if (r.value >= (worst.get(keyOf(r))?.value ?? -1)) worst.set(keyOf(r), r);
+export function printValues(of: Valued, mark: MarkDef): { attemptId: string; value: number }[] {
+	if (mark.kind === 'window') return windowsOf(of, mark).map(({ attemptId, from, to }) => ({ attemptId, value: to - from }));
+	const values = meansOf(of, mark, readingsOfMark(mark));
+	if (mark.kind !== 'words') return values;
+	const last = (mark.def.words?.length ?? 1) - 1;
 	const nearest = mark.def.direction === 'less' ? (v: number) => Math.floor(v + 0.5) : (v: number) => Math.ceil(v - 0.5);
-	return perPrint([...worst.values()]).map(({ attemptId, value }) => ({ attemptId, value: nearest(value) }));
+	return values.map(({ attemptId, value }) => ({ attemptId, value: Math.min(last, Math.max(0, nearest(value))) }));
+}
+
+/**
+ * The first faulty step of each print that has one, as printValues gives its last clean one.
+ * @example firstFaulties(group, MARKS[0]) // [{ attemptId: 'a1', value: 67.5 }]
+ */
+export function firstFaulties(of: Valued, mark: MarkDef & { kind: 'ladder' }): { attemptId: string; value: number }[] {
+	return meansOf(of, mark, [mark.firstFaulty]);
+}
+
+/**
+ * The temperatures between which the floors of each print came out clean.
+ * @example windowsOf(group, MARKS[7]) // [{ attemptId: 'a1', from: 205, to: 220 }]
+ */
+export function windowsOf(of: Valued, mark: MarkDef & { kind: 'window' }): { attemptId: string; from: number; to: number }[] {
+	const tops = meansOf(of, mark, [mark.to]);
+	return meansOf(of, mark, [mark.from]).flatMap(({ attemptId, value: from }) => {
+		const to = tops.find((t) => t.attemptId === attemptId)?.value;
+		return to === undefined ? [] : [{ attemptId, from, to }];
+	});
+}
+
+/** One value a print: several scorings of the same print are one look each at one thing, so their mean counts, once. */
+function meansOf(of: Valued, mark: MarkDef, readings: readonly string[]): { attemptId: string; value: number }[] {
+	const counted = readings.flatMap((quantity) => marksOf(of, quantity).filter((r) => r.status === 'counts'));
+	const scorings = asScorings(counted).map((s) => ({ ...s, value: s.value - (leniencyOf(of, mark, s.scorer)?.shift ?? 0) }));
+	return [...group(scorings, (s) => s.attemptId)].map(([attemptId, ofPrint]) => ({
+		attemptId,
+		value: ofPrint.reduce((sum, s) => sum + s.value, 0) / ofPrint.length
+	}));
+}
+
+/**
+ * What is taken out of one scorer's marks; null where nothing is.
+ * @example leniencyOf({ protocol }, MARKS[0], 'Ben')?.shift // 0.5
+ */
+export function leniencyOf({ protocol }: Pick<Valued, 'protocol'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
+	return protocol.scorerEffects.find((e) => e.quantity === def.id && e.scorer === scorer) ?? null;
 }

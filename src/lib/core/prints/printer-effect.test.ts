@@ -2,21 +2,21 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
 import { attempt, evidence, mark, MAIN_PIECE, protocol } from '../../../../tests/support/evidence';
 import { compare } from '../compare/compare';
-import { effectsOf, printerEffects, type PrintValue } from './printer-effect';
+import { additiveEffects, type LevelValue } from '../stats/additive-effects';
+import { printerEffects } from './printer-effect';
 import { overhang } from './quantities';
 import { printsStation } from './station';
 
 describe('what a printer adds', () => {
 	const { spool, printer, value, ...expected } = reference.printers;
-	const values = spool.map((code, i): PrintValue => ({
+	const values = spool.map((code, i): LevelValue => ({
 		within: code,
-		spoolId: code,
-		printer: printer[i] as string,
+		level: printer[i] as string,
 		value: value[i] as number
 	}));
 	it('is R’s lm(value ~ spool + printer), three printers, unbalanced', () => {
-		const found = effectsOf(values, 'N');
-		expect(found.map((e) => e.printer)).toEqual(['S', 'T']);
+		const found = additiveEffects(values, 'N');
+		expect(found.map((e) => e.level)).toEqual(['S', 'T']);
 		found.forEach((effect, k) => {
 			expect(effect.shift).toBeCloseTo(expected.shift[k] as number, 10);
 			expect(effect.standardError).toBeCloseTo(expected.standardError[k] as number, 10);
@@ -24,17 +24,17 @@ describe('what a printer adds', () => {
 			expect(effect.high).toBeCloseTo(expected.high[k] as number, 6);
 			expect(effect.df).toBe(expected.df);
 		});
-		expect(found[0]).toMatchObject({ prints: 9, spoolIds: ['a', 'b', 'c'] });
+		expect(found[0]).toMatchObject({ n: 9, within: ['a', 'b', 'c'] });
 	});
 	it('a printer no spool ties to the others is not told; neither is one without any scatter known', () => {
-		const island = [...values, { within: 'z', spoolId: 'z', printer: 'X', value: 99 }];
-		expect(effectsOf(island, 'N').map((e) => e.printer)).toEqual(['S', 'T']);
-		expect(effectsOf(values.filter((v) => v.printer !== 'N' || v.within === 'a').slice(0, 2), 'N')).toEqual([]);
+		const island = [...values, { within: 'z', level: 'X', value: 99 }];
+		expect(additiveEffects(island, 'N').map((e) => e.level)).toEqual(['S', 'T']);
+		expect(additiveEffects(values.filter((v) => v.level !== 'N' || v.within === 'a').slice(0, 2), 'N')).toEqual([]);
 		expect(
-			effectsOf(
+			additiveEffects(
 				[
-					{ within: 'a', spoolId: 'a', printer: 'N', value: 1 },
-					{ within: 'a', spoolId: 'a', printer: 'S', value: 2 }
+					{ within: 'a', level: 'N', value: 1 },
+					{ within: 'a', level: 'S', value: 2 }
 				],
 				'N'
 			)

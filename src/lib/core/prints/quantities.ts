@@ -1,5 +1,5 @@
 import type { QuantityDef } from '../finding/types';
-import { BED_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '../readings/quantities';
+import { BED_WORDS, LOAD_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '../readings/quantities';
 
 const prints = { station: 'prints', target: null, onSheet: 'weighed' } as const;
 /** An ordinal mark in four words, rank 0 to 3. */
@@ -43,6 +43,9 @@ export const overhang: QuantityDef = {
 	onSheet: true
 };
 
+/** The same on the side away from the part fan, where a piece has both. */
+export const overhangAway: QuantityDef = { ...overhang, id: 'overhangAway', onSheet: 'weighed' };
+
 /** Longest bridge without a loose strand. */
 export const bridge: QuantityDef = {
 	id: 'bridge',
@@ -70,6 +73,57 @@ export const strings: QuantityDef = {
 	figure: 'words',
 	onSheet: true,
 	words: ['strings.none', 'strings.wisp', 'strings.slight', 'strings.heavy']
+};
+
+/** Strands counted between two spikes by eye. */
+export const stringCount: QuantityDef = {
+	...prints,
+	id: 'stringCount',
+	unit: '',
+	direction: 'less',
+	scale: { low: 0, high: 40 },
+	prior: { low: 0, high: 20 },
+	differenceThatMatters: 3,
+	figure: 'dot'
+};
+
+/** Share of the gap between two spikes that strands cover, off a photograph: no judged mark. */
+export const stringCoverage: QuantityDef = {
+	...prints,
+	id: 'stringCoverage',
+	unit: '%',
+	direction: 'less',
+	scale: { low: 0, high: 20 },
+	prior: { low: 0, high: 10 },
+	differenceThatMatters: 1,
+	figure: 'dot'
+};
+
+/** Strands that cross the gap, off a photograph. */
+export const photoStrings: QuantityDef = { ...stringCount, id: 'photoStrings' };
+
+/** Width of the temperatures at which the floors of a ladder come out clean: a wide window forgives. */
+export const temperatureWindow: QuantityDef = {
+	...prints,
+	id: 'temperatureWindow',
+	unit: 'K',
+	direction: 'more',
+	scale: { low: 0, high: 40 },
+	prior: { low: 5, high: 30 },
+	differenceThatMatters: 5,
+	figure: 'steps'
+};
+
+/** Fastest feed rate at which a print of a flexible filament finished, per cent of the profile's. */
+export const feedRate: QuantityDef = {
+	...prints,
+	id: 'feedRate',
+	unit: '%',
+	direction: 'more',
+	scale: { low: 0, high: 100 },
+	prior: { low: 30, high: 70 },
+	differenceThatMatters: 10,
+	figure: 'steps'
 };
 
 /** Sag of the longest bridge at its middle. */
@@ -123,6 +177,8 @@ const shrinkage = (axis: 'X' | 'Y' | 'Z'): QuantityDef => ({
 export const SHRINKAGES = { X: shrinkage('X'), Y: shrinkage('Y'), Z: shrinkage('Z') };
 
 export const bedHold = inWords('bedHold', 'more', BED_WORDS);
+/** How a flexible strand went into the feeder. */
+export const loadEffort = inWords('loadEffort', 'less', LOAD_WORDS);
 export const supportRemoval = inWords('supportRemoval', 'less', SUPPORT_WORDS);
 export const printOdour = inWords('printOdour', 'less', SEVERITY_WORDS);
 /** The worst of what is wrong with the surface of a print. */

@@ -10,23 +10,30 @@ export type Question =
 	| { kind: 'words'; id: string; reading: string; words: readonly string[] }
 	/** Several faults, each by its severity; nothing seen is "none" for all. */
 	| { kind: 'faults'; id: string; readings: readonly string[]; words: readonly string[] }
-	| { kind: 'measure'; id: string; reading: string };
+	| { kind: 'measure'; id: string; reading: string }
+	/** The coolest and the hottest clean floor of a temperature ladder. */
+	| { kind: 'window'; id: string; from: string; to: string; steps: number[] };
 
 /** A print that waits to be looked at. */
 export type Waiting = { spoolId: string; code: string; attemptId: string; condition: ConditionKind; questions: Question[] };
 
 /**
  * What can be said of a print of a piece, in the order it is asked.
+ * @param alsoAsked questions that are asked only on request, and are here
  * @example questionsOf(piece).map((q) => q.id) // ['overhang', 'bridge', 'strings', 'surface', 'bridgeSag']
  */
-export function questionsOf(piece: Piece): Question[] {
-	const all = MARKS.flatMap((mark): Question[] => {
+export function questionsOf(piece: Piece, alsoAsked: readonly string[] = []): Question[] {
+	const all = MARKS.filter((mark) => mark.asked === undefined || alsoAsked.includes(mark.def.id)).flatMap((mark): Question[] => {
 		const carried = piece.marks.find((m) => m.mark === mark.mark);
 		if (!carried) return [];
 		const { id, unit } = mark.def;
 		if (mark.kind === 'ladder')
 			return carried.steps
 				? [{ kind: 'ladder', id, lastClean: mark.lastClean, firstFaulty: mark.firstFaulty, steps: carried.steps, unit }]
+				: [];
+		if (mark.kind === 'window')
+			return carried.steps
+				? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }]
 				: [];
 		if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
 		const [reading] = mark.readings;
@@ -41,17 +48,35 @@ export function questionsOf(piece: Piece): Question[] {
 
 /** Readings that answer a question. */
 const readingsOf = (q: Question): readonly string[] =>
-	q.kind === 'ladder' ? [q.lastClean] : q.kind === 'faults' ? q.readings : [q.reading];
+	q.kind === 'ladder' ? [q.lastClean] : q.kind === 'window' ? [q.from] : q.kind === 'faults' ? q.readings : [q.reading];
+
+/**
+ * Questions a piece can be asked beside the usual ones.
+ * @example onRequest(spikePair) // ['stringCount']
+ */
+export function onRequest(piece: Piece): string[] {
+	return MARKS.filter((m) => m.asked === 'onRequest' && piece.marks.some((carried) => carried.mark === m.mark)).map((m) => m.def.id);
+}
+
+/** Whose prints wait: what nobody has scored; what one scorer has not, whoever else has; what one scorer has scored once and looks at again. */
+export type Sitting = { kind: 'unscored' } | { kind: 'after' | 'again'; scorer: string };
 
 /**
  * Finished prints of a piece with what is still to be said of each, in an order that has nothing to do with spool or time: the same seed
  * gives the same order, whatever was scored meanwhile.
  * @param seed one for each sitting
- * @param again who scores once more what others have scored already; null for what nobody has
+ * @param sitting whose prints wait
+ * @param alsoAsked questions that are asked only on request, and are here
  * @example scoringQueue(spools, piece, 7)[0].questions[0].id // 'overhang'
  */
-export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, seed: number, again: string | null = null): Waiting[] {
-	const questions = questionsOf(piece);
+export function scoringQueue(
+	spools: readonly SpoolEvidence[],
+	piece: Piece,
+	seed: number,
+	sitting: Sitting = { kind: 'unscored' },
+	alsoAsked: readonly string[] = []
+): Waiting[] {
+	const questions = questionsOf(piece, alsoAsked);
 	const prints = spools.flatMap((evidence) =>
 		evidence.attempts
 			.filter((a) => a.pieceId === piece.id && a.status === 'counts' && a.outcome === 'finished')
@@ -61,8 +86,9 @@ export function scoringQueue(spools: readonly SpoolEvidence[], piece: Piece, see
 		.sort((a, b) => a.place - b.place || (a.attempt.id < b.attempt.id ? -1 : 1))
 		.flatMap(({ evidence, attempt }) => {
 			const here = evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts');
-			const said = new Set(here.filter((r) => again === null || r.scorer === again).map((r) => r.quantity));
-			const left = questions.filter((q) => !readingsOf(q).some((reading) => said.has(reading)));
+			const by = sitting.kind === 'unscored' ? here : here.filter((r) => r.scorer === sitting.scorer);
+			const looks = (q: Question) => Math.max(...readingsOf(q).map((reading) => by.filter((r) => r.quantity === reading).length));
+			const left = questions.filter((q) => looks(q) === (sitting.kind === 'again' ? 1 : 0));
 			if (left.length === 0) return [];
 			const condition = conditionAt(evidence.events, attempt.at).kind;
 			return [{ spoolId: evidence.spool.id, code: evidence.spool.code, attemptId: attempt.id, condition, questions: left }];

@@ -1,23 +1,27 @@
 import type { LentScatter, Protocol, SpoolEvidence } from '../evidence';
-import type { Finding, Missing } from '../finding/types';
+import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS } from '../house/lent-scatter';
 import type { Station } from '../station';
 import { meanInterval } from '../stats/mean-interval';
+import { findFlexible } from './find-flexible';
 import { findMark, scatterOf } from './find-mark';
 import { findSuccess } from './find-success';
 import { groupsOf, type Group } from './group';
 import { MARKS, type MarkDef } from './marks';
-import { printSuccess } from './quantities';
+import { feedRate, loadEffort, printSuccess } from './quantities';
 import { wetAndDry, wetDryMessage } from './wet-dry';
+
+/** Everything this station finds. */
+export const PRINT_QUANTITIES: QuantityDef[] = [printSuccess, ...MARKS.map((m) => m.def), feedRate, loadEffort];
 
 export const printsStation: Station = {
 	id: 'prints',
-	quantities: () => [printSuccess, ...MARKS.map((m) => m.def)],
+	quantities: () => PRINT_QUANTITIES,
 	find(evidence, protocol) {
 		const marks = groupsOf(evidence, protocol).flatMap((group) =>
 			MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark))
 		);
-		return [findSuccess(evidence, protocol.failureRule), ...withWetDry(marks, evidence)];
+		return [findSuccess(evidence, protocol.failureRule), ...withWetDry(marks, evidence, protocol), ...findFlexible(evidence, protocol)];
 	},
 	lends: (evidence, protocol) => lends(evidence, protocol),
 	next(findings, protocol) {
@@ -40,9 +44,9 @@ function carried({ piece }: Pick<Group, 'piece'>, mark: MarkDef): boolean {
 }
 
 /** What drying did is said with the marks printed after it. */
-function withWetDry(marks: Finding[], evidence: SpoolEvidence): Finding[] {
+function withWetDry(marks: Finding[], evidence: SpoolEvidence, protocol: Protocol): Finding[] {
 	if (!marks.some((f) => f.subject.condition === 'dried' && f.n > 0)) return marks;
-	const compared = wetAndDry(evidence);
+	const compared = wetAndDry(evidence, protocol);
 	return marks.map((finding) => {
 		const of = compared.find((w) => w.quantity === finding.quantity);
 		return of && finding.subject.condition === 'dried' && finding.n > 0

@@ -1,5 +1,5 @@
 import { conditionAt } from '../conditions/condition-at';
-import { SET_UP, type Attempt, type FailureRule, type SpoolEvidence } from '../evidence';
+import { SET_UP, type Attempt, type FailureRule, type Protocol, type SpoolEvidence } from '../evidence';
 import type { QuantityDef } from '../finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
@@ -20,6 +20,7 @@ export type WayComparison = {
 	alsoDiffers: string[];
 };
 
+type WaysProtocol = Pick<Protocol, 'failureRule' | 'scorerEffects'>;
 type Looked = { evidence: SpoolEvidence; attempt: Attempt; facts: Record<string, string> };
 
 /** What is known of a print, as text; what was not said is left out. */
@@ -60,10 +61,10 @@ export function differencesOf(spools: readonly SpoolEvidence[]): Difference[] {
  * piece in the same condition), the prints nearest in time standing together. Pieces are never mixed.
  * Source: the pairing is a house rule; see judgePairs for the tests. Finished against failed is McNemar's exact test, the sign test of
  * those that changed.
- * @param rule which failures count against the filament
- * @example compareWays(spools, { id: 'fanPct', first: '0', second: '50' }, 'filament').results[0].says // 'helped'
+ * @param protocol which failures count against the filament, and which leniencies are taken out
+ * @example compareWays(spools, { id: 'fanPct', first: '0', second: '50' }, protocol).results[0].says // 'helped'
  */
-export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, rule: FailureRule): WayComparison {
+export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, protocol: WaysProtocol): WayComparison {
 	const all = lookedAt(spools);
 	const withinOf = ({ evidence, attempt, facts }: Looked) =>
 		ways.id === 'spool' ? `${attempt.pieceId} ${facts.condition}` : `${evidence.spool.id} ${attempt.pieceId}`;
@@ -86,8 +87,8 @@ export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, rule: 
 	const results: WayResult[] = [];
 	const also = new Set<string>();
 	for (const { def, valueOf } of [
-		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: Looked) => valueOfMark(l, mark) })),
-		{ def: printSuccess, valueOf: (l: Looked) => successOf(l, rule) }
+		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: Looked) => valueOfMark(l, protocol, mark) })),
+		{ def: printSuccess, valueOf: (l: Looked) => successOf(l, protocol.failureRule) }
 	]) {
 		const found = pairsOf(valueOf);
 		if (found.length === 0) continue;
@@ -125,8 +126,8 @@ function unlike(first: Looked, second: Looked): string[] {
 	return [...names].filter((n) => first.facts[n] !== undefined && second.facts[n] !== undefined && first.facts[n] !== second.facts[n]);
 }
 
-function valueOfMark({ evidence, attempt }: Looked, mark: MarkDef): number | null {
-	const value = printValues({ evidence, attempts: [attempt] }, mark)[0]?.value;
+function valueOfMark({ evidence, attempt }: Looked, protocol: WaysProtocol, mark: MarkDef): number | null {
+	const value = printValues({ evidence, attempts: [attempt], protocol }, mark)[0]?.value;
 	if (value === undefined) return null;
 	if (mark.kind !== 'measure' || mark.against === null) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];

@@ -15,7 +15,7 @@ function spool(wet: number[], dry: number[], pieceId?: string) {
 		events: [event({ kind: 'dried', at: 1000 })]
 	});
 }
-const says = (wet: number[], dry: number[]) => wetAndDry(spool(wet, dry))[0];
+const says = (wet: number[], dry: number[]) => wetAndDry(spool(wet, dry), protocol)[0];
 
 describe('wet and dry', () => {
 	it('pairs neighbours in time, on both sides of the drying', () => {
@@ -36,7 +36,7 @@ describe('wet and dry', () => {
 		expect(says([1, 1, 1, 0, 0, 0], [1, 1, 1, 0, 0, 0])).toMatchObject({ says: 'noDifference', p: 1 });
 		expect(says([1, 1, 1, 1, 1, 1], [1, 1, 1, 1, 1, 1])).toMatchObject({ says: 'noDifference', same: 6, p: null });
 	});
-	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []))).toEqual([]));
+	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), protocol)).toEqual([]));
 	it('the station says it with the marks printed after drying', () => {
 		const dried = printsStation.find(spool([2], [0]), protocol, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
 		expect(dried?.messages.at(-1)).toMatchObject({ id: 'wetDry.tooFew', params: { better: 1, pairs: 1 } });

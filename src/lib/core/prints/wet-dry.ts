@@ -1,5 +1,5 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, SpoolEvidence } from '../evidence';
+import type { Attempt, Protocol, SpoolEvidence } from '../evidence';
 import type { Message } from '../finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
@@ -17,13 +17,13 @@ const ASKED = MARKS.filter((m) => m.def.onSheet === true);
  * Prints of one piece from one spool before and after drying, as pairs: the last one before with the first one after, and so on
  * outwards, so that neighbours in time stand together. A pair needs its mark on both sides; pieces are never mixed.
  * Source: sign test (Conover); the pairing is a house rule.
- * @example wetAndDry(evidence).find((w) => w.quantity === 'strings')?.says // 'tooFew'
+ * @example wetAndDry(evidence, protocol).find((w) => w.quantity === 'strings')?.says // 'tooFew'
  */
-export function wetAndDry(evidence: SpoolEvidence): WetDry[] {
+export function wetAndDry(evidence: SpoolEvidence, protocol: Pick<Protocol, 'scorerEffects'>): WetDry[] {
 	const pieces = [...new Set(evidence.attempts.map((a) => a.pieceId))];
 	return ASKED.flatMap((mark) => {
 		const { def } = mark;
-		const pairs = pieces.flatMap((pieceId) => pairsOf(evidence, pieceId, mark));
+		const pairs = pieces.flatMap((pieceId) => pairsOf(evidence, protocol, pieceId, mark));
 		if (pairs.length === 0) return [];
 		const verdict = judgePairs(
 			pairs.map(({ wet, dry }) => [wet, dry] as const),
@@ -42,9 +42,9 @@ export function wetDryMessage(compared: WetDry): Message {
 	return { id: `wetDry.${says}`, params: { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 } };
 }
 
-function pairsOf(evidence: SpoolEvidence, pieceId: string, mark: MarkDef): WetDryPair[] {
+function pairsOf(evidence: SpoolEvidence, protocol: Pick<Protocol, 'scorerEffects'>, pieceId: string, mark: MarkDef): WetDryPair[] {
 	const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
-	const values = new Map(printValues({ evidence, attempts }, mark).map((v) => [v.attemptId, v.value]));
+	const values = new Map(printValues({ evidence, attempts, protocol }, mark).map((v) => [v.attemptId, v.value]));
 	const valuesOf = (of: readonly Attempt[]) => of.flatMap((a) => values.get(a.id) ?? []);
 	const dried = (a: Attempt) => conditionAt(evidence.events, a.at).kind === 'dried';
 	const wet = valuesOf(attempts.filter((a) => !dried(a))).reverse();

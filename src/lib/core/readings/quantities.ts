@@ -20,6 +20,12 @@ export const BED_WORDS = ['tears', 'lifts', 'holds', 'releases'] as const;
 /** How supports came off, best first. */
 export const SUPPORT_WORDS = ['clean', 'marks', 'hard', 'fused'] as const;
 
+/** How a strand went into the feeder: by itself, with a push, only with force, not at all. */
+export const LOAD_WORDS = ['glides', 'pushed', 'forced', 'refused'] as const;
+
+/** What a photograph is good for, as the program that measures it says. */
+export const PHOTO_WORDS = ['clear', 'doubtful', 'unusable'] as const;
+
 export const SEVERITY_WORDS = ['none', 'faint', 'plain', 'strong'] as const;
 
 /** What can be wrong with a surface, each by its severity. */
@@ -49,9 +55,18 @@ export const READING_QUANTITIES: Record<string, ReadingQuantity> = {
 	tareMass: { station: 'moisture', dimension: 'mass', low: 1, high: 10_000 },
 	overhangLastClean: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
 	overhangFirstFaulty: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
+	overhangAwayLastClean: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
+	overhangAwayFirstFaulty: { station: 'prints', dimension: 'angle', low: 0, high: 90, of: 'attempt' },
 	bridgeLongestClean: { station: 'prints', dimension: 'length', low: 0, high: 500, of: 'attempt' },
 	bridgeFirstFaulty: { station: 'prints', dimension: 'length', low: 0.1, high: 500, of: 'attempt' },
 	strings: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: STRING_WORDS, of: 'attempt' },
+	stringCount: { station: 'prints', dimension: 'count', low: 0, high: 10_000, of: 'attempt' },
+	stringCoverage: { station: 'prints', dimension: 'plain', low: 0, high: 100, of: 'attempt' },
+	photoStrings: { station: 'prints', dimension: 'count', low: 0, high: 10_000, of: 'attempt' },
+	photoQuality: { station: 'prints', dimension: 'plain', low: 0, high: 2, words: PHOTO_WORDS, of: 'attempt' },
+	cleanFrom: { station: 'prints', dimension: 'temperature', low: 20, high: 500, of: 'attempt' },
+	cleanTo: { station: 'prints', dimension: 'temperature', low: 20, high: 500, of: 'attempt' },
+	loadEffort: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: LOAD_WORDS, of: 'attempt' },
 	bridgeSag: { station: 'prints', dimension: 'length', low: 0, high: 100, of: 'attempt' },
 	cornerLift: { station: 'prints', dimension: 'length', low: 0, high: 50, of: 'attempt' },
 	smallestText: { station: 'prints', dimension: 'length', low: 0.1, high: 50, of: 'attempt' },

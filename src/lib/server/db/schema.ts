@@ -285,6 +285,7 @@ export const protocol = mysqlTable(
 		claimRule: word(16).notNull().default('share'),
 		failureRule: word(16).notNull().default('filament'),
 		takeOutPrinter: boolean().notNull().default(false),
+		takeOutLeniency: boolean().notNull().default(false),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]
@@ -348,6 +349,10 @@ export const attempt = mysqlTable(
 		settingsPolicy: word(16),
 		gramsG: number(),
 		minutes: number(),
+		/** SHA-256 of the sliced file, hexadecimal: whether two prints are of the same one. */
+		fileHash: varchar({ length: 64 }),
+		/** What was changed while it printed, in the tester's words. */
+		midPrint: longText(),
 		...created()
 	},
 	(t) => [index('attempt_spool').on(t.spoolId, t.at)]
@@ -400,10 +405,25 @@ export const reading = mysqlTable(
 		before: word(8),
 		/** Who scored a mark, by the name given at the bench. */
 		scorer: varchar({ length: 60 }),
+		/** For what was measured on a photograph: which, and the four corners that were set on it, in its points. */
+		photoId: uuid(),
+		photoCorners: json<[number, number][]>()(),
 		...created()
 	},
 	(t) => [index('reading_spool').on(t.spoolId, t.station), index('reading_attempt').on(t.attemptId)]
 );
+
+/** One run of the scorer's trainer: what was shown follows from its seed, what was answered stands here. */
+export const trainingRun = mysqlTable('training_run', {
+	id: id(),
+	scorer: varchar({ length: 60 }).notNull(),
+	subject: word(24).notNull(),
+	seed: int().notNull(),
+	answers: json<number[]>()().notNull(),
+	at: moment().notNull(),
+	zone: zone(),
+	...created()
+});
 
 /** Correct, exclude, reinstate, confirm, undo. Points at a record, or at a range of a series. */
 export const amendment = mysqlTable(

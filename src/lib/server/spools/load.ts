@@ -99,7 +99,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		findings: STATIONS.flatMap((s) => s.find(evidence, protocol, now)),
 		notes,
 		parts: await loadParts(db, [spoolId]),
-		wetDry: wetAndDry(evidence),
+		wetDry: wetAndDry(evidence, protocol),
 		amendments: amendments.get(spoolId) ?? [],
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),

@@ -2,6 +2,7 @@ import { nominalDiameter } from '$lib/core/claims/nominal';
 import type { PrinterAbilities, Protocol, SpoolEvidence } from '$lib/core/evidence';
 import { withHouse } from '$lib/core/house/lent-scatter';
 import { printerEffects } from '$lib/core/prints/printer-effect';
+import { scorerEffects } from '$lib/core/prints/scorer-effect';
 import { STATIONS } from '$lib/core/registry';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
@@ -9,8 +10,9 @@ import type { Reader } from '../db/client';
 import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
-type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces' | 'printerEffects'> & {
+type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces' | 'printerEffects' | 'scorerEffects'> & {
 	takeOutPrinter?: boolean;
+	takeOutLeniency?: boolean;
 };
 
 /**
@@ -23,12 +25,17 @@ export async function completeProtocol(
 	spools: readonly SpoolEvidence[],
 	house: SpoolEvidence | null
 ): Promise<Protocol> {
-	const { takeOutPrinter, ...held } = typed;
+	const { takeOutPrinter, takeOutLeniency, ...held } = typed;
 	const compared = markPieces(typed.pieceIds, await loadPieces(db));
+	const leniencies = takeOutLeniency ? scorerEffects(spools) : [];
 	const protocol: Protocol = {
 		...held,
 		markPieces: compared,
-		printerEffects: takeOutPrinter ? printerEffects(spools, { markPieces: compared }, typed.printer?.name ?? null) : [],
+		// Scorers first: what a printer adds is told by marks from which they are out.
+		scorerEffects: leniencies,
+		printerEffects: takeOutPrinter
+			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, typed.printer?.name ?? null)
+			: [],
 		nominalMm: nominalDiameter(spools),
 		specimenKinds: specimenKinds(spools),
 		lent: [],

@@ -22,6 +22,7 @@ type TrialHead = {
 	printerId: string | null;
 	protocolVersion: number;
 	takeOutPrinter: boolean;
+	takeOutLeniency: boolean;
 };
 
 export type TrialWhole = {
@@ -86,7 +87,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			printer: rules.printer ? `${rules.printer.name}, ${rules.printer.nozzle}` : null,
 			printerId: rules.protocol.printerId,
 			protocolVersion: rules.protocol.version,
-			takeOutPrinter: rules.protocol.takeOutPrinter
+			takeOutPrinter: rules.protocol.takeOutPrinter,
+			takeOutLeniency: rules.protocol.takeOutLeniency
 		},
 		protocol: await completeProtocol(
 			db,
@@ -100,6 +102,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				strengthHighN: rules.protocol.strengthHighN,
 				failureRule: rules.protocol.failureRule as Protocol['failureRule'],
 				takeOutPrinter: rules.protocol.takeOutPrinter,
+				takeOutLeniency: rules.protocol.takeOutLeniency,
 				claimRule: rules.protocol.claimRule as Protocol['claimRule'],
 				currency: head.currency,
 				printer: abilitiesOf(printerNow ?? null),

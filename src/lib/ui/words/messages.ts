@@ -2,7 +2,7 @@ import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
-import { quantityName, quantityUnit, shifted } from './quantities';
+import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -31,6 +31,23 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	...DIAMETER_SENTENCES,
 	printerTakenOut: (p) =>
 		`Prints from ${String(p.printer)} are counted as if from ${String(p.against)}: ${shifted(String(p.quantity), Math.abs(Number(p.shift)))} ${quantityUnit(String(p.quantity))} ${Number(p.shift) < 0 ? 'added' : 'taken off'}, its uncertainty included (${plural(Number(p.prints), 'print')} of spools seen on both).`,
+	leniencyTakenOut: (p) =>
+		`Marks of ${text(p, 'scorer')} are counted as if by ${text(p, 'against')}: ${shifted(text(p, 'quantity'), Math.abs(num(p, 'shift')))} ${isInWords(text(p, 'quantity')) ? 'words' : quantityUnit(text(p, 'quantity'))} ${num(p, 'shift') < 0 ? 'added' : 'taken off'} (${plural(num(p, 'scorings'), 'scoring')} of prints both have seen).`,
+	windowShared: (p) =>
+		num(p, 'from') === num(p, 'to')
+			? `Clean at ${upTo(num(p, 'from'), 0)} °C only, floors ${upTo(num(p, 'step'), 0)} K apart.`
+			: `Clean from ${upTo(num(p, 'from'), 0)} to ${upTo(num(p, 'to'), 0)} °C${num(p, 'prints') > 1 ? ` in all ${num(p, 'prints')} prints` : ''}; the middle of it is ${upTo(num(p, 'best'), 0)} °C.`,
+	windowsApart: (p) => `${plural(num(p, 'prints'), 'print')} came out clean at no temperature in common: print once more.`,
+	windowOffLabel: (p) => `The label asks for ${upTo(num(p, 'low'), 0)} to ${upTo(num(p, 'high'), 0)} °C, where no floor was clean in all prints.`,
+	photoDoubtful: (p) =>
+		`${plural(num(p, 'count'), 'photograph')} of ${num(p, 'n')} ${num(p, 'count') === 1 ? 'is' : 'are'} doubtful: retake with a plain dark background and light from the side.`,
+	noFeedRate: () => 'No feed rate noted with a print that finished.',
+	feedRateNone: (p) => `Not even at ${upTo(num(p, 'slowest'), 0)} % did a print finish (${plural(num(p, 'n'), 'attempt')}).`,
+	feedRateOpen: (p) => `It printed at ${upTo(num(p, 'best'), 0)} %; nothing faster was tried, or failed.`,
+	feedRateBetween: (p) => `It printed at ${upTo(num(p, 'best'), 0)} % and failed at ${upTo(num(p, 'high'), 0)} %.`,
+	hardnessStated: (p) =>
+		`Stated hardness ${upTo(num(p, 'value'), 0)}${text(p, 'scale')} (Shore ${text(p, 'scale')}, ${text(p, 'source')}); A and D are not converted into each other.`,
+	notPrintedAtAll: (p) => `It has not printed at all in ${plural(num(p, 'n'), 'attempt')}.`,
 	firstSuccess: (p) => `The first success was attempt ${Number(p.attempt)}.`,
 	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
 	oneReading: () => 'One reading: nothing is known of its scatter.',

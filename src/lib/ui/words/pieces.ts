@@ -59,6 +59,7 @@ const PARAMS: Record<string, string> = {
 	overhangFrom: 'Overhang from',
 	overhangTo: 'Overhang to',
 	overhangStep: 'Overhang step',
+	sides: 'Sides (2: towards and away from the fan)',
 	bridgeFrom: 'Bridge from',
 	bridgeTo: 'Bridge to',
 	bridgeStep: 'Bridge step',
@@ -92,6 +93,7 @@ export function paramFaultWords({ reason, low, high }: ParamFault): string {
 
 export const MARK_WORDS: Record<MarkId, string> = {
 	overhang: 'overhang',
+	overhangAway: 'overhang away from the fan',
 	bridge: 'bridge',
 	strings: 'strings',
 	cornerLift: 'corner lift',

@@ -1,5 +1,5 @@
 import type { ConditionKind, Grade, QuantityDef } from '$lib/core/finding/types';
-import { BED_WORDS, BY_HAND_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '$lib/core/readings/quantities';
+import { BED_WORDS, BY_HAND_WORDS, LOAD_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '$lib/core/readings/quantities';
 import { fixed, percent, upTo } from './numbers';
 
 type QuantityWords = { name: string; under: string; decimals: number; unit: string };
@@ -14,8 +14,15 @@ const WORDS: Record<string, QuantityWords> = {
 	strandFlowRatio: { name: 'Flow ratio', under: 'suggested', decimals: 3, unit: '' },
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
+	overhangAway: { name: 'Overhang away', under: 'from the fan, last clean °', decimals: 0, unit: '°' },
 	bridge: { name: 'Bridge', under: 'longest, mm', decimals: 0, unit: 'mm' },
 	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
+	stringCount: { name: 'Strands counted', under: 'by eye', decimals: 1, unit: '' },
+	stringCoverage: { name: 'String cover', under: 'of the gap, on a photo, %', decimals: 1, unit: '%' },
+	photoStrings: { name: 'Strands on a photo', under: 'across the gap', decimals: 1, unit: '' },
+	temperatureWindow: { name: 'Clean window', under: 'width of clean floors, K', decimals: 0, unit: 'K' },
+	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
+	loadEffort: { name: 'Loading', under: 'in four words', decimals: 1, unit: '' },
 	bridgeSag: { name: 'Bridge sag', under: 'longest bridge, mm', decimals: 1, unit: 'mm' },
 	cornerLift: { name: 'Corner lift', under: 'worst corner, mm', decimals: 1, unit: 'mm' },
 	smallText: { name: 'Small text', under: 'smallest read, mm', decimals: 1, unit: 'mm' },
@@ -61,10 +68,14 @@ const ORDINALS: Record<string, readonly string[]> = {
 	strings: STRING_MARKS,
 	strengthByHand: BY_HAND_WORDS,
 	bedHold: BED_WORDS,
+	loadEffort: LOAD_WORDS,
 	supportRemoval: SUPPORT_WORDS,
 	surface: SEVERITY_WORDS,
 	printOdour: SEVERITY_WORDS
 };
+
+/** Whether a quantity is told in words. */
+export const isInWords = (id: string): boolean => ORDINALS[id] !== undefined;
 
 /** The word of a rank, or null for a quantity that is told in numbers. */
 function rankWord(id: string, rank: number): string | null {

@@ -1,6 +1,9 @@
 /** What each question asks to be looked at. */
 export const QUESTION_WORDS: Record<string, { title: string; about: string }> = {
 	overhang: { title: 'Overhang', about: 'Look at the undersides. Clean: no curl, no loose line, no droop that a nail catches.' },
+	overhangAway: { title: 'Overhang away from the fan', about: 'The side without the F. Clean: no curl, no loose line, no droop that a nail catches.' },
+	stringCount: { title: 'Strands', about: 'How many reach from spike to spike; hairs count.' },
+	temperatureWindow: { title: 'Clean floors', about: 'From the coolest to the hottest floor whose window, nose and strings are clean.' },
 	bridge: { title: 'Bridge', about: 'Clean: no strand hangs loose. A slight even sag is clean.' },
 	bridgeSag: { title: 'Bridge sag', about: 'Of the longest bridge, at its middle, below where it starts.' },
 	strings: { title: 'Strings', about: 'Between the spikes, before anything is wiped off.' },

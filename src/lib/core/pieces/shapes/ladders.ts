@@ -3,6 +3,8 @@ import { deg, ladderFault, mm, of, stepsOf } from '../params';
 import { box, rectangle, type Part } from '../shape';
 import type { PieceKind } from '../types';
 
+type Wedge = Part & { kind: 'prism' };
+
 /** Clear room between two steps. */
 const GAP_MM = 3;
 const RAISED_MM = 0.6;
@@ -22,9 +24,14 @@ function codeOnEnd(code: string, x: number, wall: number, wallHigh: number): Par
 	return letters(code, { ...at, high, raised: RAISED_MM, on: 'wall' });
 }
 
+/** A wedge on the other side of its wall. */
+function acrossTheWall(wedge: Wedge, wall: number): Wedge {
+	return { ...wedge, outline: wedge.outline.map(([x, z]) => [-wall - x, z] as const).reverse() };
+}
+
 /**
  * A wall with a row of wedges whose undersides lean farther and farther out: degrees from the vertical, as steps are named.
- * All have the same length along the slope.
+ * All have the same length along the slope. With two sides the wall carries them on both, one towards the part fan and one away.
  */
 export const overhangLadder: PieceKind = {
 	id: 'overhangLadder',
@@ -34,11 +41,13 @@ export const overhangLadder: PieceKind = {
 		deg('step', 5, 1, 20),
 		mm('slope', 14, 6, 40),
 		mm('width', 9, 5, 30),
-		mm('wall', 7, 4, 15)
+		mm('wall', 7, 4, 15),
+		{ id: 'sides', unit: '', usual: 1, low: 1, high: 2, whole: true, optional: true }
 	],
 	fault: ladderFault,
 	marks: (params) => [
 		{ mark: 'overhang', steps: stepsOf(params) },
+		...(params.sides === 2 ? [{ mark: 'overhangAway' as const, steps: stepsOf(params) }] : []),
 		{ mark: 'surface', steps: null }
 	],
 	shape(params, code) {
@@ -46,7 +55,7 @@ export const overhangLadder: PieceKind = {
 		const [slope, width, wall] = [of(params, 'slope'), of(params, 'width'), of(params, 'wall')];
 		const high = slope * Math.cos((of(params, 'from') * Math.PI) / 180);
 		const long = steps.length * (width + GAP_MM) - GAP_MM;
-		const wedges = steps.map((angle, i): Part => {
+		const wedges = steps.map((angle, i): Wedge => {
 			const [reach, rise] = [slope * Math.sin((angle * Math.PI) / 180), slope * Math.cos((angle * Math.PI) / 180)];
 			// Into the wall by a hair, so that both are one solid.
 			const outline = [
@@ -57,10 +66,14 @@ export const overhangLadder: PieceKind = {
 			] as const;
 			return { kind: 'prism', outline, y: i * (width + GAP_MM), depth: width };
 		});
+		// F stands for the fan: this side is turned towards it.
+		const reach = slope * Math.sin((of(params, 'from') * Math.PI) / 180);
+		const fanLetter = numberOn('F', { x: 0, y: 0, z: slope * Math.cos((of(params, 'from') * Math.PI) / 180), width: reach, depth: width });
 		const names = steps.flatMap((angle, i) =>
 			numberOn(String(angle), { x: -wall, y: i * (width + GAP_MM), z: high, width: wall, depth: width })
 		);
-		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...names, ...codeOnEnd(code, -wall, wall, high)], cut: [] };
+		const other = params.sides === 2 ? [...wedges.map((wedge) => acrossTheWall(wedge, wall)), ...fanLetter] : [];
+		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...other, ...names, ...codeOnEnd(code, -wall, wall, high)], cut: [] };
 	}
 };
 

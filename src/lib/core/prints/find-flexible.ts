@@ -1,0 +1,100 @@
+import { stated } from '../claims/stated';
+import type { Protocol, SpoolEvidence } from '../evidence';
+import { makeFinding } from '../finding/make-finding';
+import type { Finding, Message } from '../finding/types';
+import { contextOf } from './context';
+import { marksOf } from './group';
+import { ordinal } from './ordinal';
+import { outcomes } from './outcomes';
+import { feedRate, loadEffort } from './quantities';
+
+/**
+ * Whether a material is one of the flexible ones, which are a class apart: slow to feed, hard to load.
+ * Source: names of thermoplastic elastomers (ISO 18064), and PEBA as it is sold.
+ * @example isFlexible('TPU') // true
+ */
+export const isFlexible = (material: string): boolean => /^(TP[ACEOSUV]|PEBA)\b/i.test(material.trim());
+
+/**
+ * What is asked of flexibles beside the marks of pieces: the fastest feed rate that still prints, and how the strand loads. Nothing for
+ * other materials, unless somebody noted how they load.
+ * @example findFlexible(evidence, protocol).map((f) => f.quantity) // ['feedRate', 'loadEffort']
+ */
+export function findFlexible(evidence: SpoolEvidence, protocol: Protocol): Finding[] {
+	const flexible = isFlexible(evidence.spool.material);
+	const loading = findLoading(evidence);
+	return [...(flexible ? [findFeedRate(evidence, protocol)] : []), ...(flexible || loading.n > 0 ? [loading] : [])];
+}
+
+/**
+ * Between the fastest print that finished and the slowest above it that failed by the filament's fault. Bounds, for a few prints at a few
+ * rates have no distribution.
+ */
+function findFeedRate(evidence: SpoolEvidence, protocol: Protocol): Finding {
+	const counted = outcomes(evidence.attempts, protocol.failureRule).counted.flatMap((attempt) =>
+		attempt.settings.speedPct === null ? [] : [{ attempt, pct: attempt.settings.speedPct, finished: attempt.outcome === 'finished' }]
+	);
+	const printed = counted.filter((a) => a.finished).map((a) => a.pct);
+	const common = {
+		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
+		context: contextOf(
+			evidence,
+			counted.map((c) => c.attempt)
+		),
+		method: 'feedRateBounds',
+		source: 'between what printed and what failed; house rule',
+		inputs: { used: counted.map((c) => c.attempt.id), excluded: [], revision: evidence.spool.revision }
+	};
+	const hardness = hardnessMessages(evidence);
+	if (printed.length === 0) {
+		const slowest = counted.length === 0 ? null : Math.min(...counted.map((c) => c.pct));
+		const messages: Message[] = slowest === null ? hardness : [{ id: 'feedRateNone', params: { slowest, n: counted.length } }, ...hardness];
+		return makeFinding(feedRate, { ...common, sampling: { kind: 'unknown', reason: { id: 'noFeedRate', params: {} } }, messages });
+	}
+	const best = Math.max(...printed);
+	const failed = counted.filter((c) => !c.finished && c.pct > best).map((c) => c.pct);
+	const high = failed.length ? Math.min(...failed) : null;
+	const top = Math.max(feedRate.scale.high, best);
+	return makeFinding(feedRate, {
+		...common,
+		estimate: best,
+		n: counted.length,
+		interval: { low: best, high: high ?? top, level: null, kind: 'bounds' },
+		sampling: { kind: 'bounds', low: best, high: high ?? top },
+		messages: [high === null ? { id: 'feedRateOpen', params: { best } } : { id: 'feedRateBetween', params: { best, high } }, ...hardness],
+		figure: { kind: 'steps', lastClean: [best], firstFaulty: [high] }
+	});
+}
+
+/** Hardness as it is stated, in its own scale: A and D are different instruments, and one is never turned into the other (ISO 868). */
+function hardnessMessages({ claims }: SpoolEvidence): Message[] {
+	return (['A', 'D'] as const).flatMap((scale) => {
+		const said = stated(claims, `hardness${scale}`);
+		return said ? [{ id: 'hardnessStated', params: { value: said.value, scale, source: said.source } }] : [];
+	});
+}
+
+function findLoading(evidence: SpoolEvidence): Finding {
+	const marks = marksOf({ evidence, attempts: evidence.attempts }, loadEffort.id);
+	const counts = marks.filter((r) => r.status === 'counts');
+	const ranks = counts.map((r) => r.value);
+	const result = ordinal(ranks, loadEffort.words?.length ?? 0);
+	const common = {
+		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
+		context: contextOf(
+			evidence,
+			evidence.attempts.filter((a) => counts.some((r) => r.attemptId === a.id))
+		),
+		method: 'ordinal',
+		source: 'Dirichlet counts, prior 1/2 a word',
+		inputs: {
+			used: counts.map((r) => r.id),
+			excluded: marks.filter((r) => r.status === 'excluded').map((r) => r.id),
+			revision: evidence.spool.revision
+		}
+	};
+	if (result === null)
+		return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: { id: 'noMarks', params: {} } } });
+	const { estimate, interval, sampling } = result;
+	return makeFinding(loadEffort, { ...common, n: ranks.length, estimate, interval, sampling, figure: { kind: 'words', counts: result.counts } });
+}
