@@ -3,7 +3,7 @@ CREATE TABLE IF NOT EXISTS `training_run` (
 	`scorer` varchar(60) NOT NULL,
 	`subject` varchar(24) NOT NULL,
 	`seed` int NOT NULL,
-	`answers` longtext NOT NULL,
+	`pairs` longtext NOT NULL,
 	`at` bigint NOT NULL,
 	`zone` varchar(64) NOT NULL,
 	`created_at` bigint NOT NULL,

@@ -89,6 +89,8 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 		nozzle: '0.4 brass',
 		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null, pressureAdvance: null },
 		gramsG: null,
+		fileHash: null,
+		midPrint: null,
 		setUp: {},
 		status: 'counts',
 		corrected: false,

@@ -157,6 +157,10 @@ export type Attempt = Amended & {
 	setUp: SetUp;
 	/** What it took, as weighed or as the slicer says; null where it was not noted. */
 	gramsG: number | null;
+	/** SHA-256 of the sliced file; null where it was not noted. */
+	fileHash: string | null;
+	/** What was changed while it printed; null for nothing. */
+	midPrint: string | null;
 };
 
 export type OwnMeasure = { id: string; name: string; unit: string; direction: Direction; low: number; high: number };

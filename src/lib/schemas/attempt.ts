@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SET_UP } from '$lib/core/evidence';
-import { BED_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
+import { BED_WORDS, LOAD_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';
 
 export const settings = z.object({
@@ -20,10 +20,16 @@ const setUp = z.partialRecord(z.enum(SET_UP), words(60));
 const marks = z.object({
 	overhangLastClean: typed.optional(),
 	overhangFirstFaulty: typed.optional(),
+	overhangAwayLastClean: typed.optional(),
+	overhangAwayFirstFaulty: typed.optional(),
 	bridgeLongestClean: typed.optional(),
 	bridgeFirstFaulty: typed.optional(),
 	bridgeSag: typed.optional(),
 	strings: z.enum(STRING_WORDS).optional(),
+	stringCount: typed.optional(),
+	cleanFrom: typed.optional(),
+	cleanTo: typed.optional(),
+	loadEffort: z.enum(LOAD_WORDS).optional(),
 	cornerLift: typed.optional(),
 	smallestText: typed.optional(),
 	sizeX: typed.optional(),
@@ -68,6 +74,12 @@ export const attemptBody = z
 		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
 		gramsG: z.number().positive().max(100_000).optional(),
 		minutes: z.number().positive().max(100_000).optional(),
+		fileHash: z
+			.string()
+			.regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256 in hexadecimal' })
+			.optional()
+			.describe('SHA-256 of the sliced file'),
+		midPrint: words(300).optional().describe('what was changed while it printed'),
 		marks: marks.prefault({}),
 		note: words(2000).optional(),
 		at: instant,

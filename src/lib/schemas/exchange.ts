@@ -10,7 +10,7 @@ export const csvImportBody = z.object({
 });
 
 /** Raised when an older program could misread what a newer one writes. */
-export const FORMAT_VERSION = 3;
+export const FORMAT_VERSION = 4;
 
 /** A trial with all its evidence as one document. */
 export const bundle = z.object({

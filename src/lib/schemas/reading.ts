@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';
 
+const pixel = z.number().min(-20_000).max(40_000);
+
 export const readingBody = z.object({
 	id,
 	spoolId: id,
@@ -20,6 +22,10 @@ export const readingBody = z.object({
 		.describe('for a weighing: what lay before it, where the record would infer otherwise'),
 	ownMeasureId: id.optional(),
 	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart'),
+	photo: z
+		.object({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: 'must be four' }) })
+		.optional()
+		.describe('for what was measured on a photograph: which, and the corners of the gap in its points'),
 	roomTemperatureC: z.number().min(-40).max(80).optional(),
 	roomHumidityPct: z.number().min(0).max(100).optional(),
 	takenAt: instant,

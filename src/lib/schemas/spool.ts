@@ -6,6 +6,7 @@ import { benchCode, colourHex, id, instant, requiredWords, typed, words, zone } 
 const claimFields = {
 	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
 	nominalDiameter: typed.optional().describe('nominal diameter of the strand, 1.75 mm if not said'),
+	hardness: typed.optional().describe('of a flexible, as it is stated: 95A or 45D'),
 	labelTolerance: typed.optional().describe('stated diameter tolerance on the label'),
 	listingTolerance: typed.optional().describe('stated diameter tolerance in the listing')
 };
@@ -29,6 +30,7 @@ export const intakeBody = z.object({
 	price: typed.optional(),
 	netMass: typed.optional(),
 	labelNozzle: claimFields.labelNozzle,
+	hardness: claimFields.hardness,
 	maker: words().optional(),
 	filament: words().optional(),
 	benchCode: benchCode.optional(),

@@ -78,7 +78,10 @@
 <svelte:head><title>Workshop · Draught</title></svelte:head>
 <div class="grid max-w-5xl gap-5 p-3 md:grid-cols-2 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold md:col-span-2">Workshop</h1>
-	<div class="md:col-span-2"><FormProblem title={problem} /></div>
+	<div class="md:col-span-2">
+		<FormProblem title={problem} />
+		<p>Scorers are instruments too: <a class="link" href="/workshop/trainer">train the eye</a> on drawings of known grade.</p>
+	</div>
 	<section class="space-y-2" aria-label="Instruments">
 		<h2 class="font-semibold">Calipers and micrometers</h2>
 		<ul class="space-y-1.5">

@@ -1,5 +1,6 @@
 import { SET_UP, type Protocol } from '../evidence';
 import type { Finding, QuantityDef } from '../finding/types';
+import { UNCHANGED } from '../prints/context';
 import { toldApart } from './apart';
 import { letters } from './letters';
 
@@ -47,7 +48,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, protocol
 	};
 }
 
-const AROUND: readonly string[] = SET_UP.filter((name) => name !== 'profile' && name !== 'profileVersion');
+const AROUND: readonly string[] = [...SET_UP.filter((name) => name !== 'profile' && name !== 'profileVersion'), 'midPrint'];
 
 /** Settings that a policy means to be equal. */
 function heldEqual(protocol: Protocol, name: string): boolean {
@@ -59,6 +60,12 @@ function heldEqual(protocol: Protocol, name: string): boolean {
 /** A printer whose shift is taken out stands for the one it is held against. */
 function takenOut(protocol: Protocol, quantity: string, printer: string): string | null {
 	return protocol.printerEffects.find((e) => e.quantity === quantity && e.printer === printer)?.against ?? null;
+}
+
+/** Values of a setting behind a finding. A change while printing that is not on record was not made; other settings may just not be noted. */
+function settingsOf(finding: Finding, name: string): string[] {
+	const values = finding.context.settings.filter((s) => s.name === name).map((s) => String(s.value));
+	return name === 'midPrint' && values.length === 0 && finding.context.pieces.length > 0 ? [UNCHANGED] : values;
 }
 
 type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
@@ -79,7 +86,7 @@ function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol
 			.map((name): Look => ({
 				kind: 'unlikeSettings',
 				detail: name,
-				of: (f) => f.context.settings.filter((s) => s.name === name).map((s) => String(s.value))
+				of: (f) => settingsOf(f, name)
 			}))
 	];
 	return looks.flatMap(({ kind, detail, of }) => {

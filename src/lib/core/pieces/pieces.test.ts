@@ -72,6 +72,19 @@ describe('volumes against hand formulas', () => {
 		expect(bare.volumeMm3 / hand).toBeCloseTo(1, 5);
 		expect(solidOf(engine, whole).volumeMm3).toBeGreaterThan(bare.volumeMm3);
 	});
+	it('overhang ladder with two sides: the wedges stand on both, the wall is the same', () => {
+		const kindOf = kind('overhangLadder');
+		const [one, two] = [1, 2].map((sides) => kindOf.shape({ ...usualParams(kindOf), sides }, ''));
+		if (!one || !two) throw new Error('no ladder');
+		const angles = steps(30, 80, 5);
+		const wedges = angles.reduce((sum, a) => sum + (14 ** 2 * Math.sin(rad(a)) * Math.cos(rad(a)) * 9) / 2, 0);
+		const letter = two.add.slice(one.add.length + angles.length);
+		const bare = { ...two, add: two.add.filter((part) => !letter.includes(part)) };
+		const added = solidOf(engine, bare).volumeMm3 - solidOf(engine, one).volumeMm3;
+		expect(added / wedges).toBeCloseTo(1, 4);
+		expect(kindOf.marks({ ...usualParams(kindOf), sides: 2 }).map((m) => m.mark)).toEqual(['overhang', 'overhangAway', 'surface']);
+		expect(kindOf.marks(usualParams(kindOf)).map((m) => m.mark)).toEqual(['overhang', 'surface']);
+	});
 	it('bridge ladder: wall, pillars and strips', () => {
 		const spans = steps(5, 50, 5);
 		const long = spans.length * 9 - 3;

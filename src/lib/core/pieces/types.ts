@@ -1,7 +1,15 @@
 import type { Shape } from './shape';
 
 /** One size of a piece that can be chosen. An optional one came later: pieces without it are as they were. */
-export type ParamDef = { id: string; unit: 'mm' | 'deg' | 'degC' | ''; usual: number; low: number; high: number; whole?: boolean; optional?: boolean };
+export type ParamDef = {
+	id: string;
+	unit: 'mm' | 'deg' | 'degC' | '';
+	usual: number;
+	low: number;
+	high: number;
+	whole?: boolean;
+	optional?: boolean;
+};
 
 /** Chosen sizes by their id. */
 export type Params = Record<string, number>;

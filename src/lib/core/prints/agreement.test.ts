@@ -34,10 +34,15 @@ describe('scorers', () => {
 			)
 		]);
 		expect(strings?.def.id).toBe('overhang');
-		expect(strings).toMatchObject({ raters: [
+		expect(strings).toMatchObject({
+			raters: [
 				{ scorer: 'Ada', look: 0 },
 				{ scorer: 'Ben', look: 0 }
-			], n: 3, kappa: null, difference: { mean: 5, low: 5, high: 5 } });
+			],
+			n: 3,
+			kappa: null,
+			difference: { mean: 5, low: 5, high: 5 }
+		});
 		expect(overhang).toMatchObject({ n: 3, kappa: { kappa: 1 }, difference: { mean: 0 } });
 	});
 	it('one print has no interval, nobody in particular agrees with nobody', () => {

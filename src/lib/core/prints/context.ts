@@ -3,6 +3,9 @@ import type { Attempt, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext } from '../finding/types';
 
+/** How a print that nobody changed while it ran is named. */
+export const UNCHANGED = 'unchanged';
+
 const distinct = (values: (string | null)[]): string[] => [...new Set(values.filter((v): v is string => v !== null))].sort();
 
 /**
@@ -16,13 +19,19 @@ export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[])
 		...EMPTY_CONTEXT,
 		printers: distinct(attempts.map((a) => a.printer)),
 		nozzles: distinct(attempts.map((a) => a.nozzle)),
-		settings: settingsOf(attempts),
+		settings: [...settingsOf(attempts), ...changesOf(attempts)],
 		conditions: [...new Set(attempts.map((a) => conditionAt(evidence.events, a.at).kind))],
 		pieces: distinct(attempts.map((a) => pieceName(evidence, a.pieceId))),
 		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
 		from: times.length ? Math.min(...times) : null,
 		to: times.length ? Math.max(...times) : null
 	};
+}
+
+/** Changes while it printed; of prints that were left alone nothing is said unless others were not. */
+function changesOf(attempts: readonly Attempt[]): FindingContext['settings'] {
+	if (attempts.every((a) => a.midPrint === null)) return [];
+	return distinct(attempts.map((a) => a.midPrint ?? UNCHANGED)).map((value) => ({ name: 'midPrint', value }));
 }
 
 function settingsOf(attempts: readonly Attempt[]): FindingContext['settings'] {

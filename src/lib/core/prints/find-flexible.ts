@@ -93,8 +93,14 @@ function findLoading(evidence: SpoolEvidence): Finding {
 			revision: evidence.spool.revision
 		}
 	};
-	if (result === null)
-		return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: { id: 'noMarks', params: {} } } });
+	if (result === null) return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: { id: 'noMarks', params: {} } } });
 	const { estimate, interval, sampling } = result;
-	return makeFinding(loadEffort, { ...common, n: ranks.length, estimate, interval, sampling, figure: { kind: 'words', counts: result.counts } });
+	return makeFinding(loadEffort, {
+		...common,
+		n: ranks.length,
+		estimate,
+		interval,
+		sampling,
+		figure: { kind: 'words', counts: result.counts }
+	});
 }

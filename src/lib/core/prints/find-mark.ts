@@ -3,6 +3,7 @@ import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
+import { PHOTO_WORDS } from '../readings/quantities';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { contextOf } from './context';
 import { combineUncertainties } from '../stats/combined-uncertainty';
@@ -194,6 +195,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	const common = { ...commonOf(group, mark, [mark.reading], values.length), method: 'mean', source: 'ISO 2602' };
 	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	const lent = over.n === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
+	const doubtful = mark.asked === 'photo' ? doubtfulPhotos(group, over.n) : [];
 	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
 	const out = takenOut(group, mark);
 	const scale = group.piece?.params?.[mark.against ?? ''];
@@ -208,17 +210,26 @@ function findMeasure(group: Group, mark: Measure): Finding {
 			...known,
 			interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
 			sampling: { kind: 't', mean: over.mean, standardError: standardUncertainty, df: df !== null && Number.isFinite(df) ? df : null },
-			messages: out.messages
+			messages: [...doubtful, ...out.messages]
 		});
 	}
-	if (lent) return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent), ...out.messages] });
+	if (lent)
+		return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent), ...doubtful, ...out.messages] });
 	// One print: what a difference that matters could hide, and no interval.
 	const half = mark.def.differenceThatMatters;
 	return makeFinding(mark.def, {
 		...known,
-		messages: [oneOnly(null), ...out.messages],
+		messages: [oneOnly(null), ...doubtful, ...out.messages],
 		sampling: { kind: 'bounds', low: over.mean - half - 2 * shiftSe, high: over.mean + half + 2 * shiftSe }
 	});
+}
+
+/** Said where a photograph was not good enough to be sure of. */
+function doubtfulPhotos(group: Group, n: number): Message[] {
+	const doubtful = PHOTO_WORDS.indexOf('doubtful');
+	const said = marksOf(group, 'photoQuality').filter((r) => r.status === 'counts' && r.value === doubtful);
+	const count = new Set(said.map((r) => r.attemptId)).size;
+	return count === 0 ? [] : [{ id: 'photoDoubtful', params: { count, n } }];
 }
 
 /** One mark with the scatter that the house spool lends, clipped to what can be. */

@@ -32,9 +32,7 @@ export function questionsOf(piece: Piece, alsoAsked: readonly string[] = []): Qu
 				? [{ kind: 'ladder', id, lastClean: mark.lastClean, firstFaulty: mark.firstFaulty, steps: carried.steps, unit }]
 				: [];
 		if (mark.kind === 'window')
-			return carried.steps
-				? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }]
-				: [];
+			return carried.steps ? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }] : [];
 		if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
 		const [reading] = mark.readings;
 		const words = READING_QUANTITIES[reading ?? '']?.words ?? [];

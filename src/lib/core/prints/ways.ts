@@ -1,6 +1,7 @@
 import { conditionAt } from '../conditions/condition-at';
 import { SET_UP, type Attempt, type FailureRule, type Protocol, type SpoolEvidence } from '../evidence';
 import type { QuantityDef } from '../finding/types';
+import { UNCHANGED } from './context';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { printValues } from './print-values';
@@ -31,6 +32,8 @@ function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, stri
 		condition: conditionAt(evidence.events, attempt.at).kind,
 		...(attempt.printer === null ? {} : { printer: attempt.printer }),
 		...(attempt.nozzle === null ? {} : { nozzle: attempt.nozzle }),
+		...(attempt.fileHash === null ? {} : { slicedFile: attempt.fileHash.slice(0, 8) }),
+		midPrint: attempt.midPrint ?? UNCHANGED,
 		...Object.fromEntries(settings),
 		...Object.fromEntries(SET_UP.flatMap((name) => (attempt.setUp[name] ? [[name, attempt.setUp[name]]] : [])))
 	};

@@ -61,7 +61,7 @@ export const READING_QUANTITIES: Record<string, ReadingQuantity> = {
 	bridgeFirstFaulty: { station: 'prints', dimension: 'length', low: 0.1, high: 500, of: 'attempt' },
 	strings: { station: 'prints', dimension: 'plain', low: 0, high: 3, words: STRING_WORDS, of: 'attempt' },
 	stringCount: { station: 'prints', dimension: 'count', low: 0, high: 10_000, of: 'attempt' },
-	stringCoverage: { station: 'prints', dimension: 'plain', low: 0, high: 100, of: 'attempt' },
+	stringCoverage: { station: 'prints', dimension: 'share', low: 0, high: 100, of: 'attempt' },
 	photoStrings: { station: 'prints', dimension: 'count', low: 0, high: 10_000, of: 'attempt' },
 	photoQuality: { station: 'prints', dimension: 'plain', low: 0, high: 2, words: PHOTO_WORDS, of: 'attempt' },
 	cleanFrom: { station: 'prints', dimension: 'temperature', low: 20, high: 500, of: 'attempt' },

@@ -62,8 +62,7 @@ function tiedTo(values: readonly LevelValue[], against: string): Set<string> {
 	const tied = new Set([against]);
 	for (let before = 0; before !== tied.size;) {
 		before = tied.size;
-		for (const of of group(values, (v) => v.within).values())
-			if (of.some((v) => tied.has(v.level))) for (const v of of) tied.add(v.level);
+		for (const of of group(values, (v) => v.within).values()) if (of.some((v) => tied.has(v.level))) for (const v of of) tied.add(v.level);
 	}
 	return tied;
 }

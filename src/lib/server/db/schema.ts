@@ -413,13 +413,13 @@ export const reading = mysqlTable(
 	(t) => [index('reading_spool').on(t.spoolId, t.station), index('reading_attempt').on(t.attemptId)]
 );
 
-/** One run of the scorer's trainer: what was shown follows from its seed, what was answered stands here. */
+/** One run of the scorer's trainer: for each drawing its known grade and what was answered. */
 export const trainingRun = mysqlTable('training_run', {
 	id: id(),
 	scorer: varchar({ length: 60 }).notNull(),
 	subject: word(24).notNull(),
 	seed: int().notNull(),
-	answers: json<number[]>()().notNull(),
+	pairs: json<[grade: number, answer: number][]>()().notNull(),
 	at: moment().notNull(),
 	zone: zone(),
 	...created()

@@ -298,7 +298,64 @@ export const DEMO_TRIAL = {
 	question: 'Which filament should Hexley Hill keep buying for brackets, knobs and dew-shield clips?'
 };
 
-export const DEMO_SECOND_TRIAL = {
+export const DEMO_KNOBS_TRIAL = {
 	name: 'Is Gable worth it for knobs?',
 	question: 'One dearer reel against what we always buy: do the focuser knobs come out better?'
 };
+
+export const DEMO_SOFT_TRIAL = {
+	name: 'Soft feet for the pier',
+	question: 'Which flexible prints without watching it, and how fast?'
+};
+
+/** Two flexibles with the feed rates they were tried at. */
+export const DEMO_SOFT_FEET: {
+	maker: string;
+	filament: string;
+	material: string;
+	colourName: string;
+	colourHex: string;
+	price: string;
+	netMass: string;
+	labelNozzle: string;
+	hardness: string;
+	obtained: 'bought';
+	loads: 'glides' | 'pushed' | 'forced';
+	feeds: [speedPct: number, outcome: 'finished' | 'failed'][];
+}[] = [
+	{
+		maker: 'Skerry Works',
+		filament: 'Kelp',
+		material: 'TPU',
+		colourName: 'wrack',
+		colourHex: '#5b6a3c',
+		price: '31.00',
+		netMass: '750 g',
+		labelNozzle: '215-235',
+		hardness: '95A',
+		obtained: 'bought',
+		loads: 'glides',
+		feeds: [
+			[50, 'finished'],
+			[80, 'finished'],
+			[100, 'failed']
+		]
+	},
+	{
+		maker: 'Fennick Strand',
+		filament: 'Give',
+		material: 'TPU',
+		colourName: 'soot',
+		colourHex: '#2b2b2e',
+		price: '27.50',
+		netMass: '500 g',
+		labelNozzle: '220-230',
+		hardness: '45D',
+		obtained: 'bought',
+		loads: 'pushed',
+		feeds: [
+			[60, 'failed'],
+			[40, 'finished']
+		]
+	}
+];

@@ -1,86 +1,43 @@
 import { v7 } from 'uuid';
-import { randomNormal } from 'd3-random';
-import { FAILURE_WORDS, STRING_WORDS } from '$lib/core/readings/quantities';
+import { STRING_WORDS } from '$lib/core/readings/quantities';
 import { overhangLadder } from '$lib/core/pieces/shapes/ladders';
 import { measuringBlock } from '$lib/core/pieces/shapes/plain';
 import { usualParams } from '$lib/core/pieces/usual';
 import { pieceBody } from '$lib/schemas/piece';
 import { postPiece } from '../pieces/post';
 import { studyPlan } from '$lib/core/diameter/study-plan';
-import { randomSource, type RandomSource } from '$lib/core/random/source';
 import { gaugeStudyBody, amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
-import { read } from '$lib/schemas/read';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody } from '$lib/schemas/spool';
-import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
+import { dryingRunBody } from '$lib/schemas/drying';
 import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
-import { specimenBody } from '$lib/schemas/strength';
-import { criteriaBody, ownMeasureBody, protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
-import { partBody, partStateBody } from '$lib/schemas/use-log';
+import { criteriaBody, ownMeasureBody, protocolBody, trialBody } from '$lib/schemas/trial';
 import { HANDBOOK } from '$lib/core/handbook/defaults';
 import { presetCriteria } from '$lib/core/pick/presets';
 import { postAmendment } from '../amendments/post';
 import type { Database } from '../db/client';
 import { trial } from '../db/schema';
-import { postDryer, postDryingEnd, postDryingRun } from '../drying/post';
+import { postDryingRun } from '../drying/post';
 import { postHandbook } from '../handbook/handbook';
 import { takeIn } from '../intake/take-in';
 import { postNote } from '../notes/post';
 import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
-import { postSpecimen } from '../strength/post-specimen';
 import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../trials/post';
-import { postPart, postPartState } from '../use-log/use-log';
-import { postVerdict } from '../verdicts/post';
 import { lineGaugeFile } from '$lib/standins/line-gauge';
 import { announceLog, endLog, putSlice } from '../diameter/arrive';
 import { postInstrumentCheck } from '../workshop/checks';
 import { postGaugeStudy } from '../workshop/studies';
 import { postInstrument, postPrinter } from '../workshop/workshop';
-import { DEMO_SECOND_TRIAL, DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
-
-const SEED = 1847;
-const START = Date.parse('2026-10-10T09:00:00Z');
-const MINUTE = 60_000;
-const DAY = 24 * 60 * MINUTE;
-const zone = 'Europe/Vienna';
-
-/** Everything goes through the same doors as a tester's own entries; only the clock is ours. */
-class DemoBench {
-	#at = START;
-	readonly source: RandomSource = randomSource(SEED);
-
-	constructor(readonly db: Database) {}
-
-	/** The bench clock, a little later each time it is asked. */
-	tick(minutes: number): { at: string; zone: string } {
-		this.#at += minutes * MINUTE;
-		return { at: new Date(this.#at).toISOString(), zone };
-	}
-	jumpTo(day: number): void {
-		this.#at = Math.max(this.#at, START + day * DAY);
-	}
-	get now(): number {
-		return this.#at;
-	}
-	normal(mean: number, sd: number): number {
-		return randomNormal.source(this.source)(mean, sd)();
-	}
-	/** Index drawn by its chances. */
-	choose(chances: readonly number[]): number {
-		let left = this.source();
-		const at = chances.findIndex((c) => (left -= c) < 0);
-		return at < 0 ? chances.length - 1 : at;
-	}
-}
-
-function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown) {
-	const parsed = read(schema, input);
-	if (!parsed.ok) throw new Error(`the demo is not right: ${JSON.stringify(parsed.errors)}`);
-	return parsed.value;
-}
+import { DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
+import { checked, DemoBench, MINUTE, zone } from './demo-bench';
+import { loadHooks } from './hooks';
+import { judgeKnobs } from './knobs';
+import { useParts } from './parts';
+import { feedSoftFeet } from './soft-feet';
+import { weighAndDry } from './water';
 
 /**
  * Fills an empty database with the demo observatory. Deterministic: the same readings every time.
@@ -168,22 +125,8 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	await logStrand(bench, at(5));
 	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
-	const second = v7();
-	bench.jumpTo(24);
-	await postTrial(db, checked(trialBody, { id: second, ...DEMO_SECOND_TRIAL, preset: 'fineLooks', spoolIds: [at(3)] }), START - DAY);
-	await postVerdict(
-		db,
-		checked(verdictBody, {
-			id: v7(),
-			trialId: second,
-			spoolId: at(3),
-			kind: 'buyFor',
-			buyFor: 'focuser knobs',
-			note: 'Cleaner overhangs than the house spool, but not for clips at that price.',
-			...bench.tick(5)
-		}),
-		bench.now
-	);
+	await judgeKnobs(bench, at(0), at(3), printers);
+	await feedSoftFeet(bench, printers);
 	return true;
 }
 
@@ -384,113 +327,6 @@ const OWN_PETG = {
 	...(({ edited: _, ...figures }) => figures)(HANDBOOK.find((m) => m.material === 'PETG') ?? (HANDBOOK[0] as (typeof HANDBOOK)[number])),
 	softeningC: { low: 72, high: 76, source: 'own test: strip over a warm plate, three tries' }
 };
-
-const WEIGHING_DAY = 19;
-const LOADS = {
-	petg: { setPoint: '62 C', duration: '5 h' },
-	asa: { setPoint: '70 C', duration: '5 h' },
-	pla: { setPoint: '45 C', duration: '4 h' }
-} as const;
-
-/** Weighed, dried in three loads, weighed again, then left in the air and weighed now and then. */
-async function weighAndDry(bench: DemoBench, ids: string[], scale: string): Promise<string> {
-	const { db } = bench;
-	const dryer = v7();
-	await postDryer(db, checked(dryerBody, { id: dryer, name: 'Tall box', setPointLow: '40 C', setPointHigh: '70 C' }), bench.now);
-	const watered = DEMO_SPOOLS.flatMap((spool, i) => (spool.water ? [{ spool, water: spool.water, id: ids[i] as string }] : []));
-	const grossOf = ({ spool, water }: (typeof watered)[number]) =>
-		water.tareG + (spool.netMass === '1 kg' ? 1003 : 750) - 14.2 * (spool.done.prints + spool.done.dried);
-	const weigh = async (one: (typeof watered)[number], waterG: number) => {
-		const typed = `${(grossOf(one) + waterG + bench.normal(0, 0.04)).toFixed(1)} g`;
-		const body = { id: v7(), spoolId: one.id, quantity: 'grossMass', typed, instrumentId: scale, takenAt: bench.tick(2).at, zone };
-		await postReading(db, checked(readingBody, body), bench.now);
-	};
-	bench.jumpTo(WEIGHING_DAY);
-	for (const one of watered) await weigh(one, 0);
-	for (const [load, { setPoint, duration }] of Object.entries(LOADS)) {
-		const members = watered.filter((one) => one.water.load === load);
-		const runId = v7();
-		const spoolIds = members.map((one) => one.id);
-		await postDryingRun(
-			db,
-			checked(dryingRunBody, { id: runId, dryerId: dryer, spoolIds, setPoint, duration, ...bench.tick(10) }),
-			bench.now
-		);
-		await postDryingEnd(db, checked(dryingEndBody, { id: v7(), runId, outcome: 'done', ...bench.tick(305) }), bench.now);
-		for (const one of members) await weigh(one, -one.water.lostG);
-	}
-	for (const day of [22, 29, 38]) {
-		bench.jumpTo(day);
-		for (const one of watered) {
-			const up = one.water.uptakeG.find(([at]) => at === day);
-			if (up) await weigh(one, up[1] - one.water.lostG);
-		}
-	}
-	for (const { water, id } of watered.filter((one) => one.water.tareKnown)) {
-		const body = {
-			id: v7(),
-			spoolId: id,
-			quantity: 'tareMass',
-			typed: `${water.tareG} g`,
-			instrumentId: scale,
-			takenAt: bench.tick(1).at,
-			zone
-		};
-		await postReading(db, checked(readingBody, body), bench.now);
-	}
-	return dryer;
-}
-
-const FIRST_LB = 10;
-const STEP_LB = 2.5;
-const MOST_LB = 32.5;
-const LB_N = 4.4482216;
-const BUCKET = '0.42 kg';
-
-/** Hooks over a beam with a bucket, two and a half pounds at a time until they drop or the weights run out. */
-async function loadHooks(bench: DemoBench, spool: DemoSpool, spoolId: string): Promise<void> {
-	const { db } = bench;
-	const [mean, sd] = spool.truth.hookN ?? [0, 0];
-	for (let i = 0; i < (spool.done.hooks ?? 0); i++) {
-		const specimenId = v7();
-		const specimen = { id: specimenId, spoolId, shape: 'dew-shield hook', orientation: 'upright', method: 'steps', ...bench.tick(2) };
-		await postSpecimen(db, checked(specimenBody, specimen), bench.now);
-		const say = async (quantity: string, typed: string) =>
-			await postReading(
-				db,
-				checked(readingBody, { id: v7(), spoolId, specimenId, quantity, typed, takenAt: bench.tick(0.5).at, zone }),
-				bench.now
-			);
-		await say('bucketMass', BUCKET);
-		const breaksAtLb = (bench.normal(mean, sd) - 0.42 * 9.80665) / LB_N;
-		let lb = FIRST_LB;
-		while (lb < breaksAtLb && lb <= MOST_LB) {
-			await say('loadHeld', `${lb} lb`);
-			lb += STEP_LB;
-		}
-		if (lb > MOST_LB) continue;
-		await say('loadBroke', `${lb} lb`);
-		const stiff = spool.material === 'PLA';
-		await say('failure', FAILURE_WORDS[stiff ? 3 : bench.source() < 0.7 ? 2 : 1] ?? 'layers');
-	}
-}
-
-/** Two parts in use: one has held a winter, one has crept. */
-async function useParts(bench: DemoBench, house: string, pla: string): Promise<void> {
-	const { db } = bench;
-	const [clip, knob] = [v7(), v7()];
-	bench.jumpTo(25);
-	await postPart(
-		db,
-		checked(partBody, { id: clip, spoolId: house, name: 'Dew-shield clip', place: 'east dome', ...bench.tick(5) }),
-		bench.now
-	);
-	await postPart(db, checked(partBody, { id: knob, spoolId: pla, name: 'Window stay', place: 'sunny sill', ...bench.tick(5) }), bench.now);
-	bench.jumpTo(39);
-	await postPartState(db, checked(partStateBody, { id: v7(), partId: clip, state: 'holds', ...bench.tick(5) }), bench.now);
-	const crept = { id: v7(), partId: knob, state: 'crept', note: 'Sagged after one warm afternoon.', ...bench.tick(5) };
-	await postPartState(db, checked(partStateBody, crept), bench.now);
-}
 
 /** A load that went in an hour and a half ago. */
 async function startRunningDryer(bench: DemoBench, dryerId: string, spoolIds: string[], now: number): Promise<void> {

@@ -128,6 +128,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 							nozzle: p?.nozzle ?? null,
 							settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
 							gramsG: a.gramsG,
+							fileHash: a.fileHash,
+							midPrint: a.midPrint,
 							setUp: a.setUp ?? {}
 						},
 						amended

@@ -1,6 +1,7 @@
 import { eq, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
+import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
 import { FAILURE_CAUSES } from '$lib/core/evidence';
 import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { ODDITIES } from '$lib/core/intake/station';
@@ -110,6 +111,13 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.gaugeStudy,
 		about: 'places read by several raters several times',
 		refs: { instrumentId: 'instruments' }
+	},
+	{
+		name: 'trainings',
+		table: db.trainingRun,
+		about: 'runs of the scorer’s trainer: known grade and answer of each drawing',
+		refs: {},
+		rules: { subject: word(...TRAINER_SUBJECTS), pairs: z.array(z.tuple([z.int().min(0).max(9), z.int().min(0).max(9)])).max(100) }
 	},
 	{ name: 'printers', table: db.printer, about: 'printers with their nozzle', refs: {} },
 	{ name: 'dryers', table: db.dryer, about: 'dryers', refs: {} },

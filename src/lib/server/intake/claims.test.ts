@@ -18,6 +18,19 @@ describe('stated figures as typed', () => {
 	it.each(['±0.02 mm', '+/-0.02', '0,02', '20 um'])('a tolerance "%s" is 0.02 mm', (labelTolerance) => {
 		expect(values({ labelTolerance })[0]?.[2]).toBeCloseTo(0.02, 12);
 	});
+	it.each([
+		['95A', 'hardnessA', 95],
+		['45 d', 'hardnessD', 45],
+		['Shore 82A', 'hardnessA', 82],
+		['98,5 Shore A', 'hardnessA', 98.5]
+	])('a hardness "%s" keeps its scale', (hardness, quantity, value) => {
+		expect(values({ hardness })).toEqual([[quantity, 'label', value]]);
+	});
+	it('a hardness without its scale, or beyond it, is refused', () => {
+		expect(codes({ hardness: '95' })).toEqual(['hardness notANumber']);
+		expect(codes({ hardness: '95C' })).toEqual(['hardness notANumber']);
+		expect(codes({ hardness: '950A' })).toEqual(['hardness outOfRange']);
+	});
 	it('says at which field it does not understand', () => {
 		expect(codes({ labelNozzle: 'warm', labelTolerance: 'tight', listingTolerance: '20' })).toEqual([
 			'labelTolerance notANumber',

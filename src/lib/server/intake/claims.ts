@@ -6,7 +6,13 @@ import type { claim } from '../db/schema';
 import { refusedReading } from '../readings/words';
 
 export type ClaimRow = typeof claim.$inferInsert;
-export type ClaimTexts = { labelNozzle?: string; nominalDiameter?: string; labelTolerance?: string; listingTolerance?: string };
+export type ClaimTexts = {
+	labelNozzle?: string;
+	hardness?: string;
+	nominalDiameter?: string;
+	labelTolerance?: string;
+	listingTolerance?: string;
+};
 
 /** Believable limits of stated figures, in canonical units. */
 const NOZZLE_C = { low: 120, high: 500 };
@@ -64,6 +70,15 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 			keep('nozzleLowC', 'label', texts.labelNozzle, Math.min(...values), unit);
 			keep('nozzleHighC', 'label', texts.labelNozzle, Math.max(...values), unit);
 		}
+	}
+	if (texts.hardness) {
+		// A and D are two instruments (ISO 868): the letter is part of the figure, and neither is turned into the other.
+		const [, number, scale] = /^(?:shore\s*)?(\d{1,3}(?:[.,]\d)?)\s*(?:shore\s*)?([ad])$/i.exec(texts.hardness.trim()) ?? [];
+		const value = Number(number?.replace(',', '.'));
+		if (scale === undefined)
+			errors.push({ path: 'hardness', code: 'notANumber', message: 'is not a hardness with its scale, such as 95A or 45D' });
+		else if (value < 1 || value > 100) errors.push({ path: 'hardness', code: 'outOfRange', message: 'must be 1 to 100' });
+		else keep(`hardness${scale.toUpperCase()}`, 'label', texts.hardness, value, scale.toUpperCase());
 	}
 	return { rows, errors };
 }

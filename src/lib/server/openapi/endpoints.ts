@@ -4,6 +4,7 @@ import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
 import { spoolFindings, trialFindings } from '$lib/schemas/finding';
+import { trainingBody } from '$lib/schemas/training';
 import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { pieceBody } from '$lib/schemas/piece';
@@ -77,6 +78,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),
 	post('instrument-checks', instrumentCheckBody, 'hold an instrument against something of known size'),
+	post('trainings', trainingBody, 'keep a run of the scorer’s trainer: drawings of known grade with the answers'),
 	post('gauge-studies', gaugeStudyBody, 'keep a gauge study: places read by several raters several times'),
 	post('logs', logBody, 'announce a gauge’s log; its slices follow'),
 	put('logs/{id}/slices/{k}', 'one slice of at most a megabyte of the file, counted from 0'),

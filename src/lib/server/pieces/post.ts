@@ -32,7 +32,11 @@ async function makeOf(body: z.output<typeof pieceBody>): Promise<Pick<typeof pie
 	if (body.kind === undefined || body.params === undefined) return { marks: body.marks ?? [] };
 	const kind = pieceKind(body.kind);
 	if (!kind) throw refuseField('kind', 'unknownWord', 'there is no such piece');
-	const params = Object.fromEntries(kind.params.map(({ id }) => [id, body.params?.[id] ?? NaN]));
+	const given = body.params;
+	// What is missing is told by its name; an optional size may be.
+	const params = Object.fromEntries(
+		kind.params.flatMap(({ id, optional }) => (optional && given[id] === undefined ? [] : [[id, given[id] ?? NaN]]))
+	);
 	const faults = paramFaults(kind, params);
 	if (faults.length > 0) throw refuse(faults.map(errorOf));
 	const { volumeMm3 } = solidOf(await geometryEngine(), kind.shape(params, ''));

@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
+import { MARKS } from '$lib/core/prints/marks';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AttemptBody, Marks } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -47,6 +48,8 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 		settingsPolicy: body.settingsPolicy,
 		gramsG: body.gramsG,
 		minutes: body.minutes,
+		fileHash: body.fileHash,
+		midPrint: body.midPrint || null,
 		createdAt: now
 	});
 	if (marks.length > 0)
@@ -144,11 +147,8 @@ function readMarks(marks: Marks) {
 		}
 		return [{ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution }];
 	});
-	for (const [clean, faulty] of [
-		['overhangLastClean', 'overhangFirstFaulty'],
-		['bridgeLongestClean', 'bridgeFirstFaulty']
-	] as const) {
-		const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
+	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
+	for (const [clean, faulty] of LADDERS) {
 		const c = of(clean);
 		const f = of(faulty);
 		if (c === undefined && f !== undefined)
@@ -156,6 +156,12 @@ function readMarks(marks: Marks) {
 		if (c !== undefined && f !== undefined && f <= c)
 			errors.push({ path: `marks.${faulty}`, code: 'order', message: `must lie beyond the last clean one (${c})` });
 	}
+	const [from, to] = [of('cleanFrom'), of('cleanTo')];
+	if (from !== undefined && to !== undefined && to < from)
+		errors.push({ path: 'marks.cleanTo', code: 'order', message: `must not lie below the coolest clean floor (${from})` });
 	if (errors.length > 0) throw refuse(errors);
 	return rows;
 }
+
+/** Last clean and first faulty step of every ladder. */
+const LADDERS = MARKS.flatMap((m) => (m.kind === 'ladder' ? [[m.lastClean, m.firstFaulty] as const] : []));

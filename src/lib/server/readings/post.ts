@@ -3,7 +3,7 @@ import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
-import { attempt, instrument, instrumentCheck, ownMeasure, reading, specimen, spool } from '../db/schema';
+import { attempt, instrument, instrumentCheck, ownMeasure, photo, reading, specimen, spool } from '../db/schema';
 import { Problem, refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -49,6 +49,8 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		before: body.before,
 		ownMeasureId: body.ownMeasureId,
 		scorer: body.scorer || null,
+		photoId: body.photo?.id,
+		photoCorners: body.photo?.corners,
 		createdAt: now
 	};
 	await tx.insert(reading).values(row);
@@ -107,6 +109,13 @@ async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void
 		if (!known) throw refuseField('specimenId', 'unknownId', 'this spool has no such specimen');
 	} else if (READING_QUANTITIES[body.quantity]?.of === 'specimen')
 		throw refuseField('specimenId', 'missing', 'a load belongs to a specimen');
+	if (body.photo) {
+		const [known] = await tx
+			.select({ id: photo.id })
+			.from(photo)
+			.where(and(eq(photo.id, body.photo.id), eq(photo.targetId, body.attemptId ?? '')));
+		if (!known) throw refuseField('photo.id', 'unknownId', 'this print has no such photograph');
+	}
 	if (body.before && body.quantity !== 'grossMass') throw refuseField('before', 'impossible', 'only a weighing has something before it');
 }
 

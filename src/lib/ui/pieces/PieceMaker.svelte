@@ -9,6 +9,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import Field from '../form/Field.svelte';
+	import { sizeOf } from './size-text';
 	import { fixed, upTo } from '../words/numbers';
 	import { marksLine, paramFaultWords, paramName, PIECE_WORDS } from '../words/pieces';
 	import PieceDrawing from './PieceDrawing.svelte';
@@ -36,7 +37,7 @@
 	let asked = 0;
 
 	const params = $derived<Params>(
-		Object.fromEntries(kind.params.map(({ id }) => [id, Number((typed[kindId]?.[id] ?? '').trim().replace(',', '.') || NaN)]))
+		Object.fromEntries(kind.params.map((param) => [param.id, sizeOf(param, typed[kindId]?.[param.id] ?? '')]))
 	);
 	const faults = $derived(
 		paramFaults(kind, params).map((f) => ({ path: `params.${f.param}`, code: f.reason, message: paramFaultWords(f) }))

@@ -9,6 +9,7 @@
 	import FormProblem from '../form/FormProblem.svelte';
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingList from '../bench/ReadingList.svelte';
+	import { markName, marksByScorer } from '../words/marks';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
 	import { settingsLine } from './print-draft';
@@ -26,13 +27,6 @@
 	};
 	let { attempts, readings, events, notes, photos, amendments, pieceName, onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
-	const MARKS: Record<string, string> = {
-		overhangLastClean: 'overhang clean to',
-		overhangFirstFaulty: 'faulty from',
-		bridgeLongestClean: 'bridge clean to',
-		bridgeFirstFaulty: 'loose from',
-		strings: 'strings'
-	};
 	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
 	/** The last amendment in force of an attempt: what an undo would take back. */
 	const lastOf = (a: Attempt) => {
@@ -65,17 +59,28 @@
 				>
 				<button type="button" class="link ml-auto text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
 			</p>
-			{#if marksOf(attempt).length}
+			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
 				<p class="flex flex-wrap gap-x-3">
-					{#each marksOf(attempt) as mark (mark.id)}
+					{#if by.scorer}<span class="small self-center">{by.scorer}:</span>{/if}
+					{#each by.marks as mark (mark.id)}
 						<span
-							><span class="text-muted">{MARKS[mark.quantity] ?? mark.quantity}</span>
+							><span class="text-muted">{markName(mark.quantity)}</span>
 							<ReadingList readings={[mark]} waiting={new Set()} {onchange} /></span
 						>
 					{/each}
+					{#if by.cleanSurface}<span><span class="text-muted">surface</span> clean</span>{/if}
 				</p>
-			{/if}
-			<p class="small">{settingsLine(attempt.settings)}{attempt.printer ? ` · ${attempt.printer}, ${attempt.nozzle}` : ''}</p>
+			{/each}
+			<p class="small">
+				{[
+					settingsLine(attempt.settings),
+					attempt.printer ? `${attempt.printer}, ${attempt.nozzle}` : null,
+					attempt.fileHash ? `file ${attempt.fileHash.slice(0, 8)}` : null
+				]
+					.filter(Boolean)
+					.join(' · ')}
+			</p>
+			{#if attempt.midPrint}<p class="question mt-1">≠ changed while printing: {attempt.midPrint}</p>{/if}
 			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
 			<PhotosOfPrint
 				attemptId={attempt.id}

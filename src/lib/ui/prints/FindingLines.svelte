@@ -4,15 +4,22 @@
 	import { sentence } from '../words/messages';
 	import { CONDITION_WORDS, GRADE_WORDS, kindWords, quantityName, valueWords } from '../words/quantities';
 
-	let { findings, defs, currency = '' }: { findings: Finding[]; defs: QuantityDef[]; currency?: string } = $props();
+	type Props = { findings: Finding[]; defs: QuantityDef[]; currency?: string; pieceName?: (id: string) => string };
+	let { findings, defs, currency = '', pieceName }: Props = $props();
 	const known = $derived(findings.filter((f) => f.n > 0));
+	/** The piece is said where the marks of several stand together. */
+	const severalPieces = $derived(new Set(known.flatMap((f) => f.subject.pieceId ?? [])).size > 1);
 	/** As received goes without saying. */
-	const nameOf = (finding: Finding, def: QuantityDef) =>
-		finding.subject.condition && finding.subject.condition !== 'asReceived'
-			? `${quantityName(def)}, ${CONDITION_WORDS[finding.subject.condition]}`
-			: finding.subject.variant
-				? `${quantityName(def)}, ${kindWords(finding.subject.variant)}`
-				: quantityName(def);
+	const nameOf = (finding: Finding, def: QuantityDef) => {
+		const { condition, variant, pieceId } = finding.subject;
+		const parts = [
+			quantityName(def),
+			severalPieces && pieceId && pieceName ? pieceName(pieceId) : null,
+			condition && condition !== 'asReceived' ? CONDITION_WORDS[condition] : null,
+			variant ? kindWords(variant) : null
+		];
+		return parts.filter(Boolean).join(', ');
+	};
 </script>
 
 <!-- Findings as words: value first, then n, interval and grade, then what there is to say. -->

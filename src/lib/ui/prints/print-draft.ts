@@ -22,6 +22,11 @@ export type PrintDraft = {
 	roomHumidityPct: string;
 	grams: string;
 	minutes: string;
+	/** SHA-256 of the sliced file; empty for not noted. */
+	fileHash: string;
+	midPrint: string;
+	/** How it loaded; empty for not said. */
+	loadEffort: string;
 };
 
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
@@ -63,7 +68,11 @@ export function freshDraft(given: {
 		roomTemperature: '',
 		roomHumidityPct: '',
 		grams: '',
-		minutes: ''
+		minutes: '',
+		// The same piece from the same spool is most often the same file.
+		fileHash: (given.last?.pieceId === given.pieceId ? given.last.fileHash : null) ?? '',
+		midPrint: '',
+		loadEffort: ''
 	};
 }
 
@@ -73,8 +82,8 @@ const numberOf = (text: string): number => Number(text.trim().replace(',', '.'))
 /** The draft as the body of an attempt; empty fields are left out. */
 export function draftBody(draft: PrintDraft): Record<string, unknown> {
 	const marks = Object.fromEntries(
-		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings'] as const).flatMap((key) =>
-			draft[key] ? [[key, draft[key]]] : []
+		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings', 'loadEffort'] as const).flatMap(
+			(key) => (draft[key] ? [[key, draft[key]]] : [])
 		)
 	);
 	const settings = Object.fromEntries(
@@ -91,6 +100,8 @@ export function draftBody(draft: PrintDraft): Record<string, unknown> {
 		setUp: Object.fromEntries(Object.entries(draft.setUp).filter(([, text]) => text.trim() !== '')),
 		...(draft.roomTemperature.trim() ? { roomTemperature: draft.roomTemperature } : {}),
 		...(draft.grams.trim() ? { gramsG: textOrNumber(draft.grams) } : {}),
+		...(draft.fileHash ? { fileHash: draft.fileHash } : {}),
+		...(draft.midPrint.trim() ? { midPrint: draft.midPrint.trim() } : {}),
 		...(draft.minutes.trim() ? { minutes: textOrNumber(draft.minutes) } : {}),
 		...(draft.roomHumidityPct.trim() ? { roomHumidityPct: textOrNumber(draft.roomHumidityPct) } : {}),
 		marks,

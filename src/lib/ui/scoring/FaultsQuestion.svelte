@@ -1,11 +1,15 @@
 <script lang="ts">
 	import type { Question } from '$lib/core/prints/scoring';
 	import { isPlainKey } from '../form/keys';
+	import { drawSample } from '$lib/core/prints/trainer/sample';
+	import SampleDrawing from '../trainer/SampleDrawing.svelte';
 	import { FAULT_WORDS } from '../words/scoring';
 
 	type Faults = Question & { kind: 'faults' };
 	let { question, answer }: { question: Faults; answer: (words: Record<string, string>) => void } = $props();
 	const KEYS = 'asdfghjk';
+	/** The same drawings for everybody, so that the words mean the same. */
+	const REFERENCE_SEED = 3;
 	let ranks = $state<Record<string, number>>({});
 	const wordOf = $derived((reading: string) => question.words[ranks[reading] ?? 0] ?? '');
 
@@ -47,6 +51,11 @@
 					>{'▮'.repeat(rank)}{'▯'.repeat(question.words.length - 1 - rank)} {wordOf(reading)}</span
 				>
 			</button>
+		{/each}
+	</div>
+	<div class="mt-2 flex flex-wrap gap-x-4" aria-hidden="true">
+		{#each question.words as word, grade (word)}
+			<span class="flex items-center gap-1.5"><SampleDrawing drawing={drawSample('surface', grade, REFERENCE_SEED)} small /> {word}</span>
 		{/each}
 	</div>
 	<p class="small mt-2">

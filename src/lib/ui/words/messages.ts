@@ -38,7 +38,8 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 			? `Clean at ${upTo(num(p, 'from'), 0)} °C only, floors ${upTo(num(p, 'step'), 0)} K apart.`
 			: `Clean from ${upTo(num(p, 'from'), 0)} to ${upTo(num(p, 'to'), 0)} °C${num(p, 'prints') > 1 ? ` in all ${num(p, 'prints')} prints` : ''}; the middle of it is ${upTo(num(p, 'best'), 0)} °C.`,
 	windowsApart: (p) => `${plural(num(p, 'prints'), 'print')} came out clean at no temperature in common: print once more.`,
-	windowOffLabel: (p) => `The label asks for ${upTo(num(p, 'low'), 0)} to ${upTo(num(p, 'high'), 0)} °C, where no floor was clean in all prints.`,
+	windowOffLabel: (p) =>
+		`The label asks for ${upTo(num(p, 'low'), 0)} to ${upTo(num(p, 'high'), 0)} °C, where no floor was clean in all prints.`,
 	photoDoubtful: (p) =>
 		`${plural(num(p, 'count'), 'photograph')} of ${num(p, 'n')} ${num(p, 'count') === 1 ? 'is' : 'are'} doubtful: retake with a plain dark background and light from the side.`,
 	noFeedRate: () => 'No feed rate noted with a print that finished.',
@@ -211,7 +212,12 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
 		const values = first.values.map((v) => VALUE_WORDS[v] ?? v).join(', ');
 		const setting = first.detail ? settingName(first.detail) : null;
-		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : (FLAGS[first.kind] ?? first.kind);
+		const unlike =
+			first.detail === 'midPrint'
+				? 'changed while printing, apart'
+				: setting
+					? `another ${setting.name.toLowerCase()} setting`
+					: (FLAGS[first.kind] ?? first.kind);
 		return [
 			`${first.spoolIds.map(codeOf).join(', ')}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`
 		];

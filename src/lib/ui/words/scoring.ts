@@ -1,7 +1,12 @@
+import type { LOAD_WORDS } from '$lib/core/readings/quantities';
+
 /** What each question asks to be looked at. */
 export const QUESTION_WORDS: Record<string, { title: string; about: string }> = {
 	overhang: { title: 'Overhang', about: 'Look at the undersides. Clean: no curl, no loose line, no droop that a nail catches.' },
-	overhangAway: { title: 'Overhang away from the fan', about: 'The side without the F. Clean: no curl, no loose line, no droop that a nail catches.' },
+	overhangAway: {
+		title: 'Overhang away from the fan',
+		about: 'The side without the F. Clean: no curl, no loose line, no droop that a nail catches.'
+	},
 	stringCount: { title: 'Strands', about: 'How many reach from spike to spike; hairs count.' },
 	temperatureWindow: { title: 'Clean floors', about: 'From the coolest to the hottest floor whose window, nose and strings are clean.' },
 	bridge: { title: 'Bridge', about: 'Clean: no strand hangs loose. A slight even sag is clean.' },
@@ -16,6 +21,14 @@ export const QUESTION_WORDS: Record<string, { title: string; about: string }> = 
 	shrinkageY: { title: 'Size along Y', about: 'Caliper, near the middle of the face, cold. Not over a corner.' },
 	shrinkageZ: { title: 'Size along Z', about: 'Caliper, from the bed side to the top.' },
 	printOdour: { title: 'Odour', about: 'What was smelt in passing while it printed. Do not sniff at the nozzle; ventilate.' }
+};
+
+/** How a strand went into the feeder, as it is chosen. */
+export const LOAD_ABOUT: Record<(typeof LOAD_WORDS)[number], string> = {
+	glides: 'by itself',
+	pushed: 'with a push',
+	forced: 'only with force',
+	refused: 'not at all'
 };
 
 /** Faults of a surface by name, and how each is told. */

@@ -21,8 +21,14 @@ export const SET_UP_WORDS: Record<keyof SetUp, string> = {
 	fedFrom: 'Fed from'
 };
 
+/** What belongs to one run of a print. */
+const OF_THE_RUN: Record<string, { name: string; unit: string }> = {
+	slicedFile: { name: 'Sliced file', unit: '' },
+	midPrint: { name: 'Change while printing', unit: '' }
+};
+
 /** A setting or part of the set-up by its name. */
 export function settingName(name: string): { name: string; unit: string } {
-	const setting = SETTING_WORDS[name as keyof PrintSettings] as { name: string; unit: string } | undefined;
+	const setting = (SETTING_WORDS[name as keyof PrintSettings] ?? OF_THE_RUN[name]) as { name: string; unit: string } | undefined;
 	return setting ?? { name: SET_UP_WORDS[name as keyof SetUp], unit: '' };
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { stated } from '$lib/core/claims/stated';
+	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';
@@ -93,7 +94,8 @@
 		nominalDiameter: '',
 		labelTolerance: '',
 		listingTolerance: '',
-		labelNozzle: ''
+		labelNozzle: '',
+		hardness: ''
 	});
 	let facts = $state(noFacts());
 	let errors = $state.raw<FieldError[]>([]);
@@ -377,6 +379,9 @@
 					{errors}
 					placeholder="230-250 C"
 				/>
+				{#if isFlexible(data.evidence.spool.material)}
+					<Field id="fact-hardness" path="hardness" label="Stated hardness, Shore" bind:value={facts.hardness} {errors} placeholder="95A" />
+				{/if}
 				{#each errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>

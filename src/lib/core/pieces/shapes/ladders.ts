@@ -73,7 +73,7 @@ export const overhangLadder: PieceKind = {
 			numberOn(String(angle), { x: -wall, y: i * (width + GAP_MM), z: high, width: wall, depth: width })
 		);
 		const other = params.sides === 2 ? [...wedges.map((wedge) => acrossTheWall(wedge, wall)), ...fanLetter] : [];
-		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...other, ...names, ...codeOnEnd(code, -wall, wall, high)], cut: [] };
+		return { add: [box(-wall, 0, 0, wall, long, high), ...wedges, ...names, ...codeOnEnd(code, -wall, wall, high), ...other], cut: [] };
 	}
 };
 

@@ -15,7 +15,7 @@ export type Gap = {
 const MOST_COLUMNS = 384;
 const MOST_ROWS = 3000;
 /** Left out beside each spike: a click is not exact, and an edge casts light. */
-const INSET = 0.04;
+export const INSET = 0.04;
 /** Share of the gap's width outside it that is taken for the spikes. */
 const SPIKE = 0.1;
 

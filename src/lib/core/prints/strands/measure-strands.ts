@@ -1,5 +1,5 @@
 import { patchesOf, type Patch } from './components';
-import { layOut, pointIn, type Gap } from './gap';
+import { INSET, layOut, pointIn, type Gap } from './gap';
 import { runningMedian } from './running-median';
 import type { Corners, Pixels, Point } from './types';
 
@@ -11,15 +11,17 @@ export type Strands = {
 	coveragePct: number;
 	lowPct: number;
 	highPct: number;
-	/** Strands that cross: the median over lines between the spikes. */
+	/** Strands that cross: the median over lines between the spikes, and what a tenth of the lines has fewer or more than. */
 	count: number;
+	countLow: number;
+	countHigh: number;
 	quality: 'clear' | 'doubtful' | 'unusable';
 	faults: PhotoFault[];
 	/** Least change of brightness that is taken for a strand, and what the filament stands out with; grey levels. */
 	limit: number;
 	contrast: number;
-	/** Middle lines of the strands on the picture, to be looked at. */
-	paths: Point[][];
+	/** Where strands were seen on the picture, to be looked at. */
+	seenAt: Point[];
 };
 
 /** Standard deviations of the background's noise that a strand must stand out with: as usual, strictly, loosely. */
@@ -45,7 +47,7 @@ const LINES = 21;
 export function measureStrands(pixels: Pixels, corners: Corners): Strands {
 	const widthPx = Math.min(Math.hypot(...between(corners[0], corners[1])), Math.hypot(...between(corners[3], corners[2])));
 	if (!isConvex(corners) || widthPx < 16)
-		return { ...NOTHING, faults: [isConvex(corners) ? 'small' : 'corners'], quality: 'unusable', paths: [] };
+		return { ...NOTHING, faults: [isConvex(corners) ? 'small' : 'corners'], quality: 'unusable', seenAt: [] };
 	const gap = layOut(pixels, corners);
 	const rest = overBackground(gap);
 	const noise = Math.max(0.3, noiseOf(rest));
@@ -58,16 +60,15 @@ export function measureStrands(pixels: Pixels, corners: Corners): Strands {
 		coveragePct: seen.coveragePct,
 		lowPct: Math.min(seen.coveragePct, strict.coveragePct),
 		highPct: Math.max(seen.coveragePct, loose.coveragePct),
-		count: crossings(gap, seen.strands),
+		...crossings(gap, seen.strands, corners),
 		quality,
 		faults,
 		limit,
-		contrast: gap.contrast,
-		paths: seen.strands.map((strand) => pathOf(gap, strand, corners))
+		contrast: gap.contrast
 	};
 }
 
-const NOTHING = { coveragePct: 0, lowPct: 0, highPct: 0, count: 0, limit: 0, contrast: 0 };
+const NOTHING = { coveragePct: 0, lowPct: 0, highPct: 0, count: 0, countLow: 0, countHigh: 0, limit: 0, contrast: 0 };
 const between = (a: Point, b: Point): [number, number] => [b[0] - a[0], b[1] - a[1]];
 
 /** Whether the corners run round once, clockwise on a picture whose y grows downwards. */
@@ -140,35 +141,26 @@ function bridged(mask: Uint8Array, columns: number, reach: number): Uint8Array {
 /** Rows that may lie between two parts of one strand: stairs of a slanted one. */
 const ONE_STRAND = 3;
 
-/** Median number of strands along lines from top to bottom. */
-function crossings({ columns, rows }: Gap, strands: readonly Patch[]): number {
+/** Strands along lines from top to bottom: how many there are, and where each was seen. */
+function crossings({ columns, rows }: Gap, strands: readonly Patch[], corners: Corners) {
 	const on = new Uint8Array(columns * rows);
 	for (const { cells } of strands) for (const cell of cells) on[cell] = 1;
+	const seenAt: Point[] = [];
 	const counts = Array.from({ length: LINES }, (_, i) => {
-		const c = Math.round(columns * (0.2 + (0.6 * i) / (LINES - 1)));
-		let runs = 0;
-		let last = -Infinity;
+		const c = Math.round(columns * (0.1 + (0.8 * i) / (LINES - 1)));
+		const runs: { from: number; to: number }[] = [];
 		for (let r = 0; r < rows; r++) {
 			if (!on[r * columns + c]) continue;
-			if (r - last > ONE_STRAND) runs++;
-			last = r;
+			const last = runs.at(-1);
+			if (last && r - last.to <= ONE_STRAND) last.to = r;
+			else runs.push({ from: r, to: r });
 		}
-		return runs;
+		for (const { from, to } of runs)
+			seenAt.push(pointIn(corners, INSET + ((1 - 2 * INSET) * (c + 0.5)) / columns, ((from + to) / 2 + 0.5) / rows));
+		return runs.length;
 	}).sort((a, b) => a - b);
-	return counts[Math.floor(LINES / 2)] as number;
-}
-
-/** Middle line of a strand, at most every sixteenth of the width. */
-function pathOf({ columns, rows }: Gap, { cells }: Patch, corners: Corners): Point[] {
-	const every = Math.max(1, Math.floor(columns / 16));
-	const byColumn = new Map<number, number[]>();
-	for (const cell of cells) {
-		const c = cell % columns;
-		if (c % every === 0) byColumn.set(c, [...(byColumn.get(c) ?? []), Math.floor(cell / columns)]);
-	}
-	return [...byColumn]
-		.sort((a, b) => a[0] - b[0])
-		.map(([c, at]) => pointIn(corners, 0.04 + (0.92 * (c + 0.5)) / columns, (at.reduce((a, b) => a + b, 0) / at.length + 0.5) / rows));
+	const at = (share: number) => counts[Math.round(share * (LINES - 1))] as number;
+	return { count: at(0.5), countLow: at(0.1), countHigh: at(0.9), seenAt };
 }
 
 /** How far a measure is to be trusted (limits: common practice, no source). */

@@ -4,10 +4,17 @@ import { drawnPhoto, type DrawnPhoto, type DrawnStrand } from '../../../../../te
 import { patchesOf } from './components';
 import { layOut, pointIn } from './gap';
 import { measureStrands } from './measure-strands';
+import { orderCorners } from './order-corners';
 import { runningMedian } from './running-median';
 import type { Corners } from './types';
 
-const strand = (at: number, thick = 2, more: Partial<DrawnStrand> = {}): DrawnStrand => ({ from: at, to: at + 0.03, sag: 0.02, thick, ...more });
+const strand = (at: number, thick = 2, more: Partial<DrawnStrand> = {}): DrawnStrand => ({
+	from: at,
+	to: at + 0.03,
+	sag: 0.02,
+	thick,
+	...more
+});
 const photo: DrawnPhoto = {
 	width: 640,
 	height: 480,
@@ -25,7 +32,7 @@ const FIVE = [strand(0.1), strand(0.25, 3), strand(0.45, 2), strand(0.6, 4), str
 describe('strands on drawn photographs', () => {
 	it('of a clean gap are none, and the photograph is clear', () => {
 		const { found } = measured({});
-		expect(found).toMatchObject({ count: 0, coveragePct: 0, quality: 'clear', faults: [], paths: [] });
+		expect(found).toMatchObject({ count: 0, coveragePct: 0, quality: 'clear', faults: [], seenAt: [] });
 	});
 	it('are counted and cover what was drawn', () => {
 		const { drawn, found } = measured({ strands: FIVE });
@@ -34,7 +41,14 @@ describe('strands on drawn photographs', () => {
 		expect(found.coveragePct).toBeLessThan(drawn.coveragePct * 1.2);
 		expect(found.lowPct).toBeLessThanOrEqual(found.coveragePct);
 		expect(found.highPct).toBeGreaterThanOrEqual(found.coveragePct);
-		expect(found.paths).toHaveLength(5);
+		expect(found).toMatchObject({ countLow: 5, countHigh: 5 });
+		// Five strands on each of twenty-one lines, each where it was drawn.
+		expect(found.seenAt).toHaveLength(5 * 21);
+		const [top, bottom] = [drawn.corners[0][1], drawn.corners[3][1]];
+		for (const [, y] of found.seenAt) {
+			const share = (y - top) / (bottom - top);
+			expect(Math.min(...FIVE.map((s) => Math.abs(share - s.from - 0.025)))).toBeLessThan(0.035);
+		}
 	});
 	it('are told from dust, which is said', () => {
 		const { drawn, found } = measured({ strands: FIVE, specks: 160 });
@@ -60,7 +74,10 @@ describe('strands on drawn photographs', () => {
 	});
 	it('of a colour as bright as the background are seen by colour; dark ones on light as well', () => {
 		expect(measured({ strands: FIVE, ground: [40, 140, 60], filament: [190, 60, 70] }).found).toMatchObject({ count: 5, quality: 'clear' });
-		expect(measured({ strands: FIVE, ground: [225, 225, 225], filament: [30, 30, 30] }).found).toMatchObject({ count: 5, quality: 'clear' });
+		expect(measured({ strands: FIVE, ground: [225, 225, 225], filament: [30, 30, 30] }).found).toMatchObject({
+			count: 5,
+			quality: 'clear'
+		});
 	});
 	it('of the colour of the background cannot be measured, and that is said', () => {
 		const { found } = measured({ strands: FIVE, ground: [200, 200, 200], filament: [203, 202, 202] });
@@ -98,17 +115,30 @@ describe('strands on drawn photographs', () => {
 });
 
 describe('parts of it', () => {
+	it('four clicks in any order are the same corners', () => {
+		const { corners } = drawnPhoto({ ...photo, tiltDeg: 12 });
+		fc.assert(
+			fc.property(fc.shuffledSubarray([0, 1, 2, 3], { minLength: 4 }), (order) => {
+				const clicked = order.map((i) => corners[i]) as unknown as Parameters<typeof orderCorners>[0];
+				expect(orderCorners(clicked)).toEqual(corners);
+			})
+		);
+	});
 	it('a running median is the median of each window', () => {
 		fc.assert(
-			fc.property(fc.array(fc.integer({ min: 0, max: 1020 }), { minLength: 3, maxLength: 60 }), fc.integer({ min: 1, max: 9 }), (quarters, reach) => {
-				const values = Float32Array.from(quarters, (q) => q / 4);
-				const at = (i: number) => values[Math.max(0, Math.min(values.length - 1, i))] as number;
-				const plain = Array.from(values, (_, i) => {
-					const window = Array.from({ length: 2 * reach + 1 }, (__, k) => at(i - reach + k)).sort((a, b) => a - b);
-					return window[reach] as number;
-				});
-				expect([...runningMedian(values, reach)]).toEqual(plain);
-			})
+			fc.property(
+				fc.array(fc.integer({ min: 0, max: 1020 }), { minLength: 3, maxLength: 60 }),
+				fc.integer({ min: 1, max: 9 }),
+				(quarters, reach) => {
+					const values = Float32Array.from(quarters, (q) => q / 4);
+					const at = (i: number) => values[Math.max(0, Math.min(values.length - 1, i))] as number;
+					const plain = Array.from(values, (_, i) => {
+						const window = Array.from({ length: 2 * reach + 1 }, (__, k) => at(i - reach + k)).sort((a, b) => a - b);
+						return window[reach] as number;
+					});
+					expect([...runningMedian(values, reach)]).toEqual(plain);
+				}
+			)
 		);
 	});
 	it('patches hang together over corners, and not over the edge of a row', () => {

@@ -12,6 +12,7 @@
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
+	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick } from 'svelte';
@@ -24,6 +25,7 @@
 		price: '',
 		netMass: '',
 		labelNozzle: '',
+		hardness: '',
 		maker: '',
 		filament: '',
 		benchCode: '',
@@ -140,6 +142,9 @@
 					<Field id="price" label="Price, {data.head.currency}" bind:value={form.price} {errors} inputmode="decimal" placeholder="21.90" />
 					<Field id="netMass" label="Net mass" bind:value={form.netMass} {errors} placeholder="1 kg" />
 					<Field id="labelNozzle" label="Label temperature" bind:value={form.labelNozzle} {errors} placeholder="230-250 C" />
+					{#if isFlexible(form.material)}
+						<Field id="hardness" label="Stated hardness, Shore" bind:value={form.hardness} {errors} placeholder="95A" />
+					{/if}
 				</div>
 				<div class="grid gap-3 sm:grid-cols-3">
 					<Field id="maker" label="Maker" bind:value={form.maker} {errors} list={data.makers} />

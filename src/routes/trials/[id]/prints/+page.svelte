@@ -4,9 +4,8 @@
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
 	import { FAILURE_CAUSES, SET_UP } from '$lib/core/evidence';
-	import { MARKS } from '$lib/core/prints/marks';
-	import { printSuccess } from '$lib/core/prints/quantities';
-	import { printsStation } from '$lib/core/prints/station';
+	import { isFlexible } from '$lib/core/prints/find-flexible';
+	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
@@ -15,10 +14,14 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Submission } from '$lib/ui/form/submission';
+	import { LOAD_WORDS } from '$lib/core/readings/quantities';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
+	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
+	import SlicedFile from '$lib/ui/prints/SlicedFile.svelte';
 	import StringsReference from '$lib/ui/prints/StringsReference.svelte';
 	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
+	import { LOAD_ABOUT } from '$lib/ui/words/scoring';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
@@ -27,7 +30,6 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const DEFS = [printSuccess, ...MARKS.map((m) => m.def)];
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	const missingOf = (i: number) => data.sheet.rows[i]?.missing.find((m) => m.station === 'prints') ?? null;
 	let fallback = $state<string | null>(null);
@@ -73,6 +75,10 @@
 	/** The piece that wants printing next, else the first of the trial. */
 	const wantedPiece = $derived(String(missingOf(index)?.params.pieceId ?? data.protocol.pieceIds[0] ?? ''));
 	const piece = $derived(evidence?.pieces.find((p) => p.id === draft?.pieceId) ?? null);
+	const pieceName = (id: string) => {
+		const known = evidence?.pieces.find((p) => p.id === id);
+		return known ? `${known.name} ${known.version}` : 'piece';
+	};
 	const carries = (mark: string) => piece?.marks.some((m) => m.mark === mark) ?? false;
 	/** Pieces to choose from: the trial's first, then all others. */
 	const choices = $derived.by(() => {
@@ -180,13 +186,15 @@
 						{#each choices as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 					</select></label
 				>
-				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`} ·
-				<a class="link" href="/trials/{data.head.id}/prints/score">score prints by keys</a> ·
-				<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a> ·
-				<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a> ·
-				<a class="link" href="/trials/{data.head.id}/prints/queue">left to print</a></span
+				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
 			>
 		</div>
+		<nav class="flex flex-wrap gap-x-4 text-[0.9rem]" aria-label="Of all prints of this trial">
+			<a class="link" href="/trials/{data.head.id}/prints/score">score by keys</a>
+			<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a>
+			<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a>
+			<a class="link" href="/trials/{data.head.id}/prints/queue">left to print</a>
+		</nav>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>
 		<form
 			bind:this={form}
@@ -303,6 +311,14 @@
 					</div>
 				</fieldset>
 			{/if}
+			{#if isFlexible(evidence.spool.material)}
+				<Choice
+					name="loadEffort"
+					legend="How it went into the feeder"
+					bind:value={draft.loadEffort}
+					options={LOAD_WORDS.map((value) => ({ value, label: LOAD_ABOUT[value] }))}
+				/>
+			{/if}
 			<p class="small">
 				Other marks of this piece are <a class="link" href="/trials/{data.head.id}/prints/score">scored by keys</a>, all spools in one go.
 			</p>
@@ -335,6 +351,8 @@
 					<Field id="roomHumidityPct" label="Humidity, %" bind:value={draft.roomHumidityPct} {errors} inputmode="decimal" />
 					<Field id="gramsG" label="Grams it took" bind:value={draft.grams} {errors} inputmode="decimal" />
 					<Field id="minutes" label="Minutes" bind:value={draft.minutes} {errors} inputmode="decimal" />
+					<Field id="midPrint" label="Changed while it printed" bind:value={draft.midPrint} {errors} placeholder="fan to 50 % at a third" />
+					<SlicedFile id="sliced-file" bind:hash={draft.fileHash} />
 				</div>
 				<div class="mt-3">
 					<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
@@ -364,10 +382,13 @@
 				notes={data.notes}
 				photos={data.photos}
 				amendments={data.amendments}
-				pieceName={(id) => evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
+				{pieceName}
 				onchange={() => void invalidateAll()}
 			/>
 		{/if}
-		{#snippet says()}<FindingLines {findings} defs={DEFS} />{/snippet}
+		{#snippet says()}
+			<FindingLines {findings} defs={PRINT_QUANTITIES} {pieceName} />
+			<CompositeLine {findings} criteria={data.criteria} protocol={data.protocol} rules="/trials/{data.head.id}/pick" />
+		{/snippet}
 	</BenchFrame>
 {/if}

@@ -19,7 +19,8 @@
 		diameterPlaces: String(data.protocol.diameterPlaces),
 		strengthHighN: String(data.protocol.strengthHighN),
 		claimRule: data.protocol.claimRule,
-		takeOutPrinter: data.head.takeOutPrinter
+		takeOutPrinter: data.head.takeOutPrinter,
+		takeOutLeniency: data.head.takeOutLeniency
 	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
@@ -67,7 +68,8 @@
 				strengthHighN: numeric(rules.strengthHighN),
 				claimRule: rules.claimRule,
 				failureRule: rules.failureRule,
-				takeOutPrinter: rules.takeOutPrinter
+				takeOutPrinter: rules.takeOutPrinter,
+				takeOutLeniency: rules.takeOutLeniency
 			},
 			'The rules are kept as a new version; what was measured stays.'
 		);
@@ -119,6 +121,9 @@
 		/>
 		<Toggle bind:checked={rules.takeOutPrinter} size="small"
 			>Take out what a printer adds to measured marks, where spools printed on both tell it</Toggle
+		>
+		<Toggle bind:checked={rules.takeOutLeniency} size="small"
+			>Take out what one scorer gives more than another, where prints both have scored tell it</Toggle
 		>
 		<fieldset>
 			<legend class="mb-0.5 text-[0.85rem] font-medium">Pieces that are printed</legend>

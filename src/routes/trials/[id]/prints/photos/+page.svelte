@@ -23,6 +23,7 @@
 	const pieces = $derived((data.evidence[0]?.pieces ?? []).filter((p) => shown.some((s) => s.pieceId === p.id)));
 	const piece = $derived(pieces.find((p) => p.id === page.url.searchParams.get('piece')) ?? pieces[0] ?? null);
 	const strip = $derived(shown.filter((s) => s.pieceId === piece?.id));
+	const measurable = $derived(piece?.marks.some((m) => m.mark === 'strings') ?? false);
 	let chosen = $state<string[]>([]);
 	const pair = $derived(chosen.flatMap((id) => strip.find((s) => s.id === id) ?? []));
 
@@ -59,6 +60,7 @@
 						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />
 						<span class="block px-1 text-[0.9rem]">{chosen.includes(one.id) ? '✓ ' : ''}{one.label}</span>
 					</button>
+					{#if measurable}<a class="link text-[0.9rem]" href="/trials/{data.head.id}/prints/strings/{one.id}">measure its strings</a>{/if}
 				</li>
 			{/each}
 		</ul>

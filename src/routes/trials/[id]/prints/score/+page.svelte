@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { agreements } from '$lib/core/prints/agreement';
-	import { scoringQueue, type Question, type Waiting } from '$lib/core/prints/scoring';
+	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/prints/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';
 	import { isPlainKey } from '$lib/ui/form/keys';
+	import AgreementList from '$lib/ui/scoring/AgreementList.svelte';
 	import FaultsQuestion from '$lib/ui/scoring/FaultsQuestion.svelte';
 	import LadderQuestion from '$lib/ui/scoring/LadderQuestion.svelte';
 	import MeasureQuestion from '$lib/ui/scoring/MeasureQuestion.svelte';
+	import WindowQuestion from '$lib/ui/scoring/WindowQuestion.svelte';
 	import WordsQuestion from '$lib/ui/scoring/WordsQuestion.svelte';
-	import { agreementWords } from '$lib/ui/words/agreement';
 	import { plural } from '$lib/ui/words/numbers';
 	import { onMount } from 'svelte';
 	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
@@ -23,16 +23,17 @@
 	/** One order for one sitting: from the day, so that a reload goes on where it was. */
 	const seed = Math.floor(Date.now() / 86_400_000);
 	let scorer = $state('');
-	let repeats = $state(false);
-	/** Who scores once more what others have scored. */
-	const again = $derived(repeats && scorer.trim() ? scorer.trim() : null);
+	let which = $state<Sitting['kind']>('unscored');
+	const sitting = $derived<Sitting>(which === 'unscored' || !scorer.trim() ? { kind: 'unscored' } : { kind: which, scorer: scorer.trim() });
+	/** Questions asked only on request. */
+	let alsoAsked = $state<string[]>([]);
 	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const pieces = $derived.by(() => {
 		const all = data.evidence[0]?.pieces ?? [];
 		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		const printed = all.filter((p) => !ours.includes(p) && data.evidence.some((e) => e.attempts.some((a) => a.pieceId === p.id)));
-		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, again).length }));
+		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, sitting, alsoAsked).length }));
 	});
 	const chosen = $derived(
 		pieces.find((p) => p.piece.id === page.url.searchParams.get('piece')) ?? pieces.find((p) => p.left > 0) ?? pieces[0] ?? null
@@ -43,7 +44,7 @@
 	/** Questions that are not asked in this sitting at all. */
 	let leftOut = $state<string[]>([]);
 	const queue = $derived(
-		(chosen ? scoringQueue(live, chosen.piece, seed, again) : [])
+		(chosen ? scoringQueue(live, chosen.piece, seed, sitting, alsoAsked) : [])
 			.map((w) => ({ ...w, questions: w.questions.filter((q) => !leftOut.includes(q.id) && !skipped.includes(keyOf(w, q))) }))
 			.filter((w) => w.questions.length > 0)
 	);
@@ -51,14 +52,14 @@
 	let total = $state(0);
 	let totalOf = '';
 	$effect.pre(() => {
-		const of = chosen ? `${chosen.piece.id} ${again ?? ''}` : '';
+		const of = chosen ? `${chosen.piece.id} ${JSON.stringify(sitting)} ${alsoAsked.join(' ')}` : '';
 		if (chosen && totalOf !== of) {
 			totalOf = of;
 			total = queue.length;
 		}
 	});
 	const now = $derived(queue[0] ?? null);
-	const agreed = $derived(agreements(live));
+	const requests = $derived(chosen ? onRequest(chosen.piece) : []);
 	const question = $derived(now?.questions[0] ?? null);
 	const words = $derived(question ? (QUESTION_WORDS[question.id] ?? { title: question.id, about: '' }) : null);
 	/** What was kept in this sitting, last first: Backspace takes it back. */
@@ -144,9 +145,20 @@
 				onchange={() => localStorage.setItem(SCORER, scorer.trim())}
 			/></label
 		>
-		<label class="flex min-h-[26px] items-center gap-1.5 text-[0.9rem]"
-			><input type="checkbox" bind:checked={repeats} disabled={!scorer.trim()} /> also what others have scored</label
+		<label class="text-[0.9rem]"
+			>scores
+			<select class="rounded border bg-panel py-0.5 pr-8 pl-2" bind:value={which} disabled={!scorer.trim()}>
+				<option value="unscored">what nobody has scored</option>
+				<option value="after">also what others have scored</option>
+				<option value="again">once more what was scored once by the same eye</option>
+			</select></label
 		>
+		{#each requests as id (id)}
+			<label class="flex min-h-[26px] items-center gap-1.5 text-[0.9rem]"
+				><input type="checkbox" value={id} bind:group={alsoAsked} /> also ask: {(QUESTION_WORDS[id]?.title ?? id).toLowerCase()}</label
+			>
+		{/each}
+		<a class="link text-[0.9rem]" href="/workshop/trainer">train the eye</a>
 	</div>
 	<p class="small mt-1">
 		All spools of one piece in a chance order; the label on the print says which, and no name or price is shown here.
@@ -174,6 +186,16 @@
 				{:else if question.kind === 'words'}
 					{@const { reading } = question}
 					<WordsQuestion {question} answer={(word) => keep(now, question, [[reading, word]])} />
+				{:else if question.kind === 'window'}
+					{@const { from, to } = question}
+					<WindowQuestion
+						{question}
+						answer={(coolest, hottest) =>
+							keep(now, question, [
+								[from, `${coolest} C`],
+								[to, `${hottest} C`]
+							])}
+					/>
 				{:else if question.kind === 'faults'}
 					<FaultsQuestion {question} answer={(of) => keep(now, question, Object.entries(of))} />
 				{:else}
@@ -211,15 +233,7 @@
 			<a class="link" href="/trials/{data.head.id}">Trial sheet</a>
 		</p>
 	{/if}
-	{#if agreed.length && !now}
-		<section class="mt-4" aria-label="How scorers agree">
-			<h2 class="font-semibold">How scorers agree</h2>
-			<ul>
-				{#each agreed as one (one.def.id + one.scorers.join())}<li>{agreementWords(one)}</li>{/each}
-			</ul>
-			<p class="small">A print that several scored counts once, with the mean of their marks.</p>
-		</section>
-	{/if}
+	{#if !now}<AgreementList evidence={live} takenOut={data.head.takeOutLeniency} rules="/trials/{data.head.id}/rules" />{/if}
 	{#if leftOut.length}
 		<p class="small mt-3">
 			Not asked: {leftOut.map((id) => (QUESTION_WORDS[id]?.title ?? id).toLowerCase()).join(', ')}.

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
+import { TRAINING_LENGTH } from '$lib/core/prints/trainer/training';
+import { id, instant, requiredWords, zone } from './common';
+
+/** One run of the trainer; what was shown follows from the seed. */
+export const trainingBody = z.object({
+	id,
+	scorer: requiredWords('who scores', 60),
+	subject: z.enum(TRAINER_SUBJECTS),
+	seed: z.int().min(0).max(0x7fffffff),
+	answers: z.array(z.int().min(0).max(9)).length(TRAINING_LENGTH, { error: `must be ${TRAINING_LENGTH}` }),
+	at: instant,
+	zone
+});

@@ -1,0 +1,142 @@
+import { v7 } from 'uuid';
+import { flatTile, spikePair } from '$lib/core/pieces/shapes/plain';
+import { temperatureLadder } from '$lib/core/pieces/shapes/ladders';
+import { usualParams } from '$lib/core/pieces/usual';
+import { trainingPlan } from '$lib/core/prints/trainer/training';
+import { SEVERITY_WORDS, STRING_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
+import { attemptBody } from '$lib/schemas/attempt';
+import { photoQuery } from '$lib/schemas/photo';
+import { pieceBody } from '$lib/schemas/piece';
+import { readingBody } from '$lib/schemas/reading';
+import { trainingBody } from '$lib/schemas/training';
+import { protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
+import { STEP_PIECE } from '../db/defaults';
+import { putPhoto } from '../photos/photos';
+import { postPiece } from '../pieces/post';
+import { postAttempt } from '../prints/post-attempt';
+import { postReading } from '../readings/post';
+import { postProtocol, postTrial } from '../trials/post';
+import { postVerdict } from '../verdicts/post';
+import { postTraining } from '../workshop/trainings';
+import { DEMO_KNOBS_TRIAL, DEMO_SPOOLS } from './bench';
+import { checked, DAY, START, zone, type DemoBench } from './demo-bench';
+import { spikePicture } from './picture';
+
+const SCORERS = ['Ines', 'Jonas', 'Mira'] as const;
+/** Grade of strings on each print of the spikes: house spool, then the dearer one, as received. */
+const SPIKE_GRADES = [
+	[2, 2, 3, 2],
+	[1, 0, 1, 1]
+] as const;
+const WINDOWS = [
+	[
+		['225', '240'],
+		['230', '240']
+	],
+	[
+		['230', '250'],
+		['230', '245']
+	]
+] as const;
+
+/** The second trial: one dearer reel against the house spool, for knobs that are looked at. Three observers score the same prints. */
+export async function judgeKnobs(
+	bench: DemoBench,
+	house: string,
+	gable: string,
+	printers: Record<'North' | 'South', string>
+): Promise<void> {
+	const { db } = bench;
+	bench.jumpTo(24);
+	const trialId = v7();
+	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_KNOBS_TRIAL, preset: 'fineLooks', spoolIds: [gable] }), START - DAY);
+	const [spikes, tile, ladder] = [v7(), v7(), v7()];
+	const ladderParams = { ...usualParams(temperatureLadder), from: 255, to: 220 };
+	for (const { id, name, kind, params } of [
+		{ id: spikes, name: 'Knob spikes', kind: spikePair.id, params: usualParams(spikePair) },
+		{ id: tile, name: 'Knob tile', kind: flatTile.id, params: usualParams(flatTile) },
+		{ id: ladder, name: 'Heat ladder', kind: temperatureLadder.id, params: ladderParams }
+	])
+		await postPiece(db, checked(pieceBody, { id, name, kind, params }), bench.now);
+	const rules = {
+		id: v7(),
+		trialId,
+		settingsPolicy: 'label',
+		conditionPolicy: 'driedFirst',
+		valueRule: 'weighted',
+		printerId: printers.North,
+		pieceIds: [spikes, tile, ladder, STEP_PIECE.id],
+		repeats: 1,
+		diameterPlaces: 5,
+		diameterDirections: 2
+	};
+	await postProtocol(db, checked(protocolBody, rules), bench.now);
+	await trainScorers(bench);
+	for (const [which, spoolId] of [house, gable].entries()) {
+		const spool = DEMO_SPOOLS[which === 0 ? 0 : 3] as (typeof DEMO_SPOOLS)[number];
+		const print = async (pieceId: string, more: object = {}) => {
+			const id = v7();
+			const settings = { nozzleC: 240, bedC: 75, fanPct: 50 };
+			const body = { id, spoolId, pieceId, printerId: printers.North, outcome: 'finished', settingsPolicy: 'label', settings, ...more };
+			await postAttempt(db, checked(attemptBody, { ...body, ...bench.tick(50) }), bench.now);
+			return id;
+		};
+		const say = async (attemptId: string, quantity: string, typed: string, scorer: string) =>
+			await postReading(
+				db,
+				checked(readingBody, { id: v7(), spoolId, attemptId, quantity, typed, scorer, takenAt: bench.tick(0.3).at, zone }),
+				bench.now
+			);
+		for (const [i, grade] of (SPIKE_GRADES[which] ?? []).entries()) {
+			const attemptId = await print(spikes, i === 3 ? { midPrint: 'fan to 80 % from half way' } : {});
+			const bytes = await spikePicture(spool.colourHex, grade, 40 + 10 * which + i);
+			await putPhoto(db, checked(photoQuery, { id: v7(), attemptId, ...bench.tick(3) }), bytes, bench.now);
+			for (const [s, scorer] of SCORERS.entries()) {
+				// Jonas is the mild one; all slip a word now and then.
+				const lean = (s === 1 && grade > 0 && bench.source() < 0.7 ? -1 : 0) + (bench.source() < 0.12 ? 1 : 0);
+				const said = STRING_WORDS[Math.min(3, Math.max(0, grade + lean))] ?? 'none';
+				await say(attemptId, 'strings', said, scorer);
+			}
+		}
+		const tilePrint = await print(tile);
+		for (const fault of SURFACE_FAULTS) {
+			const rank = fault === 'surfaceSeam' ? 1 : fault === 'surfaceDots' ? 1 - which : 0;
+			await say(tilePrint, fault, SEVERITY_WORDS[rank] ?? 'none', 'Ines');
+		}
+		await say(tilePrint, 'cornerLift', which === 0 ? '0.3 mm' : '0.1 mm', 'Ines');
+		for (const [from, to] of WINDOWS[which] ?? []) {
+			const heat = await print(ladder);
+			await say(heat, 'cleanFrom', `${from} C`, 'Ines');
+			await say(heat, 'cleanTo', `${to} C`, 'Ines');
+		}
+	}
+	await postVerdict(
+		db,
+		checked(verdictBody, {
+			id: v7(),
+			trialId,
+			spoolId: gable,
+			kind: 'buyFor',
+			buyFor: 'focuser knobs',
+			note: 'Cleaner overhangs than the house spool, but not for clips at that price.',
+			...bench.tick(5)
+		}),
+		bench.now
+	);
+}
+
+/** Two observers trained their eyes on strings before; one of them takes heavy for slight. */
+async function trainScorers(bench: DemoBench): Promise<void> {
+	for (const [scorer, seed, slips] of [
+		['Ines', 11, 0],
+		['Jonas', 23, 4]
+	] as const) {
+		let left: number = slips;
+		const answers = trainingPlan('strings', seed).map(({ grade }) => (grade > 1 && left-- > 0 ? grade - 1 : grade));
+		await postTraining(
+			bench.db,
+			checked(trainingBody, { id: v7(), scorer, subject: 'strings', seed, answers, ...bench.tick(4) }),
+			bench.now
+		);
+	}
+}

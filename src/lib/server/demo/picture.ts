@@ -1,0 +1,40 @@
+import sharp from 'sharp';
+import { drawSample } from '$lib/core/prints/trainer/sample';
+
+/** A picture of a spike pair is drawn at this many points to a unit of the drawing. */
+const POINTS = 12;
+const WIDTH = 120 * POINTS;
+const HEIGHT = 90 * POINTS;
+
+/**
+ * A picture of a spike pair as a camera would give it, drawn: the demo has no printer. Dark card behind, light from the side, grain.
+ * @param grade how many strands hang between the spikes, as the trainer grades them
+ */
+export async function spikePicture(colourHex: string, grade: number, seed: number): Promise<Buffer> {
+	const { outlines, lines } = drawSample('strings', grade, seed);
+	const path = (points: readonly (readonly [number, number])[]) =>
+		`M${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join('L')}`;
+	const spikes = outlines.map((o) => `<path d="${path(o)}Z" fill="url(#body)"/>`).join('');
+	const strands = lines
+		.map(
+			(l) =>
+				`<path d="${path(l.points)}" fill="none" stroke="${colourHex}" stroke-width="${(l.width * 0.45).toFixed(2)}" stroke-linecap="round"/>`
+		)
+		.join('');
+	const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 120 90" width="${WIDTH}" height="${HEIGHT}">
+		<defs><linearGradient id="card"><stop offset="0" stop-color="#20252b"/><stop offset="1" stop-color="#14181c"/></linearGradient>
+		<linearGradient id="body"><stop offset="0" stop-color="#fff" stop-opacity="0.25"/><stop offset="0.4" stop-color="#fff" stop-opacity="0"/>
+		<stop offset="1" stop-color="#000" stop-opacity="0.35"/></linearGradient></defs>
+		<rect width="120" height="90" fill="url(#card)"/>
+		<g fill="${colourHex}">${outlines.map((o) => `<path d="${path(o)}Z"/>`).join('')}<rect x="6" y="84" width="108" height="6"/></g>
+		${spikes}${strands}</svg>`;
+	// Grain about its own middle, so that it makes nothing lighter or darker.
+	const grain = sharp({
+		create: { width: WIDTH, height: HEIGHT, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 9 } }
+	});
+	return await sharp(Buffer.from(svg))
+		.flatten({ background: '#14181c' })
+		.composite([{ input: await grain.png().toBuffer(), blend: 'soft-light' }])
+		.jpeg({ quality: 90 })
+		.toBuffer();
+}

@@ -1,0 +1,52 @@
+<script lang="ts">
+	import { composite } from '$lib/core/prints/composite';
+	import { PRINT_QUANTITIES } from '$lib/core/prints/station';
+	import type { Protocol } from '$lib/core/evidence';
+	import type { Finding } from '$lib/core/finding/types';
+	import type { Criterion } from '$lib/core/pick/types';
+	import { selectFindings } from '$lib/core/sheet/select';
+	import { percent } from '../words/numbers';
+	import { quantityName } from '../words/quantities';
+
+	let { findings, criteria, protocol, rules }: { findings: Finding[]; criteria: Criterion[]; protocol: Protocol; rules: string } = $props();
+	const found = $derived.by(() => {
+		const primary = Object.fromEntries(PRINT_QUANTITIES.map((def) => [def.id, selectFindings(findings, def.id, protocol)[0]]));
+		return composite(primary, criteria, PRINT_QUANTITIES);
+	});
+	const unknown = $derived(found?.parts.filter((p) => p.n === 0) ?? []);
+</script>
+
+{#if found}
+	<section class="panel mt-3 px-3 py-2" aria-label="All marks together">
+		<p class="flex items-baseline justify-between gap-2">
+			<span class="text-muted">All marks together</span>
+			<strong class="text-[1.25rem]" data-testid="composite">{Math.round(100 * found.value)} of 100</strong>
+		</p>
+		<p class="small text-right">
+			95 % {Math.round(100 * found.low)} to {Math.round(100 * found.high)}; {percent(found.knownShare)} of the weight rests on prints
+		</p>
+		<table class="mt-1 w-full text-[0.85rem]">
+			<thead
+				><tr class="text-left text-muted"
+					><th class="font-normal">mark</th><th class="text-right font-normal">weight</th><th class="text-right font-normal">value</th><th
+						class="text-right font-normal">n</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each found.parts as part (part.quantity)}
+					<tr class={part.n === 0 ? 'text-muted' : ''}>
+						<td>{quantityName({ id: part.quantity })}</td>
+						<td class="text-right">{part.weight}</td>
+						<td class="text-right">{part.n === 0 ? '?' : Math.round(100 * part.value)}</td>
+						<td class="text-right">{part.n}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<p class="small mt-1">
+			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.{#if unknown.length}
+				What is not known is drawn over all it can be.{/if}
+		</p>
+	</section>
+{/if}

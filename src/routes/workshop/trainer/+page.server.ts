@@ -1,0 +1,5 @@
+import { database } from '$lib/server/context';
+import { listTrainings } from '$lib/server/workshop/trainings';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({ trainings: await listTrainings(database()) });

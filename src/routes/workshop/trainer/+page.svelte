@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { drawSample } from '$lib/core/prints/trainer/sample';
+	import { TRAINER_ANSWERS, TRAINER_SUBJECTS, type TrainerSubject } from '$lib/core/prints/trainer/subjects';
+	import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/prints/trainer/training';
+	import Choice from '$lib/ui/form/Choice.svelte';
+	import { isPlainKey } from '$lib/ui/form/keys';
+	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import SampleDrawing from '$lib/ui/trainer/SampleDrawing.svelte';
+	import { day } from '$lib/ui/words/numbers';
+	import { answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/ui/words/trainer';
+	import { Button } from 'flowbite-svelte';
+	import { onMount } from 'svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const SCORER = 'draught-scorer';
+	let scorer = $state('');
+	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
+	let subject = $state<TrainerSubject>('strings');
+	/** A run in hand: its seed, its id made once, and what was answered. */
+	let run = $state<{ id: string; seed: number; subject: TrainerSubject; answers: number[] } | null>(null);
+	/** The answer just given, while what it was is shown. */
+	let shown = $state<number | null>(null);
+	let done = $state.raw<{ subject: TrainerSubject; result: TrainingResult } | null>(null);
+	let problem = $state('');
+	const plan = $derived(run ? trainingPlan(run.subject, run.seed) : []);
+	const sample = $derived(run ? (plan[run.answers.length - (shown === null ? 0 : 1)] ?? null) : null);
+
+	function begin(): void {
+		problem = scorer.trim() ? '' : 'Say who scores: a run belongs to somebody.';
+		if (problem) return;
+		localStorage.setItem(SCORER, scorer.trim());
+		done = null;
+		shown = null;
+		run = { id: newId(), seed: Math.floor(Math.random() * 0x7fffffff), subject, answers: [] };
+		(document.activeElement as HTMLElement | null)?.blur();
+	}
+	function answer(grade: number): void {
+		if (!run || shown !== null) return;
+		run.answers.push(grade);
+		shown = grade;
+	}
+	async function next(): Promise<void> {
+		if (!run) return;
+		if (run.answers.length < plan.length) {
+			shown = null;
+			return;
+		}
+		const { id, seed, subject: of, answers } = run;
+		const sent = await send('trainings', { id, scorer: scorer.trim(), subject: of, seed, answers, ...hereAndNow() });
+		if (!sent.ok) {
+			problem = `${sent.title} Press Enter to send the run again.`;
+			return;
+		}
+		problem = '';
+		const pairs = plan.map(({ grade }, i) => [grade, answers[i] ?? 0] as const);
+		done = { subject: of, result: trainingResult(pairs, TRAINER_ANSWERS[of].length) };
+		run = null;
+		shown = null;
+		await invalidateAll();
+	}
+	function keydown(event: KeyboardEvent): void {
+		if (!run || !isPlainKey(event)) return;
+		const grade = Number(event.key) - 1;
+		if (shown !== null && (event.key === 'Enter' || event.key === ' ')) void next();
+		else if (shown === null && /^[1-9]$/.test(event.key) && TRAINER_ANSWERS[run.subject][grade] !== undefined) answer(grade);
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>Train the eye · Draught</title></svelte:head>
+<svelte:window onkeydown={keydown} />
+<div class="max-w-4xl p-3 md:px-5 md:py-4">
+	<p class="small"><a class="link" href="/workshop">Workshop</a></p>
+	<h1 class="text-[1.6rem] font-bold">Train the eye</h1>
+	{#if problem}<p role="alert" class="mt-2 text-harm">▲ {problem}</p>{/if}
+	{#if run && sample}
+		<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
+			<h2 class="text-[1.25rem] font-bold" aria-live="polite">{SUBJECT_WORDS[run.subject].asks}</h2>
+			<p class="text-muted" data-testid="trained-drawing">
+				drawing {run.answers.length + (shown === null ? 1 : 0)} of {plan.length}
+			</p>
+		</div>
+		<progress class="mt-1 h-2 w-full" max={plan.length} value={run.answers.length} aria-label="How much of the run is done"></progress>
+		<div class="panel mt-3 max-w-xl px-4 py-3">
+			<SampleDrawing drawing={drawSample(run.subject, sample.grade, sample.seed)} label="Drawing to be scored" />
+		</div>
+		<div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="Choose an answer by its number">
+			{#each TRAINER_ANSWERS[run.subject] as word, grade (word)}
+				<button
+					type="button"
+					tabindex="-1"
+					class="panel min-w-20 px-4 py-2 text-[1.15rem] {shown !== null && grade === sample.grade
+						? 'border-act! bg-chosen! font-bold'
+						: ''}"
+					disabled={shown !== null}
+					onclick={() => {
+						answer(grade);
+					}}><kbd>{grade + 1}</kbd> {answerWord(run.subject, grade)}</button
+				>
+			{/each}
+		</div>
+		<p class="mt-3 min-h-7 text-[1.15rem]" role="status">
+			{#if shown !== null}
+				{#if shown === sample.grade}<strong>✓ Right.</strong>{:else}<strong>≠ Not {answerWord(run.subject, shown)}.</strong> It was{/if}
+				{gradeWords(run.subject, sample.grade)}.
+				<button type="button" class="link ml-2" onclick={() => void next()}
+					><kbd>Enter</kbd> {run.answers.length < plan.length ? 'next' : 'how it went'}</button
+				>
+			{/if}
+		</p>
+	{:else}
+		<p class="small mt-1">
+			Twelve drawings of known grade, some two minutes. Four words mean the same to two people only if both have seen what makes each.
+		</p>
+		{#if done}
+			<p class="panel mt-3 px-4 py-3 text-[1.15rem]" role="status" data-testid="training-result">
+				<strong>{SUBJECT_WORDS[done.subject].title}.</strong>
+				{resultWords(done.subject, done.result)}
+			</p>
+		{/if}
+		<form
+			class="panel mt-3 space-y-3 px-4 py-3"
+			onsubmit={(e) => {
+				e.preventDefault();
+				begin();
+			}}
+		>
+			<label class="block text-[0.9rem]"
+				>Who scores
+				<input type="text" class="w-48 rounded border bg-panel px-2 py-1" maxlength="60" bind:value={scorer} /></label
+			>
+			<Choice
+				name="subject"
+				legend="What is trained"
+				bind:value={subject}
+				options={TRAINER_SUBJECTS.map((value) => ({ value, label: SUBJECT_WORDS[value].title }))}
+			/>
+			<Button type="submit" class="bg-act! text-on-act!">{done ? 'Once more' : 'Begin'}</Button>
+		</form>
+		{#if data.trainings.length}
+			<h2 class="mt-5 font-semibold">Runs on record</h2>
+			<ul class="mt-1 space-y-1">
+				{#each data.trainings.slice(0, 12) as one (one.id)}
+					<li>
+						<strong>{one.scorer}</strong>, {SUBJECT_WORDS[one.subject].title.toLowerCase()}, {day(one.at)}: {resultWords(
+							one.subject,
+							one.result
+						)}
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	{/if}
+</div>
