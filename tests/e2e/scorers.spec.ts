@@ -32,7 +32,7 @@ test('the eye is trained by keys: what it was is said, the run is kept and told'
 	await page.addInitScript(() => (Math.random = () => 0.25));
 	await open(page, `${server.url}/workshop/trainer`);
 	await page.getByRole('button', { name: 'Begin' }).click();
-	await expect(page.getByRole('alert')).toContainText('Say who scores');
+	await expect(page.getByRole('alert').filter({ hasText: 'Say who scores' })).toBeVisible();
 	await page.getByLabel('Who scores').fill('Mira');
 	await page.getByRole('button', { name: 'Begin' }).click();
 	const plan = trainingPlan('strings', Math.floor(0.25 * 0x7fffffff));
@@ -72,7 +72,15 @@ test('strings are measured on a photograph between four clicks in any order, kep
 		.toBuffer();
 	const query = new URLSearchParams({ attemptId, at: new Date().toISOString(), zone: 'UTC' });
 	const photoId = v7();
-	expect((await fetch(`${server.url}/api/v1/photos/${photoId}?${query}`, { method: 'PUT', body: new Uint8Array(bytes) })).status).toBe(201);
+	const put = await fetch(`${server.url}/api/v1/photos/${photoId}?${query}`, {
+		method: 'PUT',
+		headers: { 'content-type': 'image/jpeg' },
+		body: new Uint8Array(bytes)
+	});
+	expect(await put.text()).toContain(photoId);
+	// A body that does not say what it is never arrives: that is said, and not that it is no picture.
+	const unsaid = await fetch(`${server.url}/api/v1/photos/${v7()}?${query}`, { method: 'PUT', body: new Uint8Array(bytes) });
+	expect(unsaid.status).toBe(415);
 
 	await open(page, `${server.url}/trials/${trialId}/prints/photos`);
 	await page.getByRole('link', { name: 'measure its strings' }).click();
@@ -125,7 +133,7 @@ test('three scorers, a second look, and what one of them adds: told, and taken o
 		}
 	await open(page, `${server.url}/trials/${trialId}/prints/score`);
 	await page.getByLabel('Who scores').fill('Cy');
-	await page.getByLabel('scores', { exact: true }).selectOption('again');
+	await page.getByRole('combobox', { name: /^scores/ }).selectOption('again');
 	await page.getByRole('heading', { name: 'Scoring by keys' }).click();
 	for (const i of [1, 2]) {
 		await expect(page.getByText(`print ${i} of 2`)).toBeVisible();
@@ -172,7 +180,7 @@ test('a temperature ladder is scored by keys; a change while printing is flagged
 	// Two prints of the step piece, one of them changed on the way: typed on the page.
 	const step = '01900000-0000-7000-8000-000000000001';
 	await print(b, step, { trialId, marks: { overhangLastClean: '60' } });
-	await page.getByLabel('Piece', { exact: true }).selectOption({ label: 'Step piece 1' });
+	await page.getByRole('combobox', { name: /^Piece/ }).selectOption({ label: 'Step piece 1' });
 	await page.getByText('Settings, copied forward').click();
 	await page.getByLabel('Changed while it printed').fill('fan off from half way');
 	await page.getByLabel('choose the file').setInputFiles({ name: 'step.gcode', mimeType: 'text/plain', buffer: Buffer.from('G28') });

@@ -121,6 +121,8 @@ async function readJson(request: Request, limit: number): Promise<unknown> {
 async function readBytes(request: Request, limit: number): Promise<Buffer> {
 	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+	// The server underneath drops a body that does not say what it is.
+	if (!request.headers.has('content-type')) throw new Problem(415, 'Say what is sent in a content-type header. Nothing was stored.');
 	const chunks: Uint8Array[] = [];
 	let size = 0;
 	for await (const chunk of request.body ?? []) {

@@ -19,7 +19,7 @@
 	};
 	let { url, width, height, label, points, closed, marked, set, active }: Props = $props();
 	/** The cross, in the points of the photograph; none until a pointer or an arrow brings it. */
-	let at = $state<Point | null>(null);
+	let at = $state.raw<Point | null>(null);
 	const LOUPE_PX = 132;
 	/** The loupe shows the photograph's own points twice as large. */
 	const ZOOM = 2;

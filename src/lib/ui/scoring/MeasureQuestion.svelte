@@ -1,6 +1,8 @@
 <script lang="ts">
 	import type { Question } from '$lib/core/prints/scoring';
 	import CaptureField from '../bench/CaptureField.svelte';
+	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+	import { canonicalUnit } from '$lib/core/units/dimension';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import { refusalWords } from '../words/refusals';
 
@@ -23,4 +25,11 @@
 	}
 </script>
 
-<CaptureField bind:this={field} {label} unit="mm" last={null} {keep} takeBack={back} />
+<CaptureField
+	bind:this={field}
+	{label}
+	unit={canonicalUnit(READING_QUANTITIES[question.reading]?.dimension ?? 'length')}
+	last={null}
+	{keep}
+	takeBack={back}
+/>

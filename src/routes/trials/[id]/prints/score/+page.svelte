@@ -126,6 +126,8 @@
 				value={chosen?.piece.id}
 				onchange={(e) => {
 					kept = [];
+					// The keys are for the prints from here on.
+					e.currentTarget.blur();
 					void goto(`?piece=${e.currentTarget.value}`, { replaceState: true, noScroll: true });
 				}}
 			>
@@ -147,7 +149,12 @@
 		>
 		<label class="text-[0.9rem]"
 			>scores
-			<select class="rounded border bg-panel py-0.5 pr-8 pl-2" bind:value={which} disabled={!scorer.trim()}>
+			<select
+				class="rounded border bg-panel py-0.5 pr-8 pl-2"
+				bind:value={which}
+				disabled={!scorer.trim()}
+				onchange={(e) => e.currentTarget.blur()}
+			>
 				<option value="unscored">what nobody has scored</option>
 				<option value="after">also what others have scored</option>
 				<option value="again">once more what was scored once by the same eye</option>

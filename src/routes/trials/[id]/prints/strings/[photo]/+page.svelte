@@ -44,7 +44,8 @@
 		try {
 			const corners = orderCorners([a, b, c, d]);
 			found = { corners, strands: await worker.measure(url, corners) };
-		} catch {
+		} catch (error) {
+			console.error(error);
 			problem = 'The photograph could not be read. Set the corners again once the server answers.';
 			clicked = [];
 		}
