@@ -24,6 +24,7 @@ import { loadTrial } from '../../src/lib/server/trials/load';
 import { postTrial } from '../../src/lib/server/trials/post';
 import { randomSource } from '../../src/lib/core/random/source';
 import { benchLog } from './bench-log';
+import { benchPrints } from './bench-prints';
 import { runTask, taskConfig } from './task';
 import { line, ms, msAsync, percentile } from './timing';
 
@@ -107,6 +108,7 @@ await runTask(async () => {
 		await ensureDefaults(db, Date.now());
 		await benchLog(db);
 		const trialId = await fill(db);
+		await benchPrints(db, (await loadTrial(db, trialId)).spools[0]?.spool.id ?? '');
 		console.log(`${SPOOLS} spools, ${READINGS} hand readings, ${SPOOLS * 3} prints\n`);
 
 		const page = async () => sheetOf(await loadTrial(db, trialId), Date.now());

@@ -135,8 +135,9 @@ test('twelve spools are scored by keys alone, in a chance order, one taken back,
 		201
 	);
 	for (const spoolId of spoolIds) for (const id of [ladder, ...Object.values(pieces)]) await print(spoolId, id);
+	expect((await api(server.url, 'blind', { id: v7(), trialId, blind: true })).status).toBe(201);
 	await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${ladder}`);
-	await expect(page.locator('main')).not.toContainText('Hidden Reels');
+	await expect(page.locator('body')).not.toContainText('Hidden Reels');
 	let presses = 0;
 	const press = async (...keys: string[]) => {
 		for (const key of keys) {

@@ -6,7 +6,7 @@ import { moments } from '../compare/moments';
 import { randomSource } from '../random/source';
 
 /** One mark's share in a composite. */
-export type CompositePart = {
+type CompositePart = {
 	quantity: string;
 	weight: number;
 	/** 0 at the worst end of the mark's scale, 1 at the best. */

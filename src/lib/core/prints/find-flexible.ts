@@ -3,7 +3,7 @@ import type { Protocol, SpoolEvidence } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, Message } from '../finding/types';
 import { contextOf } from './context';
-import { marksOf } from './group';
+import { marksFinder } from './marks-on';
 import { ordinal } from './ordinal';
 import { outcomes } from './outcomes';
 import { feedRate, loadEffort } from './quantities';
@@ -75,7 +75,7 @@ function hardnessMessages({ claims }: SpoolEvidence): Message[] {
 }
 
 function findLoading(evidence: SpoolEvidence): Finding {
-	const marks = marksOf({ evidence, attempts: evidence.attempts }, loadEffort.id);
+	const marks = marksFinder(evidence)(evidence.attempts).get(loadEffort.id) ?? [];
 	const counts = marks.filter((r) => r.status === 'counts');
 	const ranks = counts.map((r) => r.value);
 	const result = ordinal(ranks, loadEffort.words?.length ?? 0);

@@ -5,9 +5,8 @@ import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
 import { PHOTO_WORDS } from '../readings/quantities';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
-import { contextOf } from './context';
 import { combineUncertainties } from '../stats/combined-uncertainty';
-import { marksOf, missingOf, type Group } from './group';
+import { missingOf, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
@@ -34,14 +33,11 @@ const UNKNOWN = { kind: 'unknown', reason: { id: 'noMarks', params: {} } } as co
 
 /** Parts that every finding of a mark shares. */
 function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], marked: number) {
-	const { evidence, condition, pieceId, attempts } = group;
-	const marks = quantities.flatMap((q) => marksOf(group, q));
+	const { evidence, condition, pieceId, context } = group;
+	const marks = quantities.flatMap((q) => group.marks.get(q) ?? []);
 	return {
 		subject: { spoolId: evidence.spool.id, condition, pieceId },
-		context: contextOf(
-			evidence,
-			attempts.filter((a) => a.status === 'counts')
-		),
+		context,
 		inputs: {
 			used: marks.filter((r) => r.status === 'counts').map((r) => r.id),
 			excluded: marks.filter((r) => r.status === 'excluded').map((r) => r.id),
@@ -69,9 +65,11 @@ function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attem
 
 /** The shifts of printers and scorers that were taken out of a group's marks: their common uncertainty, and what is said of each. */
 function takenOut(group: Group, mark: MarkDef): { standardUncertainty: number; messages: Message[] } {
+	const { printerEffects, scorerEffects } = group.protocol;
+	if (printerEffects.length + scorerEffects.length === 0) return { standardUncertainty: 0, messages: [] };
 	const prints = printValues(group, mark);
 	const printers = weighed(mark.kind === 'words' ? [] : prints.map((r) => shiftOf(group, mark, r.attemptId)));
-	const marks = readingsOfMark(mark).flatMap((quantity) => marksOf(group, quantity).filter((r) => r.status === 'counts'));
+	const marks = readingsOfMark(mark).flatMap((quantity) => (group.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'));
 	const scorers = weighed(marks.map((r) => leniencyOf(group, mark, r.scorer)));
 	return {
 		standardUncertainty: Math.hypot(0, ...[...printers, ...scorers].map(({ effect, share }) => share * effect.standardError)),
@@ -227,7 +225,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 /** Said where a photograph was not good enough to be sure of. */
 function doubtfulPhotos(group: Group, n: number): Message[] {
 	const doubtful = PHOTO_WORDS.indexOf('doubtful');
-	const said = marksOf(group, 'photoQuality').filter((r) => r.status === 'counts' && r.value === doubtful);
+	const said = (group.marks.get('photoQuality') ?? []).filter((r) => r.status === 'counts' && r.value === doubtful);
 	const count = new Set(said.map((r) => r.attemptId)).size;
 	return count === 0 ? [] : [{ id: 'photoDoubtful', params: { count, n } }];
 }

@@ -1,7 +1,10 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Piece, Protocol, Reading, SpoolEvidence } from '../evidence';
-import type { ConditionKind, Missing } from '../finding/types';
+import type { Attempt, Piece, Protocol, SpoolEvidence } from '../evidence';
+import { EMPTY_CONTEXT } from '../finding/make-finding';
+import type { ConditionKind, FindingContext, Missing } from '../finding/types';
+import { contextOf } from './context';
 import type { MarkDef } from './marks';
+import { marksFinder, type MarksOn } from './marks-on';
 
 /** Prints of one piece in one condition: what a mark belongs to. */
 export type Group = {
@@ -11,6 +14,9 @@ export type Group = {
 	pieceId: string;
 	piece: Piece | null;
 	attempts: Attempt[];
+	/** Marks on its prints that count, and what those prints had in common. */
+	marks: MarksOn;
+	context: FindingContext;
 };
 
 /**
@@ -22,26 +28,27 @@ export function groupsOf(evidence: SpoolEvidence, protocol: Protocol): Group[] {
 	const at = (condition: ConditionKind, pieceId: string): Group => {
 		const key = `${condition} ${pieceId}`;
 		const piece = evidence.pieces.find((p) => p.id === pieceId) ?? null;
-		const group = byKey.get(key) ?? { evidence, protocol, condition, pieceId, piece, attempts: [] };
+		const group = byKey.get(key) ?? {
+			evidence,
+			protocol,
+			condition,
+			pieceId,
+			piece,
+			attempts: [],
+			marks: new Map(),
+			context: EMPTY_CONTEXT
+		};
 		byKey.set(key, group);
 		return group;
 	};
 	const wanted: ConditionKind = protocol.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
 	for (const [pieceId] of Object.values(protocol.markPieces)) if (pieceId) at(wanted, pieceId);
 	for (const attempt of evidence.attempts) at(conditionAt(evidence.events, attempt.at).kind, attempt.pieceId).attempts.push(attempt);
-	return [...byKey.values()];
-}
-
-/**
- * Readings of some quantity that belong to the counted prints of a group, struck out ones among them.
- * @example marksOf(group, 'strings').length // 3
- */
-export function marksOf({ evidence, attempts }: Pick<Group, 'evidence' | 'attempts'>, quantity: string): (Reading & { value: number })[] {
-	const ids = new Set(attempts.filter((a) => a.status === 'counts').map((a) => a.id));
-	return evidence.readings.filter(
-		(r): r is Reading & { value: number } =>
-			r.station === 'prints' && r.quantity === quantity && r.attemptId !== null && ids.has(r.attemptId) && r.value !== null
-	);
+	const marksOn = marksFinder(evidence);
+	return [...byKey.values()].map((group) => {
+		const counted = group.attempts.filter((a) => a.status === 'counts');
+		return { ...group, marks: marksOn(counted), context: contextOf(evidence, counted) };
+	});
 }
 
 /**

@@ -1,12 +1,11 @@
-import { group } from 'd3-array';
 import type { Protocol } from '../evidence';
-import { marksOf, type Group } from './group';
 import type { MarkDef } from './marks';
+import type { MarksOn } from './marks-on';
 import type { ScorerEffect } from './scorer-effect';
 import { asScorings, readingsOfMark } from './scorings';
 
-/** Prints to be valued, and the leniencies that are taken out of their marks. */
-export type Valued = Pick<Group, 'evidence' | 'attempts'> & { protocol: Pick<Protocol, 'scorerEffects'> };
+/** Marks on the prints to be valued, and the leniencies that are taken out of their marks. */
+export type Valued = { marks: MarksOn; protocol: Pick<Protocol, 'scorerEffects'> };
 
 /**
  * What each print was given for a mark, one value a print, in the unit of its readings: the last clean step of a ladder, a length, the
@@ -14,7 +13,7 @@ export type Valued = Pick<Group, 'evidence' | 'attempts'> & { protocol: Pick<Pro
  * between. What a scorer gives more than the others is taken off first, where the trial takes it out. Every comparison of prints rests on
  * this.
  * Source: house rule.
- * @example printValues({ evidence, attempts, protocol }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
+ * @example printValues({ marks: marksFinder(evidence)(evidence.attempts), protocol }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
  */
 export function printValues(of: Valued, mark: MarkDef): { attemptId: string; value: number }[] {
 	if (mark.kind === 'window') return windowsOf(of, mark).map(({ attemptId, from, to }) => ({ attemptId, value: to - from }));
@@ -47,12 +46,15 @@ export function windowsOf(of: Valued, mark: MarkDef & { kind: 'window' }): { att
 
 /** One value a print: several scorings of the same print are one look each at one thing, so their mean counts, once. */
 function meansOf(of: Valued, mark: MarkDef, readings: readonly string[]): { attemptId: string; value: number }[] {
-	const counted = readings.flatMap((quantity) => marksOf(of, quantity).filter((r) => r.status === 'counts'));
-	const scorings = asScorings(counted).map((s) => ({ ...s, value: s.value - (leniencyOf(of, mark, s.scorer)?.shift ?? 0) }));
-	return [...group(scorings, (s) => s.attemptId)].map(([attemptId, ofPrint]) => ({
-		attemptId,
-		value: ofPrint.reduce((sum, s) => sum + s.value, 0) / ofPrint.length
-	}));
+	const counted = readings.flatMap((quantity) => (of.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'));
+	const byPrint = new Map<string, { sum: number; n: number }>();
+	for (const { attemptId, scorer, value } of asScorings(counted)) {
+		const print = byPrint.get(attemptId) ?? { sum: 0, n: 0 };
+		byPrint.set(attemptId, print);
+		print.sum += value - (leniencyOf(of, mark, scorer)?.shift ?? 0);
+		print.n++;
+	}
+	return [...byPrint].map(([attemptId, { sum, n }]) => ({ attemptId, value: sum / n }));
 }
 
 /**

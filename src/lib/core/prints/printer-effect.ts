@@ -2,6 +2,7 @@ import { conditionAt } from '../conditions/condition-at';
 import type { Protocol, SpoolEvidence } from '../evidence';
 import { additiveEffects, mostUsed, type LevelValue } from '../stats/additive-effects';
 import { MARKS } from './marks';
+import { marksFinder } from './marks-on';
 import { printValues } from './print-values';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
@@ -32,12 +33,13 @@ export function printerEffects(
 	protocol: Pick<Protocol, 'markPieces' | 'scorerEffects'>,
 	against: string | null
 ): PrinterEffect[] {
+	const marksOn = spools.map(marksFinder);
 	return MARKS.flatMap((mark) => {
 		const pieceId = protocol.markPieces[mark.def.id]?.[0];
 		if (mark.kind === 'words' || mark.kind === 'window' || pieceId === undefined) return [];
-		const values = spools.flatMap((evidence) => {
+		const values = spools.flatMap((evidence, i) => {
 			const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId && a.printer !== null);
-			return printValues({ evidence, attempts, protocol }, mark).flatMap((r): LevelValue[] => {
+			return printValues({ marks: marksOn[i]?.(attempts) ?? new Map(), protocol }, mark).flatMap((r): LevelValue[] => {
 				const attempt = attempts.find((a) => a.id === r.attemptId);
 				if (!attempt?.printer) return [];
 				const condition = conditionAt(evidence.events, attempt.at).kind;

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
 import { agreements, agreementsOfAll } from './agreement';
-import { looksOf, type Marked } from './looks';
+import { looksOf } from './looks';
 import { MARKS } from './marks';
+import { marksFinder, type Marked } from './marks-on';
 import { printValues } from './print-values';
 import { onRequest, questionsOf, scoringQueue } from './scoring';
 import { scorerEffects } from './scorer-effect';
@@ -31,10 +32,8 @@ describe('the same scorer again', () => {
 		readings: [mark(a, 'strings', 1, { scorer: 'Ada', takenAt: 10 }), mark(a, 'strings', 3, { scorer: 'Ada', takenAt: 20 })]
 	});
 	it('is a second look, told apart from the first', () => {
-		expect(looksOf(twice.readings as Marked[]).map((m) => [m.value, m.look])).toEqual([
-			[1, 0],
-			[3, 1]
-		]);
+		expect(looksOf(twice.readings as Marked[])).toEqual([0, 1]);
+		expect(looksOf([...twice.readings].reverse() as Marked[])).toEqual([1, 0]);
 		expect(agreements([twice])).toMatchObject([
 			{
 				n: 1,
@@ -47,7 +46,7 @@ describe('the same scorer again', () => {
 		]);
 	});
 	it('is no second print: the value lies between the looks', () => {
-		expect(printValues({ evidence: twice, attempts: [a], protocol }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
+		expect(printValues({ marks: marksFinder(twice)([a]), protocol }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
 		expect(printsStation.find(twice, protocol, 0).find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
 	});
 	it('several faults of one look are one look: the worst counts', () => {
@@ -121,7 +120,7 @@ describe('leniency', () => {
 		};
 		const said = (value: number) => evidence({ attempts: [a], readings: [mark(a, 'strings', value, { scorer: 'Ada' })] });
 		const value = (given: number) =>
-			printValues({ evidence: said(given), attempts: [a], protocol: { scorerEffects: [effect] } }, STRINGS)[0]?.value;
+			printValues({ marks: marksFinder(said(given))([a]), protocol: { scorerEffects: [effect] } }, STRINGS)[0]?.value;
 		expect([value(0), value(1), value(3)]).toEqual([1, 2, 3]);
 	});
 	it('is not told by strangers, by nobody in particular, nor by one shared print', () => {

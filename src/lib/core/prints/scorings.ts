@@ -1,6 +1,7 @@
 import type { SpoolEvidence } from '../evidence';
-import { looksOf, type Look, type Marked } from './looks';
+import { looksOf, type Look } from './looks';
 import type { MarkDef } from './marks';
+import type { Marked } from './marks-on';
 
 /** What one look at one print gave for a mark. */
 export type Scoring = Look & { attemptId: string; value: number };
@@ -28,13 +29,16 @@ export function readingsOfMark(mark: MarkDef): readonly string[] {
  * @example asScorings(marks)[0] // { attemptId: 'a1', scorer: 'Ada', look: 0, value: 2 }
  */
 export function asScorings(marks: readonly Marked[]): Scoring[] {
+	const looks = looksOf(marks);
 	const byLook = new Map<string, Scoring>();
-	for (const { attemptId, scorer, look, value } of looksOf(marks)) {
-		if (attemptId === null) continue;
+	marks.forEach(({ attemptId, scorer, value }, i) => {
+		if (attemptId === null) return;
+		const look = looks[i] as number;
 		const key = `${attemptId} ${scorer ?? ''} ${look}`;
 		const seen = byLook.get(key);
-		if (!seen || value > seen.value) byLook.set(key, { attemptId, scorer, look, value });
-	}
+		if (!seen) byLook.set(key, { attemptId, scorer, look, value });
+		else if (value > seen.value) seen.value = value;
+	});
 	return [...byLook.values()];
 }
 

@@ -4,6 +4,7 @@ import type { QuantityDef } from '../finding/types';
 import { UNCHANGED } from './context';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
+import { marksFinder, type MarksOn } from './marks-on';
 import { printValues } from './print-values';
 import { printSuccess } from './quantities';
 
@@ -22,7 +23,7 @@ export type WayComparison = {
 };
 
 type WaysProtocol = Pick<Protocol, 'failureRule' | 'scorerEffects'>;
-type Looked = { evidence: SpoolEvidence; attempt: Attempt; facts: Record<string, string> };
+type Looked = { evidence: SpoolEvidence; attempt: Attempt; facts: Record<string, string>; marks: MarksOn };
 
 /** What is known of a print, as text; what was not said is left out. */
 function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, string> {
@@ -40,9 +41,11 @@ function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, stri
 }
 
 const lookedAt = (spools: readonly SpoolEvidence[]): Looked[] =>
-	spools.flatMap((evidence) =>
-		evidence.attempts.filter((a) => a.status === 'counts').map((attempt) => ({ evidence, attempt, facts: factsOf(evidence, attempt) }))
-	);
+	spools.flatMap((evidence) => {
+		const marksOn = marksFinder(evidence);
+		const counted = evidence.attempts.filter((a) => a.status === 'counts');
+		return counted.map((attempt) => ({ evidence, attempt, facts: factsOf(evidence, attempt), marks: marksOn([attempt]) }));
+	});
 
 /**
  * In what the prints of some spools differ: everything that has two values or more.
@@ -129,8 +132,8 @@ function unlike(first: Looked, second: Looked): string[] {
 	return [...names].filter((n) => first.facts[n] !== undefined && second.facts[n] !== undefined && first.facts[n] !== second.facts[n]);
 }
 
-function valueOfMark({ evidence, attempt }: Looked, protocol: WaysProtocol, mark: MarkDef): number | null {
-	const value = printValues({ evidence, attempts: [attempt], protocol }, mark)[0]?.value;
+function valueOfMark({ evidence, attempt, marks }: Looked, protocol: WaysProtocol, mark: MarkDef): number | null {
+	const value = printValues({ marks, protocol }, mark)[0]?.value;
 	if (value === undefined) return null;
 	if (mark.kind !== 'measure' || mark.against === null) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];

@@ -3,12 +3,16 @@ import type { Attempt, Protocol, SpoolEvidence } from '../evidence';
 import type { Message } from '../finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
+import { marksFinder, type MarksOn } from './marks-on';
 import { printValues } from './print-values';
 
 /** One mark of one piece printed before and after drying. */
 type WetDryPair = { pieceId: string; wet: number; dry: number };
 
 export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
+
+/** Prints of one piece, oldest first. */
+type Prints = { pieceId: string; attempts: Attempt[]; marks: MarksOn };
 
 /** What drying is asked about: the marks of the sheet. */
 const ASKED = MARKS.filter((m) => m.def.onSheet === true);
@@ -20,10 +24,14 @@ const ASKED = MARKS.filter((m) => m.def.onSheet === true);
  * @example wetAndDry(evidence, protocol).find((w) => w.quantity === 'strings')?.says // 'tooFew'
  */
 export function wetAndDry(evidence: SpoolEvidence, protocol: Pick<Protocol, 'scorerEffects'>): WetDry[] {
-	const pieces = [...new Set(evidence.attempts.map((a) => a.pieceId))];
+	const marksOn = marksFinder(evidence);
+	const pieces = [...new Set(evidence.attempts.map((a) => a.pieceId))].map((pieceId) => {
+		const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
+		return { pieceId, attempts, marks: marksOn(attempts) };
+	});
 	return ASKED.flatMap((mark) => {
 		const { def } = mark;
-		const pairs = pieces.flatMap((pieceId) => pairsOf(evidence, protocol, pieceId, mark));
+		const pairs = pieces.flatMap((prints) => pairsOf(evidence, protocol, prints, mark));
 		if (pairs.length === 0) return [];
 		const verdict = judgePairs(
 			pairs.map(({ wet, dry }) => [wet, dry] as const),
@@ -42,9 +50,13 @@ export function wetDryMessage(compared: WetDry): Message {
 	return { id: `wetDry.${says}`, params: { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 } };
 }
 
-function pairsOf(evidence: SpoolEvidence, protocol: Pick<Protocol, 'scorerEffects'>, pieceId: string, mark: MarkDef): WetDryPair[] {
-	const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
-	const values = new Map(printValues({ evidence, attempts, protocol }, mark).map((v) => [v.attemptId, v.value]));
+function pairsOf(
+	evidence: SpoolEvidence,
+	protocol: Pick<Protocol, 'scorerEffects'>,
+	{ pieceId, attempts, marks }: Prints,
+	mark: MarkDef
+): WetDryPair[] {
+	const values = new Map(printValues({ marks, protocol }, mark).map((v) => [v.attemptId, v.value]));
 	const valuesOf = (of: readonly Attempt[]) => of.flatMap((a) => values.get(a.id) ?? []);
 	const dried = (a: Attempt) => conditionAt(evidence.events, a.at).kind === 'dried';
 	const wet = valuesOf(attempts.filter((a) => !dried(a))).reverse();

@@ -82,7 +82,7 @@ function everyState() {
 		)
 	];
 	return {
-		spools: [...spools, ...waterStates(), ...dryStates(), ...strengthStates()],
+		spools: [...spools, ...waterStates(), ...dryStates(), ...strengthStates(), ...printStates()],
 		protocol: {
 			...protocol,
 			ownMeasures: [own],
@@ -120,6 +120,37 @@ function waterStates() {
 				[1200, 'dried']
 			])
 		})
+	];
+}
+
+/** Flexibles that feed, feed slowly or not at all; windows that agree, that do not, that the label misses; a doubtful photograph. */
+function printStates() {
+	const [slow, fast, failed] = [40, 60, 80].map((speedPct) => {
+		const one = attempt();
+		return { ...one, settings: { ...one.settings, speedPct } };
+	});
+	if (!slow || !fast || !failed) return [];
+	const buckled = { ...failed, outcome: 'failed' as const, cause: 'filament' as const, percentReached: 10 };
+	const claims = (['nozzleLowC', 'nozzleHighC', 'hardnessA', 'hardnessD'] as const).map((quantity) => ({
+		id: quantity,
+		quantity,
+		source: 'label' as const,
+		value: 95
+	}));
+	const window = (...of: [number, number][]) => {
+		const attempts = of.map((_, i) => attempt({ at: 1000 + i }));
+		const readings = attempts.flatMap((a, i) => [mark(a, 'cleanFrom', of[i]?.[0] ?? 0), mark(a, 'cleanTo', of[i]?.[1] ?? 0)]);
+		return evidence({ attempts, readings, claims });
+	};
+	return [
+		evidence({ spool: { material: 'TPU' }, attempts: [slow, fast], claims, readings: [mark(slow, 'loadEffort', 1)] }),
+		evidence({ spool: { material: 'TPU' }, attempts: [slow, buckled] }),
+		evidence({ spool: { material: 'TPU' }, attempts: [buckled] }),
+		evidence({ spool: { material: 'TPU' } }),
+		window([205, 220]),
+		window([205, 205], [205, 205]),
+		window([200, 205], [220, 230]),
+		evidence({ attempts: [slow], readings: [mark(slow, 'stringCoverage', 2), mark(slow, 'photoQuality', 1)] })
 	];
 }
 

@@ -1,0 +1,22 @@
+import { group } from 'd3-array';
+import type { Attempt, Reading, SpoolEvidence } from '../evidence';
+
+/** A reading with a value, as every mark has one. */
+export type Marked = Reading & { value: number };
+
+/** Marks on some prints, by their quantity; struck out ones among them. */
+export type MarksOn = ReadonlyMap<string, readonly Marked[]>;
+
+/**
+ * Finds the marks on any of a spool's prints, so that its readings are gone through once, not once a mark. Prints that do not count have none.
+ * @example marksFinder(evidence)(evidence.attempts).get('strings')?.length // 3
+ */
+export function marksFinder({ readings }: Pick<SpoolEvidence, 'readings'>): (attempts: readonly Attempt[]) => MarksOn {
+	const marks = readings.filter((r): r is Marked => r.station === 'prints' && r.attemptId !== null && r.value !== null);
+	const byAttempt = group(marks, (r) => r.attemptId);
+	return (attempts) =>
+		group(
+			attempts.filter((a) => a.status === 'counts').flatMap((a) => byAttempt.get(a.id) ?? []),
+			(r) => r.quantity
+		);
+}
