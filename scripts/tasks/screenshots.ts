@@ -1,11 +1,44 @@
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { browserArguments } from '../../tests/e2e/browser';
 import { TestServer } from '../../tests/e2e/server';
 import { runTask } from './task';
 
-type Shot = { name: string; path: string; width?: number; height?: number; theme?: 'light' | 'dark'; after?: string };
+type Shot = {
+	name: string;
+	path: string;
+	width?: number;
+	height?: number;
+	theme?: 'light' | 'dark';
+	after?: string;
+	prepare?: (page: Page) => Promise<void>;
+};
+
+/** Four clicks on the corners of the gap of a drawn spike pair, in shares of the picture. */
+async function setCorners(page: Page): Promise<void> {
+	const box = await page.getByTestId('photo-cross').boundingBox();
+	if (!box) throw new Error('no photograph to click on');
+	for (const [x, y] of [
+		[30.5, 9],
+		[89.5, 9],
+		[81.5, 83],
+		[38.5, 83]
+	] as const)
+		await page.mouse.click(box.x + (box.width * x) / 120, box.y + (box.height * y) / 90);
+	await page.getByRole('button', { name: 'Keep it' }).waitFor();
+}
+
+/** Addresses that only a page of the demo knows: the first photograph whose strings can be measured. */
+async function photosOf(url: string): Promise<{ strings: string }> {
+	const trials = (await (await fetch(`${url}/trials`)).text()).match(/\/trials\/[0-9a-f-]{36}/g) ?? [];
+	for (const trial of new Set(trials)) {
+		const [strings] =
+			(await (await fetch(`${url}${trial}/prints/photos`)).text()).match(/\/trials\/[0-9a-f-]{36}\/prints\/strings\/[0-9a-f-]{36}/) ?? [];
+		if (strings) return { strings };
+	}
+	throw new Error('the demo has no photograph of spikes');
+}
 
 /** npm run screenshots: one current picture per main view. */
 await runTask(async () => {
@@ -20,6 +53,7 @@ await runTask(async () => {
 		const { spools: logged } = (await (await fetch(`${server.url}/api/v1/spools?q=plainsong`)).json()) as {
 			spools: { id: string; code: string }[];
 		};
+		const photos = await photosOf(server.url);
 		const shots: Shot[] = [
 			{ name: 'trial-sheet', path: trial },
 			{ name: 'trial-sheet-dark', path: trial, theme: 'dark' },
@@ -38,7 +72,7 @@ await runTask(async () => {
 			{ name: 'scoring', path: `${trial}/prints/score`, width: 390, height: 844, theme: 'dark' },
 			{ name: 'pieces', path: '/pieces', after: 'Printed solid' },
 			{ name: 'workshop', path: '/workshop' },
-			{ name: 'handbook', path: '/handbook' },
+			{ name: 'strings', path: photos.strings, prepare: setCorners },
 			{ name: 'exchange', path: '/exchange' }
 		];
 		for (const shot of shots) {
@@ -53,6 +87,7 @@ await runTask(async () => {
 			await page.waitForSelector('html[data-ready]');
 			await page.evaluate(() => document.fonts.ready);
 			if (shot.after) await page.getByText(shot.after).first().waitFor();
+			await shot.prepare?.(page);
 			await page.screenshot({ path: join(out, `${shot.name}.png`) });
 			await page.close();
 			console.log(`draught: ${shot.name}.png`);

@@ -191,7 +191,7 @@ test('a temperature ladder is scored by keys; a change while printing is flagged
 	await expect(page.getByText(/· file [0-9a-f]{8}/)).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(
-		page.getByText(/changed while printing, apart from the rest \(fan off from half way, unchanged\) in .*overhang/)
+		page.getByText(/changed while printing \(fan off from half way\), where other prints were left alone, in .*overhang/)
 	).toBeVisible();
 
 	// The same piece six times wet and six times dry.

@@ -45,8 +45,8 @@
 			</tbody>
 		</table>
 		<p class="small mt-1">
-			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.{#if unknown.length}
-				What is not known is drawn over all it can be.{/if}
+			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.
+			{unknown.length ? 'What is not known is drawn over all it can be.' : ''}
 		</p>
 	</section>
 {/if}

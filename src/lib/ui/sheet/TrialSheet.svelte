@@ -62,7 +62,9 @@
 						<th scope="row" class="sticky left-0 z-10 max-w-[9.5rem] min-w-[8rem] bg-panel px-2 py-1 font-normal">
 							<a href="/spools/{spool.id}" class="block">
 								<span class="wide text-[1.12rem] leading-tight font-bold">{spool.code}</span>
-								{#if verdicts[spool.id]}<span class="ml-1 rounded border border-ink px-1 text-[0.8rem]">{verdicts[spool.id]}</span>{/if}
+								{#if verdicts[spool.id]}<span class="ml-1 inline-block rounded border border-ink px-1 text-[0.8rem]"
+										>{verdicts[spool.id]}</span
+									>{/if}
 								<span class="flex items-center gap-1.5 leading-none"
 									><Sliver
 										hex={spool.colourHex}

@@ -9,7 +9,7 @@
 <!-- A drawn print, in the ink of the page: what is judged is its shape. -->
 <svg
 	viewBox="0 0 120 90"
-	class={small ? 'h-10 w-14' : 'w-full'}
+	class={small ? 'h-12 w-16' : 'w-full'}
 	role={label ? 'img' : undefined}
 	aria-label={label}
 	aria-hidden={label ? undefined : true}

@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
+import { UNCHANGED } from '$lib/core/prints/context';
 import type { Message, Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
@@ -211,16 +212,14 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		if (!first) return [];
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
 		const values = first.values.map((v) => VALUE_WORDS[v] ?? v).join(', ');
+		const codes = first.spoolIds.map(codeOf).join(', ');
+		if (first.detail === 'midPrint') {
+			const changes = first.values.filter((v) => v !== UNCHANGED).join('; ');
+			return [`${codes}: changed while printing (${changes}), where other prints were left alone, in ${columns}.`];
+		}
 		const setting = first.detail ? settingName(first.detail) : null;
-		const unlike =
-			first.detail === 'midPrint'
-				? 'changed while printing, apart'
-				: setting
-					? `another ${setting.name.toLowerCase()} setting`
-					: (FLAGS[first.kind] ?? first.kind);
-		return [
-			`${first.spoolIds.map(codeOf).join(', ')}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`
-		];
+		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : (FLAGS[first.kind] ?? first.kind);
+		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`];
 	});
 }
 

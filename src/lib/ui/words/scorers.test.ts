@@ -139,5 +139,5 @@ describe('words for flexibles and windows', () => {
 			{ value: 45, scale: 'D', source: 'label' },
 			'Stated hardness 45D (Shore D, label); A and D are not converted into each other.'
 		]
-	])('%s', (id, params, words) => expect(sentence({ id, params: params as Record<string, string | number> })).toBe(words));
+	])('%s', (id, params, words) => expect(sentence({ id, params: params })).toBe(words));
 });

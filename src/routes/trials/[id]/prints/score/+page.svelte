@@ -150,14 +150,14 @@
 		<label class="text-[0.9rem]"
 			>scores
 			<select
-				class="rounded border bg-panel py-0.5 pr-8 pl-2"
+				class="w-64 rounded border bg-panel py-0.5 pr-8 pl-2"
 				bind:value={which}
 				disabled={!scorer.trim()}
 				onchange={(e) => e.currentTarget.blur()}
 			>
 				<option value="unscored">what nobody has scored</option>
 				<option value="after">also what others have scored</option>
-				<option value="again">once more what was scored once by the same eye</option>
+				<option value="again">a second look at the same prints</option>
 			</select></label
 		>
 		{#each requests as id (id)}
