@@ -15,8 +15,18 @@ async function pages(): Promise<string[]> {
 	const { spools } = (await (await fetch(`${server.url}/api/v1/spools?q=slate`)).json()) as Listing;
 	const workshop = await (await fetch(`${server.url}/workshop`)).text();
 	const instrument = /gauge-study\/([0-9a-f-]{36})/.exec(workshop)?.[1] ?? '';
+	const trials = [...new Set((await (await fetch(`${server.url}/trials`)).text()).match(/\/trials\/[0-9a-f-]{36}/g))];
+	// The trials with several scorers and photographs, and with flexibles.
+	const more: string[] = [];
+	for (const other of trials.filter((path) => path !== trial)) {
+		const photos = await (await fetch(`${server.url}${other}/prints/photos`)).text();
+		const [strings] = photos.match(/\/trials\/[0-9a-f-]{36}\/prints\/strings\/[0-9a-f-]{36}/) ?? [];
+		more.push(`${other}/prints`, ...(strings ? [`${other}/prints/photos`, strings] : []));
+	}
+	expect(more.length).toBeGreaterThan(3);
 	return [
 		trial,
+		...more,
 		...[
 			'intake',
 			'diameter',
@@ -38,6 +48,7 @@ async function pages(): Promise<string[]> {
 		'/spools',
 		`/spools/${spools[0]?.id}`,
 		'/workshop',
+		'/workshop/trainer',
 		`/workshop/gauge-study/${instrument}`,
 		'/pieces',
 		'/handbook',
@@ -47,7 +58,7 @@ async function pages(): Promise<string[]> {
 }
 
 test('every page of the demo is accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
-	test.setTimeout(240_000);
+	test.setTimeout(300_000);
 	for (const colorScheme of ['light', 'dark'] as const) {
 		const context = await browser.newContext({ colorScheme, reducedMotion: 'reduce' });
 		const page = await context.newPage();
@@ -93,7 +104,7 @@ test("the demo's pick can be argued about", async ({ page }) => {
 test('recall finds a spool by a word of its note and shows the settings that worked', async ({ page }) => {
 	await open(page, `${server.url}/spools`);
 	await page.keyboard.type('sunny sill');
-	await expect(page.getByRole('status').filter({ hasText: '1 spool' })).toBeVisible();
+	await expect(page.getByRole('status').filter({ hasText: /^\s*1 spool/ })).toBeVisible();
 	await page.getByRole('link', { name: /Plainsong/ }).click();
 	await expect(page.getByRole('region', { name: 'What worked' })).toContainText('nozzle 210 °C');
 	await expect(page.getByText('a clip left on the sunny sill went soft')).toBeVisible();

@@ -135,19 +135,29 @@ describe('what is asked only on request', () => {
 	const spikes = piece({ marks: [{ mark: 'strings', steps: null }] });
 	it('is not asked unless somebody wants it; what a photograph measures never is', () => {
 		expect(questionsOf(spikes).map((q) => q.id)).toEqual(['strings']);
-		expect(onRequest(spikes)).toEqual(['stringCount']);
-		expect(
-			questionsOf(
-				spikes,
-				['stringCount', 'stringCoverage'].filter((id) => onRequest(spikes).includes(id))
-			).map((q) => q.id)
-		).toEqual(['strings', 'stringCount']);
-		expect(onRequest(piece({ marks: [] }))).toEqual([]);
+		expect(onRequest(spikes, []).map((q) => q.id)).toEqual(['stringCount']);
+		expect(questionsOf(spikes, onRequest(spikes, [])).map((q) => q.id)).toEqual(['strings', 'stringCount']);
+		expect(onRequest(piece({ marks: [] }), [])).toEqual([]);
 	});
 	it('waits alone where the rest was said', () => {
 		const a = attempt();
 		const spool = evidence({ attempts: [a], readings: [mark(a, 'strings', 1)] });
 		expect(scoringQueue([spool], spikes, 1)).toEqual([]);
-		expect(scoringQueue([spool], spikes, 1, { kind: 'unscored' }, ['stringCount'])[0]?.questions.map((q) => q.id)).toEqual(['stringCount']);
+		expect(scoringQueue([spool], spikes, 1, { kind: 'unscored' }, onRequest(spikes, []))[0]?.questions.map((q) => q.id)).toEqual([
+			'stringCount'
+		]);
+	});
+	it('own measures are asked one by one, each by its own name', () => {
+		const measure = (id: string, name: string) => ({ id, name, unit: 'N', direction: 'more' as const, low: 0, high: 30 });
+		const extra = onRequest(spikes, [measure('m1', 'Grip'), measure('m2', 'Squeak')]).filter((q) => q.id.startsWith('own.'));
+		const a = attempt();
+		const own = (ownMeasureId: string) => mark(a, 'own', 12, { station: 'own', ownMeasureId });
+		const left = (readings: ReturnType<typeof own>[]) =>
+			scoringQueue([evidence({ attempts: [a], readings: [mark(a, 'strings', 1), ...readings] })], spikes, 1, { kind: 'unscored' }, extra)
+				.flatMap((w) => w.questions)
+				.map((q) => q.id);
+		expect(left([])).toEqual(['own.m1', 'own.m2']);
+		expect(left([own('m1')])).toEqual(['own.m2']);
+		expect(left([own('m1'), own('m2')])).toEqual([]);
 	});
 });

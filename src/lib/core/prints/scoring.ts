@@ -1,8 +1,8 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Piece, SpoolEvidence } from '../evidence';
+import type { Attempt, OwnMeasure, Piece, SpoolEvidence } from '../evidence';
 import type { ConditionKind } from '../finding/types';
 import { READING_QUANTITIES } from '../readings/quantities';
-import { MARKS } from './marks';
+import { MARKS, type MarkDef } from './marks';
 
 /** One thing to be said of a print. */
 export type Question =
@@ -10,7 +10,8 @@ export type Question =
 	| { kind: 'words'; id: string; reading: string; words: readonly string[] }
 	/** Several faults, each by its severity; nothing seen is "none" for all. */
 	| { kind: 'faults'; id: string; readings: readonly string[]; words: readonly string[] }
-	| { kind: 'measure'; id: string; reading: string }
+	/** `own`: the tester's own measure that is asked for. */
+	| { kind: 'measure'; id: string; reading: string; own?: Pick<OwnMeasure, 'id' | 'name' | 'unit'> }
 	/** The coolest and the hottest clean floor of a temperature ladder. */
 	| { kind: 'window'; id: string; from: string; to: string; steps: number[] };
 
@@ -19,41 +20,53 @@ export type Waiting = { spoolId: string; code: string; attemptId: string; condit
 
 /**
  * What can be said of a print of a piece, in the order it is asked.
- * @param alsoAsked questions that are asked only on request, and are here
+ * @param extra questions that are asked only on request, and are here
  * @example questionsOf(piece).map((q) => q.id) // ['overhang', 'bridge', 'strings', 'surface', 'bridgeSag']
  */
-export function questionsOf(piece: Piece, alsoAsked: readonly string[] = []): Question[] {
-	const all = MARKS.filter((mark) => mark.asked === undefined || alsoAsked.includes(mark.def.id)).flatMap((mark): Question[] => {
-		const carried = piece.marks.find((m) => m.mark === mark.mark);
-		if (!carried) return [];
-		const { id, unit } = mark.def;
-		if (mark.kind === 'ladder')
-			return carried.steps
-				? [{ kind: 'ladder', id, lastClean: mark.lastClean, firstFaulty: mark.firstFaulty, steps: carried.steps, unit }]
-				: [];
-		if (mark.kind === 'window')
-			return carried.steps ? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }] : [];
-		if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
-		const [reading] = mark.readings;
-		const words = READING_QUANTITIES[reading ?? '']?.words ?? [];
-		return mark.readings.length > 1
-			? [{ kind: 'faults', id, readings: mark.readings, words }]
-			: [{ kind: 'words', id, reading: reading ?? '', words }];
-	});
+export function questionsOf(piece: Piece, extra: readonly Question[] = []): Question[] {
+	const all = [...MARKS.filter((mark) => mark.asked === undefined).flatMap((mark) => questionOf(piece, mark)), ...extra];
 	// What one look answers comes first; what wants a tool in the hand, last.
 	return [...all.filter((q) => q.kind !== 'measure'), ...all.filter((q) => q.kind === 'measure')];
 }
+
+/** What is asked for one mark of a piece; nothing where it does not carry it. */
+function questionOf(piece: Piece, mark: MarkDef): Question[] {
+	const carried = piece.marks.find((m) => m.mark === mark.mark);
+	if (!carried) return [];
+	const { id, unit } = mark.def;
+	if (mark.kind === 'ladder')
+		return carried.steps
+			? [{ kind: 'ladder', id, lastClean: mark.lastClean, firstFaulty: mark.firstFaulty, steps: carried.steps, unit }]
+			: [];
+	if (mark.kind === 'window')
+		return carried.steps ? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }] : [];
+	if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
+	const [reading] = mark.readings;
+	const words = READING_QUANTITIES[reading ?? '']?.words ?? [];
+	return mark.readings.length > 1
+		? [{ kind: 'faults', id, readings: mark.readings, words }]
+		: [{ kind: 'words', id, reading: reading ?? '', words }];
+}
+
+/** The own measure a question asks for; null for all others. */
+const ownOf = (q: Question): string | null => (q.kind === 'measure' ? (q.own?.id ?? null) : null);
 
 /** Readings that answer a question. */
 const readingsOf = (q: Question): readonly string[] =>
 	q.kind === 'ladder' ? [q.lastClean] : q.kind === 'window' ? [q.from] : q.kind === 'faults' ? q.readings : [q.reading];
 
 /**
- * Questions a piece can be asked beside the usual ones.
- * @example onRequest(spikePair) // ['stringCount']
+ * Questions a piece can be asked beside the usual ones: a count of strands, and what a tester measures of his own.
+ * @example onRequest(spikePair, []).map((q) => q.id) // ['stringCount']
  */
-export function onRequest(piece: Piece): string[] {
-	return MARKS.filter((m) => m.asked === 'onRequest' && piece.marks.some((carried) => carried.mark === m.mark)).map((m) => m.def.id);
+export function onRequest(piece: Piece, ownMeasures: readonly OwnMeasure[]): Question[] {
+	const own = ownMeasures.map(({ id, name, unit }): Question => ({
+		kind: 'measure',
+		id: `own.${id}`,
+		reading: 'own',
+		own: { id, name, unit }
+	}));
+	return [...MARKS.filter((m) => m.asked === 'onRequest').flatMap((mark) => questionOf(piece, mark)), ...own];
 }
 
 /** Whose prints wait: what nobody has scored; what one scorer has not, whoever else has; what one scorer has scored once and looks at again. */
@@ -64,7 +77,7 @@ export type Sitting = { kind: 'unscored' } | { kind: 'after' | 'again'; scorer: 
  * gives the same order, whatever was scored meanwhile.
  * @param seed one for each sitting
  * @param sitting whose prints wait
- * @param alsoAsked questions that are asked only on request, and are here
+ * @param extra questions that are asked only on request, and are here
  * @example scoringQueue(spools, piece, 7)[0].questions[0].id // 'overhang'
  */
 export function scoringQueue(
@@ -72,9 +85,9 @@ export function scoringQueue(
 	piece: Piece,
 	seed: number,
 	sitting: Sitting = { kind: 'unscored' },
-	alsoAsked: readonly string[] = []
+	extra: readonly Question[] = []
 ): Waiting[] {
-	const questions = questionsOf(piece, alsoAsked);
+	const questions = questionsOf(piece, extra);
 	const prints = spools.flatMap((evidence) =>
 		evidence.attempts
 			.filter((a) => a.pieceId === piece.id && a.status === 'counts' && a.outcome === 'finished')
@@ -85,7 +98,8 @@ export function scoringQueue(
 		.flatMap(({ evidence, attempt }) => {
 			const here = evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts');
 			const by = sitting.kind === 'unscored' ? here : here.filter((r) => r.scorer === sitting.scorer);
-			const looks = (q: Question) => Math.max(...readingsOf(q).map((reading) => by.filter((r) => r.quantity === reading).length));
+			const looks = (q: Question) =>
+				Math.max(...readingsOf(q).map((reading) => by.filter((r) => r.quantity === reading && r.ownMeasureId === ownOf(q)).length));
 			const left = questions.filter((q) => looks(q) === (sitting.kind === 'again' ? 1 : 0));
 			if (left.length === 0) return [];
 			const condition = conditionAt(evidence.events, attempt.at).kind;

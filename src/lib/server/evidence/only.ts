@@ -5,10 +5,12 @@ export function onlyStation(evidence: SpoolEvidence, station: string): SpoolEvid
 	const prints = station === 'prints';
 	// Water is counted between prints and dryings, so the two stations of water see both.
 	const water = station === 'moisture' || station === 'drying';
+	// An own measure taken from a print is looked at with it.
+	const ofPrint = (r: SpoolEvidence['readings'][number]) => prints && r.station === 'own' && r.attemptId !== null;
 	const masses = (quantity: string) => quantity === 'grossMass' || quantity === 'tareMass';
 	return {
 		...evidence,
-		readings: evidence.readings.filter((r) => (water ? masses(r.quantity) : r.station === station)),
+		readings: evidence.readings.filter((r) => (water ? masses(r.quantity) : r.station === station || ofPrint(r))),
 		attempts: prints || water ? evidence.attempts : [],
 		specimens: station === 'strength' ? evidence.specimens : [],
 		logs: station === 'diameter' ? evidence.logs : [],

@@ -37,7 +37,7 @@
 			</a>
 			<button
 				type="button"
-				class="panel absolute top-0.5 right-0.5 px-1 text-[0.8rem] leading-tight"
+				class="panel absolute top-0.5 right-0.5 size-[26px] text-[0.8rem] leading-none"
 				aria-label="Strike out photograph {i + 1} of {label}"
 				onclick={() => void strikeOut(photo.id)}>✕</button
 			>

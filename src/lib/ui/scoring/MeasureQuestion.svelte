@@ -18,7 +18,7 @@
 			skip();
 			return null;
 		}
-		const read = readReading(question.reading, typed);
+		const read = readReading(question.reading, typed, question.own?.unit);
 		if (!read.ok) return refusalWords(read);
 		answer(typed);
 		return null;
@@ -28,7 +28,7 @@
 <CaptureField
 	bind:this={field}
 	{label}
-	unit={canonicalUnit(READING_QUANTITIES[question.reading]?.dimension ?? 'length')}
+	unit={question.own?.unit ?? canonicalUnit(READING_QUANTITIES[question.reading]?.dimension ?? 'length')}
 	last={null}
 	{keep}
 	takeBack={back}

@@ -25,7 +25,8 @@ const NAMES: Record<string, string> = {
 	sizeZ: 'size Z',
 	bedHold: 'bed',
 	supportRemoval: 'supports',
-	printOdour: 'odour'
+	printOdour: 'odour',
+	own: 'own measure'
 };
 
 /** The name of a mark as it stands before its value. */

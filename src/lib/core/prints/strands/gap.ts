@@ -47,12 +47,12 @@ export function layOut(pixels: Pixels, corners: Corners): Gap {
 	const between = spikes.map((c, i) => c - (ground[i] as number));
 	const contrast = Math.hypot(...between);
 	// Of two colours that are nearly one the line between them is noise.
-	const [wr, wg, wb] = contrast < 12 ? [0.299, 0.587, 0.114] : (between.map((c) => c / contrast) as [number, number, number]);
-	const base = wr * (ground[0] as number) + wg * (ground[1] as number) + wb * (ground[2] as number);
+	const [wr, wg, wb]: [number, number, number] =
+		contrast < 12 ? [0.299, 0.587, 0.114] : (between.map((c) => c / contrast) as [number, number, number]);
+	const plane = levelsOf(pixels, [wr, wg, wb], ground);
 	const levels = new Float32Array(columns * rows);
 	const rowWidths = new Float64Array(rows);
 	const along = Math.max(1, Math.round(width / columns));
-	const { data } = pixels;
 	for (let r = 0; r < rows; r++) {
 		const v = (r + 0.5) / rows;
 		const [from, to] = [pointIn(corners, INSET, v), pointIn(corners, 1 - INSET, v)];
@@ -68,27 +68,26 @@ export function layOut(pixels: Pixels, corners: Corners): Gap {
 				const py = clamp(y - 0.5, pixels.height - 1);
 				const [x0, y0] = [Math.floor(px), Math.floor(py)];
 				const [fx, fy] = [px - x0, py - y0];
-				const a = 4 * (y0 * pixels.width + x0);
-				const b = a + (x0 + 1 < pixels.width ? 4 : 0);
-				const down = y0 + 1 < pixels.height ? 4 * pixels.width : 0;
-				const weightsA = (1 - fx) * (1 - fy);
-				const weightsB = fx * (1 - fy);
-				const weightsC = (1 - fx) * fy;
-				const weightsD = fx * fy;
-				for (let k = 0; k < 3; k++) {
-					const w = k === 0 ? wr : k === 1 ? wg : wb;
-					sum +=
-						w *
-						(weightsA * (data[a + k] as number) +
-							weightsB * (data[b + k] as number) +
-							weightsC * (data[a + down + k] as number) +
-							weightsD * (data[b + down + k] as number));
-				}
+				const a = y0 * pixels.width + x0;
+				const right = x0 + 1 < pixels.width ? 1 : 0;
+				const down = y0 + 1 < pixels.height ? pixels.width : 0;
+				const above = (1 - fx) * (plane[a] as number) + fx * (plane[a + right] as number);
+				const below = (1 - fx) * (plane[a + down] as number) + fx * (plane[a + down + right] as number);
+				sum += (1 - fy) * above + fy * below;
 			}
-			levels[r * columns + c] = sum / along - base;
+			levels[r * columns + c] = sum / along;
 		}
 	}
 	return { columns, rows, levels, rowWidths, contrast };
+}
+
+/** Each point of the picture as how far it is from the ground towards the filament. */
+function levelsOf({ data }: Pixels, [wr, wg, wb]: readonly [number, number, number], ground: readonly number[]): Float32Array {
+	const base = wr * (ground[0] as number) + wg * (ground[1] as number) + wb * (ground[2] as number);
+	const plane = new Float32Array(data.length / 4);
+	for (let i = 0, p = 0; i < plane.length; i++, p += 4)
+		plane[i] = wr * (data[p] as number) + wg * (data[p + 1] as number) + wb * (data[p + 2] as number) - base;
+	return plane;
 }
 
 const distance = (a: Point, b: Point) => Math.hypot(b[0] - a[0], b[1] - a[1]);

@@ -129,7 +129,8 @@ function bridged(mask: Uint8Array, columns: number, reach: number): Uint8Array {
 	for (let r = 0; r < rows; r++) {
 		let last = -Infinity;
 		for (let c = 0; c < columns; c++) {
-			const on = [r - 1, r, r + 1].some((row) => row >= 0 && row < rows && mask[row * columns + c]);
+			const cell = r * columns + c;
+			const on = mask[cell] || (r > 0 && mask[cell - columns]) || (r < rows - 1 && mask[cell + columns]);
 			if (!on) continue;
 			if (c - last > 1 && c - last <= reach) closed.fill(1, r * columns + last + 1, r * columns + c);
 			last = c;

@@ -189,7 +189,7 @@
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
 			>
 		</div>
-		<nav class="flex flex-wrap gap-x-4 text-[0.9rem]" aria-label="Of all prints of this trial">
+		<nav class="flex flex-wrap gap-x-4 text-[0.9rem] leading-[26px]" aria-label="Of all prints of this trial">
 			<a class="link" href="/trials/{data.head.id}/prints/score">score by keys</a>
 			<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a>
 			<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a>

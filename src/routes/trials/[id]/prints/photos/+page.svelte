@@ -60,7 +60,9 @@
 						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />
 						<span class="block px-1 text-[0.9rem]">{chosen.includes(one.id) ? '✓ ' : ''}{one.label}</span>
 					</button>
-					{#if measurable}<a class="link text-[0.9rem]" href="/trials/{data.head.id}/prints/strings/{one.id}">measure its strings</a>{/if}
+					{#if measurable}<a class="link text-[0.9rem] leading-[26px]" href="/trials/{data.head.id}/prints/strings/{one.id}"
+							>measure its strings</a
+						>{/if}
 				</li>
 			{/each}
 		</ul>

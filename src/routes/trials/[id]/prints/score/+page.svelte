@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import type { Piece } from '$lib/core/evidence';
 	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/prints/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';
@@ -25,15 +26,17 @@
 	let scorer = $state('');
 	let which = $state<Sitting['kind']>('unscored');
 	const sitting = $derived<Sitting>(which === 'unscored' || !scorer.trim() ? { kind: 'unscored' } : { kind: which, scorer: scorer.trim() });
-	/** Questions asked only on request. */
+	/** Ids of questions asked only on request. */
 	let alsoAsked = $state<string[]>([]);
+	const extraOf = (piece: Piece) => onRequest(piece, data.protocol.ownMeasures).filter((q) => alsoAsked.includes(q.id));
+	const nameOf = (q: Question) => (q.kind === 'measure' ? q.own?.name : undefined) ?? QUESTION_WORDS[q.id]?.title ?? q.id;
 	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const pieces = $derived.by(() => {
 		const all = data.evidence[0]?.pieces ?? [];
 		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		const printed = all.filter((p) => !ours.includes(p) && data.evidence.some((e) => e.attempts.some((a) => a.pieceId === p.id)));
-		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, sitting, alsoAsked).length }));
+		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, sitting, extraOf(piece)).length }));
 	});
 	const chosen = $derived(
 		pieces.find((p) => p.piece.id === page.url.searchParams.get('piece')) ?? pieces.find((p) => p.left > 0) ?? pieces[0] ?? null
@@ -44,7 +47,7 @@
 	/** Questions that are not asked in this sitting at all. */
 	let leftOut = $state<string[]>([]);
 	const queue = $derived(
-		(chosen ? scoringQueue(live, chosen.piece, seed, sitting, alsoAsked) : [])
+		(chosen ? scoringQueue(live, chosen.piece, seed, sitting, extraOf(chosen.piece)) : [])
 			.map((w) => ({ ...w, questions: w.questions.filter((q) => !leftOut.includes(q.id) && !skipped.includes(keyOf(w, q))) }))
 			.filter((w) => w.questions.length > 0)
 	);
@@ -59,9 +62,9 @@
 		}
 	});
 	const now = $derived(queue[0] ?? null);
-	const requests = $derived(chosen ? onRequest(chosen.piece) : []);
+	const requests = $derived(chosen ? onRequest(chosen.piece, data.protocol.ownMeasures) : []);
 	const question = $derived(now?.questions[0] ?? null);
-	const words = $derived(question ? (QUESTION_WORDS[question.id] ?? { title: question.id, about: '' }) : null);
+	const words = $derived(question ? { title: nameOf(question), about: QUESTION_WORDS[question.id]?.about ?? '' } : null);
 	/** What was kept in this sitting, last first: Backspace takes it back. */
 	let kept = $state<{ ids: string[]; says: string }[]>([]);
 	let skippedLast = $state<string[]>([]);
@@ -71,7 +74,8 @@
 		const ids = answers.map(() => newId());
 		answers.forEach(([quantity, typed], i) => {
 			const by = scorer.trim() ? { scorer: scorer.trim() } : {};
-			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed, ...by });
+			const own = q.kind === 'measure' && q.own ? { ownMeasureId: q.own.id, ownUnit: q.own.unit } : {};
+			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed, ...own, ...by });
 		});
 		const said =
 			q.kind === 'faults'
@@ -80,7 +84,7 @@
 						.map(([, word]) => word)
 						.join(', ') || 'clean'
 				: answers.map(([, a]) => a).join(' / ');
-		kept = [{ ids, says: `${w.code}, ${(QUESTION_WORDS[q.id]?.title ?? q.id).toLowerCase()}: ${said}` }, ...kept];
+		kept = [{ ids, says: `${w.code}, ${nameOf(q).toLowerCase()}: ${said}` }, ...kept];
 		skippedLast = [];
 	}
 	function skip(): void {
@@ -160,9 +164,9 @@
 				<option value="again">a second look at the same prints</option>
 			</select></label
 		>
-		{#each requests as id (id)}
+		{#each requests as request (request.id)}
 			<label class="flex min-h-[26px] items-center gap-1.5 text-[0.9rem]"
-				><input type="checkbox" value={id} bind:group={alsoAsked} /> also ask: {(QUESTION_WORDS[id]?.title ?? id).toLowerCase()}</label
+				><input type="checkbox" value={request.id} bind:group={alsoAsked} /> also ask: {nameOf(request).toLowerCase()}</label
 			>
 		{/each}
 		<a class="link text-[0.9rem]" href="/workshop/trainer">train the eye</a>
