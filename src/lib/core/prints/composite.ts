@@ -1,9 +1,7 @@
+import { moments } from '../compare/moments';
 import type { Finding, QuantityDef } from '../finding/types';
-import { drawFrom, quantileTable } from '../pick/quantile-table';
 import type { Criterion } from '../pick/types';
 import { priorValue, valueOf } from '../pick/value';
-import { moments } from '../compare/moments';
-import { randomSource } from '../random/source';
 
 /** One mark's share in a composite. */
 type CompositePart = {
@@ -26,13 +24,19 @@ export type Composite = {
 	knownShare: number;
 };
 
-const DRAWS = 4000;
-const SEED = 17;
+const Z_95 = 1.959964;
+
+/** From the worst to the best end of a value scale. */
+function lengthOf({ direction, scale: { low, high }, target }: QuantityDef): number {
+	return direction === 'nearest' && target !== null ? Math.max(high - target, target - low) : high - low;
+}
 
 /**
  * All marks of a spool's prints in one figure, weighted as the trial weighs them: the values of the pick, of this station alone. What is
- * not known is drawn over all it can be, so that it widens the interval instead of counting as zero.
- * Source: additive value (Keeney & Raiffa 1976); interval from 4,000 seeded draws of what each finding allows.
+ * not known stands in the middle of what it can be, with all of that as its uncertainty, so that it widens the interval instead of
+ * counting as zero.
+ * Source: additive value (Keeney & Raiffa 1976); interval from the variances of the parts on their straight value scales (JCGM 100, 5.1.2),
+ * clipped to 0 and 1.
  * @param findings the finding of each quantity that counts for this spool
  * @returns null where no weighed mark was taken
  * @example composite(findings, criteria, defs)?.parts[0] // { quantity: 'strings', weight: 8, value: 0.67, n: 3 }
@@ -46,23 +50,23 @@ export function composite(
 		const def = defs.find((d) => d.id === criterion.quantity);
 		if (!def || criterion.weight <= 0) return [];
 		const finding = findings[def.id];
-		const sampling = finding?.sampling ?? { kind: 'unknown' as const, reason: { id: 'noMarks', params: {} } };
-		const middle = finding?.estimate ?? moments(sampling)?.mean ?? null;
+		const known = finding ? moments(finding.sampling) : null;
+		const middle = finding?.estimate ?? known?.mean ?? null;
+		// Nothing known is anything the prior holds, all alike: a rectangle.
+		const sd = known?.sd ?? (def.prior.high - def.prior.low) / Math.sqrt(12);
 		const value = middle === null ? priorValue(def) : valueOf(middle, def);
-		return [{ def, table: quantileTable(sampling, def), part: { quantity: def.id, weight: criterion.weight, value, n: finding?.n ?? 0 } }];
+		return [{ part: { quantity: def.id, weight: criterion.weight, value, n: finding?.n ?? 0 }, sd: sd / lengthOf(def) }];
 	});
 	if (!weighed.some((w) => w.part.n > 0)) return null;
 	const total = weighed.reduce((sum, w) => sum + w.part.weight, 0);
-	const mean = (of: (w: (typeof weighed)[number]) => number) => weighed.reduce((sum, w) => sum + w.part.weight * of(w), 0) / total;
-	const uniform = randomSource(SEED);
-	const draws = Float64Array.from({ length: DRAWS }, () => mean((w) => valueOf(drawFrom(w.table, uniform()), w.def))).sort();
-	const value = mean((w) => w.part.value);
+	const mean = (of: (part: CompositePart) => number) => weighed.reduce((sum, w) => sum + w.part.weight * of(w.part), 0) / total;
+	const value = mean((part) => part.value);
+	const half = Z_95 * Math.hypot(...weighed.map((w) => (w.part.weight * w.sd) / total));
 	return {
 		value,
-		// The estimate is what was seen; the interval must reach it even where priors pull away.
-		low: Math.min(value, draws[Math.floor(0.025 * DRAWS)] as number),
-		high: Math.max(value, draws[Math.ceil(0.975 * DRAWS) - 1] as number),
+		low: Math.max(0, value - half),
+		high: Math.min(1, value + half),
 		parts: weighed.map((w) => w.part).sort((a, b) => b.weight - a.weight),
-		knownShare: mean((w) => Number(w.part.n > 0))
+		knownShare: mean((part) => Number(part.n > 0))
 	};
 }

@@ -2,7 +2,8 @@
 	import type { Reading } from '$lib/core/evidence';
 	import type { AccountInterval } from '$lib/core/moisture/account';
 	import type { Weighing } from '$lib/core/moisture/weighings';
-	import ReadingList from '../bench/ReadingList.svelte';
+	import ReadingButton from '../bench/ReadingButton.svelte';
+	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { send, newId, hereAndNow } from '../form/send';
 	import { dayAndTime, fixed, upTo } from '../words/numbers';
 	import { BEFORE_WORDS } from '../words/quantities';
@@ -17,6 +18,7 @@
 		onchange: () => void;
 	};
 	let { chain, intervals, readings, waiting, since, onsince, onchange }: Props = $props();
+	let editor = $state<ReadingEditor>();
 	let problem = $state('');
 	const signed = (g: number) => `${g > 0 ? '+' : ''}${fixed(g, 1)} g`;
 	const struck = $derived(readings.filter((r) => r.quantity === 'grossMass' && r.status === 'excluded'));
@@ -36,6 +38,11 @@
 	}
 </script>
 
+{#snippet weighing(reading: Reading)}
+	<ReadingButton {reading} waiting={waiting.has(reading.id)} edit={(chosen) => editor?.edit(chosen)} />
+{/snippet}
+
+<ReadingEditor bind:this={editor} {onchange} />
 <div class="relative overflow-x-auto">
 	<table class="w-full text-left text-[0.93rem]">
 		<caption class="sr-only">Weighings with what lay before each, and the water that came or went</caption>
@@ -71,7 +78,7 @@
 						{/if}
 					</td>
 					<td class="pr-3 text-right whitespace-nowrap"
-						><ReadingList readings={readings.filter((r) => r.id === w.id)} {waiting} {onchange} /></td
+						>{#each readings.filter((r) => r.id === w.id) as reading (reading.id)}{@render weighing(reading)}{/each}</td
 					>
 					<td class="pr-3 text-right whitespace-nowrap">
 						{#if interval?.waterG != null}
@@ -95,6 +102,8 @@
 	</table>
 </div>
 {#if struck.length}
-	<p class="small mt-1">Struck out: <ReadingList readings={struck} {waiting} {onchange} /></p>
+	<p class="small mt-1">
+		Struck out: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
+	</p>
 {/if}
 {#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}

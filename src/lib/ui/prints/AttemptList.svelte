@@ -8,7 +8,8 @@
 	import NoteForm from '../form/NoteForm.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
-	import ReadingList from '../bench/ReadingList.svelte';
+	import ReadingButton from '../bench/ReadingButton.svelte';
+	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { markName, marksByScorer } from '../words/marks';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
@@ -35,6 +36,7 @@
 		return own.filter((x) => x.action !== 'undo' && !undone.has(x.id)).at(-1) ?? null;
 	};
 
+	let editor = $state<ReadingEditor>();
 	const amending = new Amending<Attempt>('attempt', () => onchange());
 	let cause = $state<FailureCause | null>(null);
 
@@ -65,7 +67,7 @@
 					{#each by.marks as mark (mark.id)}
 						<span
 							><span class="text-muted">{markName(mark.quantity)}</span>
-							<ReadingList readings={[mark]} waiting={new Set()} {onchange} /></span
+							<ReadingButton reading={mark} edit={(reading) => editor?.edit(reading)} /></span
 						>
 					{/each}
 					{#if by.cleanSurface}<span><span class="text-muted">surface</span> clean</span>{/if}
@@ -97,6 +99,8 @@
 		</li>
 	{/each}
 </ol>
+
+<ReadingEditor bind:this={editor} {onchange} />
 
 <Modal bind:open={amending.open} title="Amend this print" size="xs" class="bg-panel! text-ink!">
 	<form

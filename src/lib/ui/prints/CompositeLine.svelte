@@ -46,7 +46,7 @@
 		</table>
 		<p class="small mt-1">
 			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.
-			{unknown.length ? 'What is not known is drawn over all it can be.' : ''}
+			{unknown.length ? 'What is not known can be anything: it widens the interval.' : ''}
 		</p>
 	</section>
 {/if}

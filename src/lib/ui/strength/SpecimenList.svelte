@@ -2,7 +2,8 @@
 	import type { Reading, Specimen } from '$lib/core/evidence';
 	import { kindOf } from '$lib/core/strength/kinds';
 	import { Button, Modal } from 'flowbite-svelte';
-	import ReadingList from '../bench/ReadingList.svelte';
+	import ReadingButton from '../bench/ReadingButton.svelte';
+	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
@@ -11,6 +12,7 @@
 
 	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
 	let { specimens, readings, waiting, onchange }: Props = $props();
+	let editor = $state<ReadingEditor>();
 	const amending = new Amending<Specimen>('specimen', () => onchange());
 	const of = (specimen: Specimen, quantity: string) => readings.filter((r) => r.specimenId === specimen.id && r.quantity === quantity);
 	const PARTS = [
@@ -34,7 +36,14 @@
 			<span class="small">{kindWords(kindOf(specimen))}</span>
 			{#each PARTS as [quantity, word] (quantity)}
 				{@const here = of(specimen, quantity)}
-				{#if here.length}<span><span class="small">{word}</span> <ReadingList readings={here} {waiting} {onchange} /></span>{/if}
+				{#if here.length}
+					<span class="inline-flex flex-wrap items-baseline gap-x-1.5"
+						><span class="small">{word}</span>
+						{#each here as reading (reading.id)}
+							<ReadingButton {reading} waiting={waiting.has(reading.id)} edit={(chosen) => editor?.edit(chosen)} />
+						{/each}</span
+					>
+				{/if}
 			{/each}
 			{#if failure}<span>{FAILURE_MODE_WORDS[failure.typedText] ?? failure.typedText}</span>{/if}
 			<button
@@ -47,6 +56,8 @@
 		</li>
 	{/each}
 </ol>
+
+<ReadingEditor bind:this={editor} {onchange} />
 
 <Modal bind:open={amending.open} title="Specimen" size="xs" class="bg-panel! text-ink!">
 	<form class="space-y-3" novalidate onsubmit={(e) => e.preventDefault()}>

@@ -23,6 +23,7 @@
 	onMount(() => {
 		const mine = new Worker(new URL('../../../../../../lib/workers/strands.worker.ts', import.meta.url), { type: 'module' });
 		worker = wrap<StrandsWorker>(mine);
+		void worker.open(url);
 		return () => mine.terminate();
 	});
 	const url = $derived(`/api/v1/photos/${data.photo.id}`);

@@ -1,0 +1,20 @@
+<script lang="ts">
+	import type { Reading } from '$lib/core/evidence';
+
+	let { reading, waiting = false, edit }: { reading: Reading; waiting?: boolean; edit: (reading: Reading) => void } = $props();
+</script>
+
+<button
+	type="button"
+	class="min-h-[26px] min-w-[26px] rounded px-1 hover:bg-chosen {reading.status === 'excluded'
+		? 'text-muted line-through'
+		: ''} {reading.corrected ? 'underline decoration-dotted' : ''}"
+	title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'struck out; ' : ''}{waiting
+		? 'waiting to be kept'
+		: 'correct or strike out'}"
+	disabled={waiting}
+	onclick={() => edit(reading)}
+	>{reading.typedText}{#if waiting}<span class="small"> …</span>{/if}<span class="sr-only">
+		{reading.status === 'excluded' ? 'struck out' : ''}{reading.corrected ? ' corrected' : ''}</span
+	></button
+>
