@@ -6,7 +6,19 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	optimizeDeps: {
-		include: ['comlink', 'jstat', 'pure-rand', 'd3-random', 'd3-array', 'js-quantities', 'zod', 'idb', 'uuid', 'fflate', 'manifold-3d']
+		include: [
+			'comlink',
+			'jstat',
+			'pure-rand/generator/xoroshiro128plus',
+			'd3-random',
+			'd3-array',
+			'js-quantities',
+			'zod',
+			'idb',
+			'uuid',
+			'fflate',
+			'manifold-3d'
+		]
 	},
 	test: {
 		projects: [
