@@ -201,3 +201,33 @@ test('a temperature ladder is scored by keys; a change while printing is flagged
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${c}`);
 	await expect(page.getByText(/Drying helped strings: better in 6 of 6 pairs, worse in 0 \(exact sign test, p = 0\.031\)/)).toBeVisible();
 });
+
+test('an own measure is asked with the prints if it is wanted, and reaches its column', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Own with prints', [{}]);
+	const tile = await registered({ name: 'Own tile', kind: 'flatTile', params: { wide: 40, deep: 40, thick: 2 } });
+	const measure = { id: v7(), trialId, name: 'Ring', unit: 's', direction: 'more', low: 0, high: 10 };
+	expect((await api(server.url, 'own-measures', measure)).status).toBe(201);
+	await print(String(spoolIds[0]), tile);
+	await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${tile}`);
+	await page.getByLabel('also ask: ring').check();
+	await page.getByRole('heading', { name: 'Scoring by keys' }).click();
+	for (const title of ['Surface', 'Corner lift']) {
+		await expect(page.getByRole('heading', { name: title })).toBeVisible();
+		if (title === 'Surface') await page.keyboard.press('x');
+		else {
+			await expect(page.getByRole('textbox', { name: 'Corner lift of' })).toBeFocused();
+			await page.keyboard.type('0.2');
+			await page.keyboard.press('Enter');
+		}
+	}
+	await expect(page.getByRole('textbox', { name: 'Ring of' })).toBeFocused();
+	await page.keyboard.type('3,5');
+	await page.keyboard.press('Enter');
+	await expect(page.getByTestId('all-scored')).toBeVisible();
+	await allKept(page);
+	await page.reload();
+	await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByRole('columnheader', { name: /Ring/ })).toBeVisible();
+	await expect(page.getByRole('cell').filter({ hasText: '3.5' })).toBeVisible();
+});

@@ -13,6 +13,8 @@ export const settings = z.object({
 	pressureAdvance: z.number().min(0).max(2).nullable().default(null)
 });
 
+export const sha256 = z.string().regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256 in hexadecimal' });
+
 /** What stood around a print, in the tester's words. */
 const setUp = z.partialRecord(z.enum(SET_UP), words(60));
 
@@ -74,11 +76,7 @@ export const attemptBody = z
 		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
 		gramsG: z.number().positive().max(100_000).optional(),
 		minutes: z.number().positive().max(100_000).optional(),
-		fileHash: z
-			.string()
-			.regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256 in hexadecimal' })
-			.optional()
-			.describe('SHA-256 of the sliced file'),
+		fileHash: sha256.optional().describe('SHA-256 of the sliced file'),
 		midPrint: words(300).optional().describe('what was changed while it printed'),
 		marks: marks.prefault({}),
 		note: words(2000).optional(),

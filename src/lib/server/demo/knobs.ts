@@ -20,9 +20,10 @@ import { postVerdict } from '../verdicts/post';
 import { postTraining } from '../workshop/trainings';
 import { DEMO_KNOBS_TRIAL, DEMO_SPOOLS } from './bench';
 import { checked, DAY, START, zone, type DemoBench } from './demo-bench';
-import { spikePicture } from './picture';
+import { measuredOn, spikePicture } from './picture';
 
 const SCORERS = ['Ines', 'Jonas', 'Mira'] as const;
+const INES = { scorer: SCORERS[0] };
 /** Grade of strings on each print of the spikes: house spool, then the dearer one, as received. */
 const SPIKE_GRADES = [
 	[2, 2, 3, 2],
@@ -81,33 +82,39 @@ export async function judgeKnobs(
 			await postAttempt(db, checked(attemptBody, { ...body, ...bench.tick(50) }), bench.now);
 			return id;
 		};
-		const say = async (attemptId: string, quantity: string, typed: string, scorer: string) =>
+		const say = async (attemptId: string, quantity: string, typed: string, more: object) =>
 			await postReading(
 				db,
-				checked(readingBody, { id: v7(), spoolId, attemptId, quantity, typed, scorer, takenAt: bench.tick(0.3).at, zone }),
+				checked(readingBody, { id: v7(), spoolId, attemptId, quantity, typed, ...more, takenAt: bench.tick(0.3).at, zone }),
 				bench.now
 			);
 		for (const [i, grade] of (SPIKE_GRADES[which] ?? []).entries()) {
 			const attemptId = await print(spikes, i === 3 ? { midPrint: 'fan to 80 % from half way' } : {});
 			const bytes = await spikePicture(spool.colourHex, grade, 40 + 10 * which + i);
-			await putPhoto(db, checked(photoQuery, { id: v7(), attemptId, ...bench.tick(3) }), bytes, bench.now);
+			const photoId = v7();
+			await putPhoto(db, checked(photoQuery, { id: photoId, attemptId, ...bench.tick(3) }), bytes, bench.now);
+			const { corners, strands } = await measuredOn(bytes);
+			const photo = { photo: { id: photoId, corners } };
+			await say(attemptId, 'stringCoverage', strands.coveragePct.toFixed(2), photo);
+			await say(attemptId, 'photoStrings', String(strands.count), photo);
+			await say(attemptId, 'photoQuality', strands.quality, photo);
 			for (const [s, scorer] of SCORERS.entries()) {
 				// Jonas is the mild one; all slip a word now and then.
 				const lean = (s === 1 && grade > 0 && bench.source() < 0.7 ? -1 : 0) + (bench.source() < 0.12 ? 1 : 0);
 				const said = STRING_WORDS[Math.min(3, Math.max(0, grade + lean))] ?? 'none';
-				await say(attemptId, 'strings', said, scorer);
+				await say(attemptId, 'strings', said, { scorer });
 			}
 		}
 		const tilePrint = await print(tile);
 		for (const fault of SURFACE_FAULTS) {
 			const rank = fault === 'surfaceSeam' ? 1 : fault === 'surfaceDots' ? 1 - which : 0;
-			await say(tilePrint, fault, SEVERITY_WORDS[rank] ?? 'none', 'Ines');
+			await say(tilePrint, fault, SEVERITY_WORDS[rank] ?? 'none', INES);
 		}
-		await say(tilePrint, 'cornerLift', which === 0 ? '0.3 mm' : '0.1 mm', 'Ines');
+		await say(tilePrint, 'cornerLift', which === 0 ? '0.3 mm' : '0.1 mm', INES);
 		for (const [from, to] of WINDOWS[which] ?? []) {
 			const heat = await print(ladder);
-			await say(heat, 'cleanFrom', `${from} C`, 'Ines');
-			await say(heat, 'cleanTo', `${to} C`, 'Ines');
+			await say(heat, 'cleanFrom', `${from} C`, INES);
+			await say(heat, 'cleanTo', `${to} C`, INES);
 		}
 	}
 	await postVerdict(

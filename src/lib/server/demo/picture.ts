@@ -1,4 +1,6 @@
 import sharp from 'sharp';
+import { measureStrands, type Strands } from '$lib/core/prints/strands/measure-strands';
+import type { Corners } from '$lib/core/prints/strands/types';
 import { drawSample } from '$lib/core/prints/trainer/sample';
 
 /** A picture of a spike pair is drawn at this many points to a unit of the drawing. */
@@ -37,4 +39,19 @@ export async function spikePicture(colourHex: string, grade: number, seed: numbe
 		.composite([{ input: await grain.png().toBuffer(), blend: 'soft-light' }])
 		.jpeg({ quality: 90 })
 		.toBuffer();
+}
+
+/** Where somebody would click: the inner edges of the spikes at their tips and their feet. */
+const CORNERS = [
+	[30.5, 8.5],
+	[89.5, 8.5],
+	[81.8, 83],
+	[38.2, 83]
+].map(([x = 0, y = 0]) => [x * POINTS, y * POINTS] as const) as unknown as Corners;
+
+/** The strings on such a picture, measured as the page does it. */
+export async function measuredOn(picture: Buffer): Promise<{ corners: Corners; strands: Strands }> {
+	const { data, info } = await sharp(picture).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+	const pixels = { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
+	return { corners: CORNERS, strands: measureStrands(pixels, CORNERS) };
 }

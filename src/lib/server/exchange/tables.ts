@@ -7,7 +7,7 @@ import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { ODDITIES } from '$lib/core/intake/station';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
-import { settings } from '$lib/schemas/attempt';
+import { settings, sha256 } from '$lib/schemas/attempt';
 import { benchCode, colourHex } from '$lib/schemas/common';
 import { materialFigures } from '$lib/schemas/handbook';
 import { criterion } from '$lib/schemas/trial';
@@ -206,7 +206,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			cause: word(...FAILURE_CAUSES),
 			settings,
 			gramsG: positive,
-			minutes: positive
+			minutes: positive,
+			fileHash: sha256
 		}
 	},
 	{
@@ -233,7 +234,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			quantity: word(...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES),
 			before: word('print', 'dried', 'air'),
 			direction: word('along', 'across'),
-			roomHumidityPct: share
+			roomHumidityPct: share,
+			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: 'must be four corners' })
 		}
 	},
 	{

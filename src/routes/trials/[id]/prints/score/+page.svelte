@@ -226,8 +226,7 @@
 				><kbd>x</kbd>{#if question.kind === 'measure'}<kbd>Enter</kbd>{/if} not looked at</button
 			>
 			<button type="button" tabindex="-1" onclick={leaveOut}
-				>{#if question.kind !== 'measure'}<kbd>X</kbd>
-				{/if}leave {words.title.toLowerCase()} out of this sitting</button
+				>{#if question.kind !== 'measure'}<kbd>X</kbd>{/if} leave {words.title.toLowerCase()} out of this sitting</button
 			>
 			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> one back</button>
 		</p>
