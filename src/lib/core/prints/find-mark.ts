@@ -206,13 +206,23 @@ function findMeasure(group: Group, mark: Measure): Finding {
 		const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
 		return makeFinding(mark.def, {
 			...known,
-			interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
+			// A length, a share or a count is not below nothing; what shrank may have grown.
+			interval: {
+				low: mark.against === null ? Math.max(0, over.mean - half) : over.mean - half,
+				high: over.mean + half,
+				level: 0.95,
+				kind: 'confidence'
+			},
 			sampling: { kind: 't', mean: over.mean, standardError: standardUncertainty, df: df !== null && Number.isFinite(df) ? df : null },
 			messages: [...doubtful, ...out.messages]
 		});
 	}
 	if (lent)
-		return makeFinding(mark.def, { ...known, ...borrowed(over.mean, lent, null), messages: [oneOnly(lent), ...doubtful, ...out.messages] });
+		return makeFinding(mark.def, {
+			...known,
+			...borrowed(over.mean, lent, mark.against === null ? { low: 0, high: Infinity } : null),
+			messages: [oneOnly(lent), ...doubtful, ...out.messages]
+		});
 	// One print: what a difference that matters could hide, and no interval.
 	const half = mark.def.differenceThatMatters;
 	return makeFinding(mark.def, {

@@ -201,3 +201,20 @@ describe('all marks in one figure', () => {
 	it('the same marks give the same figure', () =>
 		expect(composite(scored(65, 1), criteria, PRINT_QUANTITIES)).toEqual(composite(scored(65, 1), criteria, PRINT_QUANTITIES)));
 });
+
+describe('what cannot be below nothing', () => {
+	it('has no interval below nothing; what shrank may have grown', () => {
+		const block = piece({
+			params: { alongX: 20 },
+			marks: [
+				{ mark: 'cornerLift', steps: null },
+				{ mark: 'dimensions', steps: null }
+			]
+		});
+		const attempts = [attempt(), attempt()];
+		const readings = attempts.flatMap((a, i) => [mark(a, 'cornerLift', i), mark(a, 'sizeX', 19.9 + i / 10)]);
+		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), protocol, 0);
+		expect(of(found, 'cornerLift')).toMatchObject({ estimate: 0.5, interval: { low: 0 } });
+		expect(of(found, 'shrinkageX')?.interval?.low).toBeLessThan(0);
+	});
+});

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import type { Departure } from '$lib/core/prints/departures';
 	import { FAILURE_CAUSES, type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
 	import { Button, Modal } from 'flowbite-svelte';
 	import { Amending } from '../form/amending.svelte';
@@ -10,6 +11,7 @@
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
+	import { departureWords } from '../words/departures';
 	import { markName, marksByScorer } from '../words/marks';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
@@ -24,9 +26,11 @@
 		photos: { id: string; attemptId: string; width: number; height: number }[];
 		amendments: AmendmentRow[];
 		pieceName: (id: string) => string;
+		/** What an attempt departs in from the trial it is looked at in. */
+		departures?: (attempt: Attempt) => Departure[];
 		onchange: () => void;
 	};
-	let { attempts, readings, events, notes, photos, amendments, pieceName, onchange }: Props = $props();
+	let { attempts, readings, events, notes, photos, amendments, pieceName, departures = () => [], onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
 	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
 	/** The last amendment in force of an attempt: what an undo would take back. */
@@ -82,6 +86,7 @@
 					.filter(Boolean)
 					.join(' · ')}
 			</p>
+			{#each departures(attempt) as departure (departure.kind)}<p class="small">≠ {departureWords(departure)}</p>{/each}
 			{#if attempt.midPrint}<p class="question mt-1">≠ changed while printing: {attempt.midPrint}</p>{/if}
 			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
 			<PhotosOfPrint

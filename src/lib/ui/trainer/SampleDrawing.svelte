@@ -27,4 +27,7 @@
 		/>
 	{/each}
 	{#each drawing.dots as dot, i (i)}<circle cx={dot.x} cy={dot.y} r={small ? dot.radius * 1.6 : dot.radius} fill="var(--ink)" />{/each}
+	{#each drawing.labels as label, i (i)}
+		<text x={label.x} y={label.y} font-size="5" fill="var(--ink)">{label.text}</text>
+	{/each}
 </svg>

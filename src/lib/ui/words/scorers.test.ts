@@ -4,6 +4,7 @@ import { TRAINER_ANSWERS, TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subj
 import { trainingResult } from '$lib/core/prints/trainer/training';
 import { overhang, strings } from '$lib/core/prints/quantities';
 import { agreementBand, agreementOfAllWords, agreementWords, leniencyWords } from './agreement';
+import { departureWords } from './departures';
 import { markName, marksByScorer } from './marks';
 import { sentence } from './messages';
 import { photoFaultWords, strandWords } from './strands';
@@ -140,4 +141,13 @@ describe('words for flexibles and windows', () => {
 			'Stated hardness 45D (Shore D, label); A and D are not converted into each other.'
 		]
 	])('%s', (id, params, words) => expect(sentence({ id, params: params })).toBe(words));
+});
+
+describe('words for what departs from the trial', () => {
+	it.each([
+		[{ kind: 'printer', is: 'South', wanted: 'North' }, 'on South, where the trial prints on North'],
+		[{ kind: 'condition', is: 'dried', wanted: 'asReceived' }, 'dried, where as received counts'],
+		[{ kind: 'nozzle', isC: 240, lowC: 210, highC: 230 }, 'nozzle at 240 °C, beside the label’s 210 to 230 °C'],
+		[{ kind: 'version', is: 1, wanted: 2 }, 'version 1 of the piece, where the trial prints version 2']
+	] as const)('%o', (departure, words) => expect(departureWords(departure)).toBe(words));
 });

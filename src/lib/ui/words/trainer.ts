@@ -9,7 +9,7 @@ export const SUBJECT_WORDS: Record<TrainerSubject, { title: string; asks: string
 	surface: { title: 'Dots on a wall', asks: 'How strong are they?' },
 	overhang: {
 		title: 'Overhang ladder',
-		asks: 'Which is the last clean step? Steps run from 30° at the top left to 80° at the bottom right.'
+		asks: 'Which is the last clean step?'
 	}
 };
 

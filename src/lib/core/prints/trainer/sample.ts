@@ -8,6 +8,8 @@ export type Drawing = {
 	outlines: Point[][];
 	lines: { points: Point[]; width: number }[];
 	dots: { x: number; y: number; radius: number }[];
+	/** What is written beside the parts of it. */
+	labels: { x: number; y: number; text: string }[];
 };
 
 /**
@@ -63,7 +65,7 @@ function spikes(count: number, grade: number, uniform: RandomSource): Drawing {
 			[110, 84]
 		]
 	];
-	return { outlines, lines, dots: [] };
+	return { outlines, lines, dots: [], labels: [] };
 }
 
 /** A wall of layers with so many dots on it. */
@@ -81,13 +83,14 @@ function wall(count: number, grade: number, uniform: RandomSource): Drawing {
 		y: within(uniform, 13, 77),
 		radius: within(uniform, 0.5, 0.8 + 0.3 * grade)
 	}));
-	return { outlines, lines: [], dots };
+	return { outlines, lines: [], dots, labels: [] };
 }
 
 /** Wedges from the side, a step each; from the first faulty one on the undersides hang, the farther the more. */
 function ladder(lastClean: number, uniform: RandomSource): Drawing {
 	const outlines: Point[][] = [];
 	const lines: Drawing['lines'] = [];
+	const labels: Drawing['labels'] = [];
 	DRAWN_STEPS.forEach((degrees, i) => {
 		const [x, y] = [8 + (i % 3) * 38, i < 3 ? 40 : 84];
 		const angle = (degrees * Math.PI) / 180;
@@ -100,6 +103,7 @@ function ladder(lastClean: number, uniform: RandomSource): Drawing {
 			const hang = droop === 0 ? 0 : droop * u * (0.6 + 0.4 * Math.sin(k * 1.7 + within(uniform, 0, 1.5)));
 			return [x + 4 + reach * u, y - rise * u + hang];
 		});
+		labels.push({ x: x + 1, y: y - rise - 5, text: `${degrees}°` });
 		outlines.push([[x, y], ...under, [x + 4 + reach, y - rise - 3], [x, y - rise - 3]]);
 		if (droop > 1.5)
 			lines.push({
@@ -111,5 +115,5 @@ function ladder(lastClean: number, uniform: RandomSource): Drawing {
 				width: 0.6
 			});
 	});
-	return { outlines, lines, dots: [] };
+	return { outlines, lines, dots: [], labels };
 }

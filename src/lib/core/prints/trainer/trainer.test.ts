@@ -19,7 +19,12 @@ describe('drawn samples', () => {
 					expect(drawn).toBeGreaterThanOrEqual(low);
 					expect(drawn).toBeLessThanOrEqual(high);
 				}
-				const points = [...drawing.outlines.flat(), ...drawing.lines.flatMap((l) => l.points), ...drawing.dots.map((d) => [d.x, d.y])];
+				const points = [
+					...drawing.outlines.flat(),
+					...drawing.lines.flatMap((l) => l.points),
+					...drawing.dots.map((d) => [d.x, d.y]),
+					...drawing.labels.map((l) => [l.x, l.y])
+				];
 				for (const [x, y] of points) {
 					expect(x).toBeGreaterThanOrEqual(0);
 					expect(x).toBeLessThanOrEqual(120);

@@ -4,6 +4,7 @@
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
 	import { FAILURE_CAUSES, SET_UP } from '$lib/core/evidence';
+	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
 	import type { FieldError } from '$lib/schemas/field-error';
@@ -23,6 +24,7 @@
 	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
 	import { LOAD_ABOUT } from '$lib/ui/words/scoring';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
+	import { flagLines } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
@@ -79,6 +81,13 @@
 		const known = evidence?.pieces.find((p) => p.id === id);
 		return known ? `${known.name} ${known.version}` : 'piece';
 	};
+	/** In what this spool's prints are unlike those of the others. */
+	const unlike = $derived(
+		flagLines(
+			data.sheet.flags.filter((f) => f.spoolIds.includes(bySpool) && PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
+			(id) => data.spools.find((s) => s.id === id)?.code ?? ''
+		)
+	);
 	const carries = (mark: string) => piece?.marks.some((m) => m.mark === mark) ?? false;
 	/** Pieces to choose from: the trial's first, then all others. */
 	const choices = $derived.by(() => {
@@ -383,10 +392,12 @@
 				photos={data.photos}
 				amendments={data.amendments}
 				{pieceName}
+				departures={(attempt) => departures(evidence, attempt, data.protocol)}
 				onchange={() => void invalidateAll()}
 			/>
 		{/if}
 		{#snippet says()}
+			{#each unlike as line (line)}<p class="question mt-1">≠ {line}</p>{/each}
 			<FindingLines {findings} defs={PRINT_QUANTITIES} {pieceName} />
 			<CompositeLine {findings} criteria={data.criteria} protocol={data.protocol} rules="/trials/{data.head.id}/pick" />
 		{/snippet}
