@@ -106,12 +106,12 @@ function ladder(lastClean: number, uniform: RandomSource): Drawing {
 		labels.push({ x: x + 1, y: y - rise - 5, text: `${degrees}°` });
 		outlines.push([[x, y], ...under, [x + 4 + reach, y - rise - 3], [x, y - rise - 3]]);
 		if (droop > 1.5)
+			// A line that came loose hangs in an arc between two places of the underside.
 			lines.push({
-				points: [
-					[x + 4 + reach * 0.7, y - rise * 0.7 + droop],
-					[x + 4 + reach * 0.8, y - rise * 0.7 + droop * 1.8],
-					[x + 4 + reach * 0.9, y - rise * 0.85 + droop]
-				],
+				points: Array.from({ length: 9 }, (_, k): Point => {
+					const u = 0.45 + 0.05 * k;
+					return [x + 4 + reach * u, y - rise * u + droop * (0.4 + 3 * (k / 8) * (1 - k / 8))];
+				}),
 				width: 0.6
 			});
 	});
