@@ -27,6 +27,8 @@ export default defineConfig({
 				test: {
 					name: 'unit',
 					environment: 'node',
+					// Properties over many solids or draws take seconds on a slow machine; that is no fault of theirs.
+					testTimeout: 30_000,
 					include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
 					exclude: ['src/**/*.db.test.ts']
 				}

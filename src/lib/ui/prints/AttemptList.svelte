@@ -67,7 +67,7 @@
 			</p>
 			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
 				<p class="flex flex-wrap gap-x-3">
-					{#if by.scorer}<span class="small self-center">{by.scorer}:</span>{/if}
+					<span class="small self-center">{by.scorer ?? 'scorer not named'}:</span>
 					{#each by.marks as mark (mark.id)}
 						<span
 							><span class="text-muted">{markName(mark.quantity)}</span>
