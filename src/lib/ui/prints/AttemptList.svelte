@@ -63,7 +63,7 @@
 				<span class="small"
 					>{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span
 				>
-				<button type="button" class="link ml-auto text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
+				<button type="button" class="link ml-auto min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
 			</p>
 			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
 				<p class="flex flex-wrap gap-x-3">
