@@ -1,22 +1,15 @@
 import { conditionAt } from '../conditions/condition-at';
 import type { Protocol, SpoolEvidence } from '../evidence';
-import { additiveEffects, mostUsed, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, mostUsed, type LevelEffect, type LevelValue } from '../stats/additive-effects';
 import { MARKS } from './marks';
 import { marksFinder } from './marks-on';
 import { printValues } from './print-values';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
-export type PrinterEffect = {
+export type PrinterEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'df' | 'low' | 'high'> & {
 	quantity: string;
 	pieceId: string;
 	printer: string;
-	/** The printer it is held against. */
-	against: string;
-	shift: number;
-	standardError: number;
-	df: number;
-	low: number;
-	high: number;
 	/** Prints of spools that were seen on both, and which spools those are. */
 	prints: number;
 	spoolIds: string[];

@@ -1,19 +1,12 @@
 import type { SpoolEvidence } from '../evidence';
-import { additiveEffects, mostUsed, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, mostUsed, type LevelEffect, type LevelValue } from '../stats/additive-effects';
 import { MARKS } from './marks';
 import { scoringsOf } from './scorings';
 
-/** How much higher one scorer marks than another, for the same prints. */
-export type ScorerEffect = {
+/** How much higher one scorer marks than another, for the same prints: in the unit of the mark's readings, in words for marks in words. */
+export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'low' | 'high'> & {
 	quantity: string;
 	scorer: string;
-	/** The scorer it is held against. */
-	against: string;
-	/** In the unit of the mark's readings; in words for marks in words. */
-	shift: number;
-	standardError: number;
-	low: number;
-	high: number;
 	/** Scorings of prints that he and others have scored. */
 	scorings: number;
 };

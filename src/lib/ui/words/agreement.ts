@@ -8,8 +8,7 @@ const BANDS = [
 	[0.81, 'nearly always'],
 	[0.61, 'well'],
 	[0.41, 'fairly'],
-	[0.21, 'a little'],
-	[-1, 'hardly beyond chance']
+	[0.21, 'a little']
 ] as const;
 const HARDLY = 'hardly beyond chance';
 
