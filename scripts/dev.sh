@@ -3,7 +3,8 @@
 . "$(dirname "$0")/lib.sh"
 need_modules
 dir=$(instance_dir demo)
-trap '"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"' EXIT
+hold_database "$dir"
+trap 'release_database "$dir"' EXIT
 DATABASE_URL=$("$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")/draught_demo
 export DATABASE_URL PORT=${PORT:-5173} HOST=127.0.0.1 DRAUGHT_INSTANCE=demo DRAUGHT_BACKUP_DIR=$dir/backups
 export ORIGIN=http://localhost:$PORT

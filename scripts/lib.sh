@@ -6,7 +6,8 @@ DRAUGHT_ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$DRAUGHT_ROOT"
 export PATH="$DRAUGHT_ROOT/node_modules/.bin:$PATH"
 
-say() { printf 'draught: %s\n' "$*"; }
+# Messages go to stderr: stdout belongs to what a script answers (a URL), also when Debian packages are installed on the way.
+say() { printf 'draught: %s\n' "$*" >&2; }
 die() {
 	printf 'draught: %s\n' "$*" >&2
 	exit 1
@@ -39,11 +40,26 @@ need_programs() {
 		die "could not install ${missing[*]}"
 }
 
-need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux; }
+need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux flock:util-linux; }
 need_browser() { need_programs chromium:chromium fc-list:fontconfig curl:curl; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
 
+pause() { # pause SECONDS: waits without starting a process, so that a watch costs nothing
+	[ -n "${pause_fd:-}" ] || exec {pause_fd}<> <(:)
+	read -rt "$1" -u "$pause_fd" || true
+}
+
+# Two first starts at once share one clone: the second waits for what the first installs or builds.
+locked() { # locked COMMAND...
+	mkdir -p .cache
+	(
+		flock 9
+		"$@" 9>&-
+	) 9>.cache/set-up.lock
+}
+
 # npm ci, only if the lock file is not the one the modules were installed from.
-need_modules() {
+need_modules() { locked install_modules; }
+install_modules() {
 	local mark=node_modules/.draught-lock now
 	now=$(sha256sum package-lock.json | cut -d' ' -f1)
 	[ -f "$mark" ] && [ "$(cat "$mark")" = "$now" ] && return 0
@@ -53,24 +69,43 @@ need_modules() {
 }
 
 # vite build, only if a source is newer than the last finished build.
-need_build() {
+need_build() { locked build_stale; }
+build_stale() {
 	local mark=build/.draught-built
 	if [ -f "$mark" ] && [ -z "$(find src static drizzle package-lock.json svelte.config.js vite.config.ts -newer "$mark" -print -quit)" ]; then
 		return 0
 	fi
 	say "building (about half a minute)"
 	rm -rf build
-	vite build --logLevel error || die "the build failed"
+	vite build --logLevel error >&2 || die "the build failed"
 	touch "$mark"
 }
 
-free_port() { # the first free TCP port on loopback from $1 upwards
+free_port() { # free_port PORT [HOST]: the first free TCP port from PORT upwards
 	node -e '
 		const net = require("node:net");
+		const [port, host] = process.argv.slice(1);
 		const tryPort = (p) => { const s = net.createServer(); s.once("error", () => tryPort(p + 1));
-			s.listen(p, "127.0.0.1", () => s.close(() => process.stdout.write(String(p)))); };
-		tryPort(Number(process.argv[1]));' "$1"
+			s.listen(p, host, () => s.close(() => process.stdout.write(String(p)))); };
+		tryPort(Number(port));' "$1" "${2:-127.0.0.1}"
 }
 
 # Where an instance ("own", "demo", "test") keeps its data: outside the clone, so cleaning the checkout loses nothing.
 instance_dir() { printf '%s/%s' "${DRAUGHT_DATA_DIR:-${XDG_DATA_HOME:-$HOME/.local/share}/draught}" "$1"; }
+
+# Everyone who needs the private MariaDB of an instance holds its lock shared; whoever lets go last stops the server. So a
+# backup never stops the server under a running application, nor the application under a backup.
+hold_database() { # hold_database DIRECTORY
+	mkdir -p "$1"
+	chmod 700 "$1"
+	exec {database_hold}>"$1/in-use.lock"
+	flock -s "$database_hold"
+}
+release_database() { # release_database DIRECTORY
+	[ -n "${database_hold:-}" ] || return 0
+	if flock -n -x "$database_hold"; then
+		"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$1"
+	fi
+	exec {database_hold}>&-
+	database_hold=
+}

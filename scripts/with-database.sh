@@ -10,10 +10,9 @@ database=draught
 export DRAUGHT_INSTANCE=$instance
 if [ -z "${DATABASE_URL:-}" ]; then
 	dir=$(instance_dir "$instance")
-	was_running=no
-	[ -f "$dir/mariadb.pid" ] && was_running=yes
+	hold_database "$dir"
+	trap 'release_database "$dir"' EXIT
 	DATABASE_URL=$("$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")/$database
 	export DATABASE_URL DRAUGHT_BACKUP_DIR=${DRAUGHT_BACKUP_DIR:-$dir/backups}
-	[ "$was_running" = yes ] || trap '"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"' EXIT
 fi
 tsx "scripts/tasks/$task.ts" "$@"
