@@ -1,11 +1,11 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { mkdirSync } from 'node:fs';
-import { createServer } from 'node:net';
-import { resolve } from 'node:path';
+import { mkdirSync, rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
 import { connect } from '../../src/lib/server/db/client';
 import { seedDemo } from '../../src/lib/server/demo/seed';
 import { dropDatabase, testServer } from '../support/database';
+import { freePort, throwAwayParent } from '../support/instance';
 
 /** A built server of its own, with its own port and database: a kill in one spec cannot disturb another. */
 export class TestServer {
@@ -23,7 +23,7 @@ export class TestServer {
 
 	/** @param given.demo fills the database with the demo; given.ownMariaDb starts a MariaDB that may be killed */
 	static async start(given: { demo?: boolean; ownMariaDb?: boolean; env?: Record<string, string> } = {}): Promise<TestServer> {
-		const instanceDir = given.ownMariaDb ? resolve('.cache/test', `kill-${randomBytes(4).toString('hex')}`) : null;
+		const instanceDir = given.ownMariaDb ? join(throwAwayParent(), `draught-kill-${randomBytes(4).toString('hex')}`) : null;
 		const base = instanceDir ? startMariaDb(instanceDir) : testServer();
 		const server = new TestServer(await freePort(), `${base}/draught_test_${randomBytes(6).toString('hex')}`, instanceDir);
 		await server.run(given.env);
@@ -36,7 +36,7 @@ export class TestServer {
 	}
 
 	async run(env: Record<string, string> = {}): Promise<void> {
-		this.#child = spawn('node', ['build'], {
+		this.#child = spawn('node', ['scripts/web.mjs'], {
 			env: {
 				...process.env,
 				PORT: String(this.port),
@@ -44,6 +44,7 @@ export class TestServer {
 				ORIGIN: this.url,
 				DATABASE_URL: this.databaseUrl,
 				DRAUGHT_INSTANCE: 'test',
+				BODY_SIZE_LIMIT: '16M',
 				SHUTDOWN_TIMEOUT: '1',
 				...env
 			},
@@ -87,8 +88,10 @@ export class TestServer {
 
 	async stop(): Promise<void> {
 		await this.kill('SIGTERM');
-		if (this.instanceDir) execFileSync(resolve('scripts/mariadb.sh'), ['stop', this.instanceDir]);
-		else await dropDatabase(this.databaseUrl);
+		if (this.instanceDir) {
+			execFileSync(resolve('scripts/mariadb.sh'), ['stop', this.instanceDir]);
+			rmSync(this.instanceDir, { recursive: true });
+		} else await dropDatabase(this.databaseUrl);
 	}
 }
 
@@ -98,15 +101,4 @@ function startMariaDb(directory: string, port = '43506'): string {
 		encoding: 'utf8',
 		env: { ...process.env, DRAUGHT_DB_PORT: port }
 	}).trim();
-}
-
-async function freePort(): Promise<number> {
-	return await new Promise((done, fail) => {
-		const probe = createServer();
-		probe.once('error', fail);
-		probe.listen(0, '127.0.0.1', () => {
-			const address = probe.address();
-			probe.close(() => (address && typeof address === 'object' ? done(address.port) : fail(new Error('no port'))));
-		});
-	});
 }

@@ -2,7 +2,7 @@ import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
-import { isAway, isDuplicate } from '../db/errors';
+import { isAway, isDuplicate, isFull, OutcomeUnknown } from '../db/errors';
 import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
 
@@ -92,16 +92,20 @@ export function showBytes(
 		});
 }
 
+const UNKNOWN = 'It is not known whether this was saved. Send it again; nothing doubles.';
+
 async function answering(work: () => Promise<Response>): Promise<Response> {
 	try {
 		return await work();
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
+		if (error instanceof OutcomeUnknown) return problemResponse({ status: 503, title: UNKNOWN });
 		if (isAway(error)) return problemResponse({ status: 503, title: 'The database is away. Nothing was stored; try again.' });
+		if (isFull(error)) return problemResponse({ status: 507, title: 'The disk is full. Nothing was stored; make space, then try again.' });
 		// An id that came in by a file before, and now as an entry of its own.
 		if (isDuplicate(error)) return problemResponse({ status: 409, title: 'This id is already in use. Nothing was stored.' });
 		console.error(error);
-		return problemResponse({ status: 500, title: 'Something went wrong here. Nothing was stored.' });
+		return problemResponse({ status: 500, title: `Something went wrong here. ${UNKNOWN}` });
 	}
 }
 
@@ -123,12 +127,14 @@ async function readBytes(request: Request, limit: number): Promise<Buffer> {
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	// The server underneath drops a body that does not say what it is.
 	if (!request.headers.has('content-type')) throw new Problem(415, 'Say what is sent in a content-type header. Nothing was stored.');
+	const reader = (request.body ?? new Blob([]).stream()).getReader();
 	const chunks: Uint8Array[] = [];
 	let size = 0;
-	for await (const chunk of request.body ?? []) {
-		size += (chunk as Uint8Array).byteLength;
+	for (let part = await reader.read(); !part.done; part = await reader.read()) {
+		size += part.value.byteLength;
+		// Not cancelled: that would end the connection before the refusal is heard. The server reads the rest and throws it away.
 		if (size > limit) throw tooLarge();
-		chunks.push(chunk);
+		chunks.push(part.value);
 	}
 	return Buffer.concat(chunks);
 }
