@@ -1,7 +1,9 @@
 <script lang="ts">
 	import '../app.css';
+	import { browser } from '$app/environment';
 	import { page } from '$app/state';
 	import { outbox } from '$lib/ui/bench/outbox-state.svelte';
+	import { clock } from '$lib/ui/form/clock';
 	import { running } from '$lib/ui/drying/running.svelte';
 	import Shell from '$lib/ui/shell/Shell.svelte';
 	import type { ShellTrial } from '$lib/ui/shell/types';
@@ -11,6 +13,11 @@
 	let { data, children }: LayoutProps = $props();
 	// The first page is served with what runs; later loads bring it again.
 	$effect.pre(() => running.take(data.drying));
+	const askedAt = browser ? performance.timeOrigin : 0;
+	// The page began to load before the server looked at its clock.
+	$effect.pre(() => {
+		if (browser) clock.heard(data.drying.now, askedAt);
+	});
 	const trial = $derived((page.data.shellTrial as ShellTrial | undefined) ?? null);
 	onMount(() => {
 		outbox.open(data.serverId);

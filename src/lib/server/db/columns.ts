@@ -17,12 +17,21 @@ export const uuid = customType<{ data: string; driverData: Buffer }>({
 /** SHA-256 of a request body. */
 export const hash = customType<{ data: Buffer; driverData: Buffer }>({ dataType: () => 'binary(32)' });
 
-/** JSON text. MariaDB's JSON is an alias of longtext, so the driver hands it over unparsed. */
+/**
+ * JSON text. MariaDB's JSON is an alias of longtext, so the driver hands it over unparsed. Text that is no JSON is handed on as a
+ * word that no schema takes, so that whoever loads the row shows it as damaged and the rest of the page works.
+ */
 export const json = <T>() =>
 	customType<{ data: T; driverData: string }>({
 		dataType: () => 'longtext',
 		toDriver: (value) => JSON.stringify(value),
-		fromDriver: (value) => JSON.parse(value) as T
+		fromDriver: (value) => {
+			try {
+				return JSON.parse(value) as T;
+			} catch {
+				return 'damaged' as T;
+			}
+		}
 	});
 
 /** A moment in UTC, epoch milliseconds: exact, sortable, free of any session time zone. */

@@ -1,16 +1,16 @@
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
-import { createConnection } from 'mysql2/promise';
+import { createConnection, type RowDataPacket } from 'mysql2/promise';
 import { v7 } from 'uuid';
 import { afterEach, describe, expect, it } from 'vitest';
-import { dropDatabase, testDatabase, testDatabaseUrl } from '../../../../tests/support/database';
+import { dropDatabase, testDatabase, testDatabaseUrl, type TestDatabase } from '../../../../tests/support/database';
 import { connect } from './client';
 import { dump } from './dump';
 import { migrate } from './migrate';
 import { restore } from './restore';
-import { maker } from './schema';
+import { maker, server } from './schema';
 
 const urls: string[] = [];
 const fresh = (): string => {
@@ -22,7 +22,60 @@ afterEach(async () => {
 	for (const url of urls.splice(0)) await dropDatabase(url);
 });
 
+type Journal = { entries: { tag: string }[] };
+const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as Journal;
+
+/** A folder with the first k migrations: the program as it was then. */
+function firstMigrations(parent: string, k: number): string {
+	const folder = mkdtempSync(join(parent, `first-${k}-`));
+	const entries = journal.entries.slice(0, k);
+	mkdirSync(join(folder, 'meta'));
+	writeFileSync(join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
+	for (const { tag } of entries) cpSync(join('drizzle', `${tag}.sql`), join(folder, `${tag}.sql`));
+	return folder;
+}
+
 describe('migrations', () => {
+	it('one killed in its middle runs again, whole, whichever it is', async () => {
+		const directory = mkdtempSync(join(tmpdir(), 'draught-killed-'));
+		const made = async (url: string) => {
+			const connection = await createConnection(url);
+			const [tables] = await connection.query<RowDataPacket[]>('SHOW TABLES');
+			const said: string[] = [];
+			for (const row of tables) {
+				const [[create]] = await connection.query<RowDataPacket[]>(`SHOW CREATE TABLE \`${String(Object.values(row)[0])}\``);
+				said.push(String(create?.['Create Table']).replace(/ AUTO_INCREMENT=\d+/, ''));
+			}
+			await connection.end();
+			return said;
+		};
+		try {
+			const whole = fresh();
+			await migrate(whole);
+			const expected = await made(whole);
+			for (const [k, { tag }] of journal.entries.entries()) {
+				const statements = readFileSync(join('drizzle', `${tag}.sql`), 'utf8').split('--> statement-breakpoint');
+				for (const done of new Set([Math.ceil(statements.length / 2), statements.length])) {
+					const url = fresh();
+					// The program of then, the first statements of what came next, and no mark that they were done.
+					if (k > 0) await migrate(url, firstMigrations(directory, k));
+					else {
+						const server = await createConnection(url.slice(0, url.lastIndexOf('/')));
+						await server.query(`CREATE DATABASE \`${new URL(url).pathname.slice(1)}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+						await server.end();
+					}
+					const connection = await createConnection(url);
+					for (const statement of statements.slice(0, done)) await connection.query(statement);
+					await connection.end();
+					await migrate(url);
+					expect(await made(url), `${tag} after ${done} of ${statements.length}`).toEqual(expected);
+				}
+			}
+		} finally {
+			rmSync(directory, { recursive: true });
+		}
+	});
+
 	it('twice at once: one applies, the other waits and finds nothing to do', async () => {
 		const url = fresh();
 		const results = await Promise.all([migrate(url), migrate(url), migrate(url)]);
@@ -104,6 +157,119 @@ describe('backup and restore', () => {
 		}
 	});
 
+	/** A bench with one maker, and a backup of it. */
+	async function backedUp(work: (given: { source: TestDatabase; directory: string; file: string }) => Promise<void>): Promise<void> {
+		const source = await testDatabase();
+		const directory = mkdtempSync(join(tmpdir(), 'draught-backup-'));
+		try {
+			await source.db.insert(maker).values({ id: v7(), name: 'stays', createdAt: 5 });
+			const file = join(directory, 'backup.sql');
+			await dump(source.url, file);
+			await work({ source, directory, file });
+			expect((await source.db.select().from(maker)).map((m) => m.name)).toEqual(['stays']);
+			expect(readdirSync(directory).filter((name) => name.startsWith('kept'))).toEqual([]);
+		} finally {
+			rmSync(directory, { recursive: true });
+			await source.close();
+		}
+	}
+
+	it('a backup that was cut off, at a statement’s end or anywhere, is refused before anything is replaced', async () => {
+		await backedUp(async ({ source, directory, file }) => {
+			const whole = readFileSync(file, 'utf8');
+			const cut = join(directory, 'cut.sql');
+			const ends = [...whole.matchAll(/;\n/g)].map((m) => (m.index ?? 0) + 2);
+			for (const end of [ends[Math.floor(ends.length / 2)] ?? 0, ends.at(-1) ?? 0, whole.length - 40, Math.floor(whole.length / 3)]) {
+				writeFileSync(cut, whole.slice(0, end));
+				await expect(restore(source.url, cut, join(directory, 'kept.sql'))).rejects.toThrow(/not whole|no backup of Draught/);
+			}
+			// Cut and closed again by hand, or by a program that means well.
+			writeFileSync(cut, `${whole.slice(0, ends[Math.floor(ends.length / 2)])}-- Dump completed on 2026-01-01\n`);
+			await expect(restore(source.url, cut, join(directory, 'kept.sql'))).rejects.toThrow(/no backup of Draught|not whole|failed/);
+		});
+	});
+
+	it('a backup that lost a row on the way is told by its counts', async () => {
+		await backedUp(async ({ source, directory, file }) => {
+			const lines = readFileSync(file, 'utf8').split('\n');
+			const cut = join(directory, 'cut.sql');
+			writeFileSync(cut, lines.filter((line) => !line.startsWith('INSERT INTO `maker`')).join('\n'));
+			await expect(restore(source.url, cut, join(directory, 'kept.sql'))).rejects.toThrow('maker has 0 of 1 rows');
+		});
+	});
+
+	it('a file that is not there is told at once', async () => {
+		await backedUp(async ({ source, directory }) => {
+			await expect(restore(source.url, join(directory, 'nowhere.sql'), join(directory, 'kept.sql'))).rejects.toThrow(/there is no file/);
+		});
+	});
+
+	it('what a file says to the client itself is not done', async () => {
+		await backedUp(async ({ source, directory, file }) => {
+			const trap = join(directory, 'trap');
+			const evil = join(directory, 'evil.sql');
+			writeFileSync(evil, `\\! touch ${trap}\n${readFileSync(file, 'utf8')}`);
+			await restore(source.url, evil, join(directory, 'kept.sql')).catch(() => undefined);
+			expect(existsSync(trap)).toBe(false);
+			rmSync(join(directory, 'kept.sql'), { force: true });
+		});
+	});
+
+	it('a statement that fails is told in one line', async () => {
+		await backedUp(async ({ source, directory, file }) => {
+			const broken = join(directory, 'broken.sql');
+			writeFileSync(
+				broken,
+				readFileSync(file, 'utf8').replace(/INSERT INTO `maker`.*/, `INSERT INTO maker VALUES (${'7,'.repeat(5000)}7);`)
+			);
+			const said = await restore(source.url, broken, join(directory, 'kept.sql')).then(
+				() => '',
+				(error: unknown) => (error instanceof Error ? error.message : '')
+			);
+			expect(said).toMatch(/^the restore failed: ERROR 1136/);
+			expect(said.split('\n')).toHaveLength(1);
+			expect(said.length).toBeLessThanOrEqual(330);
+		});
+	});
+
+	it('leaves nothing worked out before the restore in force', async () => {
+		await backedUp(async ({ source, directory, file }) => {
+			const epoch = async () => (await source.db.select().from(server))[0]?.epoch;
+			const before = await epoch();
+			await restore(source.url, file, join(directory, 'kept.sql'));
+			const first = await epoch();
+			expect(first).not.toBe(before);
+			await restore(source.url, file, join(directory, 'kept2.sql'));
+			expect(await epoch()).not.toBe(first);
+			rmSync(join(directory, 'kept.sql'));
+			rmSync(join(directory, 'kept2.sql'));
+		});
+	});
+
+	it('a dump of every earlier version comes in and up to date', async () => {
+		const target = await testDatabase();
+		const directory = mkdtempSync(join(tmpdir(), 'draught-older-'));
+		try {
+			for (const k of [1, 3, 5, 8]) {
+				const url = fresh();
+				await migrate(url, firstMigrations(directory, k));
+				const { db, pool } = connect(url);
+				await db.execute(sql`INSERT INTO server (id, created_at) VALUES (UNHEX(REPLACE(UUID(), '-', '')), 1)`);
+				await db.execute(sql`INSERT INTO maker (id, name, created_at) VALUES (UNHEX(REPLACE(UUID(), '-', '')), ${`of ${k}`}, 1)`);
+				await pool.end();
+				const file = join(directory, `${k}.sql`);
+				await dump(url, file);
+				// As earlier versions of Draught wrote them: without the counts at the end.
+				writeFileSync(file, readFileSync(file, 'utf8').replace(/-- draught backup .*\n$/, ''));
+				await restore(target.url, file, join(directory, `kept-${k}.sql`));
+				expect((await target.db.select({ name: maker.name }).from(maker)).map((m) => m.name)).toEqual([`of ${k}`]);
+			}
+		} finally {
+			rmSync(directory, { recursive: true });
+			await target.close();
+		}
+	});
+
 	it('a file that is no backup changes nothing', async () => {
 		const source = await testDatabase();
 		const directory = mkdtempSync(join(tmpdir(), 'draught-backup-'));
@@ -113,7 +279,7 @@ describe('backup and restore', () => {
 			writeFileSync(junk, 'CREATE TABLE somewhere_else (a INT);');
 			await expect(restore(source.url, junk, join(directory, 'kept.sql'))).rejects.toThrow(/no backup of Draught/);
 			writeFileSync(junk, 'this is not SQL;');
-			await expect(restore(source.url, junk, join(directory, 'kept.sql'))).rejects.toThrow(/restore failed/);
+			await expect(restore(source.url, junk, join(directory, 'kept.sql'))).rejects.toThrow(/no backup of Draught/);
 			expect((await source.db.select().from(maker)).map((m) => m.name)).toEqual(['stays']);
 		} finally {
 			rmSync(directory, { recursive: true });

@@ -12,7 +12,12 @@ const word = (length = 32) => varchar({ length });
 const created = () => ({ createdAt: moment().notNull(), createdBy: uuid() });
 
 /** One row: which server this is. It keys the outbox of browsers, so that demo readings never reach real data. */
-export const server = mysqlTable('server', { id: id(), createdAt: moment().notNull() });
+export const server = mysqlTable('server', {
+	id: id(),
+	createdAt: moment().notNull(),
+	/** Made anew by every restore: what was worked out from the record before is not taken for what follows from it now. */
+	epoch: uuid()
+});
 
 /** Every write that was acknowledged: same id and same body again get the first answer again. */
 export const writeLog = mysqlTable('write_log', {
@@ -20,7 +25,9 @@ export const writeLog = mysqlTable('write_log', {
 	kind: word().notNull(),
 	bodyHash: hash().notNull(),
 	answer: json<unknown>()().notNull(),
-	at: moment().notNull()
+	at: moment().notNull(),
+	/** How far the sender's own clock was ahead of ours, ms; what it wrote carries our time. */
+	clockAheadMs: moment()
 });
 
 export const tester = mysqlTable('tester', { id: id(), name: shortText().notNull(), ...created() });

@@ -4,13 +4,8 @@ import type { Database, Transaction } from '../db/client';
 import { isDuplicate, withRetry } from '../db/errors';
 import { writeLog } from '../db/schema';
 import { Problem } from '../problem';
-
-/** Key order must not matter: the same body typed by another client is the same body. */
-function canonical(value: unknown): string {
-	return JSON.stringify(value, (_, v: unknown) =>
-		v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v
-	);
-}
+import { canonical } from './canonical';
+import { clockAheadMs } from './clock-ahead';
 
 /**
  * Runs a write exactly once for an id made where the evidence was entered, and answers after COMMIT only.
@@ -30,7 +25,9 @@ export async function writeOnce<T>(
 		try {
 			const answer = await db.transaction(async (tx) => {
 				// Taken first: two senders of one id queue here instead of both writing. The empty answer is never seen: it is filled before COMMIT.
-				await tx.insert(writeLog).values({ id: given.id, kind: given.kind, bodyHash, answer: {}, at: given.now });
+				await tx
+					.insert(writeLog)
+					.values({ id: given.id, kind: given.kind, bodyHash, answer: {}, at: given.now, clockAheadMs: clockAheadMs() });
 				const made = await write(tx);
 				await tx.update(writeLog).set({ answer: made }).where(eq(writeLog.id, given.id));
 				return made;

@@ -29,7 +29,7 @@ export class BenchReadings {
 
 	/** Puts a reading into the outbox and shows it at once. */
 	async keep(body: { spoolId: string; quantity: string; typed: string } & Record<string, unknown>): Promise<void> {
-		const whole = { id: newId(), takenAt: new Date().toISOString(), zone: zoneHere(), ...body };
+		const whole = { id: newId(), takenAt: hereAndNow().at, zone: zoneHere(), ...body };
 		const reading = readingOfItem({ id: whole.id, path: 'readings', body: whole, madeAt: 0, refused: null }, this.#station);
 		if (reading) this.#local.set(reading.id, reading);
 		// The unit of an own measure is for this page only; the server knows it.

@@ -34,6 +34,10 @@ class OutboxState {
 		await this.#outbox?.drop(id);
 	}
 
+	async redate(id: string): Promise<void> {
+		await this.#outbox?.redate(id);
+	}
+
 	get waiting(): number {
 		const stored = this.items.filter((i) => !i.refused);
 		return stored.length + [...this.#putting].filter((id) => !stored.some((i) => i.id === id)).length;

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { FieldError } from '$lib/schemas/field-error';
+import { clock } from '../form/clock';
 import { send } from '../form/send';
 
 export type OutboxItem = {
@@ -7,6 +8,8 @@ export type OutboxItem = {
 	path: string;
 	body: Record<string, unknown>;
 	madeAt: number;
+	/** How far this device's clock was ahead of the server's when it was made, ms. */
+	aheadMs?: number;
 	refused: { title: string; errors: FieldError[] } | null;
 };
 
@@ -54,8 +57,21 @@ export class Outbox {
 
 	/** Puts a capture away safely. Resolves once it is stored on this device; sending goes on by itself. */
 	async put(path: string, body: Record<string, unknown> & { id: string }): Promise<void> {
-		const item: OutboxItem = { id: body.id, path, body, madeAt: Date.now(), refused: null };
+		const item: OutboxItem = { id: body.id, path, body, madeAt: Date.now(), aheadMs: clock.aheadMs, refused: null };
 		await (await this.#db).put('items', item);
+		await this.#refresh();
+		void this.#drain();
+	}
+
+	/** Sends a capture again that was refused for lying in the future: with the server's time, this device's own kept beside. */
+	async redate(id: string): Promise<void> {
+		const db = await this.#db;
+		const item = await db.get('items', id);
+		if (!item) return;
+		const earlier = (text: unknown) => (typeof text === 'string' ? new Date(Date.parse(text) - clock.aheadMs).toISOString() : text);
+		const { at, takenAt, ...rest } = item.body;
+		const dated = { ...(at === undefined ? {} : { at: earlier(at) }), ...(takenAt === undefined ? {} : { takenAt: earlier(takenAt) }) };
+		await db.put('items', { ...item, body: { ...rest, ...dated }, aheadMs: clock.aheadMs, refused: null });
 		await this.#refresh();
 		void this.#drain();
 	}
@@ -93,7 +109,7 @@ export class Outbox {
 		for (;;) {
 			const next = (await (await this.#db).getAllFromIndex('items', 'madeAt')).find((i) => !i.refused);
 			if (!next) return;
-			const sent = await send(next.path, next.body);
+			const sent = await send(next.path, next.body, next.aheadMs ?? 0);
 			const db = await this.#db;
 			if (sent.ok) await db.delete('items', next.id);
 			// No answer, a server error or a missing login: try later. A refusal stays, with its reason, until the tester decides.

@@ -4,7 +4,9 @@
 	import { outbox } from '../bench/outbox-state.svelte';
 	import ShellNotice from '../drying/ShellNotice.svelte';
 	import ShellTimers from '../drying/ShellTimers.svelte';
+	import { clock } from '../form/clock';
 	import { isShortcut } from '../form/keys';
+	import { plural } from '../words/numbers';
 	import KeySheet from './KeySheet.svelte';
 	import StationLine from './StationLine.svelte';
 	import ThemeSwitch from './ThemeSwitch.svelte';
@@ -93,6 +95,10 @@
 		{#each outbox.refused as item (item.id)}
 			<div class="question m-3 flex flex-wrap items-center gap-3" role="alert">
 				<span>Not kept ({item.path}{'typed' in item.body ? `, “${String(item.body.typed)}”` : ''}): {item.refused?.title}</span>
+				{#if clock.aheadMs > 0 && item.refused?.errors.some((e) => e.code === 'future')}
+					<span>This device’s clock is {plural(Math.round(clock.aheadMs / 60_000), 'minute')} ahead.</span>
+					<button type="button" class="link" onclick={() => void outbox.redate(item.id)}>Save it with the server’s time</button>
+				{/if}
 				<button type="button" class="link" onclick={() => void outbox.drop(item.id)}>Drop it</button>
 			</div>
 		{/each}
