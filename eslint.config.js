@@ -110,5 +110,38 @@ export default defineConfig(
 				}
 			]
 		}
+	},
+	{
+		// An entry keeps its id through retries: only the form helper, the outbox and the senders of files make one.
+		files: ['src/routes/**', 'src/lib/ui/**'],
+		ignores: [
+			'src/lib/ui/form/**',
+			'src/lib/ui/bench/**',
+			'src/lib/ui/photos/send-photo.ts',
+			'src/lib/ui/diameter/gauge-upload.svelte.ts',
+			'src/lib/ui/diameter/live-log.svelte.ts'
+		],
+		rules: {
+			'@typescript-eslint/no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{
+							group: ['**/form/send'],
+							importNames: ['send'],
+							message: 'send through Form (ui/form/form.svelte.ts), so that a retry doubles nothing'
+						},
+						{ group: ['uuid'], message: 'ids of entries are made by Form or by the outbox' }
+					]
+				}
+			],
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "CallExpression[callee.name='fetch'] Property[key.name='method'][value.value!='GET']",
+					message: 'write through Form (ui/form/form.svelte.ts)'
+				}
+			]
+		}
 	}
 );

@@ -3,7 +3,7 @@
 	import { materialNeeded, USUAL_STRAND } from '$lib/core/pieces/material-needed';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import OwnModel from '$lib/ui/pieces/OwnModel.svelte';
 	import PieceMaker from '$lib/ui/pieces/PieceMaker.svelte';
 	import { day, fixed } from '$lib/ui/words/numbers';
@@ -11,13 +11,12 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	let problem = $state('');
+	const form = new Form();
 	const newestFirst = $derived([...data.pieces].reverse());
 	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
 
 	async function register(body: object): Promise<FieldError[]> {
-		const sent = await send('pieces', { id: newId(), ...body });
-		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		const sent = await form.send('pieces', { ...body });
 		if (sent.ok) await invalidateAll();
 		return sent.ok ? [] : sent.errors.length ? sent.errors : [{ path: '', code: 'failed', message: sent.title }];
 	}
@@ -26,7 +25,7 @@
 <svelte:head><title>Pieces · Draught</title></svelte:head>
 <div class="max-w-6xl space-y-5 p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Pieces</h1>
-	<FormProblem title={problem} />
+	<FormProblem title={form.problem} />
 	<section class="space-y-2" aria-label="A piece from sizes">
 		<h2 class="font-semibold">Make one that carries a scale</h2>
 		<PieceMaker known={data.pieces} usual={USUAL_STRAND} {register} />
@@ -42,7 +41,10 @@
 							? ' · there is a newer version'
 							: ''}
 					</span>
-					<span class="small block">{marksLine(piece.marks)}</span>
+					{#if piece.damaged}<p class="text-harm">
+							▲ This record is damaged and cannot be read. Prints of it stay; register the piece again.
+						</p>
+					{:else}<span class="small block">{marksLine(piece.marks)}</span>{/if}
 					{#if piece.volumeMm3 !== null}
 						{@const needed = materialNeeded(piece.volumeMm3, USUAL_STRAND.densityGcm3, USUAL_STRAND.diameterMm)}
 						<span class="small block">

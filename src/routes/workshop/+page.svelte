@@ -6,7 +6,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, upTo } from '$lib/ui/words/numbers';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
@@ -23,7 +23,7 @@
 	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
+	const form = new Form();
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
 	const ABLE = { both: 'either way', evenStrands: 'kept only by even strands', onlyBroken: 'broken only' };
@@ -67,8 +67,7 @@
 			.join(', ');
 
 	async function keep(path: string, body: object): Promise<FieldError[] | null> {
-		const sent = await send(path, { id: newId(), ...body });
-		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		const sent = await form.send(path, { ...body });
 		if (!sent.ok) return sent.errors;
 		await invalidateAll();
 		return null;
@@ -79,7 +78,7 @@
 <div class="grid max-w-5xl gap-5 p-3 md:grid-cols-2 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold md:col-span-2">Workshop</h1>
 	<div class="md:col-span-2">
-		<FormProblem title={problem} />
+		<FormProblem title={form.problem} />
 		<p>Scorers are instruments too: <a class="link" href="/workshop/trainer">train the eye</a> on drawings of known grade.</p>
 	</div>
 	<section class="space-y-2" aria-label="Instruments">

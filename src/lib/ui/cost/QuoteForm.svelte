@@ -1,11 +1,10 @@
 <script lang="ts">
 	import type { Quote } from '$lib/core/evidence';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 
 	type Props = { spoolId: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
 	let { spoolId, filamentId, currency, quote, ondone }: Props = $props();
@@ -15,16 +14,14 @@
 		quantity: quote ? String(quote.quantity) : '1',
 		netMass: quote ? `${quote.netMassG} g` : ''
 	});
-	let form = $state(start());
+	let typed = $state(start());
 	let kind = $state<'list' | 'sale' | 'bundle'>('list');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	const submission = new Submission();
+	const form = new Form({ fields: ['price', 'quantity', 'netMass', 'shipping'] });
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const { shipping, quantity, ...rest } = form;
-		const sent = await submission.send('quotes', {
+		const { shipping, quantity, ...rest } = typed;
+		const sent = await form.send('quotes', {
 			spoolId,
 			filamentId,
 			currency,
@@ -33,22 +30,17 @@
 			quantity: Number(quantity),
 			quoteKind: kind
 		});
-		if (sent.ok) {
-			ondone();
-			return;
-		}
-		errors = sent.errors;
-		problem = sent.errors.length ? '' : sent.title;
+		if (sent.ok) ondone();
 	}
 </script>
 
 <form class="space-y-3" onsubmit={submit} novalidate>
-	<FormProblem title={problem} />
+	<FormProblem title={form.problem} />
 	<div class="grid gap-3 sm:grid-cols-4">
-		<Field id="price" label="Price of the order, {currency}" bind:value={form.price} {errors} inputmode="decimal" />
-		<Field id="quantity" label="Spools in it" bind:value={form.quantity} {errors} inputmode="numeric" />
-		<Field id="netMass" label="Net mass of one" bind:value={form.netMass} {errors} />
-		<Field id="shipping" label="Shipping, {currency}" bind:value={form.shipping} {errors} inputmode="decimal" />
+		<Field id="price" label="Price of the order, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
+		<Field id="quantity" label="Spools in it" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
+		<Field id="netMass" label="Net mass of one" bind:value={typed.netMass} errors={form.errors} />
+		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice
 		name="quoteKind"

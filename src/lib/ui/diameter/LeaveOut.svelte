@@ -1,38 +1,47 @@
 <script lang="ts">
 	import type { LoggedStrand } from '$lib/core/evidence';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import { hereAndNow, newId, send } from '../form/send';
+	import { Form } from '../form/form.svelte';
 	import { upTo } from '../words/numbers';
 
 	type Props = { log: LoggedStrand; looked: { fromM: number; toM: number } | null; onchange: () => void };
 	let { log, looked, onchange }: Props = $props();
 	let open = $state(false);
 	let typed = $state({ from: '', to: '', reason: '' });
-	let errors = $state.raw<FieldError[]>([]);
+	const form = new Form();
+	const errors = $derived(
+		form.errors.length || !form.problem
+			? form.errors.map((e) => ({ ...e, path: FIELDS[e.path] ?? 'reason' }))
+			: [{ path: 'reason', code: 'failed', message: form.problem }]
+	);
 	/** Where the server's words for a field stand here. */
-	const FIELDS: Record<string, string> = { 'range.fromM': 'from', 'range.toM': 'to', range: 'to', reason: 'reason' };
+	const FIELDS: Record<string, string> = {
+		'range.fromM': 'from',
+		'range.toM': 'to',
+		range: 'to',
+		to: 'to',
+		from: 'from',
+		reason: 'reason'
+	};
 	const metres = (text: string) => (/^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : null);
 
 	function begin(): void {
 		const part = looked ?? { fromM: log.summary.fromM, toM: Math.min(log.summary.toM, log.summary.fromM + 1) };
 		typed = { from: upTo(part.fromM, 2), to: upTo(part.toM, 2), reason: '' };
-		errors = [];
+		form.clear();
 		open = true;
 	}
 	async function amend(body: object): Promise<boolean> {
-		const sent = await send('amendments', { id: newId(), targetKind: 'log', targetId: log.id, ...body, ...hereAndNow() });
+		const sent = await form.send('amendments', { targetKind: 'log', targetId: log.id, ...body });
 		if (sent.ok) onchange();
-		else if (sent.errors.length) errors = sent.errors.map((e) => ({ ...e, path: FIELDS[e.path] ?? 'reason' }));
-		else errors = [{ path: 'reason', code: 'failed', message: sent.title }];
 		return sent.ok;
 	}
 	async function leaveOut(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const [fromM, toM] = [metres(typed.from), metres(typed.to)];
 		if (fromM === null || toM === null) {
-			errors = [{ path: fromM === null ? 'from' : 'to', code: 'notANumber', message: 'must be a number of metres' }];
+			form.refuse([{ path: fromM === null ? 'from' : 'to', code: 'notANumber', message: 'must be a number of metres' }]);
 			return;
 		}
 		if (await amend({ action: 'exclude', range: { fromM, toM }, reason: typed.reason })) open = false;

@@ -5,6 +5,7 @@ import { hereAndNow, newId, send } from '../form/send';
 /** Under what a server takes that was started without any setting (512 kB). */
 const SLICE = 448 * 1024;
 const TRIES = 4;
+const isUnanswered = (status: number): boolean => status === 0 || status >= 500;
 
 type State = 'idle' | 'sending' | 'broken' | 'reading' | 'done' | 'refused' | 'cancelled';
 
@@ -33,9 +34,12 @@ export class GaugeUpload {
 		const slices = Math.max(1, Math.ceil(file.size / SLICE));
 		const { spoolId, instrumentId, layout } = given;
 		const key = `draught-log ${spoolId} ${file.name} ${file.size} ${file.lastModified} ${JSON.stringify(layout)}`;
-		const received = await this.#resume(key);
-		if (!received) {
-			const id = newId();
+		const before = await this.#resume(key);
+		if (before === 'committed') return this.#done(key);
+		if (!before) {
+			// Known from the first try on: an announcement whose answer was lost is found again instead of made twice.
+			const id = localStorage.getItem(key) ?? newId();
+			localStorage.setItem(key, id);
 			const body = {
 				id,
 				spoolId,
@@ -46,36 +50,44 @@ export class GaugeUpload {
 				...hereAndNow()
 			};
 			const sent = await send('logs', body);
-			if (!sent.ok) return this.#fail(sent.title, sent.errors);
+			if (!sent.ok && isUnanswered(sent.status)) return this.#break();
+			if (!sent.ok) {
+				localStorage.removeItem(key);
+				return this.#fail(sent.title, sent.errors);
+			}
 			this.#logId = id;
-			localStorage.setItem(key, id);
 		}
-		const there = new Set(received ?? []);
+		const there = new Set(before ?? []);
 		for (let k = 0; k < slices; k++) {
 			if (this.#stopped) return false;
 			this.share = k / slices;
 			if (there.has(k)) continue;
 			const kept = await this.#put(k, file.slice(k * SLICE, (k + 1) * SLICE));
-			if (!kept) {
-				if (!this.#stopped) this.state = 'broken';
-				return false;
-			}
+			if (!kept) return this.#stopped ? false : this.#break();
 		}
 		this.share = 1;
 		this.state = 'reading';
 		const ended = await send('log-ends', { id: this.#endId, logId: this.#logId, outcome: 'commit' });
-		if (!ended.ok && ended.status === 0) {
-			this.state = 'broken';
-			return false;
-		}
+		if (!ended.ok && isUnanswered(ended.status)) return this.#break();
 		if (!ended.ok) {
 			await this.#forget();
 			localStorage.removeItem(key);
 			return this.#fail(ended.title, ended.errors);
 		}
+		return this.#done(key);
+	}
+
+	#done(key: string): true {
 		localStorage.removeItem(key);
+		this.#endId = newId();
 		this.state = 'done';
 		return true;
+	}
+
+	/** Not known how far it came: the same file chosen again goes on from there. */
+	#break(): false {
+		this.state = 'broken';
+		return false;
 	}
 
 	/** Gives up: what arrived is forgotten on the server too. */
@@ -98,13 +110,14 @@ export class GaugeUpload {
 		return false;
 	}
 
-	/** Slices of this very file that are there from an earlier try; null when there was none. */
-	async #resume(key: string): Promise<number[] | null> {
+	/** Slices of this very file that are there from an earlier try, or that it was taken in, unheard; null when there was none. */
+	async #resume(key: string): Promise<number[] | 'committed' | null> {
 		const id = localStorage.getItem(key);
 		if (!id) return null;
 		const response = await fetch(`/api/v1/logs/${id}`).catch(() => null);
 		const found = response?.ok ? ((await response.json()) as { committed: boolean; received: number[] }) : null;
-		if (!found || found.committed) return null;
+		if (!found) return null;
+		if (found.committed) return 'committed';
 		this.#logId = id;
 		return found.received;
 	}

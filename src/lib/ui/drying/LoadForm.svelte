@@ -4,12 +4,11 @@
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';
 	import { readQuantityText } from '$lib/core/units/quantity-text';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { upTo } from '../words/numbers';
 	import { running } from './running.svelte';
@@ -26,10 +25,8 @@
 	let typedSetPoint = $state<string | null>(null);
 	let typedDuration = $state<string | null>(null);
 	let accepted = $state(false);
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
+	const form = new Form({ fields: ['setPoint', 'duration'] });
 	let said = $state('');
-	const submission = new Submission();
 
 	const load = $derived(evidence.filter((e) => chosen.has(e.spool.id) && !inDryer.has(e.spool.id)));
 	const materials = $derived([...new Set(load.map((e) => e.spool.material))]);
@@ -51,15 +48,13 @@
 	async function start(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		said = '';
-		const sent = await submission.send<{ setPointC: number }>('drying-runs', {
+		const sent = await form.send<{ setPointC: number }>('drying-runs', {
 			dryerId: dryerId || undefined,
 			spoolIds: load.map((e) => e.spool.id),
 			setPoint,
 			duration,
 			accepted
 		});
-		errors = sent.ok ? [] : sent.errors;
-		problem = sent.ok ? '' : sent.errors.some((e) => !['setPoint', 'duration'].includes(e.path)) || !sent.errors.length ? sent.title : '';
 		if (!sent.ok) return;
 		said = `Started: ${load.map((e) => e.spool.code).join(', ')} at ${upTo(sent.answer.setPointC, 0)} °C. The timer stands in the shell of every page.`;
 		chosen.clear();
@@ -74,7 +69,7 @@
 <form class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Start a load">
 	<h2 class="font-semibold">Start a load</h2>
 	<p role="status" class="font-semibold empty:hidden">{said}</p>
-	<FormProblem title={problem} />
+	<FormProblem title={form.problem} />
 	<fieldset>
 		<legend class="mb-1 text-[0.85rem] font-medium">Spools in it</legend>
 		<ul class="grid gap-x-4 gap-y-1 sm:grid-cols-2">
@@ -130,11 +125,18 @@
 			id="setPoint"
 			label="Set-point"
 			bind:value={() => setPoint, (v) => (typedSetPoint = v)}
-			{errors}
+			errors={form.errors}
 			placeholder="50 C"
 			class="w-28"
 		/>
-		<Field id="duration" label="Time" bind:value={() => duration, (v) => (typedDuration = v)} {errors} placeholder="4 h" class="w-28" />
+		<Field
+			id="duration"
+			label="Time"
+			bind:value={() => duration, (v) => (typedDuration = v)}
+			errors={form.errors}
+			placeholder="4 h"
+			class="w-28"
+		/>
 		<Button type="submit" class="bg-act! text-on-act!" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
 	</div>
 	{#if judged?.kind === 'softens'}

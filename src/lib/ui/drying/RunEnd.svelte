@@ -1,18 +1,17 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 	import { running } from './running.svelte';
 	import type { DryingRun } from '$lib/server/drying/runs';
 
 	let { run, ondone }: { run: DryingRun; ondone?: () => void } = $props();
-	const submission = new Submission();
-	let problem = $state('');
+	const form = new Form({ fields: [] });
 
 	async function end(outcome: 'done' | 'void'): Promise<void> {
-		const sent = await submission.send('drying-ends', { runId: run.id, outcome });
+		const sent = await form.send('drying-ends', { runId: run.id, outcome });
 		// Ended on another device meanwhile: then it is ended, which is what was wanted.
-		problem = sent.ok || sent.status === 409 ? '' : sent.title;
-		if (problem) return;
+		if (!sent.ok && sent.status !== 409) return;
+		form.clear();
 		await running.look();
 		await invalidateAll();
 		ondone?.();
@@ -22,5 +21,5 @@
 <span class="inline-flex flex-wrap items-center gap-2">
 	<button type="button" class="rounded bg-act px-3 py-1 font-semibold text-on-act" onclick={() => void end('done')}>It is done</button>
 	<button type="button" class="panel px-3 py-1" onclick={() => void end('void')}>It dried nothing</button>
-	{#if problem}<span role="alert" class="text-harm">▲ {problem}</span>{/if}
+	{#if form.problem}<span role="alert" class="text-harm">▲ {form.problem}</span>{/if}
 </span>

@@ -1,38 +1,32 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { FieldError } from '$lib/schemas/field-error';
-	import { newId, send } from '../form/send';
+	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
 
 	type Taken = { trialId: string; fresh: number; known: number; renamed: { from: string; to: string }[] };
 	let taken = $state.raw<Taken | null>(null);
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	let working = $state(false);
+	const form = new Form();
+	let notJson = $state('');
 
 	async function take(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
 		const input = event.currentTarget;
 		const [file] = input.files ?? [];
 		if (!file) return;
 		taken = null;
-		errors = [];
+		notJson = '';
+		form.clear();
 		let bundle: unknown;
 		try {
 			bundle = JSON.parse(await file.text());
 		} catch {
-			problem = `${file.name} is not JSON.`;
+			notJson = `${file.name} is not JSON.`;
 			return;
 		}
-		working = true;
-		const sent = await send<Taken>('bundles', { id: newId(), bundle });
-		working = false;
-		problem = sent.ok ? '' : sent.title;
-		if (!sent.ok) {
-			errors = sent.errors;
-			return;
-		}
-		taken = sent.answer;
+		const sent = await form.send<Taken>('bundles', { bundle });
+		// The same file can be chosen again, which a browser takes for no change.
 		input.value = '';
+		if (!sent.ok) return;
+		taken = sent.answer;
 		await invalidateAll();
 	}
 </script>
@@ -42,7 +36,7 @@
 	<input type="file" accept=".json,application/json" class="file-field" onchange={(e) => void take(e)} /></label
 >
 <div aria-live="polite">
-	{#if working}<p>Taking it in …</p>{/if}
+	{#if form.busy}<p>Taking it in …</p>{/if}
 	{#if taken}
 		<p>
 			<strong>Taken in:</strong>
@@ -52,12 +46,14 @@
 				{r.from} is another spool here: it came in as <strong>{r.to}</strong>. Write that on it.
 			</p>{/each}
 	{/if}
-	{#if problem}
+	{#if form.unknown}
+		<p role="alert" class="text-harm">▲ It is not known whether it was saved. Choose the file again; nothing doubles.</p>
+	{:else if notJson || form.problem || form.errors.length}
 		<div role="alert" class="border-l-[3px] border-harm px-3 py-1">
 			<p class="text-harm">▲ Not taken; nothing was stored.</p>
 			<ul>
-				{#each errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {e.message}</li>{:else}<li>
-						{problem}
+				{#each form.errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {e.message}</li>{:else}<li>
+						{notJson || form.problem}
 					</li>{/each}
 			</ul>
 		</div>

@@ -1,8 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
-	import { newId, send } from '../form/send';
+	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
 
 	type Column = { name: string; kind: string; required: boolean; of: string | null };
@@ -14,11 +13,7 @@
 	let text = $state('');
 	let file = $state('');
 	let looked = $state.raw<Looked | null>(null);
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	let working = $state(false);
-	// One id for looking and taking of one text: a take that was kept but not answered is not kept twice.
-	let id = newId();
+	const form = new Form({ supersedes: true });
 	const chosen = $derived(tables.find((t) => t.name === table));
 	const KIND_WORDS: Record<string, string> = {
 		id: 'id',
@@ -31,10 +26,8 @@
 	};
 
 	function fresh(): void {
-		id = newId();
 		looked = null;
-		errors = [];
-		problem = '';
+		form.clear();
 	}
 	async function pickFile(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
 		const [one] = event.currentTarget.files ?? [];
@@ -47,12 +40,9 @@
 		if (text) await look(false);
 	}
 	async function look(apply: boolean): Promise<void> {
-		working = true;
-		const sent = await send<Looked>('csv-imports', { id, table, text, apply });
-		working = false;
-		looked = sent.ok ? sent.answer : null;
-		errors = sent.ok ? [] : sent.errors;
-		problem = sent.ok ? '' : sent.title;
+		const sent = await form.send<Looked>('csv-imports', { table, text, apply });
+		// After a lost answer the same button is pressed again.
+		if (!form.unknown) looked = sent.ok ? sent.answer : null;
 		if (sent.ok && apply) await invalidateAll();
 	}
 	/** "rows.17.value" as a person says it. */
@@ -92,12 +82,12 @@
 			aria-label="Text of the table"
 			bind:value={text}
 			oninput={fresh}></textarea>
-		<Button type="button" size="xs" color="alternative" disabled={text.trim() === '' || working} onclick={() => void look(false)}
+		<Button type="button" size="xs" color="alternative" disabled={text.trim() === '' || form.busy} onclick={() => void look(false)}
 			>Look at it</Button
 		>
 	</details>
 	<div aria-live="polite" class="space-y-2">
-		{#if working}<p>Looking …</p>{/if}
+		{#if form.busy}<p>Looking …</p>{/if}
 		{#if looked && !looked.applied}
 			<p>
 				<strong>{plural(looked.rows, 'row')}</strong>, nothing wrong: {looked.fresh} new, {looked.known} here already.
@@ -108,11 +98,13 @@
 		{:else if looked}
 			<p class="font-semibold">Kept: {plural(looked.fresh, 'row')} new in {looked.table}.</p>
 		{/if}
-		{#if problem}
+		{#if form.unknown}
+			<p role="alert" class="text-harm">▲ {form.problem}</p>
+		{:else if form.problem || form.errors.length}
 			<div class="border-l-[3px] border-harm px-3 py-1" role="alert">
 				<p class="text-harm">▲ {file || 'The file'} was not taken; nothing was stored.</p>
 				<ul class="mt-1 max-h-56 overflow-y-auto">
-					{#each errors as e, i (i)}<li><strong>{where(e.path)}</strong> {e.message}</li>{:else}<li>{problem}</li>{/each}
+					{#each form.errors as e, i (i)}<li><strong>{where(e.path)}</strong> {e.message}</li>{:else}<li>{form.problem}</li>{/each}
 				</ul>
 			</div>
 		{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button, Label, Textarea } from 'flowbite-svelte';
-	import { Submission } from './submission';
+	import { Form } from './form.svelte';
 
 	type Props = {
 		targetKind: 'attempt' | 'reading' | 'specimen' | 'spool';
@@ -10,14 +10,12 @@
 	};
 	let { targetKind, targetId, notes = [], ondone }: Props = $props();
 	let text = $state('');
-	let problem = $state('');
-	const submission = new Submission();
+	const form = new Form();
+	const problem = $derived(form.errors[0]?.message ?? form.problem);
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const sent = await submission.send('notes', { targetKind, targetId, text });
-		problem = sent.ok ? '' : (sent.errors[0]?.message ?? sent.title);
-		if (!sent.ok) return;
+		if (!(await form.send('notes', { targetKind, targetId, text })).ok) return;
 		text = '';
 		ondone();
 	}

@@ -1,5 +1,4 @@
-import type { FieldError } from '$lib/schemas/field-error';
-import { Submission } from './submission';
+import { Form } from './form.svelte';
 
 type Action = 'correct' | 'exclude' | 'reinstate' | 'undo';
 
@@ -8,9 +7,7 @@ export class Amending<T extends { id: string }> {
 	chosen = $state.raw<T | null>(null);
 	open = $state(false);
 	reason = $state('');
-	errors = $state.raw<FieldError[]>([]);
-	problem = $state('');
-	#submission = new Submission();
+	#form = new Form();
 	#targetKind: 'reading' | 'attempt' | 'specimen';
 	#ondone: () => void;
 
@@ -19,26 +16,30 @@ export class Amending<T extends { id: string }> {
 		this.#ondone = ondone;
 	}
 
+	get errors() {
+		return this.#form.errors;
+	}
+
+	get problem(): string {
+		return this.#form.problem;
+	}
+
 	edit(record: T): void {
 		this.chosen = record;
 		this.reason = '';
-		this.errors = [];
-		this.problem = '';
-		this.#submission.renew();
+		this.#form.clear();
 		this.open = true;
 	}
 
 	async amend(action: Action, more: object = {}, target: T | null = this.chosen): Promise<void> {
 		if (!target) return;
-		const sent = await this.#submission.send('amendments', {
+		const sent = await this.#form.send('amendments', {
 			targetKind: this.#targetKind,
 			targetId: target.id,
 			action,
 			reason: this.reason,
 			...more
 		});
-		this.errors = sent.ok ? [] : sent.errors;
-		this.problem = sent.ok || sent.errors.length ? '' : sent.title;
 		if (sent.ok) this.done();
 	}
 

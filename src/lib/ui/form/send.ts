@@ -1,5 +1,6 @@
 import { v7 } from 'uuid';
 import type { FieldError } from '$lib/schemas/field-error';
+import { clock } from './clock';
 
 export type Sent<T> = { ok: true; answer: T } | { ok: false; status: number; title: string; errors: FieldError[] };
 
@@ -8,27 +9,35 @@ export const newId = (): string => v7();
 
 /** When and where: every record carries both. */
 export function hereAndNow(): { at: string; zone: string } {
-	return { at: new Date().toISOString(), zone: zoneHere() };
+	return { at: new Date(clock.now()).toISOString(), zone: zoneHere() };
 }
 
 export function zoneHere(): string {
 	return Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 }
 
-/** Posts to the API. No answer at all is told apart from a refusal: status 0. */
-export async function send<T>(path: string, body: unknown): Promise<Sent<T>> {
+/** What is said when an answer was lost: the server may have stored it, and the same press again finds out. */
+export const NOT_KNOWN = 'It is not known whether this was saved. Press again; nothing doubles.';
+
+/** Posts to the API. An answer that did not come, or not whole, is told apart from a refusal: status 0. */
+export async function send<T>(path: string, body: unknown, aheadMs = clock.aheadMs): Promise<Sent<T>> {
+	const unanswered = { ok: false, status: 0, title: NOT_KNOWN } as const;
 	let response: Response;
+	const askedAt = Date.now();
 	try {
 		response = await fetch(`/api/v1/${path}`, {
 			method: 'POST',
-			headers: { 'content-type': 'application/json' },
+			// How far this device's own clock was off goes along, so that its own time is not lost.
+			headers: { 'content-type': 'application/json', ...(aheadMs === 0 ? {} : { 'x-clock-ahead-ms': String(aheadMs) }) },
 			body: JSON.stringify(body)
 		});
 	} catch {
-		return { ok: false, status: 0, title: 'The server does not answer. Nothing was stored; what you typed is still here.', errors: [] };
+		return { ...unanswered, errors: [] };
 	}
-	const answer: unknown = await response.json().catch(() => null);
-	if (response.ok) return { ok: true, answer: answer as T };
+	const serverNow = Number(response.headers.get('x-server-now') ?? NaN);
+	if (Number.isFinite(serverNow)) clock.heard(serverNow, askedAt);
+	const answer: unknown = await response.json().catch(() => undefined);
+	if (response.ok) return answer === undefined ? { ...unanswered, errors: [] } : { ok: true, answer: answer as T };
 	const problem = (answer ?? {}) as { title?: string; errors?: FieldError[] };
 	return {
 		ok: false,

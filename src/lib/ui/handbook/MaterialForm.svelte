@@ -1,11 +1,10 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import type { MaterialFigures } from '$lib/core/evidence';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 	import { FIGURES, figureText, readFigure, type FigureKey } from './figures';
 
 	/** `material` null adds one. `resettable`: Draught came with figures of its own. */
@@ -21,16 +20,11 @@
 	let enclosure = $state(three(start?.enclosure));
 	let fumes = $state(start?.fumes ?? '');
 	let feeder = $state(start?.feeder ?? '');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	const submission = new Submission();
+	const form = new Form({ supersedes: true });
 	const said = (value: string) => (value === '' ? null : value === 'yes');
 
 	async function keep(figures: object | null): Promise<void> {
-		const sent = await submission.send('handbook', { material: name.trim(), figures });
-		errors = sent.ok ? [] : sent.errors;
-		problem = sent.ok ? '' : sent.title;
-		if (!sent.ok) return;
+		if (!(await form.send('handbook', { material: name.trim(), figures })).ok) return;
 		await invalidateAll();
 		ondone();
 	}
@@ -39,12 +33,19 @@
 		const figures = Object.fromEntries(FIGURES.map((f) => [f.key, readFigure(texts[f.key], sources[f.key])]));
 		void keep({ material: name.trim(), ...figures, hardenedNozzle: said(hardened), enclosure: said(enclosure), fumes, feeder });
 	}
-	const errorOf = (key: string) => errors.find((e) => e.path.startsWith(`figures.${key}.`));
+	const errorOf = (key: string) => form.errors.find((e) => e.path.startsWith(`figures.${key}.`));
 </script>
 
 <form class="space-y-3" novalidate onsubmit={own}>
-	<FormProblem title={problem} />
-	{#if start === null}<Field id="material" label="Material" bind:value={name} {errors} placeholder="PETG-CF" class="w-40" />{/if}
+	<FormProblem title={form.problem} />
+	{#if start === null}<Field
+			id="material"
+			label="Material"
+			bind:value={name}
+			errors={form.errors}
+			placeholder="PETG-CF"
+			class="w-40"
+		/>{/if}
 	<div class="space-y-2">
 		{#each FIGURES as f (f.key)}
 			{@const error = errorOf(f.key)}
@@ -69,8 +70,8 @@
 			>
 		{/each}
 	</div>
-	<Field id="fumes" path="figures.fumes" label="Fumes" bind:value={fumes} {errors} />
-	<Field id="feeder" path="figures.feeder" label="Feeder and bed" bind:value={feeder} {errors} />
+	<Field id="fumes" path="figures.fumes" label="Fumes" bind:value={fumes} errors={form.errors} />
+	<Field id="feeder" path="figures.feeder" label="Feeder and bed" bind:value={feeder} errors={form.errors} />
 	<div class="flex flex-wrap gap-2">
 		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep as own copy</Button>
 		{#if resettable && start?.edited}<Button type="button" size="sm" color="alternative" onclick={() => void keep(null)}

@@ -3,15 +3,13 @@
 	import { readPaste } from '$lib/core/intake/read-paste';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button, Textarea } from 'flowbite-svelte';
-	import { hereAndNow, newId, send } from '../form/send';
+	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { plural } from '../words/numbers';
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
 	let text = $state('');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	let busy = $state(false);
+	const form = new Form();
 	const paste = $derived(readPaste(text));
 	const EXAMPLE = 'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct';
 	const REASONS = {
@@ -20,27 +18,30 @@
 		headerOnly: 'There is a heading but no spool under it.',
 		tooLong: 'This is too long for a list of spools.'
 	};
-	const errorsOf = (row: number) => errors.filter((e) => e.path.startsWith(`rows.${row}.`));
+	const errorsOf = (row: number) => form.errors.filter((e) => e.path.startsWith(`rows.${row}.`));
 	const fieldOf = (e: FieldError) => e.path.split('.').at(-1) ?? '';
 
 	async function take(): Promise<void> {
 		if (!paste.ok) return;
-		busy = true;
-		const rows = paste.rows.map((row) => {
-			const { quantity, ...rest } = row;
-			return { id: newId(), currency, ...rest, ...(quantity ? { quantity: Number(quantity) } : {}), ...hereAndNow() };
-		});
-		const sent = await send<unknown[]>('intake/list', { id: newId(), trialId, rows });
-		busy = false;
-		if (!sent.ok) {
-			errors = sent.errors;
-			problem = sent.errors.length ? `Nothing was taken in: ${plural(sent.errors.length, 'thing')} to put right.` : sent.title;
-			return;
-		}
-		const count = paste.rows.length;
+		const { rows } = paste;
+		const sent = await form.send<unknown[]>(
+			'intake/list',
+			({ inner, at, zone }) => ({
+				trialId,
+				rows: rows.map(({ quantity, ...rest }, i) => ({
+					id: inner[i],
+					at,
+					zone,
+					currency,
+					...rest,
+					...(quantity ? { quantity: Number(quantity) } : {})
+				}))
+			}),
+			rows.length
+		);
+		if (!sent.ok) return;
+		const count = rows.length;
 		text = '';
-		errors = [];
-		problem = '';
 		await invalidateAll();
 		ondone(count);
 	}
@@ -53,10 +54,10 @@
 		rows={5}
 		class="w-full bg-panel! font-mono text-[0.85rem]"
 		bind:value={text}
-		oninput={() => ((errors = []), (problem = ''))}
+		oninput={() => form.clear()}
 		placeholder={EXAMPLE}
 	/>
-	<FormProblem title={problem} />
+	<FormProblem title={form.errors.length ? `Nothing was taken in: ${plural(form.errors.length, 'thing')} to put right.` : form.problem} />
 	{#if paste.ok}
 		<div class="panel relative max-h-72 overflow-auto">
 			<table class="w-full text-left text-[0.9rem]">
@@ -82,7 +83,7 @@
 			</table>
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
-		<Button type="button" class="bg-act! text-on-act!" disabled={busy} onclick={() => void take()}
+		<Button type="button" class="bg-act! text-on-act!" disabled={form.busy} onclick={() => void take()}
 			>Take in {plural(paste.rows.length, 'spool')}</Button
 		>
 	{:else}

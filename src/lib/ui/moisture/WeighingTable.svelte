@@ -4,7 +4,7 @@
 	import type { Weighing } from '$lib/core/moisture/weighings';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
-	import { send, newId, hereAndNow } from '../form/send';
+	import { Form } from '../form/form.svelte';
 	import { dayAndTime, fixed, upTo } from '../words/numbers';
 	import { BEFORE_WORDS } from '../words/quantities';
 
@@ -19,21 +19,18 @@
 	};
 	let { chain, intervals, readings, waiting, since, onsince, onchange }: Props = $props();
 	let editor = $state<ReadingEditor>();
-	let problem = $state('');
+	const form = new Form({ fields: [], supersedes: true });
 	const signed = (g: number) => `${g > 0 ? '+' : ''}${fixed(g, 1)} g`;
 	const struck = $derived(readings.filter((r) => r.quantity === 'grossMass' && r.status === 'excluded'));
 
 	async function sayBefore(id: string, before: string): Promise<void> {
-		const sent = await send('amendments', {
-			id: newId(),
+		const sent = await form.send('amendments', {
 			targetKind: 'reading',
 			targetId: id,
 			action: 'correct',
 			before,
-			reason: 'said at the bench what lay before',
-			...hereAndNow()
+			reason: 'said at the bench what lay before'
 		});
-		problem = sent.ok ? '' : sent.title;
 		if (sent.ok) onchange();
 	}
 </script>
@@ -106,4 +103,4 @@
 		Struck out: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
 	</p>
 {/if}
-{#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}
+{#if form.problem}<p role="alert" class="text-harm">▲ {form.problem}</p>{/if}

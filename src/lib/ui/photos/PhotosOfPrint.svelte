@@ -1,26 +1,27 @@
 <script lang="ts">
-	import { send, hereAndNow, newId } from '../form/send';
-	import { sendPhoto } from './send-photo';
+	import { Form } from '../form/form.svelte';
+	import { PhotoSender } from './send-photo';
 
 	type Props = { attemptId: string; label: string; photos: { id: string; width: number; height: number }[]; onchange: () => void };
 	let { attemptId, label, photos, onchange }: Props = $props();
 	let sending = $state(false);
 	let problem = $state('');
+	const striking = new Form({ fields: [] });
+	const photoSender = new PhotoSender();
 
 	async function take(files: FileList | null): Promise<void> {
 		sending = true;
 		problem = '';
 		for (const file of files ?? []) {
-			const why = await sendPhoto(attemptId, file);
+			const why = await photoSender.send(attemptId, file);
 			if (why) problem = `${file.name}: ${why}`;
 		}
 		sending = false;
 		onchange();
 	}
 	async function strikeOut(id: string): Promise<void> {
-		const body = { id: newId(), targetKind: 'photo', targetId: id, action: 'exclude', reason: 'struck out at the bench', ...hereAndNow() };
-		await send('amendments', body);
-		onchange();
+		const body = { targetKind: 'photo', targetId: id, action: 'exclude', reason: 'struck out at the bench' };
+		if ((await striking.send('amendments', body)).ok) onchange();
 	}
 </script>
 
@@ -55,4 +56,4 @@
 		/>
 	</label>
 </div>
-{#if problem}<p role="alert" class="text-[0.9rem] text-harm">▲ {problem}</p>{/if}
+{#if problem || striking.problem}<p role="alert" class="text-[0.9rem] text-harm">▲ {problem || striking.problem}</p>{/if}

@@ -1,10 +1,9 @@
 <script lang="ts">
-	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 	import { VERDICT_WORDS } from '../words/quantities';
 
 	type Kind = 'buy' | 'leave' | 'buyFor' | 'dryFirst';
@@ -13,30 +12,22 @@
 	let kind = $state<Kind | null>(null);
 	let buyFor = $state('');
 	let note = $state('');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
-	const submission = new Submission();
+	const form = new Form({ fields: ['buyFor'] });
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		if (!spoolId || !kind) {
-			problem = spoolId ? 'Choose the verdict first.' : 'Choose the spool first.';
+			form.refuse([], spoolId ? 'Choose the verdict first.' : 'Choose the spool first.');
 			return;
 		}
-		const sent = await submission.send('verdicts', {
+		const sent = await form.send('verdicts', {
 			trialId,
 			spoolId,
 			kind,
 			...(kind === 'buyFor' && buyFor.trim() ? { buyFor } : {}),
 			...(note.trim() ? { note } : {})
 		});
-		if (!sent.ok) {
-			errors = sent.errors;
-			problem = sent.errors.length ? '' : sent.title;
-			return;
-		}
-		errors = [];
-		problem = '';
+		if (!sent.ok) return;
 		note = '';
 		buyFor = '';
 		kind = null;
@@ -46,7 +37,7 @@
 </script>
 
 <form class="space-y-3" onsubmit={submit} novalidate>
-	<FormProblem title={problem} />
+	<FormProblem title={form.problem} />
 	<Choice name="verdict-spool" legend="Spool" bind:value={spoolId} options={spools.map((s) => ({ value: s.id, label: s.code }))} />
 	<Choice
 		name="verdict-kind"
@@ -54,7 +45,13 @@
 		bind:value={kind}
 		options={(Object.keys(VERDICT_WORDS) as Kind[]).map((value) => ({ value, label: VERDICT_WORDS[value] ?? value }))}
 	/>
-	{#if kind === 'buyFor'}<Field id="buyFor" label="Buy it for" bind:value={buyFor} {errors} placeholder="brackets, not for knobs" />{/if}
+	{#if kind === 'buyFor'}<Field
+			id="buyFor"
+			label="Buy it for"
+			bind:value={buyFor}
+			errors={form.errors}
+			placeholder="brackets, not for knobs"
+		/>{/if}
 	<div>
 		<Label for="verdict-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Why, in your words</Label>
 		<Textarea id="verdict-note" rows={2} class="w-full bg-panel!" bind:value={note} />

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import type { Departure } from '$lib/core/prints/departures';
-	import { FAILURE_CAUSES, type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
+	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
+	import { type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
 	import { Button, Modal } from 'flowbite-svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Choice from '../form/Choice.svelte';

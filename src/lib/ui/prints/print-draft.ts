@@ -76,6 +76,28 @@ export function freshDraft(given: {
 	};
 }
 
+/** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */
+export function nextDraft(sent: PrintDraft): PrintDraft {
+	return {
+		...sent,
+		outcome: 'finished',
+		percentReached: '',
+		cause: null,
+		overhangLastClean: '',
+		overhangFirstFaulty: '',
+		bridgeLongestClean: '',
+		bridgeFirstFaulty: '',
+		strings: null,
+		note: '',
+		roomTemperature: '',
+		roomHumidityPct: '',
+		grams: '',
+		minutes: '',
+		midPrint: '',
+		loadEffort: ''
+	};
+}
+
 /** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
 const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
 

@@ -1,27 +1,23 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import type { PartInService } from '$lib/server/use-log/use-log';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import { Submission } from '../form/submission';
+	import { Form } from '../form/form.svelte';
 	import { day } from '../words/numbers';
 	import { PART_STATE_WORDS } from '../words/quantities';
 
 	let { spoolId, parts }: { spoolId: string; parts: PartInService[] } = $props();
 	let name = $state('');
 	let place = $state('');
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
 	let notes = $state<Record<string, string>>({});
-	const partSubmission = new Submission();
-	const stateSubmission = new Submission();
+	const partForm = new Form({ fields: ['name', 'place'] });
+	const stateForm = new Form({ fields: [] });
+	const problem = $derived(partForm.problem || stateForm.problem);
 
 	async function add(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const sent = await partSubmission.send('parts', { spoolId, name, ...(place.trim() ? { place } : {}) });
-		errors = sent.ok ? [] : sent.errors;
-		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		const sent = await partForm.send('parts', { spoolId, name, ...(place.trim() ? { place } : {}) });
 		if (!sent.ok) return;
 		name = '';
 		place = '';
@@ -29,8 +25,7 @@
 	}
 	async function found(partId: string, state: string): Promise<void> {
 		const note = notes[partId]?.trim();
-		const sent = await stateSubmission.send('part-states', { partId, state, ...(note ? { note } : {}) });
-		problem = sent.ok ? '' : sent.title;
+		const sent = await stateForm.send('part-states', { partId, state, ...(note ? { note } : {}) });
 		if (!sent.ok) return;
 		notes[partId] = '';
 		await invalidateAll();
@@ -67,8 +62,15 @@
 	{/each}
 	{#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}
 	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
-		<Field id="part-name" path="name" label="Part printed from it" bind:value={name} {errors} placeholder="finder bracket" />
-		<Field id="part-place" path="place" label="Where it serves" bind:value={place} {errors} placeholder="east dome" />
+		<Field
+			id="part-name"
+			path="name"
+			label="Part printed from it"
+			bind:value={name}
+			errors={partForm.errors}
+			placeholder="finder bracket"
+		/>
+		<Field id="part-place" path="place" label="Where it serves" bind:value={place} errors={partForm.errors} placeholder="east dome" />
 		<Button type="submit" size="xs" color="alternative">In service from today</Button>
 	</form>
 </section>

@@ -2,7 +2,6 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import { hereAndNow } from '../form/send';
 
 	type Props = { instrumentId: string; name: string; keep: (body: object) => Promise<FieldError[] | null> };
 	let { instrumentId, name, keep }: Props = $props();
@@ -19,8 +18,7 @@
 			instrumentId,
 			reference: typed.reference,
 			referenceLimit: typed.referenceLimit,
-			readings: readings.map((r) => r.trim()),
-			...hereAndNow()
+			readings: readings.map((r) => r.trim())
 		});
 		// Errors of single readings stand at the one field they were typed into, with their place.
 		errors = (refused ?? []).map((e) => {

@@ -2,20 +2,20 @@
 	import { invalidateAll } from '$app/navigation';
 	import { stated } from '$lib/core/claims/stated';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import { settingsLine } from '$lib/ui/prints/print-draft';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
 	import { wetDryMessage } from '$lib/core/prints/wet-dry';
+	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/ui/words/messages';
@@ -98,23 +98,31 @@
 		hardness: ''
 	});
 	let facts = $state(noFacts());
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
+	const FACTS = [
+		'colourName',
+		'lot',
+		'tare',
+		'grossMass',
+		'nominalDiameter',
+		'labelTolerance',
+		'listingTolerance',
+		'labelNozzle',
+		'hardness'
+	];
+	const form = new Form({ fields: [...FACTS, 'typed'] });
 
 	async function post(path: string, body: object): Promise<boolean> {
-		const sent = await send(path, { id: newId(), ...body });
-		errors = sent.ok ? [] : sent.errors;
-		problem = sent.ok || sent.errors.length ? '' : sent.title;
+		const sent = await form.send(path, { ...body });
 		if (sent.ok) await invalidateAll();
 		return sent.ok;
 	}
 	async function strikeOut(eventId: string): Promise<void> {
-		await post('amendments', { targetKind: 'event', targetId: eventId, action: 'exclude', reason: 'did not happen', ...hereAndNow() });
+		await post('amendments', { targetKind: 'event', targetId: eventId, action: 'exclude', reason: 'did not happen' });
 	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
-		if (await post('spool-facts', { spoolId: spool.id, ...filled, ...hereAndNow() })) facts = noFacts();
+		if (await post('spool-facts', { spoolId: spool.id, ...filled })) facts = noFacts();
 	}
 </script>
 
@@ -145,6 +153,7 @@
 					.join(' · ')}
 			</p>
 			{#if data.evidence.pricesHidden}<p class="question mt-2">This spool is in a blind trial: maker, product and price are hidden.</p>{/if}
+			<DamagedRecords damaged={data.evidence.damaged} />
 		</header>
 
 		<section class="panel px-4 py-3" aria-label="What worked">
@@ -306,7 +315,7 @@
 	</div>
 
 	<aside class="space-y-4" aria-label="Notes and record">
-		<FormProblem title={problem} />
+		<FormProblem title={form.problem} />
 		<section class="panel space-y-2 px-3 py-2" aria-label="Notes">
 			<h2 class="font-semibold">Notes</h2>
 			{#each notes as note (note.id)}
@@ -348,19 +357,26 @@
 					path="nominalDiameter"
 					label="Nominal diameter"
 					bind:value={facts.nominalDiameter}
-					{errors}
+					errors={form.errors}
 					placeholder="1.75 mm"
 				/>
-				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} {errors} />
-				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} {errors} />
-				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} {errors} placeholder="230 g" />
-				<Field id="fact-gross" path="grossMass" label="Gross mass now" bind:value={facts.grossMass} {errors} placeholder="1240 g" />
+				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} errors={form.errors} />
+				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} errors={form.errors} />
+				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} errors={form.errors} placeholder="230 g" />
+				<Field
+					id="fact-gross"
+					path="grossMass"
+					label="Gross mass now"
+					bind:value={facts.grossMass}
+					errors={form.errors}
+					placeholder="1240 g"
+				/>
 				<Field
 					id="fact-label-tolerance"
 					path="labelTolerance"
 					label="Tolerance on the label"
 					bind:value={facts.labelTolerance}
-					{errors}
+					errors={form.errors}
 					placeholder="0.02 mm"
 				/>
 				<Field
@@ -368,7 +384,7 @@
 					path="listingTolerance"
 					label="Tolerance in the listing"
 					bind:value={facts.listingTolerance}
-					{errors}
+					errors={form.errors}
 					placeholder="0.03 mm"
 				/>
 				<Field
@@ -376,13 +392,20 @@
 					path="labelNozzle"
 					label="Label temperature"
 					bind:value={facts.labelNozzle}
-					{errors}
+					errors={form.errors}
 					placeholder="230-250 C"
 				/>
 				{#if isFlexible(data.evidence.spool.material)}
-					<Field id="fact-hardness" path="hardness" label="Stated hardness, Shore" bind:value={facts.hardness} {errors} placeholder="95A" />
+					<Field
+						id="fact-hardness"
+						path="hardness"
+						label="Stated hardness, Shore"
+						bind:value={facts.hardness}
+						errors={form.errors}
+						placeholder="95A"
+					/>
 				{/if}
-				{#each errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
+				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>
 		</details>
@@ -406,8 +429,7 @@
 											targetKind: a.targetKind,
 											targetId: a.targetId,
 											action: 'undo',
-											undoesId: a.id,
-											...hereAndNow()
+											undoesId: a.id
 										})}>undo</button
 								>
 							{/if}

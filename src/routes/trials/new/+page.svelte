@@ -2,11 +2,10 @@
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/units/money';
 	import type { UsePreset } from '$lib/core/pick/presets';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { Submission } from '$lib/ui/form/submission';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import { PRESET_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Select } from 'flowbite-svelte';
 
@@ -14,20 +13,13 @@
 	let question = $state('');
 	let preset = $state<UsePreset>('own');
 	let currency = $state('EUR');
-	let errors = $state<FieldError[]>([]);
-	let problem = $state('');
-	const submission = new Submission();
+	const form = new Form({ fields: ['name', 'question'] });
 	const presets = Object.entries(PRESET_WORDS).map(([value, label]) => ({ value: value as UsePreset, label }));
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const sent = await submission.send<{ id: string }>('trials', { name, question: question || undefined, preset, currency });
-		if (sent.ok) {
-			await goto(`/trials/${sent.answer.id}/intake`);
-			return;
-		}
-		errors = sent.errors;
-		problem = sent.errors.length ? '' : sent.title;
+		const sent = await form.send<{ id: string }>('trials', { name, question: question || undefined, preset, currency });
+		if (sent.ok) await goto(`/trials/${sent.answer.id}/intake`);
 	}
 </script>
 
@@ -38,9 +30,9 @@
 		A name is enough. One spool is judged against your house spool, several against one another. What is weighed and what must be met
 		follows from the use; all of it can be changed later.
 	</p>
-	<FormProblem title={problem} />
-	<Field id="name" label="Name of the trial" bind:value={name} {errors} required placeholder="Clips before winter" />
-	<Field id="question" label="Question (may wait)" bind:value={question} {errors} />
+	<FormProblem title={form.problem} />
+	<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
+	<Field id="question" label="Question (may wait)" bind:value={question} errors={form.errors} />
 	<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />
 	<div class="w-32">
 		<Label for="currency" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Currency</Label>

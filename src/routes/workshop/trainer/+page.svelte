@@ -5,7 +5,7 @@
 	import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/prints/trainer/training';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { isPlainKey } from '$lib/ui/form/keys';
-	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import SampleDrawing from '$lib/ui/trainer/SampleDrawing.svelte';
 	import { day } from '$lib/ui/words/numbers';
 	import { answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/ui/words/trainer';
@@ -18,12 +18,13 @@
 	let scorer = $state('');
 	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	let subject = $state<TrainerSubject>('strings');
-	/** A run in hand: its seed, its id made once, and what was answered. */
-	let run = $state<{ id: string; seed: number; subject: TrainerSubject; answers: number[] } | null>(null);
+	/** A run in hand: its seed and what was answered. */
+	let run = $state<{ seed: number; subject: TrainerSubject; answers: number[] } | null>(null);
 	/** The answer just given, while what it was is shown. */
 	let shown = $state<number | null>(null);
 	let done = $state.raw<{ subject: TrainerSubject; result: TrainingResult } | null>(null);
 	let problem = $state('');
+	const form = new Form({ fields: [] });
 	const plan = $derived(run ? trainingPlan(run.subject, run.seed) : []);
 	const sample = $derived(run ? (plan[run.answers.length - (shown === null ? 0 : 1)] ?? null) : null);
 
@@ -33,7 +34,7 @@
 		localStorage.setItem(SCORER, scorer.trim());
 		done = null;
 		shown = null;
-		run = { id: newId(), seed: Math.floor(Math.random() * 0x7fffffff), subject, answers: [] };
+		run = { seed: Math.floor(Math.random() * 0x7fffffff), subject, answers: [] };
 		(document.activeElement as HTMLElement | null)?.blur();
 	}
 	function answer(grade: number): void {
@@ -47,10 +48,10 @@
 			shown = null;
 			return;
 		}
-		const { id, seed, subject: of, answers } = run;
-		const sent = await send('trainings', { id, scorer: scorer.trim(), subject: of, seed, answers, ...hereAndNow() });
+		const { seed, subject: of, answers } = $state.snapshot(run);
+		const sent = await form.send('trainings', { scorer: scorer.trim(), subject: of, seed, answers });
 		if (!sent.ok) {
-			problem = `${sent.title} Press Enter to send the run again.`;
+			problem = sent.status === 0 ? sent.title : `${sent.title} Press Enter to send the run again.`;
 			return;
 		}
 		problem = '';

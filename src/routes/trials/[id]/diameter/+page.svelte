@@ -32,10 +32,11 @@
 	import StandIn from '$lib/ui/diameter/StandIn.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
-	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { sentence } from '$lib/ui/words/messages';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -184,14 +185,14 @@
 		bench.settle();
 		field?.focus();
 	}
+	const amending = new Form({ fields: [] });
 	async function amend(
 		targetKind: 'reading' | 'log',
 		targetId: string,
 		action: 'confirm' | 'exclude' | 'reinstate',
 		reason = ''
 	): Promise<void> {
-		await send('amendments', { id: newId(), targetKind, targetId, action, reason, ...hereAndNow() });
-		await reload();
+		if ((await amending.send('amendments', { targetKind, targetId, action, reason })).ok) await reload();
 	}
 	const confirm = (readingId: string) => amend('reading', readingId, 'confirm');
 	const strikeOut = (logId: string) => amend('log', logId, 'exclude', 'struck out at the bench');
@@ -203,6 +204,8 @@
 	<EmptyBench title="Diameter" trialId={data.head.id} />
 {:else}
 	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+		<DamagedRecords damaged={evidence.damaged} kind="log" />
+		{#if amending.problem}<p role="alert" class="text-harm">▲ {amending.problem}</p>{/if}
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">

@@ -2,12 +2,10 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/intake/station';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { hereAndNow, newId, send } from '$lib/ui/form/send';
-	import { Submission } from '$lib/ui/form/submission';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import PasteList from '$lib/ui/intake/PasteList.svelte';
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
@@ -15,7 +13,6 @@
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
-	import { tick } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -40,16 +37,15 @@
 		quantity: '',
 		note: ''
 	});
-	let form = $state(empty());
+	let typed = $state(empty());
 	let colourHex = $state('');
 	let obtained = $state<'bought' | 'suppliedFree' | 'gift'>('bought');
 	let reelMaterial = $state<'plastic' | 'card' | 'wire' | null>(null);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
 	let said = $state('');
 	let pasting = $state(false);
-	const submission = new Submission();
+	const form = new Form();
+	const looking = new Form({ fields: [] });
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
 	const unseen = $derived(data.sheet.rows.filter((r) => r.missing.some((m) => m.station === 'intake')).map((r) => r.spoolId));
@@ -58,53 +54,40 @@
 	function copyLast(): void {
 		if (!data.last) return;
 		const { code: _, ...rest } = data.last;
-		form = { ...form, ...rest };
+		typed = { ...typed, ...rest };
 	}
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const filled = Object.fromEntries(Object.entries(form).filter(([key, value]) => value.trim() !== '' && key !== 'quantity'));
+		const filled = Object.fromEntries(Object.entries(typed).filter(([key, value]) => value.trim() !== '' && key !== 'quantity'));
 		const unboxing = odd === null ? {} : Object.keys(odd).length === 0 ? { nothingOdd: true } : { odd };
-		const sent = await submission.send<{ benchCode: string }>('intake', {
+		const sent = await form.send<{ benchCode: string }>('intake', {
 			trialId: data.head.id,
 			currency: data.head.currency,
 			...filled,
-			...(form.quantity.trim() ? { quantity: Number(form.quantity) } : {}),
+			...(typed.quantity.trim() ? { quantity: Number(typed.quantity) } : {}),
 			...(colourHex ? { colourHex } : {}),
 			obtained,
 			...(reelMaterial ? { reelMaterial } : {}),
 			...unboxing
 		});
-		if (!sent.ok) {
-			errors = sent.errors;
-			problem = sent.errors.length ? '' : sent.title;
-			await tick();
-			document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
-			return;
-		}
+		if (!sent.ok) return;
 		said = `${sent.answer.benchCode} is taken in. Write the code on the spool.`;
-		form = empty();
+		typed = empty();
 		colourHex = '';
 		reelMaterial = null;
 		odd = null;
-		errors = [];
-		problem = '';
 		await invalidateAll();
 		document.getElementById('material')?.focus();
 	}
 
 	async function keepLook(spoolId: string): Promise<void> {
 		if (later === null) return;
-		const sent = await send('unboxings', {
-			id: newId(),
+		const sent = await looking.send('unboxings', {
 			spoolId,
-			...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }),
-			...hereAndNow()
+			...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later })
 		});
-		if (!sent.ok) {
-			problem = sent.title;
-			return;
-		}
+		if (!sent.ok) return;
 		later = null;
 		await invalidateAll();
 		const following = unseen.find((s) => s !== spoolId);
@@ -136,24 +119,39 @@
 			/>
 		{:else}
 			<form class="space-y-4" onsubmit={submit} novalidate>
-				<FormProblem title={problem} />
+				<FormProblem title={form.problem || looking.problem} />
 				<div class="grid gap-3 sm:grid-cols-4">
-					<Field id="material" label="Material" bind:value={form.material} {errors} list={data.materials} required placeholder="PETG" />
-					<Field id="price" label="Price, {data.head.currency}" bind:value={form.price} {errors} inputmode="decimal" placeholder="21.90" />
-					<Field id="netMass" label="Net mass" bind:value={form.netMass} {errors} placeholder="1 kg" />
-					<Field id="labelNozzle" label="Label temperature" bind:value={form.labelNozzle} {errors} placeholder="230-250 C" />
-					{#if isFlexible(form.material)}
-						<Field id="hardness" label="Stated hardness, Shore" bind:value={form.hardness} {errors} placeholder="95A" />
+					<Field
+						id="material"
+						label="Material"
+						bind:value={typed.material}
+						errors={form.errors}
+						list={data.materials}
+						required
+						placeholder="PETG"
+					/>
+					<Field
+						id="price"
+						label="Price, {data.head.currency}"
+						bind:value={typed.price}
+						errors={form.errors}
+						inputmode="decimal"
+						placeholder="21.90"
+					/>
+					<Field id="netMass" label="Net mass" bind:value={typed.netMass} errors={form.errors} placeholder="1 kg" />
+					<Field id="labelNozzle" label="Label temperature" bind:value={typed.labelNozzle} errors={form.errors} placeholder="230-250 C" />
+					{#if isFlexible(typed.material)}
+						<Field id="hardness" label="Stated hardness, Shore" bind:value={typed.hardness} errors={form.errors} placeholder="95A" />
 					{/if}
 				</div>
 				<div class="grid gap-3 sm:grid-cols-3">
-					<Field id="maker" label="Maker" bind:value={form.maker} {errors} list={data.makers} />
-					<Field id="filament" label="Product" bind:value={form.filament} {errors} />
+					<Field id="maker" label="Maker" bind:value={typed.maker} errors={form.errors} list={data.makers} />
+					<Field id="filament" label="Product" bind:value={typed.filament} errors={form.errors} />
 					<Field
 						id="benchCode"
 						label="Bench code"
-						bind:value={form.benchCode}
-						{errors}
+						bind:value={typed.benchCode}
+						errors={form.errors}
 						placeholder={data.code ?? ''}
 						hint="proposed: {data.code ?? 'type one'}"
 					/>
@@ -163,7 +161,7 @@
 					<summary class="font-medium">More, or later: colour, lot, masses, tolerances, shipping, how obtained, note</summary>
 					<div class="mt-3 grid gap-3 sm:grid-cols-3">
 						<div class="flex items-end gap-2">
-							<Field id="colourName" label="Colour" bind:value={form.colourName} {errors} class="grow" />
+							<Field id="colourName" label="Colour" bind:value={typed.colourName} errors={form.errors} class="grow" />
 							<div>
 								<Label for="colourHex" class="sr-only text-ink!">Colour as seen</Label>
 								<input
@@ -175,24 +173,43 @@
 								/>
 							</div>
 						</div>
-						<Field id="lot" label="Lot" bind:value={form.lot} {errors} />
-						<Field id="nominalDiameter" label="Nominal diameter" bind:value={form.nominalDiameter} {errors} placeholder="1.75 mm" />
-						<Field id="labelTolerance" label="Tolerance on the label" bind:value={form.labelTolerance} {errors} placeholder="0.02 mm" />
+						<Field id="lot" label="Lot" bind:value={typed.lot} errors={form.errors} />
+						<Field
+							id="nominalDiameter"
+							label="Nominal diameter"
+							bind:value={typed.nominalDiameter}
+							errors={form.errors}
+							placeholder="1.75 mm"
+						/>
+						<Field
+							id="labelTolerance"
+							label="Tolerance on the label"
+							bind:value={typed.labelTolerance}
+							errors={form.errors}
+							placeholder="0.02 mm"
+						/>
 						<Field
 							id="listingTolerance"
 							label="Tolerance in the listing"
-							bind:value={form.listingTolerance}
-							{errors}
+							bind:value={typed.listingTolerance}
+							errors={form.errors}
 							placeholder="0.03 mm"
 						/>
-						<Field id="grossMass" label="Gross mass as opened" bind:value={form.grossMass} {errors} placeholder="1240 g" />
-						<Field id="tare" label="Empty spool (tare)" bind:value={form.tare} {errors} placeholder="230 g" />
-						<Field id="quantity" label="Spools for that price" bind:value={form.quantity} {errors} inputmode="numeric" placeholder="1" />
+						<Field id="grossMass" label="Gross mass as opened" bind:value={typed.grossMass} errors={form.errors} placeholder="1240 g" />
+						<Field id="tare" label="Empty spool (tare)" bind:value={typed.tare} errors={form.errors} placeholder="230 g" />
+						<Field
+							id="quantity"
+							label="Spools for that price"
+							bind:value={typed.quantity}
+							errors={form.errors}
+							inputmode="numeric"
+							placeholder="1"
+						/>
 						<Field
 							id="shipping"
 							label="Shipping, {data.head.currency}"
-							bind:value={form.shipping}
-							{errors}
+							bind:value={typed.shipping}
+							errors={form.errors}
 							inputmode="decimal"
 							placeholder="0"
 						/>
@@ -220,7 +237,7 @@
 						/>
 						<div>
 							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
-							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={form.note} />
+							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={typed.note} />
 						</div>
 					</div>
 				</details>

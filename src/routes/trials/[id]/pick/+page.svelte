@@ -6,7 +6,7 @@
 	import { rank } from '$lib/core/pick/rank';
 	import type { Criterion, PickInput, PickRow } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
-	import { newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import ChanceBar from '$lib/ui/pick/ChanceBar.svelte';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
@@ -28,7 +28,9 @@
 	// Moved weights show at once; they are kept when the hand lets go.
 	let moved = $state.raw<Criterion[] | null>(null);
 	let movedRule = $state<ValueRule | null>(null);
-	let problem = $state('');
+	const weighing = new Form({ fields: [], supersedes: true });
+	const ruling = new Form({ fields: [], supersedes: true });
+	const problem = $derived(weighing.problem || ruling.problem);
 	let unfolded = $state(false);
 	let verdictOpen = $state(untrack(() => data.verdicts.length > 0));
 	const criteria = $derived(moved ?? data.criteria);
@@ -89,28 +91,13 @@
 	function settle(items: Criterion[]): void {
 		settling += 1;
 		queue = queue.then(async () => {
-			const sent = await send('criteria', { id: newId(), trialId: data.head.id, items });
-			problem = sent.ok ? '' : sent.title;
+			await weighing.send('criteria', { trialId: data.head.id, items });
 			settling -= 1;
 		});
 	}
 	async function setRule(value: ValueRule): Promise<void> {
 		movedRule = value;
-		const p = data.protocol;
-		const sent = await send('protocols', {
-			id: newId(),
-			trialId: data.head.id,
-			settingsPolicy: p.settingsPolicy,
-			conditionPolicy: p.conditionPolicy,
-			valueRule: value,
-			printerId: data.head.printerId,
-			repeats: p.repeats,
-			diameterPlaces: p.diameterPlaces,
-			diameterDirections: p.diameterDirections,
-			strengthHighN: p.strengthHighN,
-			claimRule: p.claimRule
-		});
-		problem = sent.ok ? '' : sent.title;
+		await ruling.send('protocols', { trialId: data.head.id, valueRule: value });
 	}
 </script>
 

@@ -3,25 +3,25 @@
 	import { page } from '$app/state';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
-	import { FAILURE_CAUSES, SET_UP } from '$lib/core/evidence';
+	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
+	import { SET_UP } from '$lib/core/evidence';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { Submission } from '$lib/ui/form/submission';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import { LOAD_WORDS } from '$lib/core/readings/quantities';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import SlicedFile from '$lib/ui/prints/SlicedFile.svelte';
 	import StringsReference from '$lib/ui/prints/StringsReference.svelte';
-	import { draftBody, freshDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
+	import { draftBody, freshDraft, nextDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
 	import { LOAD_ABOUT } from '$lib/ui/words/scoring';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import { flagLines } from '$lib/ui/words/messages';
@@ -29,6 +29,7 @@
 	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick, untrack } from 'svelte';
+	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -118,16 +119,22 @@
 		});
 	});
 	const draft = $derived(drafts[bySpool]);
-	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
 	let said = $state('');
-	let form = $state<HTMLFormElement>();
-	const submission = new Submission();
+	let element = $state<HTMLFormElement>();
+	const form = new Form();
+	/** A print that was refused after something else had been typed in its place. */
+	let rejected = $state<{ spoolId: string; draft: PrintDraft } | null>(null);
 	let settingsOpen = $state(false);
+	/** Errors of a refused print belong to it, not to what was typed since. */
+	const errors = $derived(rejected ? [] : form.errors);
+	const problem = $derived.by(() => {
+		if (form.problem || form.errors.length === 0) return form.problem;
+		const inSight = form.errors.some((e) => e.path.includes('.') || ['percentReached', 'cause', 'condition'].includes(e.path));
+		return inSight && !rejected ? '' : form.errors.map((e) => e.message).join('; ');
+	});
 
 	function choose(id: string): void {
-		errors = [];
-		problem = '';
+		form.clear();
 		said = '';
 		void goto(`?spool=${id}`, { keepFocus: true, noScroll: true, replaceState: true });
 	}
@@ -141,34 +148,40 @@
 		// Another spool may be chosen while this one is being kept.
 		const { id, code } = evidence.spool;
 		said = '';
-		const { outcome } = draft;
-		const sent = await submission.send<{ condition: string; marks: number }>('attempts', {
+		const pressed = $state.snapshot(draft);
+		// The next print can be typed while this one is on its way, so the form is fresh at the press, not at the answer.
+		const next = nextDraft(pressed);
+		drafts[id] = next;
+		element?.querySelector<HTMLElement>('input')?.focus();
+		const sent = await form.send<{ condition: string; marks: number }>('attempts', {
 			spoolId: id,
 			trialId: data.head.id,
 			settingsPolicy: data.protocol.settingsPolicy,
-			...draftBody(draft)
+			...draftBody(pressed)
 		});
+		const untouched = JSON.stringify(drafts[id]) === JSON.stringify(next);
 		if (!sent.ok) {
-			errors = sent.errors;
-			if (errors.some((e) => e.path.startsWith('settings'))) settingsOpen = true;
-			problem = sent.errors.every((e) => !e.path.includes('.') && !['percentReached', 'cause', 'condition'].includes(e.path))
-				? sent.title
-				: '';
+			if (untouched) drafts[id] = pressed;
+			else rejected = { spoolId: id, draft: pressed };
+			if (form.errors.some((e) => e.path.startsWith('settings'))) settingsOpen = true;
 			await tick();
 			document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
 			return;
 		}
-		errors = [];
-		problem = '';
-		said = `Kept: ${code}, ${outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
+		rejected = null;
+		said = `Kept: ${code}, ${pressed.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
 		await invalidateAll();
-		if (bySpool !== id) {
-			delete drafts[id];
-			return;
-		}
-		drafts[id] = fresh();
-		await tick();
-		form?.querySelector<HTMLElement>('input')?.focus();
+		// What wants printing next is known only now; it must not change under a hand that types.
+		if (bySpool === id && JSON.stringify(drafts[id]) === JSON.stringify(next))
+			drafts[id] = { ...next, pieceId: wantedPiece || next.pieceId };
+	}
+	/** Puts a refused print back into the form, and what was typed since in its place. */
+	function putBack(): void {
+		if (!rejected) return;
+		const { spoolId, draft: before } = rejected;
+		const since = drafts[spoolId];
+		drafts[spoolId] = before;
+		rejected = since ? { spoolId, draft: since } : null;
 	}
 </script>
 
@@ -186,6 +199,7 @@
 	<EmptyBench title="Prints" trialId={data.head.id} />
 {:else}
 	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+		<DamagedRecords damaged={evidence.damaged} kind="print" />
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted"
@@ -206,7 +220,7 @@
 		</nav>
 		<p role="status" class="min-h-5 font-semibold">{said}</p>
 		<form
-			bind:this={form}
+			bind:this={element}
 			class="space-y-4"
 			novalidate
 			onsubmit={(e) => {
@@ -215,6 +229,12 @@
 			}}
 		>
 			<FormProblem title={problem} />
+			{#if rejected?.spoolId === bySpool}
+				<p role="alert">
+					<span class="text-harm">▲ The last print was not saved.</span>
+					<button type="button" class="link" onclick={putBack}>Swap it with what is typed here</button>
+				</p>
+			{/if}
 			<div class="flex flex-wrap gap-x-8 gap-y-3">
 				<Choice
 					name="outcome"

@@ -4,7 +4,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import { marksLine } from '$lib/ui/words/pieces';
 	import { CLAIM_RULE_WORDS, FAILURE_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
@@ -24,7 +24,9 @@
 	});
 	let rules = $state(start());
 	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
+	const form = new Form();
+	const versions = new Form({ supersedes: true });
+	const problem = $derived(form.problem || versions.problem);
 	let said = $state('');
 	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '' });
 	let measure = $state(freshMeasure());
@@ -41,15 +43,14 @@
 		text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text;
 
 	async function post(path: string, body: object, words: string): Promise<FieldError[]> {
-		const sent = await send(path, { id: newId(), trialId: data.head.id, ...body });
+		const via = path === 'protocols' || path === 'trial-facts' ? versions : form;
+		const sent = await via.send(path, { trialId: data.head.id, ...body });
 		if (sent.ok) {
 			said = words;
-			problem = '';
 			await invalidateAll();
 			return [];
 		}
 		said = '';
-		problem = sent.errors.length ? '' : sent.title;
 		return sent.errors;
 	}
 	async function keepRules(event: SubmitEvent): Promise<void> {
@@ -90,6 +91,11 @@
 	<h1 class="text-[1.6rem] font-bold">Rules of this trial</h1>
 	<p role="status" class="font-semibold empty:m-0!">{said}</p>
 	<FormProblem title={problem} />
+	{#each data.head.damaged as what (what)}
+		<p class="text-harm">
+			▲ The newest {what} are damaged and cannot be read; the last readable version is in force. Saving makes a new one.
+		</p>
+	{/each}
 	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
 		<h2 class="font-semibold">What is held equal</h2>
 		<Choice

@@ -24,6 +24,7 @@
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { SvelteMap } from 'svelte/reactivity';
 	import { onMount, untrack } from 'svelte';
+	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -196,6 +197,7 @@
 	<EmptyBench title="Strength" trialId={data.head.id} />
 {:else}
 	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+		<DamagedRecords damaged={evidence.damaged} kind="specimen" />
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">{evidence.spool.material} · {plural(count, 'specimen')}</span>

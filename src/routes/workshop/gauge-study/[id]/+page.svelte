@@ -8,7 +8,7 @@
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { hereAndNow, newId, send } from '$lib/ui/form/send';
+	import { Form } from '$lib/ui/form/form.svelte';
 	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
 	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
 	import { day } from '$lib/ui/words/numbers';
@@ -23,10 +23,9 @@
 	onMount(() => (draft = new StudyDraft(data.instrument.id)));
 	let setup = $state({ raters: '', places: '5', repeats: '3' });
 	let errors = $state.raw<FieldError[]>([]);
-	let problem = $state('');
+	const form = new Form();
+	const problem = $derived([form.problem, ...form.errors.map((e) => e.message)].filter(Boolean).join(' '));
 	let field = $state<CaptureField>();
-	/** One id for one study, so that sending it twice keeps it once. */
-	let studyId = newId();
 	const names = $derived(
 		setup.raters
 			.split(/[,;\n]/)
@@ -50,7 +49,6 @@
 		if (!between(setup.repeats, 2, 5)) found.push({ path: 'repeats', code: 'outOfRange', message: 'must be 2 to 5' });
 		errors = found;
 		if (found.length > 0) return;
-		studyId = newId();
 		draft?.begin(names, { places: +setup.places, repeats: +setup.repeats }, Date.now());
 		void tick().then(() => field?.focus());
 	}
@@ -63,14 +61,11 @@
 	async function finish(): Promise<void> {
 		if (!draft) return;
 		const readings = draft.readings.map(({ place, rater, typed }) => ({ place, rater, typed }));
-		const sent = await send('gauge-studies', {
-			id: studyId,
+		const sent = await form.send('gauge-studies', {
 			instrumentId: data.instrument.id,
 			raters: $state.snapshot(draft.raters),
-			readings,
-			...hereAndNow()
+			readings
 		});
-		problem = sent.ok ? '' : [sent.title, ...sent.errors.map((e) => e.message)].join(' ');
 		if (!sent.ok) return;
 		draft.drop();
 		await invalidateAll();

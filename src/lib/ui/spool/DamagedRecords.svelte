@@ -1,0 +1,15 @@
+<script lang="ts">
+	import type { DamagedRecord } from '$lib/core/evidence';
+	import { dayAndTime } from '../words/numbers';
+
+	let { damaged, kind }: { damaged: DamagedRecord[]; kind?: DamagedRecord['kind'] } = $props();
+	const WORDS = { log: 'Log', print: 'Print', specimen: 'Test part' };
+	const shown = $derived(damaged.filter((d) => kind === undefined || d.kind === kind));
+</script>
+
+{#each shown as one (one.id)}
+	<p class="text-harm">
+		▲ {WORDS[one.kind]}{one.name ? ` ${one.name}` : ''} of {dayAndTime(one.at)} is damaged and cannot be read. It does not count; a backup may
+		have it whole.
+	</p>
+{/each}
