@@ -1,7 +1,7 @@
 import { building } from '$app/environment';
 import { startServer, serverContext, stopServer } from '$lib/server/context';
 import { guard } from '$lib/server/http/guard';
-import { Problem } from '$lib/server/problem';
+import { Problem, problemResponse } from '$lib/server/problem';
 import { isAway } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
@@ -20,11 +20,19 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (building) return await resolve(event);
 	const refused = guard(event.request, event.url, serverContext().config);
 	if (refused) return refused;
-	const response = await resolve(event);
+	const response = inOneForm(event.url, await resolve(event));
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	return response;
 };
+
+/** The API answers every refusal as problem+json, also where the framework refused before a route was reached (no such address, no such method). */
+function inOneForm(url: URL, response: Response): Response {
+	if (!url.pathname.startsWith('/api/') || response.status < 400 || response.headers.get('content-type') === 'application/problem+json')
+		return response;
+	const title = { 404: 'There is no such address.', 405: 'This address does not take that method.' }[response.status];
+	return problemResponse({ status: response.status, title: title ?? 'This was refused.' });
+}
 
 export const handleError: HandleServerError = ({ error: cause, status, message }) => {
 	if (cause instanceof Problem) return { message: cause.title };

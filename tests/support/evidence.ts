@@ -173,6 +173,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		logs: [],
 		specimens: [],
 		events: [],
+		damaged: [],
 		instruments: [],
 		pieces: [piece()],
 		...rest

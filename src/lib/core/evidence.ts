@@ -1,3 +1,19 @@
+import type {
+	BEFORE,
+	CLAIM_RULES,
+	CLAIM_SOURCES,
+	CONDITION_POLICIES,
+	EVENT_KINDS,
+	FAILURE_CAUSES,
+	FAILURE_RULES,
+	LOAD_METHODS,
+	OBTAINED,
+	ORIENTATIONS,
+	PRINT_OUTCOMES,
+	QUOTE_KINDS,
+	SETTINGS_POLICIES,
+	VALUE_RULES
+} from './closed-lists';
 import type { PrinterEffect } from './prints/printer-effect';
 import type { ScorerEffect } from './prints/scorer-effect';
 import type { PieceMark } from './pieces/types';
@@ -35,7 +51,7 @@ export type Reading = Amended & {
 };
 
 /** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */
-export type Before = 'print' | 'dried' | 'air';
+export type Before = (typeof BEFORE)[number];
 
 export type Instrument = {
 	id: string;
@@ -73,7 +89,7 @@ export type InstrumentStudy = {
 	ratersSd: number;
 };
 
-export type Claim = { id: string; quantity: string; source: 'label' | 'listing'; value: number };
+export type Claim = { id: string; quantity: string; source: (typeof CLAIM_SOURCES)[number]; value: number };
 
 export type Quote = {
 	id: string;
@@ -83,13 +99,13 @@ export type Quote = {
 	quantity: number;
 	netMassG: number;
 	seenAt: number;
-	kind: 'list' | 'sale' | 'bundle';
+	kind: (typeof QUOTE_KINDS)[number];
 };
 
 /** A drying is dated by its end: from then on the spool is dried. */
 export type SpoolEvent = Amended & {
 	id: string;
-	kind: 'opened' | 'exposed' | 'dried' | 'printed' | 'respooled' | 'cutOff';
+	kind: (typeof EVENT_KINDS)[number];
 	at: number;
 	drying: { runId: string; startedAt: number; setPointC: number; dryer: string | null } | null;
 };
@@ -105,13 +121,16 @@ export type LoggedStrand = Amended & {
 	leftOut: { amendmentId: string; reason: string; fromM: number; toM: number }[];
 };
 
-export type LoadMethod = 'direct' | 'steps' | 'blows' | 'byHand';
+/** A record that is there but cannot be read. */
+export type DamagedRecord = { kind: 'log' | 'print' | 'specimen'; id: string; name: string; at: number };
+
+export type LoadMethod = (typeof LOAD_METHODS)[number];
 
 /** One thing that is loaded until it breaks or holds. What happened to it are readings. */
 export type Specimen = Amended & { id: string; at: number; shape: string; orientation: Orientation; method: LoadMethod };
 
 /** How the layers lay: flat and on edge are pulled along them, upright across. */
-export type Orientation = 'flat' | 'edge' | 'upright';
+export type Orientation = (typeof ORIENTATIONS)[number];
 
 export type Piece = {
 	id: string;
@@ -125,9 +144,7 @@ export type Piece = {
 	params: Record<string, number> | null;
 };
 
-export type FailureCause = 'filament' | 'printer' | 'setUp' | 'handling' | 'unknown';
-
-export const FAILURE_CAUSES: readonly FailureCause[] = ['filament', 'printer', 'setUp', 'handling', 'unknown'];
+export type FailureCause = (typeof FAILURE_CAUSES)[number];
 
 /** Print settings of one attempt. A setting that was not noted is null, not a guess. */
 export type PrintSettings = {
@@ -148,7 +165,7 @@ export type Attempt = Amended & {
 	id: string;
 	pieceId: string;
 	at: number;
-	outcome: 'finished' | 'failed';
+	outcome: (typeof PRINT_OUTCOMES)[number];
 	percentReached: number;
 	cause: FailureCause | null;
 	printer: string | null;
@@ -177,7 +194,7 @@ export type SpoolEvidence = {
 		material: string;
 		reelMaterial: string | null;
 		lot: string | null;
-		obtained: 'bought' | 'suppliedFree' | 'gift' | null;
+		obtained: (typeof OBTAINED)[number] | null;
 		revision: number;
 	};
 	claims: Claim[];
@@ -190,17 +207,17 @@ export type SpoolEvidence = {
 	/** Logs of a line gauge, oldest first, already worked out. */
 	logs: LoggedStrand[];
 	events: SpoolEvent[];
+	/** Records of this spool that cannot be read, and count nowhere: no form and no file would take them. */
+	damaged: DamagedRecord[];
 	instruments: Instrument[];
 	pieces: Piece[];
 };
 
-type ConditionPolicy = 'asReceived' | 'driedFirst' | 'both';
-type SettingsPolicy = 'fixed' | 'label' | 'preset' | 'calibrated';
-/** `share`: 95 % of the length inside; `anyReading`: the stricter school, one reading surely outside breaks it. */
-type ClaimRule = 'share' | 'anyReading';
-/** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */
-export type FailureRule = 'filament' | 'unknown';
-export type ValueRule = 'weighted' | 'perMoney' | 'cheapest';
+type ConditionPolicy = (typeof CONDITION_POLICIES)[number];
+type SettingsPolicy = (typeof SETTINGS_POLICIES)[number];
+type ClaimRule = (typeof CLAIM_RULES)[number];
+export type FailureRule = (typeof FAILURE_RULES)[number];
+export type ValueRule = (typeof VALUE_RULES)[number];
 
 /** What a trial holds equal and what may vary. */
 export type Protocol = {

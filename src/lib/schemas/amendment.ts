@@ -1,3 +1,4 @@
+import { AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUANTITIES, NOTE_TARGETS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
@@ -7,12 +8,12 @@ const metre = z.number({ error: 'must be a number of metres' }).min(0).max(100_0
 export const amendmentBody = z
 	.object({
 		id,
-		targetKind: z.enum(['reading', 'attempt', 'event', 'specimen', 'log', 'photo']),
+		targetKind: z.enum(AMENDED_KINDS),
 		targetId: id,
-		action: z.enum(['correct', 'exclude', 'reinstate', 'confirm', 'undo']),
+		action: z.enum(AMENDMENT_ACTIONS),
 		undoesId: id.optional(),
 		typed: typed.optional().describe('the corrected value of a reading, as typed'),
-		before: z.enum(['print', 'dried', 'air']).optional().describe('what lay before a weighing, if the inference was wrong'),
+		before: z.enum(BEFORE).optional().describe('what lay before a weighing, if the inference was wrong'),
 		accepted: z.boolean().default(false),
 		range: z
 			.object({ fromM: metre, toM: metre })
@@ -34,7 +35,7 @@ export type AmendmentBody = z.output<typeof amendmentBody>;
 
 export const noteBody = z.object({
 	id,
-	targetKind: z.enum(['spool', 'attempt', 'reading', 'specimen', 'trial']),
+	targetKind: z.enum(NOTE_TARGETS),
 	targetId: id,
 	text: requiredWords('the note', 2000),
 	at: instant,
@@ -44,19 +45,21 @@ export const noteBody = z.object({
 export const instrumentBody = z.object({
 	id,
 	name: requiredWords('name'),
-	measures: z.enum(['length', 'mass']).default('length'),
-	errorLimit: typed.min(1, { error: 'error limit is missing' }).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
-	resolution: typed.min(1, { error: 'resolution is missing' })
+	measures: z.enum(INSTRUMENT_QUANTITIES).default('length'),
+	errorLimit: typed
+		.refine((text) => text !== '', { error: 'error limit is missing' })
+		.describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
+	resolution: typed.refine((text) => text !== '', { error: 'resolution is missing' })
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */
 export const instrumentCheckBody = z.object({
 	id,
 	instrumentId: id,
-	reference: typed.min(1, { error: 'is missing' }).describe('size or mass of the pin, block or weight, as typed'),
+	reference: typed.refine((text) => text !== '', { error: 'is missing' }).describe('size or mass of the pin, block or weight, as typed'),
 	referenceLimit: typed.default('').describe('its own error limit; empty for one that is taken as true'),
 	readings: z
-		.array(typed.min(1, { error: 'is empty' }))
+		.array(typed.refine((text) => text !== '', { error: 'is empty' }))
 		.min(1, { error: 'at least one reading' })
 		.max(100, { error: 'at most 100 readings' }),
 	at: instant,
@@ -69,7 +72,13 @@ export const gaugeStudyBody = z.object({
 	instrumentId: id,
 	raters: z.array(requiredWords('name of a rater', 60)).min(1, { error: 'at least one rater' }).max(6, { error: 'at most six raters' }),
 	readings: z
-		.array(z.object({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), typed: typed.min(1, { error: 'is empty' }) }))
+		.array(
+			z.object({
+				place: z.int().min(0).max(19),
+				rater: z.int().min(0).max(5),
+				typed: typed.refine((text) => text !== '', { error: 'is empty' })
+			})
+		)
 		.min(4, { error: 'at least two places read twice' })
 		.max(600, { error: 'at most 600 readings' }),
 	at: instant,

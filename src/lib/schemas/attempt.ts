@@ -1,7 +1,8 @@
+import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { SET_UP } from '$lib/core/evidence';
 import { BED_WORDS, LOAD_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
-import { id, instant, typed, words, zone } from './common';
+import { id, instant, requiredWords, typed, words, zone } from './common';
 
 export const settings = z.object({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
@@ -16,7 +17,7 @@ export const settings = z.object({
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256 in hexadecimal' });
 
 /** What stood around a print, in the tester's words. */
-const setUp = z.partialRecord(z.enum(SET_UP), words(60));
+export const setUp = z.partialRecord(z.enum(SET_UP), words(60));
 
 /** The marks taken with an attempt in one go; each becomes a reading of its own. */
 const marks = z.object({
@@ -48,13 +49,13 @@ const marks = z.object({
 export type Marks = z.output<typeof marks>;
 
 const outcomeFields = {
-	outcome: z.enum(['finished', 'failed']),
+	outcome: z.enum(PRINT_OUTCOMES),
 	percentReached: z
 		.number({ error: 'must be a number of per cent' })
 		.min(0, { error: 'cannot be below 0 %' })
 		.max(100, { error: 'cannot be above 100 %' })
 		.optional(),
-	cause: z.enum(['filament', 'printer', 'setUp', 'handling', 'unknown']).optional()
+	cause: z.enum(FAILURE_CAUSES).optional()
 };
 
 export const attemptBody = z
@@ -65,7 +66,7 @@ export const attemptBody = z
 		trialId: id.optional(),
 		...outcomeFields,
 		condition: z
-			.enum(['asReceived', 'dried', 'exposed'])
+			.enum(CONDITIONS)
 			.optional()
 			.describe('derived from the events of the spool; saying another records the drying or exposure'),
 		printerId: id.optional(),
@@ -73,7 +74,7 @@ export const attemptBody = z
 		setUp: setUp.prefault({}),
 		roomTemperature: typed.optional().describe('such as 21 C'),
 		roomHumidityPct: z.number({ error: 'must be a number of per cent' }).min(0).max(100).optional(),
-		settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']).optional(),
+		settingsPolicy: z.enum(SETTINGS_POLICIES).optional(),
 		gramsG: z.number().positive().max(100_000).optional(),
 		minutes: z.number().positive().max(100_000).optional(),
 		fileHash: sha256.optional().describe('SHA-256 of the sliced file'),
@@ -112,10 +113,19 @@ const abilities = {
 	throat: typed.optional().describe('bore of the nozzle throat, such as 1.95 mm')
 };
 
+/** Size in mm, then what it is made of. */
+export const nozzle = requiredWords('nozzle').refine(
+	(text) => {
+		const size = Number(/^(\d+(?:[.,]\d+)?)(?:\s|$)/.exec(text)?.[1]?.replace(',', '.') ?? NaN);
+		return text === '' || (size >= 0.05 && size <= 5);
+	},
+	{ error: 'must begin with its size in mm, such as 0.4 brass' }
+);
+
 export const printerBody = z.object({
 	id,
-	name: words().min(1, { error: 'name is missing' }),
-	nozzle: words().min(1, { error: 'nozzle is missing' }),
+	name: words().refine((text) => text !== '', { error: 'name is missing' }),
+	nozzle,
 	...abilities
 });
 

@@ -6,7 +6,10 @@ export const id = z
 	.uuid({ version: 'v7', error: 'must be a version 7 UUID made by the sender' })
 	.describe('made where the evidence is entered; the same id and body may be sent again');
 
-export const instant = z.iso.datetime({ offset: true, error: 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z' });
+/** A moment between 1970 and 9999, as the record can hold it. */
+export const instant = z.iso
+	.datetime({ offset: true, error: 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z' })
+	.refine((text) => Date.parse(text) >= 0, { error: 'must not lie before 1970' });
 
 export const zone = z.string().max(64).refine(isZone, { error: 'is not a known time zone, such as Europe/Vienna' }).default('UTC');
 
@@ -19,14 +22,26 @@ function isZone(name: string): boolean {
 	}
 }
 
-/** One line of words. Empty counts as not given. */
+/**
+ * Characters that are not seen: controls (NUL among them), what turns the direction of writing, halves of a character. A name that holds
+ * one looks like another name. Line breaks and tabs pass only where lines are kept.
+ */
+// eslint-disable-next-line no-control-regex -- these are the very characters that are refused
+const UNSEEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069\ufeff]|\p{Surrogate}/u;
+const LINES = /[\t\n\r\u2028\u2029]/;
+
+export const isSeen = (text: string, lines = false): boolean => !UNSEEN.test(text) && (lines || !LINES.test(text));
+export const UNSEEN_WORDS = 'contains characters that cannot be seen; type it again';
+
+/** Words, on one line up to 300 characters. Empty counts as not given. */
 export const words = (max = 120) =>
 	z
 		.string()
 		.trim()
-		.max(max, { error: `must be at most ${max} characters long` });
+		.max(max, { error: `must be at most ${max} characters long` })
+		.refine((text) => isSeen(text, max > 300), { error: UNSEEN_WORDS });
 
-export const requiredWords = (what: string, max = 120) => words(max).min(1, { error: `${what} is missing` });
+export const requiredWords = (what: string, max = 120) => words(max).refine((text) => text !== '', { error: `${what} is missing` });
 
 /** A number as typed at the bench, with or without its unit; read by core/units after the schema. */
 export const typed = words(40);

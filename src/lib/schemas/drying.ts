@@ -1,3 +1,4 @@
+import { DRYING_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, typed, zone } from './common';
 
@@ -12,8 +13,8 @@ export const dryingRunBody = z.object({
 	id,
 	dryerId: id,
 	spoolIds: z.array(id).min(1, { error: 'say which spools are in the load' }).max(20, { error: 'at most 20 spools in one load' }),
-	setPoint: typed.min(1, { error: 'set-point is missing' }).describe('such as 50 C'),
-	duration: typed.min(1, { error: 'time is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
+	setPoint: typed.refine((text) => text !== '', { error: 'set-point is missing' }).describe('such as 50 C'),
+	duration: typed.refine((text) => text !== '', { error: 'time is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),
 	at: instant.describe('when it started'),
 	zone
@@ -21,4 +22,4 @@ export const dryingRunBody = z.object({
 export type DryingRunBody = z.output<typeof dryingRunBody>;
 
 /** `void`: the run did not dry anything (it never got warm, the wrong spools were in it). */
-export const dryingEndBody = z.object({ id, runId: id, outcome: z.enum(['done', 'void']), at: instant, zone });
+export const dryingEndBody = z.object({ id, runId: id, outcome: z.enum(DRYING_OUTCOMES), at: instant, zone });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CORE_VERSION } from '$lib/core/version';
 import { id } from './common';
 
 /** One table as CSV text. Without `apply` it is only looked at: what it would bring, and what is wrong in which row. */
@@ -12,6 +13,24 @@ export const csvImportBody = z.object({
 /** Raised when an older program could misread what a newer one writes. */
 export const FORMAT_VERSION = 4;
 
+/** A version such as 0.5.0, not newer than this program's. */
+const VERSION = /^\d{1,3}\.\d{1,3}\.\d{1,3}$/;
+const coreVersion = z.string().regex(VERSION, { error: 'is no version such as 0.5.0' });
+const parts = (version: string) => version.split('.').map(Number) as [number, number, number];
+export const knownCore = coreVersion.refine(
+	(text) => {
+		const [a, b] = [parts(text), parts(CORE_VERSION)];
+		const at = [0, 1, 2].find((i) => a[i] !== b[i]);
+		// What is no version at all is told as that.
+		if (!VERSION.test(text)) return true;
+		return at === undefined || (a[at] as number) < (b[at] as number);
+	},
+	{ error: `was computed by a newer version of Draught (this one has ${CORE_VERSION})` }
+);
+
+const isListOfRows = (value: unknown): boolean =>
+	Array.isArray(value) && value.length <= 200_000 && value.every((row) => typeof row === 'object' && row !== null && !Array.isArray(row));
+
 /** A trial with all its evidence as one document. */
 export const bundle = z.object({
 	format: z.literal('draught-trial', { error: 'this is no trial bundle of Draught' }),
@@ -19,10 +38,11 @@ export const bundle = z.object({
 		.int()
 		.min(1)
 		.max(FORMAT_VERSION, { error: `was written by a newer version of Draught (this one reads up to ${FORMAT_VERSION})` }),
-	coreVersion: z.string().max(16),
+	coreVersion: knownCore,
 	exportedAt: z.iso.datetime({ offset: true }),
 	trialId: id,
-	tables: z.record(z.string(), z.array(z.record(z.string(), z.unknown())).max(200_000))
+	// Rows are checked where they are taken in, table by table and stopping early; here only that there are rows.
+	tables: z.record(z.string(), z.custom<Record<string, unknown>[]>(isListOfRows, { error: 'must be a list of at most 200,000 rows' }))
 });
 export type Bundle = z.output<typeof bundle>;
 

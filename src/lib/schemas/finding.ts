@@ -1,3 +1,4 @@
+import { CONDITIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import type { Finding } from '$lib/core/finding/types';
 
@@ -6,7 +7,7 @@ import type { Finding } from '$lib/core/finding/types';
 const params = z.record(z.string(), z.union([z.string(), z.number()]));
 const message = z.object({ id: z.string(), params });
 const grade = z.enum(['none', 'thin', 'fair', 'firm']);
-const condition = z.enum(['asReceived', 'dried', 'exposed']);
+const condition = z.enum(CONDITIONS);
 
 const interval = z.object({
 	low: z.number(),

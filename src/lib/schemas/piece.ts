@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MARK_IDS } from '$lib/core/pieces/types';
 import { id, requiredWords } from './common';
 
-const mark = z.object({
+export const pieceMark = z.object({
 	mark: z.enum(MARK_IDS),
 	steps: z
 		.array(z.number().min(0).max(1000))
@@ -21,7 +21,7 @@ export const pieceBody = z
 			.record(z.string(), z.number({ error: 'must be a number' }))
 			.optional()
 			.describe('its sizes by their names, in mm, degrees or degrees Celsius'),
-		marks: z.array(mark).max(MARK_IDS.length).optional().describe('what can be looked at on a model of your own'),
+		marks: z.array(pieceMark).max(MARK_IDS.length).optional().describe('what can be looked at on a model of your own'),
 		replaces: id.optional().describe('the piece of which this is a new version'),
 		gramsG: z.number().gt(0, { error: 'must be above zero' }).max(10_000, { error: 'is more than 10 kg' }).optional(),
 		fileHash: z

@@ -1,11 +1,12 @@
 import type { z } from 'zod';
 import type { FieldError } from './field-error';
+import { plainWords } from './plain-words';
 
 export type Read<T> = { ok: true; value: T } | { ok: false; errors: FieldError[] };
 
 /** The one door: checks unknown input against a schema and says what is wrong at which field. */
 export function read<S extends z.ZodType>(schema: S, input: unknown): Read<z.output<S>> {
-	const parsed = schema.safeParse(input);
+	const parsed = schema.safeParse(input, { error: plainWords });
 	if (parsed.success) return { ok: true, value: parsed.data };
 	return {
 		ok: false,

@@ -1,3 +1,4 @@
+import { BEFORE, READING_DIRECTIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';
@@ -8,18 +9,15 @@ export const readingBody = z.object({
 	id,
 	spoolId: id,
 	quantity: z.enum(Object.keys(READING_QUANTITIES) as [string, ...string[]]),
-	typed: typed.min(1, { error: 'type a value' }).describe('the value as typed, with or without its unit'),
+	typed: typed.refine((text) => text !== '', { error: 'type a value' }).describe('the value as typed, with or without its unit'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unlikely value and means it'),
 	instrumentId: id.optional(),
 	placeIndex: z.int().min(0).max(9999).optional(),
 	positionM: z.number().min(0).max(5000).optional(),
-	direction: z.enum(['along', 'across']).optional(),
+	direction: z.enum(READING_DIRECTIONS).optional(),
 	attemptId: id.optional(),
 	specimenId: id.optional(),
-	before: z
-		.enum(['print', 'dried', 'air'])
-		.optional()
-		.describe('for a weighing: what lay before it, where the record would infer otherwise'),
+	before: z.enum(BEFORE).optional().describe('for a weighing: what lay before it, where the record would infer otherwise'),
 	ownMeasureId: id.optional(),
 	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart'),
 	photo: z

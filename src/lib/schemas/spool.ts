@@ -1,3 +1,4 @@
+import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/intake/station';
 import { CURRENCIES } from '$lib/core/units/money';
@@ -16,16 +17,16 @@ const quoteFields = {
 	shipping: typed.optional(),
 	quantity: z.int().min(1, { error: 'must be at least 1' }).max(1000).default(1),
 	netMass: typed.describe('of one spool'),
-	quoteKind: z.enum(['list', 'sale', 'bundle']).default('list')
+	quoteKind: z.enum(QUOTE_KINDS).default('list')
 };
 
-const obtained = z.enum(['bought', 'suppliedFree', 'gift']);
+const obtained = z.enum(OBTAINED);
 
 /** What intake asks: material, price, net mass and label temperature; everything else may come later. */
 export const intakeBody = z.object({
 	id,
 	trialId: id.optional(),
-	role: z.enum(['candidate', 'house']).default('candidate'),
+	role: z.enum(TRIAL_ROLES).default('candidate'),
 	material: requiredWords('material', 40),
 	price: typed.optional(),
 	netMass: typed.optional(),
@@ -47,7 +48,7 @@ export const intakeBody = z.object({
 	shipping: quoteFields.shipping,
 	quoteKind: quoteFields.quoteKind,
 	obtained: obtained.optional(),
-	reelMaterial: z.enum(['plastic', 'card', 'wire']).optional(),
+	reelMaterial: z.enum(REEL_MATERIALS).optional(),
 	nothingOdd: z.boolean().optional(),
 	odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
 	note: words(2000).optional(),
@@ -96,7 +97,7 @@ export const spoolBody = z.object({
 	colourHex: colourHex.optional(),
 	obtained: obtained.optional(),
 	trialId: id.optional(),
-	role: z.enum(['candidate', 'house']).default('candidate'),
+	role: z.enum(TRIAL_ROLES).default('candidate'),
 	at: instant,
 	zone
 });

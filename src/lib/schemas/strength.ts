@@ -1,3 +1,4 @@
+import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, zone } from './common';
 
@@ -6,8 +7,8 @@ export const specimenBody = z.object({
 	id,
 	spoolId: id,
 	shape: requiredWords('what is loaded', 60).describe('such as hook, bar, bracket'),
-	orientation: z.enum(['flat', 'edge', 'upright']).describe('how it lay on the bed'),
-	method: z.enum(['direct', 'steps', 'blows', 'byHand']),
+	orientation: z.enum(ORIENTATIONS).describe('how it lay on the bed'),
+	method: z.enum(LOAD_METHODS),
 	attemptId: id.optional(),
 	at: instant,
 	zone

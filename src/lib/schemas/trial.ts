@@ -1,8 +1,21 @@
+import {
+	CLAIM_RULES,
+	CONDITION_POLICIES,
+	DIRECTIONS,
+	FAILURE_RULES,
+	GATE_OPERATORS,
+	SETTINGS_POLICIES,
+	TRIAL_ROLES,
+	USE_PRESETS,
+	VALUE_RULES,
+	VERDICT_KINDS
+} from '$lib/core/closed-lists';
 import { z } from 'zod';
+import { isKnownQuantity } from '$lib/core/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/units/money';
 import { id, instant, requiredWords, words, zone } from './common';
 
-const preset = z.enum(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own']);
+const preset = z.enum(USE_PRESETS);
 
 export const trialBody = z.object({
 	id,
@@ -15,48 +28,49 @@ export const trialBody = z.object({
 });
 export type TrialInput = z.input<typeof trialBody>;
 
-export const criterion = z.object({
-	quantity: z.string().min(1).max(60),
+const criterion = z.object({
+	quantity: z.string().max(60).refine(isKnownQuantity, { error: 'is no quantity that can be weighed' }),
 	weight: z.number().min(0, { error: 'cannot be below 0' }).max(10, { error: 'cannot be above 10' }),
-	gate: z.object({ op: z.enum(['atLeast', 'atMost']), limit: z.number() }).nullable()
+	gate: z.object({ op: z.enum(GATE_OPERATORS), limit: z.number() }).nullable()
 });
 
-export const criteriaBody = z
-	.object({ id, trialId: id, items: z.array(criterion).max(60) })
-	.refine((b) => new Set(b.items.map((i) => i.quantity)).size === b.items.length, {
-		error: 'each criterion may stand once',
-		path: ['items']
-	});
+export const criteriaItems = z
+	.array(criterion)
+	.max(60)
+	.refine((items) => new Set(items.map((i) => i.quantity)).size === items.length, { error: 'each criterion may stand once' });
 
-export const protocolBody = z.object({
-	id,
-	trialId: id,
-	settingsPolicy: z.enum(['fixed', 'label', 'preset', 'calibrated']),
-	conditionPolicy: z.enum(['asReceived', 'driedFirst', 'both']),
-	valueRule: z.enum(['weighted', 'perMoney', 'cheapest']),
-	printerId: id.nullable().default(null),
+export const criteriaBody = z.object({ id, trialId: id, items: criteriaItems });
+
+const rules = {
+	settingsPolicy: z.enum(SETTINGS_POLICIES),
+	conditionPolicy: z.enum(CONDITION_POLICIES),
+	valueRule: z.enum(VALUE_RULES),
+	printerId: id.nullable(),
 	pieceIds: z
 		.array(id)
 		.min(1, { error: 'choose at least one piece' })
 		.max(20, { error: 'at most 20 pieces' })
-		.optional()
-		.describe('the pieces that are printed, in order; as they were if left out'),
+		.describe('the pieces that are printed, in order'),
 	repeats: z.int().min(1).max(20),
 	diameterPlaces: z.int().min(1).max(100),
 	diameterDirections: z.int().min(1).max(2),
 	strengthHighN: z
 		.number({ error: 'must be a number of newtons' })
 		.min(1, { error: 'must be at least 1 N' })
-		.max(100_000, { error: 'must be at most 100,000 N' })
-		.default(400),
-	failureRule: z.enum(['filament', 'unknown']).default('filament').describe('which failures count against a filament'),
-	takeOutPrinter: z.boolean().default(false).describe('whether shifts between printers are taken out of measured marks'),
-	takeOutLeniency: z.boolean().default(false).describe('whether what one scorer gives more than another is taken out of marks'),
+		.max(100_000, { error: 'must be at most 100,000 N' }),
+	failureRule: z.enum(FAILURE_RULES).describe('which failures count against a filament'),
+	takeOutPrinter: z.boolean().describe('whether shifts between printers are taken out of measured marks'),
+	takeOutLeniency: z.boolean().describe('whether what one scorer gives more than another is taken out of marks'),
 	claimRule: z
-		.enum(['share', 'anyReading'])
-		.default('share')
+		.enum(CLAIM_RULES)
 		.describe('by which rule a stated tolerance is judged: 95 % of the length inside, or no reading surely outside')
-});
+};
+
+/** The rules of a trial, whole: what a file brings is held against the same figures as what a form sends. */
+export const protocolRules = z.object(rules);
+
+/** A change of rules: what is left out stays as the newest version has it. */
+export const protocolBody = z.object({ id, trialId: id, ...protocolRules.partial().shape });
 
 /** A trial's name and question, said better later. */
 export const trialFactsBody = z.object({ id, trialId: id, name: requiredWords('name'), question: words(2000).default('') });
@@ -66,7 +80,7 @@ export const trialLeaveBody = z.object({ id, trialId: id, spoolId: id });
 
 export const blindBody = z.object({ id, trialId: id, blind: z.boolean() });
 
-export const trialSpoolBody = z.object({ id, trialId: id, spoolId: id, role: z.enum(['candidate', 'house']).default('candidate') });
+export const trialSpoolBody = z.object({ id, trialId: id, spoolId: id, role: z.enum(TRIAL_ROLES).default('candidate') });
 
 export const houseSpoolBody = z.object({ id, spoolId: id });
 
@@ -76,7 +90,7 @@ export const ownMeasureBody = z
 		trialId: id,
 		name: requiredWords('name', 60),
 		unit: words(16),
-		direction: z.enum(['more', 'less', 'nearest']),
+		direction: z.enum(DIRECTIONS),
 		low: z.number({ error: 'must be a number' }),
 		high: z.number({ error: 'must be a number' })
 	})
@@ -87,7 +101,7 @@ export const verdictBody = z
 		id,
 		trialId: id,
 		spoolId: id,
-		kind: z.enum(['buy', 'leave', 'buyFor', 'dryFirst']),
+		kind: z.enum(VERDICT_KINDS),
 		buyFor: words().optional(),
 		note: words(2000).optional(),
 		at: instant,

@@ -1,7 +1,6 @@
+import { PART_STATES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
-
-export const PART_STATES = ['holds', 'worn', 'crept', 'cracked', 'broke', 'takenOut'] as const;
 
 /** A part put into service. */
 export const partBody = z.object({ id, spoolId: id, name: requiredWords('name'), place: words().optional(), at: instant, zone });

@@ -173,7 +173,7 @@ describe('leniency in a trial', () => {
 		expect(head.takeOutLeniency).toBe(true);
 		expect(protocol.scorerEffects).toMatchObject([{ quantity: 'overhang', scorer: 'Ben', against: 'Ada', scorings: 6 }]);
 		expect(protocol.scorerEffects[0]?.shift).toBeCloseTo(31 / 3, 9);
-		await postProtocol(t.db, check(protocolBody, rules), NOW);
+		await postProtocol(t.db, check(protocolBody, { ...rules, takeOutLeniency: false }), NOW);
 		expect((await loadTrial(t.db, trialId)).protocol.scorerEffects).toEqual([]);
 	});
 });

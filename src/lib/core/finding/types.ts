@@ -1,9 +1,10 @@
+import type { CONDITIONS, DIRECTIONS } from '../closed-lists';
 /** The one language all stations speak: plain JSON, no functions, dates, NaN or Infinity. */
 
 /** An id of words in the interface with its parameters, so that core holds no sentences. */
 export type Message = { id: string; params: Record<string, string | number> };
 
-export type ConditionKind = 'asReceived' | 'dried' | 'exposed';
+export type ConditionKind = (typeof CONDITIONS)[number];
 
 export type Interval = { low: number; high: number; level: number | null; kind: 'confidence' | 'tolerance' | 'credible' | 'bounds' };
 
@@ -84,7 +85,7 @@ export type Finding = {
 	figure: FigureData;
 };
 
-export type Direction = 'more' | 'less' | 'nearest';
+export type Direction = (typeof DIRECTIONS)[number];
 
 /** What a quantity is: fixed once, so that a figure and a value function mean the same for every spool. */
 export type QuantityDef = {

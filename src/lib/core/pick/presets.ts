@@ -1,6 +1,7 @@
+import type { USE_PRESETS } from '../closed-lists';
 import type { Criterion } from './types';
 
-export type UsePreset = 'fineLooks' | 'benchJigs' | 'outdoorBrackets' | 'flexibleParts' | 'own';
+export type UsePreset = (typeof USE_PRESETS)[number];
 
 const weigh = (quantity: string, weight: number, gate: Criterion['gate'] = null): Criterion => ({ quantity, weight, gate });
 

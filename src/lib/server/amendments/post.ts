@@ -9,6 +9,7 @@ import { amendment, attempt, event, ownMeasure, photo, reading, series, specimen
 import { loadAmendments } from '../evidence/load-events';
 import { readWholeLog } from '../diameter/logs';
 import { notFound, refuse, refuseField } from '../problem';
+import { requireOrder } from '../prints/check-order';
 import { raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
 import { pastInstant } from '../time';
@@ -37,8 +38,15 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 			at: Math.max(at, now),
 			createdAt: now
 		});
+		if (body.targetKind === 'reading' && body.action !== 'exclude') await checkOrder(tx, body.targetId);
 		return { id: body.id, targetId: body.targetId };
 	});
+}
+
+/** A corrected, reinstated or undone mark must not contradict its partner. */
+async function checkOrder(tx: Transaction, readingId: string): Promise<void> {
+	const [row] = await tx.select({ attemptId: reading.attemptId }).from(reading).where(eq(reading.id, readingId));
+	if (row?.attemptId) await requireOrder(tx, row.attemptId, readingId, 'typed');
 }
 
 async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {

@@ -5,13 +5,13 @@ import { envelope, type Envelope } from '$lib/core/diameter/log/envelope';
 import { runsWithout, type SampleRange } from '$lib/core/diameter/log/left-out';
 import { positionAt, type GaugeLog } from '$lib/core/diameter/log/gauge-log';
 import { summarySteps, type LogSummary } from '$lib/core/diameter/log/summary';
-import type { LoggedStrand } from '$lib/core/evidence';
+import type { DamagedRecord, LoggedStrand } from '$lib/core/evidence';
 import { CORE_VERSION } from '$lib/core/version';
 import type { Reader } from '../db/client';
 import { series, seriesChunk, seriesSummary } from '../db/schema';
-import { notFound } from '../problem';
+import { notFound, Problem } from '../problem';
 import { breath } from './breath';
-import { logOfChunks, type StoredAxis } from './samples';
+import { chunksFault, logOfChunks, storedAxis } from './samples';
 
 /** Logs of spools that were taken in, oldest first, worked out. `nominalOf` gives the diameter a spool is meant to have. */
 export async function loadLogs(
@@ -19,13 +19,14 @@ export async function loadLogs(
 	spoolIds: string[],
 	nominalOf: (spoolId: string) => number,
 	amendments: ReadonlyMap<string, Amendment[]>
-): Promise<Map<string, LoggedStrand[]>> {
+): Promise<{ logs: Map<string, LoggedStrand[]>; damaged: Map<string, DamagedRecord[]> }> {
 	const rows = await db
 		.select()
 		.from(series)
 		.where(and(inArray(series.spoolId, spoolIds), eq(series.station, 'diameter'), eq(series.committed, true)))
 		.orderBy(asc(series.startedAt), asc(series.id));
 	const logs = new Map<string, LoggedStrand[]>();
+	const damaged = new Map<string, DamagedRecord[]>();
 	for (const row of rows) {
 		const spoolId = row.spoolId as string;
 		const amended = amendments.get(spoolId) ?? [];
@@ -33,6 +34,11 @@ export async function loadLogs(
 		// Left out bit by bit until nothing is left: then it is struck out, and its picture is still the whole.
 		const nothing = parts.length > 0 && runsWithout(row.samples, parts).length === 0;
 		const summary = await summaryOf(db, row, nominalOf(spoolId), nothing ? [] : parts);
+		if (!summary) {
+			const name = row.name ?? '';
+			damaged.set(spoolId, [...(damaged.get(spoolId) ?? []), { kind: 'log', id: row.id, name, at: row.startedAt }]);
+			continue;
+		}
 		const leftOut = parts.map(({ amendmentId, reason }, i) => {
 			const { fromM, toM } = summary.leftOut[i] ?? summary;
 			return { amendmentId, reason, fromM, toM };
@@ -43,19 +49,21 @@ export async function loadLogs(
 		);
 		logs.set(spoolId, [...(logs.get(spoolId) ?? []), nothing ? { ...log, status: 'excluded' } : log]);
 	}
-	return logs;
+	return { logs, damaged };
 }
 
 type Row = typeof series.$inferSelect;
 
-/** Worked out once for a version of core and a nominal diameter, and kept; never trusted beyond them. */
-async function summaryOf(db: Reader, row: Row, nominalMm: number, leftOut: readonly SampleRange[]): Promise<LogSummary> {
+/** Null for a log that cannot be read. Worked out once for a version of core and a nominal diameter, and kept; never trusted beyond them. */
+async function summaryOf(db: Reader, row: Row, nominalMm: number, leftOut: readonly SampleRange[]): Promise<LogSummary | null> {
 	const parts = leftOut.map(({ from, to }) => `${from}-${to}`).join(' ');
 	// Short enough for its column however many parts there are.
 	const madeBy = `${CORE_VERSION} ${nominalMm}${parts && ` ${createHash('sha256').update(parts).digest('base64').slice(0, 22)}`}`;
 	const [known] = await db.select().from(seriesSummary).where(eq(seriesSummary.seriesId, row.id));
 	if (known?.madeBy === madeBy) return known.summary as LogSummary;
-	const steps = summarySteps(await readLog(db, row), nominalMm, leftOut);
+	const log = await readLog(db, row);
+	if (!log) return null;
+	const steps = summarySteps(log, nominalMm, leftOut);
 	let step = steps.next();
 	while (!step.done) {
 		await breath();
@@ -69,11 +77,12 @@ async function summaryOf(db: Reader, row: Row, nominalMm: number, leftOut: reado
 /** The last log that was looked into: zooming asks for the same one again and again. */
 let lastRead: { id: string; log: GaugeLog } | null = null;
 
-async function readLog(db: Reader, row: Row): Promise<GaugeLog> {
-	if (lastRead?.id === row.id) return lastRead.log;
+/** Null when its chunks are not whole. */
+async function readLog(db: Reader, row: Row): Promise<GaugeLog | null> {
 	const chunks = await db.select().from(seriesChunk).where(eq(seriesChunk.seriesId, row.id)).orderBy(asc(seriesChunk.position));
-	const log = logOfChunks(row.axis as StoredAxis, row.samples, chunks);
-	lastRead = { id: row.id, log };
+	const axis = storedAxis.safeParse(row.axis);
+	if (!axis.success || chunksFault(axis.data, row.samples, chunks)) return null;
+	const log = logOfChunks(axis.data, row.samples, chunks);
 	return log;
 }
 
@@ -81,7 +90,11 @@ async function readLog(db: Reader, row: Row): Promise<GaugeLog> {
 export async function readWholeLog(db: Reader, logId: string): Promise<GaugeLog> {
 	const [row] = await db.select().from(series).where(eq(series.id, logId));
 	if (!row?.committed) throw notFound('log');
-	return await readLog(db, row);
+	if (lastRead?.id === row.id) return lastRead.log;
+	const log = await readLog(db, row);
+	if (!log) throw new Problem(422, 'This record is damaged: the samples of the log cannot be read.');
+	lastRead = { id: row.id, log };
+	return log;
 }
 
 /** Columns of a picture of part of a log, for any zoom. */

@@ -1,10 +1,40 @@
+import { z } from 'zod';
 import type { GaugeLog, LogPosition } from '$lib/core/diameter/log/gauge-log';
 
 /** Three channels of doubles stay under a mebibyte. */
 export const CHUNK_SAMPLES = 40_000;
 
 /** Where samples lie, as it is kept beside them; listed positions are a channel of their own. */
-export type StoredAxis = { channels: ('along' | 'across' | 'metres')[]; startM: number; stepM: number | null };
+export const storedAxis = z
+	.object({
+		channels: z
+			.array(z.enum(['along', 'across', 'metres']))
+			.min(1)
+			.max(3),
+		startM: z.number().min(0).max(100_000),
+		stepM: z.number().positive().max(10).nullable()
+	})
+	.refine((a) => a.channels[0] === 'along' && new Set(a.channels).size === a.channels.length, { error: 'must begin with "along"' })
+	.refine((a) => a.channels.includes('metres') === (a.stepM === null), { error: 'must have either a step or positions' });
+export type StoredAxis = z.output<typeof storedAxis>;
+
+/** What is wrong with the chunks of a log; null when they are whole: in order, as long as they say, of readable diameters. */
+export function chunksFault(
+	axis: StoredAxis,
+	samples: number,
+	chunks: readonly { position: number; samples: number; bytes: Buffer }[]
+): { position: number; fault: 'missing' | 'length' | 'values' } | null {
+	let from = 0;
+	for (const [i, chunk] of chunks.entries()) {
+		if (chunk.position !== i) return { position: i, fault: 'missing' };
+		if (chunk.bytes.length !== chunk.samples * 8 * axis.channels.length) return { position: i, fault: 'length' };
+		const values = new Float64Array(new Uint8Array(chunk.bytes).buffer);
+		if (!values.every((v, k) => Number.isFinite(v) && (axis.channels[Math.floor(k / chunk.samples)] === 'metres' || (v > 0 && v < 10))))
+			return { position: i, fault: 'values' };
+		from += chunk.samples;
+	}
+	return from === samples ? null : { position: chunks.length, fault: 'missing' };
+}
 
 export function axisOf(log: GaugeLog): StoredAxis {
 	const even = log.position.kind === 'even' ? log.position : null;

@@ -1,7 +1,7 @@
-import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
-import type { Claim, Instrument, Piece, PrintSettings, Quote, Reading, Specimen, SpoolEvidence } from '$lib/core/evidence';
+import type { Claim, DamagedRecord, Instrument, Piece, PrintSettings, Quote, Reading, Specimen, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
 import {
 	attempt,
@@ -13,12 +13,14 @@ import {
 	printer,
 	purchase,
 	quote,
+	server,
 	specimen,
 	spool,
 	trial,
 	trialSpool
 } from '../db/schema';
 import { loadLogs } from '../diameter/logs';
+import { isSound } from '../exchange/row-schema';
 import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadStudies } from '../workshop/studies';
@@ -35,12 +37,16 @@ import { readReadings } from './read-readings';
 export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<SpoolEvidence[]> {
 	if (spoolIds.length === 0) return [];
 	const [revisions, hidden] = await Promise.all([
-		db.select({ id: spool.id, revision: spool.revision }).from(spool).where(inArray(spool.id, spoolIds)),
+		db
+			.select({ id: spool.id, revision: spool.revision, server: server.id, epoch: server.epoch })
+			.from(spool)
+			.leftJoin(server, sql`TRUE`)
+			.where(inArray(spool.id, spoolIds)),
 		hiddenSpools(db, spoolIds)
 	]);
 	// What a transaction sees of its own may still be taken back, so it neither reads nor feeds the cache.
 	const shared = !('rollback' in db);
-	const keys = new Map(revisions.map((r) => [r.id, cacheKey(r.revision, hidden.has(r.id))]));
+	const keys = new Map(revisions.map((r) => [r.id, cacheKey(`${r.server} ${r.epoch}`, r.revision, hidden.has(r.id))]));
 	const known = new Map(shared ? [...keys].flatMap(([id, key]) => [[id, cachedEvidence(id, key)] as const]) : []);
 	const missing = [...keys.keys()].filter((id) => !known.get(id));
 	const fresh = missing.length > 0 ? await readEvidence(db, missing, hidden) : new Map<string, SpoolEvidence>();
@@ -80,10 +86,15 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const nominal = new Map(
 		spools.map(({ spool: s, filament: f }) => [s.id, claimsOf.get(f.id)?.find((c) => c.quantity === 'diameter')?.value])
 	);
-	const logs = await loadLogs(db, spoolIds, (id) => nominal.get(id) ?? USUAL_NOMINAL_MM, amendments);
+	const { logs, damaged } = await loadLogs(db, spoolIds, (id) => nominal.get(id) ?? USUAL_NOMINAL_MM, amendments);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
+	for (const { attempt: a } of attempts)
+		if (!isSound('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
+	for (const one of specimens)
+		if (!isSound('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
+	const unreadable = new Set([...damaged.values()].flat().map((d) => d.id));
 	return new Map(
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
 			const amended: Amendment[] = amendments.get(s.id) ?? [];
@@ -115,40 +126,45 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
 				pricesHidden: blind,
 				readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
-				attempts: (attemptsOf.get(s.id) ?? []).map(({ attempt: a, printer: p }) =>
-					applyAmendments(
-						{
-							id: a.id,
-							pieceId: a.pieceId,
-							at: a.at,
-							outcome: a.outcome as 'finished' | 'failed',
-							percentReached: a.percentReached,
-							cause: a.cause as SpoolEvidence['attempts'][number]['cause'],
-							printer: p?.name ?? null,
-							nozzle: p?.nozzle ?? null,
-							settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
-							gramsG: a.gramsG,
-							fileHash: a.fileHash,
-							midPrint: a.midPrint,
-							setUp: a.setUp ?? {}
-						},
-						amended
-					)
-				),
-				specimens: (specimensOf.get(s.id) ?? []).map((one) =>
-					applyAmendments(
-						{
-							id: one.id,
-							at: one.at,
-							shape: one.shape,
-							orientation: one.orientation as Specimen['orientation'],
-							method: one.method as Specimen['method']
-						},
-						amended
-					)
-				),
+				attempts: (attemptsOf.get(s.id) ?? [])
+					.filter(({ attempt: a }) => !unreadable.has(a.id))
+					.map(({ attempt: a, printer: p }) =>
+						applyAmendments(
+							{
+								id: a.id,
+								pieceId: a.pieceId,
+								at: a.at,
+								outcome: a.outcome as 'finished' | 'failed',
+								percentReached: a.percentReached,
+								cause: a.cause as SpoolEvidence['attempts'][number]['cause'],
+								printer: p?.name ?? null,
+								nozzle: p?.nozzle ?? null,
+								settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
+								gramsG: a.gramsG,
+								fileHash: a.fileHash,
+								midPrint: a.midPrint,
+								setUp: a.setUp ?? {}
+							},
+							amended
+						)
+					),
+				specimens: (specimensOf.get(s.id) ?? [])
+					.filter((one) => !unreadable.has(one.id))
+					.map((one) =>
+						applyAmendments(
+							{
+								id: one.id,
+								at: one.at,
+								shape: one.shape,
+								orientation: one.orientation as Specimen['orientation'],
+								method: one.method as Specimen['method']
+							},
+							amended
+						)
+					),
 				logs: logs.get(s.id) ?? [],
 				events: events.get(s.id) ?? [],
+				damaged: damaged.get(s.id) ?? [],
 				instruments: instruments.map((i): Instrument => ({
 					id: i.id,
 					name: i.name,
@@ -163,6 +179,10 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 			return [s.id, evidence] as const;
 		})
 	);
+}
+
+function noteDamaged(damaged: Map<string, DamagedRecord[]>, spoolId: string, record: DamagedRecord): void {
+	damaged.set(spoolId, [...(damaged.get(spoolId) ?? []), record]);
 }
 
 /** A setting that an earlier version did not ask for was not noted. */

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { and, inArray, or, type SQL } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
 import type { z } from 'zod';
@@ -12,6 +13,9 @@ import { lockCodes } from '../intake/take-in';
 import { notFound, Problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
+import { breath } from '../diameter/breath';
+import { canonical } from '../write/canonical';
+import { brokenLogs } from './check-together';
 import { raiseAll, takeRows, type Aliases } from './take-rows';
 import { RECORD_TABLES, type RecordTable } from './tables';
 
@@ -40,7 +44,16 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	await take('trials', { id: [trialId] });
 	if (!found.get('trials')?.length) throw notFound('trial');
 	for (const name of ['trial-spools', 'protocols', 'criteria', 'own-measures', 'verdicts']) await take(name, { trialId: [trialId] });
+	// A spool that left the trial is nobody's business there, nor what was decided about it.
+	found.set(
+		'trial-spools',
+		(found.get('trial-spools') ?? []).filter((row) => row.leftAt === null)
+	);
 	const spoolIds = idsOf('trial-spools', 'spoolId');
+	found.set(
+		'verdicts',
+		(found.get('verdicts') ?? []).filter((row) => spoolIds.includes(String(row.spoolId)))
+	);
 	const hidden = await hiddenSpools(db, spoolIds);
 	if (hidden.size > 0) throw new Problem(409, 'A blind trial has spools of this one, and the bundle would tell their names and prices.');
 	await take('spools', { id: spoolIds });
@@ -106,7 +119,7 @@ export async function importBundle(
 	if (unknown) throw refuse([{ path: `bundle.tables.${unknown}`, code: 'unknownTable', message: 'is no table of this version' }]);
 	if (!tables.trials?.some((t) => t.id === trialId))
 		throw refuse([{ path: 'bundle.trialId', code: 'unknownId', message: 'is no trial of this bundle' }]);
-	return await writeOnce(db, { id: body.id, kind: 'bundle', body: { id: body.id, bundle: body.bundle }, now }, async (tx) => {
+	return await writeOnce(db, { id: body.id, kind: 'bundle', body: await fingerprint(tables), now }, async (tx) => {
 		await lockCodes(tx);
 		const { spools, renamed } = await freeCodes(tx, tables.spools ?? []);
 		const aliases: Aliases = new Map();
@@ -129,9 +142,28 @@ export async function importBundle(
 			// Later tables point into this one: their errors would only be echoes.
 			if (errors.length > 0) throw refuse(errors.slice(0, 100));
 		}
+		const broken = await brokenLogs(
+			tx,
+			(tables.logs ?? []).map((row) => String(row.id))
+		);
+		if (broken.length > 0) throw refuse(broken.map(({ id, message }) => ({ path: `bundle.tables.logs.${id}`, code: 'broken', message })));
 		await raiseAll(tx);
 		return { trialId, fresh, known, renamed };
 	});
+}
+
+/** What tells one bundle from another, worked out bit by bit: the whole of it at once would hold up everybody else. */
+async function fingerprint(tables: Bundle['tables']): Promise<Record<string, string>> {
+	const hashes: Record<string, string> = {};
+	for (const [name, rows] of Object.entries(tables)) {
+		const hash = createHash('sha256');
+		for (const [i, row] of rows.entries()) {
+			if (i % 500 === 499) await breath();
+			hash.update(canonical(row)).update('\n');
+		}
+		hashes[name] = hash.digest('hex');
+	}
+	return hashes;
 }
 
 /** Bench codes are unique on a bench: a spool that comes from another one may have to take a new code. */

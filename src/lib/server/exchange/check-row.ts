@@ -1,8 +1,12 @@
+import { BEFORE, FAILURE_CAUSES, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
-import { colourHex, words } from '$lib/schemas/common';
+import { paramFaults, pieceKind } from '$lib/core/pieces/library';
+import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { colourHex, isSeen, UNSEEN_WORDS, words } from '$lib/schemas/common';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
+import { paramError } from '../pieces/param-error';
 import { refusedReading } from '../readings/words';
 import { readTyped } from './complete-row';
 import type { RecordTable } from './tables';
@@ -14,16 +18,53 @@ type Row = Record<string, unknown>;
  * Each error names its column under `path`.
  */
 export function checkRow(table: RecordTable, row: Row, path: string): FieldError[] {
-	switch (table.name) {
-		case 'readings':
-			return checkReading(row, path);
-		case 'attempts':
-			return checkAttempt(row, path);
-		case 'amendments':
-			return checkAmendment(row, path);
-		default:
-			return [];
+	return [...unseenText(table, row, path), ...(CHECKS[table.name]?.(row, path) ?? [])];
+}
+
+const CHECKS: Record<string, (row: Row, path: string) => FieldError[]> = {
+	readings: checkReading,
+	attempts: checkAttempt,
+	amendments: checkAmendment,
+	'own-measures': (row, path) => inOrder(row, path, 'scaleLow', 'scaleHigh'),
+	dryers: (row, path) => inOrder(row, path, 'setPointLowC', 'setPointHighC'),
+	'drying-runs': (row, path) => inOrder(row, path, 'startedAt', 'plannedEndAt'),
+	events: (row, path) => inOrder(row, path, 'at', 'endedAt', true),
+	pieces: checkPiece,
+	verdicts: (row, path) =>
+		row.kind === 'buyFor' && !row.buyFor ? [{ path: `${path}.buyFor`, code: 'missing', message: 'say what it is to be bought for' }] : []
+};
+
+/** Columns with the rules of their own tell unseen characters themselves; this is for all others, JSON included. */
+function unseenText(table: RecordTable, row: Row, path: string): FieldError[] {
+	const seen = (value: unknown): boolean => {
+		if (typeof value === 'string') return isSeen(value, true);
+		if (value && typeof value === 'object') return Object.entries(value).every(([k, v]) => isSeen(k) && seen(v));
+		return true;
+	};
+	return Object.entries(row)
+		.filter(([name, value]) => !table.rules?.[name] && !seen(value))
+		.map(([name]) => ({ path: `${path}.${name}`, code: 'custom', message: UNSEEN_WORDS }));
+}
+
+/** Two cells of which the second must lie above the first (or not below it), where both are filled. */
+function inOrder(row: Row, path: string, low: string, high: string, equal = false): FieldError[] {
+	const [a, b] = [row[low], row[high]].map((v) => (typeof v === 'string' ? Date.parse(v) : v)) as (number | null)[];
+	if (a === null || b === null || a === undefined || b === undefined || (equal ? b >= a : b > a)) return [];
+	return [{ path: `${path}.${high}`, code: 'order', message: `must ${equal ? 'not lie before' : 'lie above'} ${low}` }];
+}
+
+/** A made piece has the sizes its kind asks for; a model of the tester's own says what can be looked at on it. */
+function checkPiece(row: Row, path: string): FieldError[] {
+	if (row.kind === null) {
+		const tells = row.marks !== null || row.overhangStepDeg !== null || row.bridgeStepMm !== null;
+		return tells ? [] : [{ path: `${path}.marks`, code: 'missing', message: 'say what can be looked at on it' }];
 	}
+	const kind = typeof row.kind === 'string' ? pieceKind(row.kind) : null;
+	if (!kind || row.params === null) return [{ path: `${path}.params`, code: 'missing', message: 'a piece that is made has sizes' }];
+	return paramFaults(kind, row.params as Record<string, number>).map((f) => {
+		const { path: at, ...error } = paramError(f);
+		return { ...error, path: `${path}.${at}` };
+	});
 }
 
 /** Relative difference that a value and its text may have: the last digit of twelve. */
@@ -31,6 +72,26 @@ const SAME = 1e-9;
 
 /** A reading whose text cannot be read, or says another value than its cell, is refused. */
 function checkReading(row: Row, path: string): FieldError[] {
+	const def = READING_QUANTITIES[String(row.quantity)];
+	const errors: FieldError[] = [];
+	const needs = def?.of && `${def.of}Id`;
+	if (needs && !row[needs])
+		errors.push({
+			path: `${path}.${needs}`,
+			code: 'missing',
+			message: def.of === 'attempt' ? 'a mark belongs to a print' : 'a load belongs to a specimen'
+		});
+	if (row.quantity === 'own' && !row.ownMeasureId)
+		errors.push({ path: `${path}.ownMeasureId`, code: 'missing', message: 'say which own measure' });
+	const station = def?.station ?? 'intake';
+	if (row.station !== station)
+		errors.push({ path: `${path}.station`, code: 'contradicts', message: `must be ${station} for ${String(row.quantity)}` });
+	if (row.before !== null && row.quantity !== 'grossMass')
+		errors.push({ path: `${path}.before`, code: 'impossible', message: 'only a weighing has something before it' });
+	return [...errors, ...checkTyped(row, path)];
+}
+
+function checkTyped(row: Row, path: string): FieldError[] {
 	const typed = readTyped(row);
 	if (!typed) return [];
 	if (!typed.ok) return [refusedReading(`${path}.typedText`, typed)];
@@ -60,18 +121,18 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		typedText: words().optional(),
 		typedUnit: words(16).optional(),
 		resolution: finite.nullable().optional(),
-		before: z.enum(['print', 'dried', 'air']).optional()
+		before: z.enum(BEFORE).optional()
 	}),
 	attempt: z.strictObject({
-		outcome: z.enum(['finished', 'failed']).optional(),
+		outcome: z.enum(PRINT_OUTCOMES).optional(),
 		percentReached: finite.min(0).max(100).optional(),
-		cause: z.enum(['filament', 'printer', 'setUp', 'handling', 'unknown']).nullable().optional(),
+		cause: z.enum(FAILURE_CAUSES).nullable().optional(),
 		settings: settings.optional()
 	}),
 	spool: z.strictObject({
 		colourName: words().optional(),
 		colourHex: colourHex.optional(),
-		obtained: z.enum(['bought', 'suppliedFree', 'gift']).optional(),
+		obtained: z.enum(OBTAINED).optional(),
 		lot: words().optional()
 	}),
 	trial: z.strictObject({ name: words().optional(), question: words(2000).nullable().optional() }),
@@ -85,6 +146,14 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 };
 
 function checkAmendment(row: Row, path: string): FieldError[] {
+	if (row.reason === '' && row.action !== 'confirm' && row.action !== 'undo')
+		return [{ path: `${path}.reason`, code: 'missing', message: 'say why' }];
+	const [from, to] = [row.rangeFrom, row.rangeTo].map((v) => (typeof v === 'number' ? v : null)) as [number | null, number | null];
+	const part = from !== null && to !== null && to >= from && row.targetKind === 'log' && row.action === 'exclude';
+	if (!part && (from !== null || to !== null))
+		return [
+			{ path: `${path}.rangeTo`, code: 'impossible', message: 'only a log can be left out in part, from its first sample to its last' }
+		];
 	if (row.action === 'undo' && row.undoesId === null)
 		return [{ path: `${path}.undoesId`, code: 'missing', message: 'is missing: say which amendment is taken back' }];
 	if (row.action !== 'correct')

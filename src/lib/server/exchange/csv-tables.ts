@@ -9,7 +9,7 @@ import { notFound, Problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
 import { readCsv, writeCsv } from './csv';
-import { raiseAll, takeRows } from './take-rows';
+import { MOST_ERRORS, raiseAll, takeRows, type Taken } from './take-rows';
 import { RECORD_TABLES, recordTable, type RecordTable } from './tables';
 
 /** The header of every table, for the page and the API: name, kind, whether it must be filled, what it points at. */
@@ -52,14 +52,6 @@ export async function exportCsv(db: Reader, name: string): Promise<string> {
 type CsvAnswer = { table: string; rows: number; fresh: number; known: number; applied: boolean };
 
 const MOST_ROWS = 20_000;
-/** A file that is wrong from end to end is told once, not twenty thousand times. */
-const MOST_ERRORS = 100;
-
-class LookedAt extends Error {
-	constructor(readonly answer: CsvAnswer) {
-		super('only looked at');
-	}
-}
 
 /** Looks at a CSV file, or takes it: the whole file or nothing, every error at its row and column. */
 export async function importCsv(
@@ -72,28 +64,32 @@ export async function importCsv(
 	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
 	if (rows.length === 0) throw refuse([{ path: 'text', code: 'empty', message: 'has a header but no row' }]);
 	if (rows.length > MOST_ROWS) throw refuse([{ path: 'text', code: 'tooMany', message: `has more than ${MOST_ROWS} rows; split it` }]);
-	const take = async (tx: Parameters<typeof takeRows>[0]): Promise<CsvAnswer> => {
-		await lockCodes(tx);
-		const taken = await takeRows(tx, table, rows, new Map(), now);
+	const answer = (taken: Taken): CsvAnswer => {
 		if (taken.errors.length > 0) throw refuse(few(taken.errors));
-		await raiseAll(tx);
-		const answer = { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
-		if (!body.apply) throw new LookedAt(answer);
-		return answer;
+		return { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
 	};
-	if (body.apply) return await writeOnce(db, { id: body.id, kind: 'csvImport', body, now }, take);
-	try {
-		await db.transaction(take);
-	} catch (error) {
-		if (error instanceof LookedAt) return { answer: error.answer, repeated: true };
-		throw error;
-	}
-	throw new Error('a preview was not rolled back');
+	// Only looked at: nothing is written, so nothing is locked either, however long the file is.
+	if (!body.apply)
+		return {
+			answer: answer(
+				await db.transaction((tx) => takeRows(tx, table, rows, new Map(), now, { lookOnly: true }), {
+					isolationLevel: 'repeatable read',
+					accessMode: 'read only'
+				})
+			),
+			repeated: true
+		};
+	return await writeOnce(db, { id: body.id, kind: 'csvImport', body, now }, async (tx) => {
+		if (table.name === 'spools') await lockCodes(tx);
+		const taken = answer(await takeRows(tx, table, rows, new Map(), now));
+		await raiseAll(tx);
+		return taken;
+	});
 }
 
 function few(errors: FieldError[]): FieldError[] {
-	if (errors.length <= MOST_ERRORS) return errors;
-	return [...errors.slice(0, MOST_ERRORS), { path: 'text', code: 'more', message: `and ${errors.length - MOST_ERRORS} more` }];
+	if (errors.length < MOST_ERRORS) return errors;
+	return [...errors.slice(0, MOST_ERRORS), { path: 'text', code: 'more', message: 'and perhaps more: looking stopped here' }];
 }
 
 function knownTable(name: string): RecordTable {

@@ -1,17 +1,46 @@
+import {
+	AMENDED_FACTS,
+	AMENDED_KINDS,
+	AMENDMENT_ACTIONS,
+	BEFORE,
+	CLAIM_SOURCES,
+	DIRECTIONS,
+	DRYING_OUTCOMES,
+	EVENT_KINDS,
+	FAILURE_CAUSES,
+	INSTRUMENT_QUANTITIES,
+	LOAD_METHODS,
+	NOTE_TARGETS,
+	OBTAINED,
+	ORIENTATIONS,
+	PART_STATES,
+	PRINT_OUTCOMES,
+	QUOTE_KINDS,
+	READING_DIRECTIONS,
+	REEL_MATERIALS,
+	SETTINGS_POLICIES,
+	TRIAL_ROLES,
+	USE_PRESETS,
+	VERDICT_KINDS
+} from '$lib/core/closed-lists';
 import { eq, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
-import { FAILURE_CAUSES } from '$lib/core/evidence';
+import { PIECE_KINDS } from '$lib/core/pieces/library';
+import { MARK_IDS } from '$lib/core/pieces/types';
 import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { ODDITIES } from '$lib/core/intake/station';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
-import { settings, sha256 } from '$lib/schemas/attempt';
-import { benchCode, colourHex } from '$lib/schemas/common';
+import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
+import { benchCode, colourHex, requiredWords, words } from '$lib/schemas/common';
+import { knownCore } from '$lib/schemas/exchange';
 import { materialFigures } from '$lib/schemas/handbook';
-import { criterion } from '$lib/schemas/trial';
-import { PART_STATES } from '$lib/schemas/use-log';
+import { pieceMark } from '$lib/schemas/piece';
+import { criteriaItems, protocolRules } from '$lib/schemas/trial';
+import { CLAIM_QUANTITIES } from '../intake/claims';
+import { storedAxis } from '../diameter/samples';
 import * as db from '../db/schema';
 
 export type RecordTable = {
@@ -37,28 +66,46 @@ export type RecordTable = {
 	reveals?: true;
 };
 
+const name = requiredWords('the name');
+const finite = z.number({ error: 'must be a number' });
+/** Readings kept as a list beside the figures worked out of them. */
+const listedReading = { typed: requiredWords('what was typed', 40), value: finite };
 const word = (...allowed: readonly string[]) => z.enum(allowed as [string, ...string[]], { error: `must be one of ${allowed.join(', ')}` });
 const positive = z.number({ error: 'must be a number' }).positive({ error: 'must be above zero' });
 const share = z.number({ error: 'must be a number' }).min(0).max(100, { error: 'must be 0 to 100' });
 const whole = z.int({ error: 'must be a whole number' }).min(1, { error: 'must be at least 1' });
 const minor = z.int({ error: 'must be whole cents' }).min(0, { error: 'cannot be below 0' });
+const bore = z.number({ error: 'must be a number' }).min(1).max(6);
 const currency = word(...CURRENCIES);
-const direction = word('more', 'less', 'nearest');
+const direction = word(...DIRECTIONS);
 
 /** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
 export const RECORD_TABLES: readonly RecordTable[] = [
-	{ name: 'testers', table: db.tester, about: 'who measures', refs: {} },
-	{ name: 'places', table: db.place, about: 'where spools lie', refs: {} },
-	{ name: 'makers', table: db.maker, about: 'who makes filament', refs: {}, knownBy: 'name', reveals: true },
-	{ name: 'filaments', table: db.filament, about: 'products of a maker', refs: { makerId: 'makers' }, reveals: true },
+	{ name: 'testers', table: db.tester, about: 'who measures', refs: {}, rules: { name } },
+	{ name: 'places', table: db.place, about: 'where spools lie', refs: {}, rules: { name } },
+	{ name: 'makers', table: db.maker, about: 'who makes filament', refs: {}, rules: { name: words() }, knownBy: 'name', reveals: true },
+	{
+		name: 'filaments',
+		table: db.filament,
+		about: 'products of a maker',
+		refs: { makerId: 'makers' },
+		rules: { name: words(), material: requiredWords('material', 40) },
+		reveals: true
+	},
 	{
 		name: 'claims',
 		table: db.claim,
 		about: 'what maker or shop states about a filament',
 		refs: { filamentId: 'filaments' },
-		rules: { source: word('label', 'listing') }
+		rules: { source: word(...CLAIM_SOURCES), quantity: word(...CLAIM_QUANTITIES), value: positive }
 	},
-	{ name: 'lots', table: db.lot, about: 'lots of a filament', refs: { filamentId: 'filaments' } },
+	{
+		name: 'lots',
+		table: db.lot,
+		about: 'lots of a filament',
+		refs: { filamentId: 'filaments' },
+		rules: { code: requiredWords('the lot') }
+	},
 	{
 		name: 'spools',
 		table: db.spool,
@@ -67,8 +114,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: {
 			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: 'could be read as a material; take other letters' }),
 			colourHex,
-			obtained: word('bought', 'suppliedFree', 'gift'),
-			reelMaterial: word('plastic', 'card', 'wire')
+			obtained: word(...OBTAINED),
+			reelMaterial: word(...REEL_MATERIALS)
 		},
 		ofThisBench: ['benchCode']
 	},
@@ -83,7 +130,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.quote,
 		about: 'prices seen, for the whole order',
 		refs: { filamentId: 'filaments' },
-		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive, kind: word('list', 'sale', 'bundle') },
+		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive, kind: word(...QUOTE_KINDS) },
 		reveals: true
 	},
 	{
@@ -98,36 +145,83 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.instrument,
 		about: 'calipers and scales',
 		refs: {},
-		rules: { quantity: word('length', 'mass'), resolution: positive, errorLimit: positive }
+		rules: { name, quantity: word(...INSTRUMENT_QUANTITIES), resolution: positive, errorLimit: positive }
 	},
 	{
 		name: 'instrument-checks',
 		table: db.instrumentCheck,
 		about: 'checks of an instrument against a known size',
-		refs: { instrumentId: 'instruments' }
+		refs: { instrumentId: 'instruments' },
+		rules: {
+			reference: positive,
+			referenceLimit: z.number({ error: 'must be a number' }).min(0, { error: 'cannot be below 0' }),
+			readings: z.array(z.object(listedReading)).min(1).max(100),
+			repeatability: finite.min(0),
+			n: whole
+		}
 	},
 	{
 		name: 'gauge-studies',
 		table: db.gaugeStudy,
 		about: 'places read by several raters several times',
-		refs: { instrumentId: 'instruments' }
+		refs: { instrumentId: 'instruments' },
+		rules: {
+			raters: z.array(requiredWords('name of a rater', 60)).min(1).max(6),
+			readings: z
+				.array(z.object({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), ...listedReading }))
+				.min(4)
+				.max(600)
+		}
 	},
 	{
 		name: 'trainings',
 		table: db.trainingRun,
 		about: 'runs of the scorer’s trainer: known grade and answer of each drawing',
 		refs: {},
-		rules: { subject: word(...TRAINER_SUBJECTS), pairs: z.array(z.tuple([z.int().min(0).max(9), z.int().min(0).max(9)])).max(100) }
+		rules: {
+			scorer: requiredWords('who scores', 60),
+			subject: word(...TRAINER_SUBJECTS),
+			pairs: z.array(z.tuple([z.int().min(0).max(9), z.int().min(0).max(9)])).max(100)
+		}
 	},
-	{ name: 'printers', table: db.printer, about: 'printers with their nozzle', refs: {} },
-	{ name: 'dryers', table: db.dryer, about: 'dryers', refs: {} },
-	{ name: 'pieces', table: db.piece, about: 'test models, a version a row', refs: {} },
+	{
+		name: 'printers',
+		table: db.printer,
+		about: 'printers with their nozzle',
+		refs: {},
+		rules: { name, nozzle, hotEndMaxC: finite.min(20).max(1000), feedPathMm: bore, throatMm: bore }
+	},
+	{
+		name: 'dryers',
+		table: db.dryer,
+		about: 'dryers',
+		refs: {},
+		rules: { name, setPointLowC: finite.min(0).max(500), setPointHighC: finite.min(0).max(500) }
+	},
+	{
+		name: 'pieces',
+		table: db.piece,
+		about: 'test models, a version a row',
+		refs: {},
+		rules: {
+			name,
+			version: whole,
+			kind: word(...PIECE_KINDS.map((k) => k.id)),
+			params: z.record(z.string().max(40), finite),
+			marks: z.array(pieceMark).max(MARK_IDS.length),
+			overhangStepDeg: positive.max(90),
+			bridgeStepMm: positive.max(500),
+			gramsG: positive.max(10_000),
+			volumeMm3: positive,
+			fileHash: sha256
+		}
+	},
 	{
 		name: 'trials',
 		table: db.trial,
 		about: 'questions put to spools',
 		refs: {},
-		rules: { preset: word('fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'), currency },
+		rules: { name, question: words(2000), preset: word(...USE_PRESETS), currency },
 		ofThisBench: ['blind']
 	},
 	{
@@ -136,7 +230,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'which spools a trial is laid over',
 		key: ['trialId', 'spoolId'],
 		refs: { trialId: 'trials', spoolId: 'spools' },
-		rules: { role: word('candidate', 'house') },
+		rules: { role: word(...TRIAL_ROLES) },
 		ofThisBench: ['leftAt', 'position', 'role']
 	},
 	{
@@ -146,12 +240,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		unique: ['trialId', 'version'],
 		refs: { trialId: 'trials', mainPieceId: 'pieces', printerId: 'printers' },
 		rules: {
-			settingsPolicy: word('fixed', 'label', 'preset', 'calibrated'),
-			conditionPolicy: word('asReceived', 'driedFirst', 'both'),
-			valueRule: word('weighted', 'perMoney', 'cheapest'),
-			repeats: whole,
-			diameterPlaces: whole,
-			diameterDirections: whole.max(2)
+			...protocolRules.shape,
+			version: whole
 		}
 	},
 	{
@@ -160,9 +250,15 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'weights and gates of a trial, a version a row',
 		unique: ['trialId', 'version'],
 		refs: { trialId: 'trials' },
-		rules: { items: z.array(criterion).max(60) }
+		rules: { version: whole, items: criteriaItems }
 	},
-	{ name: 'own-measures', table: db.ownMeasure, about: 'measures a tester defined', refs: { trialId: 'trials' }, rules: { direction } },
+	{
+		name: 'own-measures',
+		table: db.ownMeasure,
+		about: 'measures a tester defined',
+		refs: { trialId: 'trials' },
+		rules: { name: requiredWords('the name', 60), unit: words(16), direction }
+	},
 	{
 		name: 'drying-runs',
 		table: db.dryingRun,
@@ -183,7 +279,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'how a load ended',
 		key: ['runId'],
 		refs: { runId: 'drying-runs' },
-		rules: { outcome: word('done', 'void') }
+		rules: { outcome: word(...DRYING_OUTCOMES) }
 	},
 	{
 		name: 'events',
@@ -191,7 +287,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'what happened to a spool',
 		refs: { spoolId: 'spools', placeId: 'places', dryerId: 'dryers' },
 		rules: {
-			kind: word('opened', 'exposed', 'dried', 'printed', 'respooled', 'cutOff'),
+			kind: word(...EVENT_KINDS),
 			detail: z.record(z.string(), z.unknown())
 		}
 	},
@@ -201,10 +297,15 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'prints that were tried',
 		refs: { spoolId: 'spools', pieceId: 'pieces', printerId: 'printers' },
 		rules: {
-			outcome: word('finished', 'failed'),
+			outcome: word(...PRINT_OUTCOMES),
 			percentReached: share,
 			cause: word(...FAILURE_CAUSES),
 			settings,
+			setUp,
+			settingsPolicy: word(...SETTINGS_POLICIES),
+			roomTemperatureC: finite.min(-10).max(60),
+			roomHumidityPct: share,
+			midPrint: words(300),
 			gramsG: positive,
 			minutes: positive,
 			fileHash: sha256
@@ -215,7 +316,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.specimen,
 		about: 'things loaded until they broke or held',
 		refs: { spoolId: 'spools', attemptId: 'attempts', pieceId: 'pieces' },
-		rules: { orientation: word('flat', 'edge', 'upright'), method: word('direct', 'steps', 'blows', 'byHand') }
+		rules: { shape: requiredWords('what is loaded', 60), orientation: word(...ORIENTATIONS), method: word(...LOAD_METHODS) }
 	},
 	{
 		name: 'readings',
@@ -232,8 +333,14 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		},
 		rules: {
 			quantity: word(...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES),
-			before: word('print', 'dried', 'air'),
-			direction: word('along', 'across'),
+			typedText: requiredWords('what was typed'),
+			placeIndex: z.int().min(0).max(9999),
+			positionM: finite.min(0).max(5000),
+			resolution: finite.min(0),
+			scorer: words(60),
+			roomTemperatureC: finite.min(-40).max(80),
+			before: word(...BEFORE),
+			direction: word(...READING_DIRECTIONS),
 			roomHumidityPct: share,
 			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: 'must be four corners' })
 		}
@@ -243,7 +350,14 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.series,
 		about: 'logs of a line gauge',
 		refs: { spoolId: 'spools', instrumentId: 'instruments' },
-		rules: { station: word('diameter'), committed: z.literal(true, { error: 'only logs that were taken in go out and come in' }) },
+		rules: {
+			station: word('diameter'),
+			quantity: word('diameter'),
+			unit: word('mm'),
+			axis: storedAxis,
+			samples: whole.max(10_000_000),
+			committed: z.literal(true, { error: 'only logs that were taken in go out and come in' })
+		},
 		only: eq(db.series.committed, true)
 	},
 	{
@@ -251,7 +365,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.seriesChunk,
 		about: 'samples of a log, base64 of little-endian doubles, channel by channel',
 		key: ['seriesId', 'position'],
-		refs: { seriesId: 'logs' }
+		refs: { seriesId: 'logs' },
+		rules: { position: z.int().min(0), samples: whole }
 	},
 	{
 		name: 'amendments',
@@ -259,8 +374,11 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
 		refs: {},
 		rules: {
-			targetKind: word('reading', 'attempt', 'event', 'specimen', 'log', 'photo', 'spool', 'trial', 'printer'),
-			action: word('correct', 'exclude', 'reinstate', 'confirm', 'undo'),
+			targetKind: word(...AMENDED_KINDS, ...AMENDED_FACTS),
+			action: word(...AMENDMENT_ACTIONS),
+			reason: words(500),
+			rangeFrom: z.int().min(0),
+			rangeTo: z.int().min(0),
 			replacement: z.record(z.string(), z.unknown())
 		}
 	},
@@ -269,16 +387,16 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.note,
 		about: 'free notes; for a trial its own id stands in spoolId',
 		refs: {},
-		rules: { targetKind: word('spool', 'attempt', 'reading', 'specimen', 'trial') },
+		rules: { targetKind: word(...NOTE_TARGETS), text: requiredWords('the note', 2000) },
 		reveals: true
 	},
-	{ name: 'parts', table: db.part, about: 'parts in service', refs: { spoolId: 'spools' } },
+	{ name: 'parts', table: db.part, about: 'parts in service', refs: { spoolId: 'spools' }, rules: { name, place: words() } },
 	{
 		name: 'part-states',
 		table: db.partState,
 		about: 'how a part in service was found',
 		refs: { partId: 'parts' },
-		rules: { state: word(...PART_STATES) }
+		rules: { state: word(...PART_STATES), note: words(2000) }
 	},
 	{
 		name: 'handbook',
@@ -292,7 +410,13 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.verdict,
 		about: 'decisions, frozen with what they rest on',
 		refs: { trialId: 'trials', spoolId: 'spools' },
-		rules: { kind: word('buy', 'leave', 'buyFor', 'dryFirst') },
+		rules: {
+			kind: word(...VERDICT_KINDS),
+			buyFor: words(),
+			note: words(2000),
+			coreVersion: knownCore,
+			snapshot: z.record(z.string(), z.unknown())
+		},
 		reveals: true
 	}
 ];

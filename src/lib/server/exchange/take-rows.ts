@@ -1,13 +1,16 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
-import { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import type { Transaction } from '../db/client';
 import { isFuture } from '../time';
-import { columnsOf, columnSchema, fromWire, toWire, type Column } from './column';
+import { columnsOf, fromWire, toWire, type Column } from './column';
+import { breath } from '../diameter/breath';
+import { canonical } from '../write/canonical';
 import { checkRow } from './check-row';
+import { checkTogether } from './check-together';
 import { completeRow } from './complete-row';
+import { rowSchema } from './row-schema';
 import type { FileRow } from './csv';
 import { recordTable, TARGET_TABLES, type RecordTable } from './tables';
 
@@ -17,30 +20,33 @@ export type Taken = { fresh: number; known: number; errors: FieldError[] };
 export type Aliases = Map<string, string>;
 
 const CHUNK = 400;
-
-/** The schema of a row: every column by its kind and the table's rules; nothing else. */
-function rowSchema(table: RecordTable, columns = columnsOf(table.table)) {
-	return z.strictObject(Object.fromEntries(columns.map((c) => [c.name, columnSchema(c, table.rules?.[c.name])])));
-}
+/** Rows that are checked before waiting requests are let through. */
+const SLICE = 200;
+/** A file that is wrong from end to end is told a hundred times, not twenty thousand. */
+export const MOST_ERRORS = 100;
 
 /**
  * Brings rows of one table in: completed, checked, their references known, duplicates told apart. What is here already with the same
  * content is left alone; the same id with other content is an error, since raw records are never overwritten.
- * Inserts nothing when a row is wrong; the caller rolls back what other tables brought.
+ * Inserts nothing when a row is wrong; the caller rolls back what other tables brought. With `lookOnly` nothing is inserted at all.
  */
 export async function takeRows(
 	tx: Transaction,
 	table: RecordTable,
 	rows: readonly FileRow[],
 	aliases: Aliases,
-	now: number
+	now: number,
+	{ lookOnly = false } = {}
 ): Promise<Taken> {
 	const columns = columnsOf(table.table);
 	const schema = rowSchema(table, columns);
 	const errors: FieldError[] = [];
 	const named = await namesOf(tx, table, rows);
 	const checked: { row: number; values: Record<string, unknown> }[] = [];
-	for (const { row, values } of rows) {
+	for (const [i, { row, values }] of rows.entries()) {
+		// A file that is wrong from end to end is told by its first faults.
+		if (errors.length >= MOST_ERRORS) return { fresh: 0, known: 0, errors: errors.slice(0, MOST_ERRORS) };
+		if (i % SLICE === SLICE - 1) await breath();
 		const path = `rows.${row}`;
 		const whole = completeRow(table, withAliases(named(values), aliases), now);
 		const parsed = read(schema, whole);
@@ -58,10 +64,11 @@ export async function takeRows(
 	errors.push(...(await unknownReferences(tx, table, checked)));
 	const { fresh, known, clashes } = await partByKnown(tx, table, columns, checked, aliases);
 	errors.push(...clashes);
-	if (errors.length > 0) return { fresh: fresh.length, known, errors: errors.sort((a, b) => rowOf(a) - rowOf(b)) };
+	if (errors.length > 0) return { fresh: fresh.length, known, errors: errors.sort((a, b) => rowOf(a) - rowOf(b)).slice(0, MOST_ERRORS) };
+	if (lookOnly) return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: false }) };
 	for (let i = 0; i < fresh.length; i += CHUNK)
 		await tx.insert(table.table).values(fresh.slice(i, i + CHUNK).map((r) => fromWire(columns, r.values)));
-	return { fresh: fresh.length, known, errors: [] };
+	return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: true }) };
 }
 
 const rowOf = (error: FieldError): number => Number(error.path.split('.')[1] ?? 0);
@@ -120,7 +127,7 @@ async function existing(tx: Transaction, target: string, ids: string[]): Promise
 	return known;
 }
 
-type Checked = { row: number; values: Record<string, unknown> };
+export type Checked = { row: number; values: Record<string, unknown> };
 
 async function unknownReferences(tx: Transaction, table: RecordTable, rows: readonly Checked[]): Promise<FieldError[]> {
 	const wanted = new Map<string, Set<string>>();
@@ -174,10 +181,18 @@ async function partByKnown(
 	const ignored = new Set(['createdAt', ...(table.ofThisBench ?? [])]);
 	const fresh: Checked[] = [];
 	const clashes: FieldError[] = [];
+	const inFile = new Map<string, number>();
 	let known = 0;
-	for (const one of rows) {
+	for (const [i, one] of rows.entries()) {
 		const { values, row } = one;
 		const path = `rows.${row}`;
+		if (i % SLICE === SLICE - 1) await breath();
+		const twice = inFile.get(keyOf(values));
+		inFile.set(keyOf(values), row);
+		if (twice !== undefined) {
+			clashes.push({ path: `${path}.${key[0]}`, code: 'duplicate', message: `stands in row ${twice} of this file already` });
+			continue;
+		}
 		const before = here.get(keyOf(values));
 		const sameName = table.knownBy ? others.get(String(values[table.knownBy])) : undefined;
 		if (before) {
@@ -222,13 +237,6 @@ async function uniques(tx: Transaction, table: RecordTable) {
 async function byName(tx: Transaction, table: RecordTable, name: string): Promise<Map<string, string>> {
 	const rows = await tx.select({ id: columnNamed(table, 'id'), name: columnNamed(table, name) }).from(table.table);
 	return new Map(rows.map((r) => [String(r.name), String(r.id)]));
-}
-
-/** JSON with sorted keys: the same content in another order is the same content. */
-function canonical(value: unknown): string {
-	return JSON.stringify(value ?? null, (_, v: unknown) =>
-		v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1))) : v
-	);
 }
 
 /** Whatever came in, every spool and trial is seen anew. */

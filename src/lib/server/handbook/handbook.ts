@@ -12,7 +12,11 @@ import { writeOnce } from '../write/write-once';
 export async function loadHandbook(db: Reader): Promise<MaterialFigures[]> {
 	const rows = await db.select().from(handbookEntry).orderBy(asc(handbookEntry.createdAt), asc(handbookEntry.id));
 	const own = new Map<string, MaterialFigures | null>();
-	for (const row of rows) own.set(row.material, row.figures === null ? null : { ...materialFigures.parse(row.figures), edited: true });
+	for (const row of rows) {
+		const figures = materialFigures.nullable().safeParse(row.figures);
+		// A copy that cannot be read is passed over: the one before it is in force.
+		if (figures.success) own.set(row.material, figures.data && { ...figures.data, edited: true });
+	}
 	const first = HANDBOOK.map((m) => own.get(m.material) ?? m);
 	const added = [...own.values()].filter((m): m is MaterialFigures => m !== null && !HANDBOOK.some((d) => d.material === m.material));
 	return [...first, ...added];

@@ -5,6 +5,7 @@ import type { Database } from '../db/client';
 import { isAway, isDuplicate, isFull, OutcomeUnknown } from '../db/errors';
 import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
+import { withClockAhead } from '../write/clock-ahead';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
 export const LIMITS = {
@@ -16,7 +17,10 @@ export const LIMITS = {
 } as const;
 
 function json(value: unknown, status = 200): Response {
-	return new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
+	return new Response(JSON.stringify(value), {
+		status,
+		headers: { 'content-type': 'application/json', 'cache-control': 'no-store', 'x-server-now': String(Date.now()) }
+	});
 }
 
 /**
@@ -32,7 +36,7 @@ export function keep<S extends z.ZodType, T>(
 		answering(async () => {
 			const parsed = read(schema, await readJson(event.request, limit));
 			if (!parsed.ok) throw refuse(parsed.errors);
-			const { answer, repeated } = await write(database(), parsed.value, Date.now());
+			const { answer, repeated } = await withClockAhead(event.request, () => write(database(), parsed.value, Date.now()));
 			return json(answer, repeated ? 200 : 201);
 		});
 }

@@ -5,6 +5,17 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { claim } from '../db/schema';
 import { refusedReading } from '../readings/words';
 
+/** What maker or shop can state, in canonical units. */
+export const CLAIM_QUANTITIES = [
+	'diameter',
+	'diameterTolerance',
+	'nozzleLowC',
+	'nozzleHighC',
+	'netMassG',
+	'hardnessA',
+	'hardnessD'
+] as const;
+
 export type ClaimRow = typeof claim.$inferInsert;
 export type ClaimTexts = {
 	labelNozzle?: string;

@@ -5,6 +5,7 @@ import { stlOf } from '$lib/core/pieces/stl';
 import { threeMfOf } from '$lib/core/pieces/three-mf';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
+import { isSound } from '../exchange/row-schema';
 import { notFound, Problem } from '../problem';
 import { geometryEngine } from './engine';
 
@@ -14,6 +15,7 @@ export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; nam
 export async function pieceFile(db: Reader, pieceId: string, given: { format: 'stl' | '3mf'; code: string }): Promise<PieceFile> {
 	const [row] = await db.select().from(piece).where(eq(piece.id, pieceId));
 	if (!row) throw notFound('piece');
+	if (!isSound('pieces', row)) throw new Problem(422, 'This record is damaged: its sizes cannot be read.');
 	const kind = row.kind === null ? null : pieceKind(row.kind);
 	if (!kind || !row.params) throw new Problem(404, 'This piece is a model of your own: its file is with you.');
 	const { mesh } = solidOf(await geometryEngine(), kind.shape(row.params, given.code));

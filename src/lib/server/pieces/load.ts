@@ -3,24 +3,35 @@ import type { Piece } from '$lib/core/evidence';
 import type { PieceMark } from '$lib/core/pieces/types';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
+import { isSound } from '../exchange/row-schema';
 
-export type KnownPiece = Piece & { kind: string | null; volumeMm3: number | null; gramsG: number | null; createdAt: number };
+export type KnownPiece = Piece & {
+	kind: string | null;
+	volumeMm3: number | null;
+	gramsG: number | null;
+	createdAt: number;
+	damaged: boolean;
+};
 
 /** Every piece in every version, oldest first. */
 export async function loadPieces(db: Reader): Promise<KnownPiece[]> {
 	const rows = await db.select().from(piece).orderBy(asc(piece.createdAt), asc(piece.version));
-	return rows.map((p) => ({
-		id: p.id,
-		familyId: p.familyId,
-		version: p.version,
-		name: p.name,
-		marks: p.marks ?? marksOfSteps(p),
-		params: p.params,
-		kind: p.kind,
-		volumeMm3: p.volumeMm3,
-		gramsG: p.gramsG,
-		createdAt: p.createdAt
-	}));
+	return rows
+		.map((p) => ({ ...p, damaged: !isSound('pieces', p) }))
+		.map((p) => ({
+			id: p.id,
+			familyId: p.familyId,
+			version: p.version,
+			name: p.name,
+			// One that cannot be read stays, so that prints of it keep their name, but nothing can be looked at on it.
+			marks: p.damaged ? [] : (p.marks ?? marksOfSteps(p)),
+			params: p.damaged ? null : p.params,
+			damaged: p.damaged,
+			kind: p.kind,
+			volumeMm3: p.volumeMm3,
+			gramsG: p.gramsG,
+			createdAt: p.createdAt
+		}));
 }
 
 /** A piece of earlier versions told only its steps; it carried overhangs, bridges and a pair of spikes. */

@@ -1,14 +1,14 @@
 import { eq, max, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import { paramFaults, pieceKind, type ParamFault } from '$lib/core/pieces/library';
+import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { solidOf } from '$lib/core/pieces/solid';
 import type { pieceBody } from '$lib/schemas/piece';
-import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { piece, spool } from '../db/schema';
 import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { geometryEngine } from './engine';
+import { paramError } from './param-error';
 
 /** Registers a piece. It never changes afterwards: a better one is a new version of it. */
 export async function postPiece(
@@ -38,7 +38,7 @@ async function makeOf(body: z.output<typeof pieceBody>): Promise<Pick<typeof pie
 		kind.params.flatMap(({ id, optional }) => (optional && given[id] === undefined ? [] : [[id, given[id] ?? NaN]]))
 	);
 	const faults = paramFaults(kind, params);
-	if (faults.length > 0) throw refuse(faults.map(errorOf));
+	if (faults.length > 0) throw refuse(faults.map(paramError));
 	const { volumeMm3 } = solidOf(await geometryEngine(), kind.shape(params, ''));
 	return { marks: kind.marks(params), volumeMm3 };
 }
@@ -53,16 +53,4 @@ async function familyOf(tx: Reader, body: z.output<typeof pieceBody>): Promise<{
 		.from(piece)
 		.where(eq(piece.familyId, before.familyId));
 	return { familyId: before.familyId, version: (newest?.version ?? before.version) + 1 };
-}
-
-/** A fault of sizes as an error at its field. */
-function errorOf({ param, reason, low, high }: ParamFault): FieldError {
-	const words = {
-		missing: 'is missing',
-		outOfRange: `must be ${low} to ${high}`,
-		notBelow: 'lies on the wrong side of the first step',
-		tooFew: 'leaves fewer than two steps',
-		tooMany: 'does not fit with the other sizes'
-	};
-	return { path: `params.${param}`, code: reason, message: words[reason] };
 }

@@ -2,6 +2,7 @@ import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
 import { MARKS } from '$lib/core/prints/marks';
+import { orderFaults } from '$lib/core/prints/order';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AttemptBody, Marks } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -13,6 +14,7 @@ import { loadEvents } from '../evidence/load-events';
 import { refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { refusedReading } from '../readings/words';
+import { orderError } from './check-order';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -147,21 +149,12 @@ function readMarks(marks: Marks) {
 		}
 		return [{ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution }];
 	});
-	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
-	for (const [clean, faulty] of LADDERS) {
-		const c = of(clean);
-		const f = of(faulty);
-		if (c === undefined && f !== undefined)
-			errors.push({ path: `marks.${clean}`, code: 'missing', message: 'is missing: a faulty step alone does not say what came out clean' });
-		if (c !== undefined && f !== undefined && f <= c)
-			errors.push({ path: `marks.${faulty}`, code: 'order', message: `must lie beyond the last clean one (${c})` });
-	}
-	const [from, to] = [of('cleanFrom'), of('cleanTo')];
-	if (from !== undefined && to !== undefined && to < from)
-		errors.push({ path: 'marks.cleanTo', code: 'order', message: `must not lie below the coolest clean floor (${from})` });
+	const marksTaken = rows.map((r) => ({ ...r, id: r.quantity, takenAt: 0 }));
+	for (const fault of orderFaults(marksTaken))
+		errors.push(orderError(`marks.${fault.code === 'alone' ? PARTNER.get(fault.quantity) : fault.quantity}`, fault));
 	if (errors.length > 0) throw refuse(errors);
 	return rows;
 }
 
-/** Last clean and first faulty step of every ladder. */
-const LADDERS = MARKS.flatMap((m) => (m.kind === 'ladder' ? [[m.lastClean, m.firstFaulty] as const] : []));
+/** The clean step that a faulty step needs. */
+const PARTNER = new Map(MARKS.flatMap((m) => (m.kind === 'ladder' ? [[m.firstFaulty, m.lastClean] as const] : [])));

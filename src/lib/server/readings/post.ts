@@ -8,6 +8,7 @@ import { Problem, refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { checkMasses } from '../intake/masses';
+import { requireOrder } from '../prints/check-order';
 import { refusedReading } from './words';
 
 export type KeptReading = { id: string; value: number | null; typedText: string; typedUnit: string };
@@ -54,6 +55,7 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		createdAt: now
 	};
 	await tx.insert(reading).values(row);
+	if (body.attemptId) await requireOrder(tx, body.attemptId, body.id, 'typed');
 	return { id: row.id, value: row.value, typedText: row.typedText, typedUnit: row.typedUnit };
 }
 

@@ -6,7 +6,8 @@ import type { Reader } from '../db/client';
 import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
-import { notFound } from '../problem';
+import { isSound } from '../exchange/row-schema';
+import { notFound, Problem } from '../problem';
 import { abilitiesOf, completeProtocol } from './complete-protocol';
 
 type TrialHead = {
@@ -23,6 +24,8 @@ type TrialHead = {
 	protocolVersion: number;
 	takeOutPrinter: boolean;
 	takeOutLeniency: boolean;
+	/** What of the newest version cannot be read; then the newest that can is in force. */
+	damaged: ('rules' | 'weights')[];
 };
 
 export type TrialWhole = {
@@ -48,15 +51,14 @@ type TrialVerdict = {
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
 	const [head] = await withFacts(db, 'trial', await db.select().from(trial).where(eq(trial.id, trialId)));
 	if (!head) throw notFound('trial');
-	const [[rules], [weights], measures, members, verdicts] = await Promise.all([
+	const [allRules, allWeights, measures, members, verdicts] = await Promise.all([
 		db
 			.select({ protocol, printer })
 			.from(protocol)
 			.leftJoin(printer, eq(printer.id, protocol.printerId))
 			.where(eq(protocol.trialId, trialId))
-			.orderBy(desc(protocol.version))
-			.limit(1),
-		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)).limit(1),
+			.orderBy(desc(protocol.version)),
+		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)),
 		db.select().from(ownMeasure).where(eq(ownMeasure.trialId, trialId)).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
 		db
 			.select()
@@ -65,7 +67,10 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.orderBy(asc(trialSpool.position)),
 		loadVerdicts(db, trialId)
 	]);
-	if (!rules || !weights) throw new Error(`trial ${trialId} has no protocol or criteria`);
+	const rules = allRules.find((r) => isSound('protocols', r.protocol));
+	const weights = allWeights.find((w) => isSound('criteria', w));
+	if (!rules || !weights)
+		throw new Problem(422, 'The rules or weights of this trial cannot be read. Restore a backup, or bring the trial in again.');
 	const houses = members.filter((m) => m.role === 'house');
 	const ordered = [...houses, ...members.filter((m) => m.role !== 'house')];
 	const spools = await loadEvidence(
@@ -88,7 +93,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			printerId: rules.protocol.printerId,
 			protocolVersion: rules.protocol.version,
 			takeOutPrinter: rules.protocol.takeOutPrinter,
-			takeOutLeniency: rules.protocol.takeOutLeniency
+			takeOutLeniency: rules.protocol.takeOutLeniency,
+			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
 		},
 		protocol: await completeProtocol(
 			db,

@@ -121,20 +121,26 @@ export async function postTrialSpool(db: Database, body: z.output<typeof trialSp
 	});
 }
 
-/** A new version of what the trial holds equal; the old one stays. */
+/** A new version of what the trial holds equal: the newest with the given changes. The old one stays. */
 export async function postProtocol(db: Database, body: z.output<typeof protocolBody>, now: number): Answer<{ version: number }> {
 	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		const [before] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
-		const { id, trialId, pieceIds, ...fields } = body;
-		const pieces = pieceIds ?? before?.pieceIds ?? [before?.mainPieceId ?? STEP_PIECE.id];
-		await checkPieces(tx, pieces);
-		const version = (before?.version ?? 0) + 1;
+		const [newest] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
+		if (!newest) throw refuseField('trialId', 'unknownId', 'this trial has no rules to change');
+		const pieceIds = body.pieceIds ?? newest.pieceIds ?? [newest.mainPieceId];
+		await checkPieces(tx, pieceIds);
+		if (body.printerId) await checkPrinter(tx, body.printerId);
+		const version = newest.version + 1;
 		await tx
 			.insert(protocol)
-			.values({ id, trialId, ...fields, version, mainPieceId: pieces[0] ?? STEP_PIECE.id, pieceIds: pieces, createdAt: now });
+			.values({ ...newest, ...body, version, pieceIds, mainPieceId: pieceIds[0] ?? newest.mainPieceId, createdAt: now });
 		return { version };
 	});
+}
+
+async function checkPrinter(tx: Reader, printerId: string): Promise<void> {
+	const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
+	if (!known) throw refuseField('printerId', 'unknownId', 'there is no such printer');
 }
 
 async function checkPieces(tx: Reader, pieceIds: readonly string[]): Promise<void> {

@@ -8,6 +8,7 @@ import type { gaugeStudyBody } from '$lib/schemas/amendment';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { gaugeStudy, instrument } from '../db/schema';
+import { isSound } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { refusedReading } from '../readings/words';
 import { writeOnce } from '../write/write-once';
@@ -17,7 +18,9 @@ import { raiseSpoolsOf } from './checks';
 export async function loadStudies(db: Reader): Promise<Map<string, InstrumentStudy[]>> {
 	const rows = await db.select().from(gaugeStudy).orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id));
 	const byInstrument = new Map<string, InstrumentStudy[]>();
-	for (const { id, at, instrumentId, readings } of rows) {
+	for (const row of rows) {
+		if (!isSound('gauge-studies', row)) continue;
+		const { id, at, instrumentId, readings } = row;
 		const cells = cellsOf(readings);
 		if (!cells) continue;
 		const found = analyse(cells);
@@ -40,7 +43,10 @@ export async function studiesOf(db: Reader, instrumentId: string) {
 		.from(gaugeStudy)
 		.where(eq(gaugeStudy.instrumentId, instrumentId))
 		.orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id));
-	return rows.reverse().map(({ id, at, raters, readings }) => ({ id, at, raters, readings }));
+	return rows
+		.filter((row) => isSound('gauge-studies', row))
+		.reverse()
+		.map(({ id, at, raters, readings }) => ({ id, at, raters, readings }));
 }
 
 /** Keeps a gauge study with its raw readings; what was measured with the instrument is judged anew. */

@@ -6,6 +6,7 @@ import type { trainingBody } from '$lib/schemas/training';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { trainingRun } from '../db/schema';
+import { isSound } from '../exchange/row-schema';
 import { refuse } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -34,8 +35,10 @@ export async function postTraining(
 /** Runs of the trainer, newest first, each judged from its raw answers. */
 export async function listTrainings(db: Reader): Promise<TrainingListed[]> {
 	const rows = await db.select().from(trainingRun).orderBy(desc(trainingRun.at), desc(trainingRun.id)).limit(200);
-	return rows.map(({ id, scorer, subject, at, pairs }) => {
-		const of = subject as TrainerSubject;
-		return { id, scorer, subject: of, at, result: trainingResult(pairs, TRAINER_ANSWERS[of].length) };
-	});
+	return rows
+		.filter((row) => isSound('trainings', row))
+		.map(({ id, scorer, subject, at, pairs }) => {
+			const of = subject as TrainerSubject;
+			return { id, scorer, subject: of, at, result: trainingResult(pairs, TRAINER_ANSWERS[of].length) };
+		});
 }

@@ -1,0 +1,48 @@
+/**
+ * Every closed list of the record, said once: forms, files, the API, the database's columns and the interface take it from here.
+ * A word that is added here is asked for by the compiler wherever words are told.
+ */
+
+/** Where a maker's figure stands. */
+export const CLAIM_SOURCES = ['label', 'listing'] as const;
+export const QUOTE_KINDS = ['list', 'sale', 'bundle'] as const;
+export const OBTAINED = ['bought', 'suppliedFree', 'gift'] as const;
+export const REEL_MATERIALS = ['plastic', 'card', 'wire'] as const;
+
+/** What an instrument measures. */
+export const INSTRUMENT_QUANTITIES = ['length', 'mass'] as const;
+/** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */
+export const BEFORE = ['print', 'dried', 'air'] as const;
+/** How a diameter is read: along the plane of the first reading, or across it. */
+export const READING_DIRECTIONS = ['along', 'across'] as const;
+
+export const EVENT_KINDS = ['opened', 'exposed', 'dried', 'printed', 'respooled', 'cutOff'] as const;
+export const DRYING_OUTCOMES = ['done', 'void'] as const;
+
+export const PRINT_OUTCOMES = ['finished', 'failed'] as const;
+export const FAILURE_CAUSES = ['filament', 'printer', 'setUp', 'handling', 'unknown'] as const;
+export const CONDITIONS = ['asReceived', 'dried', 'exposed'] as const;
+
+/** How the layers lay: flat and on edge are pulled along them, upright across. */
+export const ORIENTATIONS = ['flat', 'edge', 'upright'] as const;
+export const LOAD_METHODS = ['direct', 'steps', 'blows', 'byHand'] as const;
+export const PART_STATES = ['holds', 'worn', 'crept', 'cracked', 'broke', 'takenOut'] as const;
+
+export const USE_PRESETS = ['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'] as const;
+export const TRIAL_ROLES = ['candidate', 'house'] as const;
+export const SETTINGS_POLICIES = ['fixed', 'label', 'preset', 'calibrated'] as const;
+export const CONDITION_POLICIES = ['asReceived', 'driedFirst', 'both'] as const;
+export const VALUE_RULES = ['weighted', 'perMoney', 'cheapest'] as const;
+/** `share`: 95 % of the length inside; `anyReading`: the stricter school, one reading surely outside breaks it. */
+export const CLAIM_RULES = ['share', 'anyReading'] as const;
+/** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */
+export const FAILURE_RULES = ['filament', 'unknown'] as const;
+export const DIRECTIONS = ['more', 'less', 'nearest'] as const;
+export const GATE_OPERATORS = ['atLeast', 'atMost'] as const;
+export const VERDICT_KINDS = ['buy', 'leave', 'buyFor', 'dryFirst'] as const;
+
+/** What a tester amends; the record's own facts (a spool's colour, a trial's name) are amended by their forms. */
+export const AMENDED_KINDS = ['reading', 'attempt', 'event', 'specimen', 'log', 'photo'] as const;
+export const AMENDED_FACTS = ['spool', 'trial', 'printer'] as const;
+export const AMENDMENT_ACTIONS = ['correct', 'exclude', 'reinstate', 'confirm', 'undo'] as const;
+export const NOTE_TARGETS = ['spool', 'attempt', 'reading', 'specimen', 'trial'] as const;

@@ -1,0 +1,119 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { orderFaults, hasOrder } from '$lib/core/prints/order';
+import type { FieldError } from '$lib/schemas/field-error';
+import { chunksFault, type StoredAxis } from '../diameter/samples';
+import type { Transaction } from '../db/client';
+import { reading, series, seriesChunk } from '../db/schema';
+import { orderError, orderFaultsOf } from '../prints/check-order';
+import type { Checked } from './take-rows';
+import type { RecordTable } from './tables';
+
+/**
+ * What rows of a file must say together with one another and with what is here: the rules of order that the forms have. Looked at before
+ * anything is stored, the rows stand for themselves; once they are stored (the caller can still roll back) together with what was here.
+ */
+export async function checkTogether(
+	tx: Transaction,
+	table: RecordTable,
+	rows: readonly Checked[],
+	{ stored }: { stored: boolean }
+): Promise<FieldError[]> {
+	if (table.name === 'readings') return [...(await marksInOrder(tx, rows, stored)), ...(await grossAboveTare(tx, rows))];
+	if (table.name === 'log-chunks' && stored) return await wholeLogs(tx, rows);
+	return [];
+}
+
+const text = (value: unknown): string => (typeof value === 'string' ? value : '');
+
+async function marksInOrder(tx: Transaction, rows: readonly Checked[], stored: boolean): Promise<FieldError[]> {
+	const marks = rows.filter(({ values }) => hasOrder(text(values.quantity)));
+	if (marks.length === 0) return [];
+	const rowOf = new Map(marks.map(({ row, values }) => [text(values.id), row]));
+	const faults = stored
+		? await orderFaultsOf(tx, [...new Set(marks.map(({ values }) => text(values.attemptId)))])
+		: [...groups(marks).values()].flatMap((group) => orderFaults(group)).filter((f) => f.code !== 'alone');
+	return faults.flatMap((fault) => {
+		const row = rowOf.get(fault.id);
+		// A fault that stood here before is not this file's; one that this file's clean step brings stands at any of its rows.
+		return row === undefined ? [] : [orderError(`rows.${row}.typedText`, fault)];
+	});
+}
+
+function groups(rows: readonly Checked[]) {
+	const found = new Map<string, { id: string; quantity: string; value: number | null; takenAt: number }[]>();
+	for (const { values } of rows) {
+		const key = `${text(values.attemptId)} ${text(values.scorer)}`;
+		const mark = {
+			id: text(values.id),
+			quantity: text(values.quantity),
+			value: values.value as number | null,
+			takenAt: Date.parse(text(values.takenAt))
+		};
+		found.set(key, [...(found.get(key) ?? []), mark]);
+	}
+	return found;
+}
+
+/** Every gross mass holds the tare as it was last weighed before, and the other way round, as at the bench. */
+async function grossAboveTare(tx: Transaction, rows: readonly Checked[]): Promise<FieldError[]> {
+	const masses = ['grossMass', 'tareMass'];
+	const weighed = rows.filter(({ values }) => masses.includes(text(values.quantity)));
+	if (weighed.length === 0) return [];
+	const spoolIds = [...new Set(weighed.map(({ values }) => text(values.spoolId)))];
+	const here = await tx
+		.select({ id: reading.id, spoolId: reading.spoolId, quantity: reading.quantity, value: reading.value, at: reading.takenAt })
+		.from(reading)
+		.where(and(inArray(reading.spoolId, spoolIds), inArray(reading.quantity, masses)));
+	const mine = new Map(weighed.map(({ row, values }) => [text(values.id), row]));
+	const all = [
+		...here.filter((r) => !mine.has(r.id)),
+		...weighed.map(({ values }) => ({
+			id: text(values.id),
+			spoolId: text(values.spoolId),
+			quantity: text(values.quantity),
+			value: values.value as number | null,
+			at: Date.parse(text(values.takenAt))
+		}))
+	].sort((a, b) => a.at - b.at);
+	const last = new Map<string, { grossMass?: number; tareMass?: number }>();
+	return all.flatMap((r) => {
+		if (r.value === null) return [];
+		const before = last.get(r.spoolId) ?? {};
+		last.set(r.spoolId, { ...before, [r.quantity]: r.value });
+		const gross = r.quantity === 'grossMass' ? r.value : before.grossMass;
+		const tare = r.quantity === 'tareMass' ? r.value : before.tareMass;
+		const row = mine.get(r.id);
+		if (row === undefined || gross === undefined || tare === undefined || gross > tare) return [];
+		return [
+			{ path: `rows.${row}.typedText`, code: 'grossBelowTare', message: `the gross mass (${gross} g) is not above the tare (${tare} g)` }
+		];
+	});
+}
+
+const CHUNK_WORDS = {
+	missing: 'is not followed by all samples of its log',
+	length: 'does not hold as many samples as it says',
+	values: 'holds what is no diameter'
+};
+
+async function wholeLogs(tx: Transaction, rows: readonly Checked[]): Promise<FieldError[]> {
+	const ids = [...new Set(rows.map(({ values }) => text(values.seriesId)))];
+	return (await brokenLogs(tx, ids)).map(({ id, position, message }) => {
+		const of = rows.filter(({ values }) => values.seriesId === id);
+		const at = of.find(({ values }) => values.position === position) ?? of[0];
+		return { path: `rows.${at?.row}.bytes`, code: 'broken', message };
+	});
+}
+
+/** Logs whose samples are not all there, or not readable. */
+export async function brokenLogs(tx: Transaction, ids: readonly string[]): Promise<{ id: string; position: number; message: string }[]> {
+	const broken: { id: string; position: number; message: string }[] = [];
+	for (const id of ids) {
+		const [log] = await tx.select().from(series).where(eq(series.id, id));
+		if (!log) continue;
+		const chunks = await tx.select().from(seriesChunk).where(eq(seriesChunk.seriesId, id)).orderBy(asc(seriesChunk.position));
+		const wrong = chunksFault(log.axis as StoredAxis, log.samples, chunks);
+		if (wrong) broken.push({ id, position: wrong.position, message: CHUNK_WORDS[wrong.fault] });
+	}
+	return broken;
+}

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { read } from '$lib/schemas/read';
+import { checkRow } from './check-row';
+import { columnsOf, columnSchema, toWire } from './column';
+import type { RecordTable } from './tables';
+import { recordTable } from './tables';
+
+/** The schema of a row: every column by its kind and the table's rules; nothing else. */
+export function rowSchema(table: RecordTable, columns = columnsOf(table.table)) {
+	return z.strictObject(Object.fromEntries(columns.map((c) => [c.name, columnSchema(c, table.rules?.[c.name])])));
+}
+
+const schemas = new Map<string, z.ZodType>();
+
+/** Whether a row of the database is one that a form or a file would have brought: the same schema, asked on the way out. */
+export function isSound(name: string, row: Record<string, unknown>): boolean {
+	const table = recordTable(name) as RecordTable;
+	const columns = columnsOf(table.table);
+	const schema = schemas.get(name) ?? rowSchema(table, columns);
+	schemas.set(name, schema);
+	const wire = toWire(columns, row);
+	return read(schema, wire).ok && checkRow(table, wire, '').length === 0;
+}
