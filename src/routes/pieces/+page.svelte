@@ -11,7 +11,7 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const form = new Form();
+	const form = new Form({ fields: ['name', 'params', 'marks', 'gramsG'] });
 	const newestFirst = $derived([...data.pieces].reverse());
 	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
 

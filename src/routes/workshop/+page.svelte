@@ -23,7 +23,22 @@
 	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
-	const form = new Form();
+	const form = new Form({
+		fields: [
+			'name',
+			'nozzle',
+			'hotEndMax',
+			'feedPath',
+			'throat',
+			'setPointLow',
+			'setPointHigh',
+			'errorLimit',
+			'resolution',
+			'reference',
+			'referenceLimit',
+			'readings'
+		]
+	});
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
 	const ABLE = { both: 'either way', evenStrands: 'kept only by even strands', onlyBroken: 'broken only' };

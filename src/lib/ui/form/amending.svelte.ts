@@ -7,12 +7,13 @@ export class Amending<T extends { id: string }> {
 	chosen = $state.raw<T | null>(null);
 	open = $state(false);
 	reason = $state('');
-	#form = new Form();
+	#form: Form;
 	#targetKind: 'reading' | 'attempt' | 'specimen';
 	#ondone: () => void;
 
 	constructor(targetKind: 'reading' | 'attempt' | 'specimen', ondone: () => void) {
 		this.#targetKind = targetKind;
+		this.#form = new Form({ fields: targetKind === 'reading' ? ['reason', 'typed'] : ['reason'] });
 		this.#ondone = ondone;
 	}
 

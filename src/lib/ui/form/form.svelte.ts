@@ -9,7 +9,7 @@ type Made = { id: string; at: string; zone: string; inner: string[] };
 type Body = Record<string, unknown>;
 
 type Options = {
-	/** Paths of the errors that stand at a field of this form; all others are told in `problem`. Every path if not given. */
+	/** Paths of the errors that stand at a field of this form, with all below them; others are told in `problem`. Every path if not given. */
 	fields?: readonly string[];
 	/** A newer body simply follows an older one (versions, weights); by default an entry that was changed after a lost answer is held back. */
 	supersedes?: boolean;
@@ -63,6 +63,15 @@ export class Form {
 		return await sending;
 	}
 
+	/** Sends the last entry again, where there is no button to press twice: a list or a slider is where it was put already. */
+	async again(): Promise<boolean> {
+		const last = [...this.#unanswered.values()].at(-1);
+		if (!last) return false;
+		const { path, body, made } = last;
+		const { id: _, at: __, zone: ___, ...bare } = body;
+		return (await this.send(path, bare, made.inner.length)).ok;
+	}
+
 	/** Takes back what was told of the last try. */
 	clear(): void {
 		this.errors = [];
@@ -100,7 +109,7 @@ export class Form {
 	#tell(sent: Sent<unknown>): void {
 		if (sent.ok) return this.clear();
 		const { fields } = this.#options;
-		const elsewhere = fields ? sent.errors.filter((e) => !fields.includes(e.path)) : [];
+		const elsewhere = fields ? sent.errors.filter((e) => !fields.some((f) => e.path === f || e.path.startsWith(`${f}.`))) : [];
 		this.unknown = isUnanswered(sent);
 		this.errors = sent.errors;
 		this.problem = sent.errors.length === 0 ? sent.title : elsewhere.map((e) => `${e.path}: ${e.message}`).join('; ');

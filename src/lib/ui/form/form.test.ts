@@ -108,4 +108,16 @@ describe('a form', () => {
 		await form.send('printers', { name: '' });
 		expect(form.problem).toBe('name: is missing');
 	});
+
+	it('sends the last entry again where there is nothing to press twice', async () => {
+		const form = new Form({ supersedes: true });
+		answers = [lost];
+		await form.send('criteria', { items: [1] });
+		expect(form.unknown).toBe(true);
+		expect(await form.again()).toBe(true);
+		expect(form.unknown).toBe(false);
+		expect(calls[1]).toEqual(calls[0]);
+		expect(await form.again()).toBe(false);
+		expect(calls).toHaveLength(2);
+	});
 });

@@ -20,7 +20,7 @@
 	let enclosure = $state(three(start?.enclosure));
 	let fumes = $state(start?.fumes ?? '');
 	let feeder = $state(start?.feeder ?? '');
-	const form = new Form({ supersedes: true });
+	const form = new Form({ supersedes: true, fields: ['material', 'figures'] });
 	const said = (value: string) => (value === '' ? null : value === 'yes');
 
 	async function keep(figures: object | null): Promise<void> {

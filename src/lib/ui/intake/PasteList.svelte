@@ -9,7 +9,7 @@
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
 	let text = $state('');
-	const form = new Form();
+	const form = new Form({ fields: ['rows'] });
 	const paste = $derived(readPaste(text));
 	const EXAMPLE = 'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct';
 	const REASONS = {

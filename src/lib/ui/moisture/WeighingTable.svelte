@@ -103,4 +103,9 @@
 		Struck out: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
 	</p>
 {/if}
-{#if form.problem}<p role="alert" class="text-harm">▲ {form.problem}</p>{/if}
+{#if form.problem}<p role="alert" class="text-harm">
+		▲ {form.problem}
+		{#if form.unknown}<button type="button" class="link" onclick={() => void form.again().then((ok) => ok && onchange())}
+				>Press again</button
+			>{/if}
+	</p>{/if}

@@ -9,10 +9,13 @@
 	const striking = new Form({ fields: [] });
 	const photoSender = new PhotoSender();
 
-	async function take(files: FileList | null): Promise<void> {
+	async function take(input: HTMLInputElement): Promise<void> {
+		const files = [...(input.files ?? [])];
+		// The same picture can be chosen again, which a browser takes for no change.
+		input.value = '';
 		sending = true;
 		problem = '';
-		for (const file of files ?? []) {
+		for (const file of files) {
 			const why = await photoSender.send(attemptId, file);
 			if (why) problem = `${file.name}: ${why}`;
 		}
@@ -52,7 +55,7 @@
 			multiple
 			class="sr-only"
 			aria-label="Photograph of {label}"
-			onchange={(e) => void take(e.currentTarget.files)}
+			onchange={(e) => void take(e.currentTarget)}
 		/>
 	</label>
 </div>

@@ -51,6 +51,7 @@
 	}
 </script>
 
+{#if amending.problem && !amending.open}<p role="alert" class="text-harm">▲ {amending.problem}</p>{/if}
 <ol class="space-y-2">
 	{#each newestFirst as attempt (attempt.id)}
 		{@const last = lastOf(attempt)}

@@ -13,6 +13,7 @@
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -44,7 +45,7 @@
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let said = $state('');
 	let pasting = $state(false);
-	const form = new Form();
+	const form = new Form({ fields: [...Object.keys(untrack(empty)), 'colourHex'] });
 	const looking = new Form({ fields: [] });
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
@@ -119,7 +120,7 @@
 			/>
 		{:else}
 			<form class="space-y-4" onsubmit={submit} novalidate>
-				<FormProblem title={form.problem || looking.problem} />
+				<FormProblem title={form.problem} />
 				<div class="grid gap-3 sm:grid-cols-4">
 					<Field
 						id="material"
@@ -265,6 +266,7 @@
 							void keepLook(spool.id);
 						}}
 					>
+						<FormProblem title={looking.problem} />
 						<Unboxing bind:odd={later} idPrefix="later" />
 						<Button type="submit" size="xs" class="bg-act! text-on-act!" disabled={later === null}>Keep the look</Button>
 					</form>

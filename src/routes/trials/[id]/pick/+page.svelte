@@ -105,7 +105,16 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="sr-only">Pick</h1>
 	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">{pickSentence(rows, chances)}</p>
-	{#if problem}<p role="alert" class="mt-1 text-harm">{problem}</p>{/if}
+	{#if problem}
+		<p role="alert" class="mt-1 text-harm">
+			▲ {problem}
+			{#if weighing.unknown || ruling.unknown}<button
+					type="button"
+					class="link"
+					onclick={() => void (weighing.unknown ? weighing : ruling).again()}>Press again</button
+				>{/if}
+		</p>
+	{/if}
 	<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[235px_minmax(0,1fr)_310px]">
 		<section aria-label="Weights and gates" class="panel order-2 px-3 py-2 lg:order-1">
 			<h2 class="flex items-baseline justify-between font-semibold">

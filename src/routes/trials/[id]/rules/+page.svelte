@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -23,18 +22,17 @@
 		takeOutLeniency: data.head.takeOutLeniency
 	});
 	let rules = $state(start());
-	let errors = $state.raw<FieldError[]>([]);
-	const form = new Form();
-	const versions = new Form({ supersedes: true });
-	const problem = $derived(form.problem || versions.problem);
+	const versions = new Form({ supersedes: true, fields: ['pieceIds', 'repeats', 'diameterPlaces', 'strengthHighN'] });
+	const naming = new Form({ supersedes: true, fields: ['name', 'question'] });
+	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high'] });
+	const form = new Form({ fields: [] });
+	const problem = $derived(versions.problem || naming.problem || measuring.problem || form.problem);
 	let said = $state('');
 	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '' });
 	let measure = $state(freshMeasure());
 	let direction = $state<'more' | 'less' | 'nearest'>('more');
-	let measureErrors = $state.raw<FieldError[]>([]);
 	let add = $state('');
 	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '' })));
-	let factErrors = $state.raw<FieldError[]>([]);
 	/** Leaving asks twice: the second click takes the spool out. */
 	let leaving = $state<string | null>(null);
 
@@ -42,20 +40,18 @@
 	const numeric = (text: string): number | string | undefined =>
 		text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text;
 
-	async function post(path: string, body: object, words: string): Promise<FieldError[]> {
-		const via = path === 'protocols' || path === 'trial-facts' ? versions : form;
-		const sent = await via.send(path, { trialId: data.head.id, ...body });
-		if (sent.ok) {
-			said = words;
-			await invalidateAll();
-			return [];
-		}
+	async function post(via: Form, path: string, body: object, words: string): Promise<boolean> {
 		said = '';
-		return sent.errors;
+		const sent = await via.send(path, { trialId: data.head.id, ...body });
+		if (!sent.ok) return false;
+		said = words;
+		await invalidateAll();
+		return true;
 	}
 	async function keepRules(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		errors = await post(
+		await post(
+			versions,
 			'protocols',
 			{
 				settingsPolicy: rules.settingsPolicy,
@@ -77,12 +73,13 @@
 	}
 	async function keepMeasure(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		measureErrors = await post(
+		const kept = await post(
+			measuring,
 			'own-measures',
 			{ name: measure.name, unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) },
 			`${measure.name} is a column of the sheet now.`
 		);
-		if (measureErrors.length === 0 && !problem) measure = freshMeasure();
+		if (kept) measure = freshMeasure();
 	}
 </script>
 
@@ -143,8 +140,8 @@
 					>
 				{/each}
 			</div>
-			{#if errors.some((e) => e.path === 'pieceIds')}
-				<p class="mt-0.5 text-[0.85rem] text-harm">▲ {errors.find((e) => e.path === 'pieceIds')?.message}</p>
+			{#if versions.errors.some((e) => e.path === 'pieceIds')}
+				<p class="mt-0.5 text-[0.85rem] text-harm">▲ {versions.errors.find((e) => e.path === 'pieceIds')?.message}</p>
 			{/if}
 			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More pieces</a></p>
 		</fieldset>
@@ -156,12 +153,12 @@
 					{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
 				</select>
 			</div>
-			<Field id="repeats" label="Prints a piece" bind:value={rules.repeats} {errors} inputmode="numeric" class="w-28" />
+			<Field id="repeats" label="Prints a piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
 			<Field
 				id="diameterPlaces"
 				label="Places of the quick check"
 				bind:value={rules.diameterPlaces}
-				{errors}
+				errors={versions.errors}
 				inputmode="numeric"
 				class="w-44"
 			/>
@@ -169,7 +166,7 @@
 				id="strengthHighN"
 				label="Strength scale up to, N"
 				bind:value={rules.strengthHighN}
-				{errors}
+				errors={versions.errors}
 				inputmode="decimal"
 				class="w-44"
 			/>
@@ -181,12 +178,12 @@
 		novalidate
 		onsubmit={async (e) => {
 			e.preventDefault();
-			factErrors = await post('trial-facts', facts, 'The trial has its new name; the first one stays on record.');
+			await post(naming, 'trial-facts', facts, 'The trial has its new name; the first one stays on record.');
 		}}
 	>
 		<h2 class="font-semibold">Name and question</h2>
-		<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={factErrors} />
-		<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={factErrors} />
+		<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
+		<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
 		<Button type="submit" size="sm" color="alternative">Keep the name</Button>
 	</form>
 	<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
@@ -194,7 +191,12 @@
 		<Toggle
 			checked={data.head.blind}
 			onchange={() =>
-				void post('blind', { blind: !data.head.blind }, data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.')}
+				void post(
+					form,
+					'blind',
+					{ blind: !data.head.blind },
+					data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.'
+				)}
 			class="text-ink!"
 		>
 			Show bench codes only; hide makers, products and prices
@@ -209,8 +211,8 @@
 				onsubmit={(e) => {
 					e.preventDefault();
 					if (add)
-						void post('trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
-							() => (add = '')
+						void post(form, 'trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
+							(kept) => (add = kept ? '' : add)
 						);
 				}}
 			>
@@ -241,7 +243,12 @@
 									return;
 								}
 								leaving = null;
-								void post('trial-leaves', { spoolId: spool.id }, `${spool.code} left this trial; what was measured of it stays with it.`);
+								void post(
+									form,
+									'trial-leaves',
+									{ spoolId: spool.id },
+									`${spool.code} left this trial; what was measured of it stays with it.`
+								);
 							}}>{leaving === spool.id ? `yes, ${spool.code} leaves` : 'leaves'}</button
 						>
 					</li>
@@ -260,10 +267,17 @@
 			</ul>
 		{/if}
 		<div class="grid gap-3 sm:grid-cols-4">
-			<Field id="measure-name" path="name" label="Name" bind:value={measure.name} errors={measureErrors} placeholder="grip of the knob" />
-			<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measureErrors} placeholder="N" />
-			<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measureErrors} inputmode="decimal" />
-			<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measureErrors} inputmode="decimal" />
+			<Field
+				id="measure-name"
+				path="name"
+				label="Name"
+				bind:value={measure.name}
+				errors={measuring.errors}
+				placeholder="grip of the knob"
+			/>
+			<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
+			<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
+			<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
 		</div>
 		<Choice
 			name="direction"

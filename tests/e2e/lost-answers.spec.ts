@@ -1,0 +1,360 @@
+import { expect, test, type Page } from '@playwright/test';
+import sharp from 'sharp';
+import { v7 } from 'uuid';
+import { connect, type Connection } from '../../src/lib/server/db/client';
+import { writeLog } from '../../src/lib/server/db/schema';
+import { allKept, api, makeTrial, open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+let db: Connection;
+test.beforeAll(async () => {
+	server = await TestServer.start();
+	db = connect(server.databaseUrl);
+});
+test.afterAll(async () => {
+	await db.pool.end();
+	await server.stop();
+});
+
+const NOT_KNOWN = /not known whether (this|it) was saved/;
+const at = () => new Date().toISOString();
+const kinds = async (): Promise<string[]> => (await db.db.select({ kind: writeLog.kind }).from(writeLog)).map((row) => row.kind);
+
+/** The server does what it is asked, and its answer is lost on the way, once. */
+async function loseAnswer(page: Page, path: string): Promise<void> {
+	let lost = false;
+	await page.route(
+		(url) => new RegExp(`^/api/v1/${path}$`).test(url.pathname),
+		async (route) => {
+			if (lost || route.request().method() === 'GET') return route.continue();
+			lost = true;
+			await route.fetch();
+			await route.abort('connectionreset');
+		}
+	);
+}
+
+/**
+ * Presses once and loses the answer, then presses the same again: it is told that nobody knows, and in the end there is one entry.
+ * @param press fills in what the form asks and sends it; a second time it only sends
+ */
+async function once(page: Page, path: string, kind: string, press: (first: boolean) => Promise<void>): Promise<void> {
+	await test.step(`${kind}: ${path}`, async () => {
+		await loseAnswer(page, path);
+		const before = (await kinds()).filter((k) => k === kind).length;
+		await press(true);
+		await expect(page.getByText(NOT_KNOWN).first()).toBeVisible();
+		expect((await kinds()).filter((k) => k === kind)).toHaveLength(before + 1);
+		const answered = page.waitForResponse(
+			(r) => r.request().method() !== 'GET' && new RegExp(`/api/v1/${path}$`).test(new URL(r.url()).pathname) && r.ok()
+		);
+		await press(false);
+		expect((await answered).status()).toBe(200);
+		await expect(page.getByText(NOT_KNOWN)).toHaveCount(0);
+		expect((await kinds()).filter((k) => k === kind)).toHaveLength(before + 1);
+		await page.unrouteAll({ behavior: 'wait' });
+	});
+}
+
+const label = (page: Page, name: string | RegExp) => page.getByLabel(name).first();
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name });
+
+test('the workshop’s forms store once', async ({ page }) => {
+	await open(page, `${server.url}/workshop`);
+	const section = (name: string) => page.getByRole('region', { name });
+	await once(page, 'instruments', 'instrument', async (first) => {
+		const form = section('Instruments').locator('form').last();
+		if (first) {
+			await form.getByLabel('Name').fill('Caliper');
+			await form.getByLabel('Good to').fill('0.02 mm');
+			await form.getByLabel('Smallest step').fill('0.01 mm');
+		}
+		await form.getByRole('button', { name: 'Add it' }).click();
+	});
+	await button(page, 'check it against a pin').click();
+	await once(page, 'instrument-checks', 'instrumentCheck', async (first) => {
+		if (first) {
+			await label(page, 'Size of the pin').fill('1.700 mm');
+			await label(page, 'Readings of it').fill('1.70 1.71 1.70');
+		}
+		await button(page, 'Keep the check').click();
+	});
+	await once(page, 'printers', 'printer', async (first) => {
+		const form = section('Printers').locator('form').last();
+		if (first) {
+			await form.getByLabel('Name').fill('North');
+			await form.getByLabel('Nozzle').first().fill('0.4 brass');
+		}
+		await form.getByRole('button', { name: 'Add it' }).click();
+	});
+	await button(page, 'say what it can do').click();
+	await once(page, 'printer-facts', 'printerFacts', async (first) => {
+		if (first) await page.locator('#later-hot-end').fill('260 C');
+		await button(page, 'Keep it').click();
+	});
+	await once(page, 'dryers', 'dryer', async (first) => {
+		const form = section('Dryers').locator('form');
+		if (first) await form.getByLabel('Name').fill('Tall box');
+		await form.getByRole('button', { name: 'Add it' }).click();
+	});
+	await expect(section('Dryers').getByRole('listitem').filter({ hasText: 'Tall box' })).toHaveCount(1);
+	await button(page, /^check it/).waitFor();
+	await page.getByRole('link', { name: 'gauge study' }).click();
+	await label(page, 'Who measures').fill('Ada');
+	await label(page, 'Marked places').fill('2');
+	await label(page, 'Rounds').fill('2');
+	await button(page, 'Begin').click();
+	for (const typed of ['1.74', '1.76', '1.75', '1.76']) {
+		await page.keyboard.type(typed);
+		await page.keyboard.press('Enter');
+	}
+	await once(page, 'gauge-studies', 'gaugeStudy', () => button(page, 'Keep the study').click());
+	await open(page, `${server.url}/workshop/trainer`);
+	await label(page, 'Who scores').fill('Ada');
+	await button(page, 'Begin').click();
+	for (let n = 0; n < 12; n++) {
+		await page.keyboard.press('1');
+		if (n < 11) await page.keyboard.press('Enter');
+	}
+	await once(page, 'trainings', 'training', () => page.keyboard.press('Enter'));
+	await expect(page.getByTestId('training-result')).toBeVisible();
+});
+
+test('pieces, handbook, tables and bundles store once', async ({ page }) => {
+	await open(page, `${server.url}/pieces`);
+	await expect(page.getByTestId('piece-facts')).toBeVisible();
+	await once(page, 'pieces', 'piece', () => button(page, 'Register it').first().click());
+	await once(page, 'pieces', 'piece', async (first) => {
+		const form = page.getByRole('form', { name: 'Register a model of your own' });
+		if (first) {
+			await form.getByLabel('Name').fill('Finder bracket');
+			await form.getByLabel('surface', { exact: false }).first().check();
+		}
+		await form.getByRole('button', { name: 'Register it' }).click();
+	});
+	await open(page, `${server.url}/handbook`);
+	await button(page, 'Edit PETG').first().click();
+	await once(page, 'handbook', 'handbook', async (first) => {
+		if (first) await label(page, 'Fumes').fill('little');
+		await button(page, 'Keep as own copy').click();
+	});
+	await open(page, `${server.url}/exchange`);
+	await page.getByRole('combobox', { name: 'Table' }).selectOption('places');
+	await page.getByText('or paste the text').click();
+	await label(page, 'Text of the table').fill('name,kind\nEast dome,shelf');
+	await button(page, 'Look at it').click();
+	await once(page, 'csv-imports', 'csvImport', () => button(page, /^Take 1 row in/).click());
+	const { trialId } = await makeTrial(server.url, 'Goes out', [{}]);
+	const bundle = await (await fetch(`${server.url}/api/v1/trials/${trialId}/bundle`)).text();
+	await once(page, 'bundles', 'bundle', () =>
+		page.getByLabel('A trial bundle in').setInputFiles({ name: 'trial.json', mimeType: 'application/json', buffer: Buffer.from(bundle) })
+	);
+});
+
+test('a trial’s forms store once', async ({ page }) => {
+	await open(page, `${server.url}/trials/new`);
+	await once(page, 'trials', 'trial', async (first) => {
+		if (first) await label(page, 'Name of the trial').fill('Lost answers');
+		await button(page, /^Start/).click();
+	});
+	await page.waitForURL(/intake$/);
+	await once(page, 'intake', 'intake', async (first) => {
+		if (first) await label(page, 'Material').fill('PETG');
+		await button(page, 'Take it in').click();
+	});
+	await expect(page.getByText('is taken in')).toBeVisible();
+	await button(page, 'Paste a list').click();
+	await once(page, 'intake/list', 'intakeList', async (first) => {
+		if (first) await label(page, 'Rows from a spreadsheet').fill('Material\tPrice\tNet mass\nPETG\t20\t1 kg\nPLA\t15\t1 kg');
+		await button(page, 'Take in 2 spools').click();
+	});
+	await expect(page.getByLabel('Spools of this trial').getByText('not looked at')).toHaveCount(3);
+	const trial = page.url().replace(/\/intake.*/, '');
+	await page.getByRole('link', { name: 'Say what was odd' }).first().click();
+	await once(page, 'unboxings', 'unboxing', async (first) => {
+		if (first) await page.getByLabel('Spools of this trial').getByLabel('Nothing odd').check();
+		await button(page, 'Keep the look').click();
+	});
+	await open(page, `${trial}/rules`);
+	await once(page, 'protocols', 'protocol', async (first) => {
+		if (first) await label(page, 'Prints a piece').fill('3');
+		await button(page, /Keep the rules/).click();
+	});
+	await once(page, 'trial-facts', 'trialFacts', async (first) => {
+		if (first) await label(page, 'Name of the trial').fill('Lost and found');
+		await button(page, 'Keep the name').click();
+	});
+	await once(page, 'own-measures', 'ownMeasure', async (first) => {
+		if (first) {
+			await page.locator('#measure-name').fill('grip');
+			await page.locator('#measure-low').fill('0');
+			await page.locator('#measure-high').fill('10');
+		}
+		await button(page, 'Add the measure').click();
+	});
+	await once(page, 'blind', 'blind', () => page.getByText('Show bench codes only').click());
+	await makeTrial(server.url, 'Elsewhere', [{ material: 'ASA' }]);
+	await page.reload();
+	await once(page, 'trial-spools', 'trialSpool', async (first) => {
+		if (first) await page.locator('#add-spool').selectOption({ index: 1 });
+		await button(page, 'Add it').click();
+	});
+	await once(page, 'trial-leaves', 'trialLeave', async () => {
+		await button(page, 'leaves').last().click();
+		await button(page, /^yes, /).click();
+	});
+	await open(page, `${trial}/pick`);
+	// A slider and a radio button are where they were put: there the page offers the second press.
+	await once(page, 'criteria', 'criteria', async (first) => {
+		const weight = page.getByLabel(/^Weight of/).first();
+		if (first) await weight.fill('7');
+		if (first) await weight.press('Enter');
+		else await button(page, 'Press again').click();
+	});
+	await once(page, 'protocols', 'protocol', async (first) => {
+		if (first) await page.locator('input[type=radio][value=cheapest]').check({ force: true });
+		else await button(page, 'Press again').click();
+	});
+	await page.getByText('Verdict', { exact: true }).first().click();
+	await once(page, 'verdicts', 'verdict', async (first) => {
+		if (first) {
+			const form = page.getByRole('region', { name: 'Verdict' }).locator('form');
+			await form.getByRole('radio').first().check({ force: true });
+			await form.locator('input[name=verdict-kind]').first().check({ force: true });
+		}
+		await button(page, 'Keep the verdict').click();
+	});
+});
+
+test('a spool’s forms and the benches’ store once', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'One spool', [{ price: '20', netMass: '1 kg' }]);
+	const spoolId = spoolIds[0] as string;
+	const trial = `${server.url}/trials/${trialId}`;
+	await open(page, `${server.url}/spools/${spoolId}`);
+	await once(page, 'notes', 'note', async (first) => {
+		if (first) await page.locator(`#note-${spoolId}`).fill('smells of nothing');
+		await button(page, 'Keep the note').first().click();
+	});
+	await page.getByText('Complete what was left for later').click();
+	await once(page, 'spool-facts', 'spoolFacts', async (first) => {
+		if (first) await page.locator('#fact-lot').fill('L7');
+		await button(page, 'Keep it').click();
+	});
+	await once(page, 'house-spool', 'houseSpool', () => button(page, 'Make it the house spool').click());
+	await once(page, 'parts', 'part', async (first) => {
+		if (first) await page.locator('#part-name').fill('finder bracket');
+		await button(page, 'In service from today').click();
+	});
+	await once(page, 'part-states', 'partState', () => button(page, 'holds').click());
+	await open(page, `${trial}/cost`);
+	await page
+		.getByRole('link', { name: /new price|note the price/ })
+		.first()
+		.click();
+	await once(page, 'quotes', 'quote', async (first) => {
+		if (first) await page.locator('#price').fill('18');
+		await button(page, 'Keep the price').click();
+	});
+	await api(server.url, 'dryers', { id: v7(), name: 'Low box' });
+	await open(page, `${trial}/drying`);
+	await once(page, 'drying-runs', 'dryingRun', async (first) => {
+		if (first) await page.getByRole('checkbox').first().check();
+		await button(page, 'Start the timer').click();
+	});
+	await once(page, 'drying-ends', 'dryingEnd', () => button(page, 'It is done').first().click());
+	await open(page, `${server.url}/spools/${spoolId}`);
+	await once(page, 'amendments', 'amendment', () =>
+		button(page, /did not happen/)
+			.first()
+			.click()
+	);
+	await open(page, `${trial}/prints`);
+	await once(page, 'attempts', 'attempt', () => button(page, 'Keep the print').click());
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) {
+			await button(page, 'amend').first().click();
+			await page.locator('#amend-attempt-reason').fill('belt was loose');
+		}
+		await button(page, 'Strike it out').click();
+	});
+	await once(page, 'amendments', 'amendment', () => button(page, 'undo').first().click());
+	const picture = test.info().outputPath('print.png');
+	await sharp({ create: { width: 40, height: 30, channels: 3, background: '#456' } })
+		.png()
+		.toFile(picture);
+	await once(page, 'photos/[0-9a-f-]{36}', 'photo', () =>
+		page
+			.getByLabel(/^Photograph of/)
+			.first()
+			.setInputFiles(picture)
+	);
+	await once(page, 'amendments', 'amendment', () =>
+		button(page, /^Strike out photograph/)
+			.first()
+			.click()
+	);
+	await open(page, `${trial}/moisture`);
+	for (const typed of ['1240', '1235']) {
+		await page.keyboard.type(typed);
+		await page.keyboard.press('Enter');
+	}
+	await allKept(page);
+	await page.reload();
+	await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+	await once(page, 'amendments', 'amendment', async (first) => {
+		const before = page.getByLabel(/^Before the weighing/).first();
+		if (first) await before.selectOption('dried');
+		else await button(page, 'Press again').click();
+	});
+});
+
+test('a gauge’s log is stored once, whichever answer is lost', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'A log', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	const text = [
+		'place,diameter',
+		...Array.from({ length: 400 }, (_, i) => `${(i * 0.01).toFixed(2)},${(1.75 + 0.005 * Math.sin(i / 7)).toFixed(4)}`)
+	];
+	const file = { name: 'gauge.csv', mimeType: 'text/csv', buffer: Buffer.from(text.join('\n')) };
+	for (const path of ['logs', 'log-ends']) {
+		await loseAnswer(page, path);
+		await page.getByLabel('File of a gauge').setInputFiles(file);
+		await button(page, /^Take/).last().click();
+		await expect(page.getByText('The connection broke off')).toBeVisible();
+		await button(page, /Go on|Take/)
+			.last()
+			.click();
+		await expect(page.getByText('The connection broke off')).toHaveCount(0);
+		await page.unrouteAll({ behavior: 'wait' });
+		await expect.poll(async () => (await kinds()).filter((k) => k === 'logEnd').length).toBe(path === 'logs' ? 1 : 2);
+		expect((await kinds()).filter((k) => k === 'log')).toHaveLength(path === 'logs' ? 1 : 2);
+		await page.reload();
+		await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+	}
+});
+
+test('what is typed while a print is on its way stays; a refused one can be put back', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Typing on', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	let release: () => void = () => undefined;
+	const held = new Promise<void>((done) => (release = done));
+	await page.route('**/api/v1/attempts', async (route) => {
+		await held;
+		await route.continue();
+	});
+	await page.locator('#overhangLastClean').fill('60');
+	await button(page, 'Keep the print').click();
+	await expect(page.locator('#overhangLastClean')).toHaveValue('');
+	await page.locator('#overhangLastClean').fill('65');
+	release();
+	await expect(page.getByText(/^Kept: /)).toBeVisible();
+	await expect(page.locator('#overhangLastClean')).toHaveValue('65');
+	await page.unrouteAll({ behavior: 'wait' });
+	// Refused at once: what was sent is back, with its error at the field.
+	await page.locator('#overhangFirstFaulty').fill('50');
+	await button(page, 'Keep the print').click();
+	await expect(page.getByText('must lie beyond the last clean one (65)')).toBeVisible();
+	await expect(page.locator('#overhangFirstFaulty')).toHaveValue('50');
+	await expect(page.locator('#overhangFirstFaulty')).toBeFocused();
+});
