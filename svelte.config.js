@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import adapter from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 
@@ -7,6 +8,8 @@ export default {
 	compilerOptions: { runes: ({ filename }) => (filename.includes('node_modules') ? undefined : true) },
 	kit: {
 		adapter: adapter(),
+		// A name that tells builds apart and nothing else.
+		version: { name: randomUUID() },
 		// The guard checks the origin of every write, and refuses in the words of the API (src/lib/server/http/guard.ts).
 		csrf: { trustedOrigins: ['*'] },
 		csp: {

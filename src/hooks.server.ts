@@ -1,5 +1,6 @@
 import { building } from '$app/environment';
 import { startServer, serverContext, stopServer } from '$lib/server/context';
+import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { Problem, problemResponse } from '$lib/server/problem';
 import { isAway } from '$lib/server/db/errors';
@@ -20,9 +21,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (building) return await resolve(event);
 	const refused = guard(event.request, event.url, serverContext().config);
 	if (refused) return refused;
-	const response = inOneForm(event.url, await resolve(event));
+	const response = (await access(event)) ?? inOneForm(event.url, await resolve(event));
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
+	// What only those may see who know the passphrase stays in no cache.
+	if (serverContext().passphrase) response.headers.set('cache-control', 'no-store');
 	return response;
 };
 

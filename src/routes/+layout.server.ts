@@ -1,10 +1,14 @@
 import { database, serverContext } from '$lib/server/context';
+import { mayEnter } from '$lib/server/http/access';
 import { runningRuns } from '$lib/server/drying/runs';
 import type { LayoutServerLoad } from './$types';
 
 /** What the shell of every page needs: which server this is, and which dryers run. */
-export const load: LayoutServerLoad = async () => {
-	const { serverId, config } = serverContext();
+export const load: LayoutServerLoad = async (event) => {
+	const { serverId, config, passphrase } = serverContext();
+	// Before the login nothing is told, not even which server this is.
+	if (!(await mayEnter(event).catch(() => false)))
+		return { drying: { now: Date.now(), runs: [] }, serverId: '', instance: '', locked: true, loggedIn: false };
 	const runs = await runningRuns(database());
-	return { drying: { now: Date.now(), runs }, serverId, instance: config.DRAUGHT_INSTANCE };
+	return { drying: { now: Date.now(), runs }, serverId, instance: config.DRAUGHT_INSTANCE, locked: false, loggedIn: passphrase !== null };
 };

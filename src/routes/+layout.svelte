@@ -20,10 +20,14 @@
 	});
 	const trial = $derived((page.data.shellTrial as ShellTrial | undefined) ?? null);
 	onMount(() => {
-		outbox.open(data.serverId);
+		if (!data.locked) outbox.open(data.serverId);
 		// Says that the page answers keys now; tests and slow machines wait for it.
 		document.documentElement.dataset.ready = 'yes';
 	});
 </script>
 
-<Shell {trial} instance={data.instance}>{@render children()}</Shell>
+{#if data.locked || page.route.id === '/login'}
+	{@render children()}
+{:else}
+	<Shell {trial} instance={data.instance} loggedIn={data.loggedIn}>{@render children()}</Shell>
+{/if}

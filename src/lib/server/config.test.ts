@@ -14,6 +14,11 @@ describe('the environment', () => {
 		expect(() => readConfig({ HOST: '0.0.0.0', DRAUGHT_PASSPHRASE: 'short' })).toThrow(/at least 8 characters/);
 		expect(readConfig({ HOST: '0.0.0.0', DRAUGHT_PASSPHRASE: 'long enough' }).HOST).toBe('0.0.0.0');
 	});
+	it('refuses a passphrase that anybody would try', () => {
+		for (const word of ['        ', 'password', 'Passw0rd1', '12345678', 'aaaaaaaa', 'abababab', 'qwertzuiop', 'draught2026!', '  short  '])
+			expect(() => readConfig({ HOST: '0.0.0.0', DRAUGHT_PASSPHRASE: word }), word).toThrow(/DRAUGHT_PASSPHRASE/);
+		expect(readConfig({ HOST: '0.0.0.0', DRAUGHT_PASSPHRASE: 'three herons' }).DRAUGHT_PASSPHRASE).toBe('three herons');
+	});
 	it('names every variable that is wrong', () => {
 		expect(() => readConfig({ HOST: '127.0.0.1', DATABASE_URL: 'postgres://x', ORIGIN: 'bench' })).toThrow(/DATABASE_URL[^]*ORIGIN/);
 	});

@@ -2,6 +2,14 @@ import { z } from 'zod';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
+/** Few different characters, a row of the keyboard or the alphabet, or a word everybody tries. */
+function isTrivial(word: string): boolean {
+	const small = word.trim().toLowerCase();
+	const rows = ['01234567890', 'abcdefghijklmnopqrstuvwxyz', 'qwertyuiop', 'qwertzuiop', 'asdfghjkl'];
+	const inRow = rows.some((row) => row.includes(small) || [...row].reverse().join('').includes(small));
+	return new Set(small).size < 5 || inRow || /^(passw(or|0r)d|draught|passphrase|filament|letmein|welcome|admin\w*)[\d!.]*$/.test(small);
+}
+
 /** What the environment may say; everything has a default, nothing unknown is guessed. */
 const environment = z
 	.object({
@@ -13,7 +21,11 @@ const environment = z
 			.default('http://localhost:4170'),
 		// The adapter listens on every address unless told otherwise, so an unset HOST is a wide one.
 		HOST: z.string().min(1).default('0.0.0.0'),
-		DRAUGHT_PASSPHRASE: z.string().min(8, { error: 'must have at least 8 characters' }).optional(),
+		DRAUGHT_PASSPHRASE: z
+			.string()
+			.refine((word) => word.trim().length >= 8, { error: 'must have at least 8 characters, blanks around it not counted' })
+			.refine((word) => !isTrivial(word), { error: 'is the first thing anybody would try; take some words of your own' })
+			.optional(),
 		DRAUGHT_INSTANCE: z
 			.string()
 			.regex(/^[a-z0-9-]{1,32}$/, { error: 'must be a short word of small letters' })

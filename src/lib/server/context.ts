@@ -1,12 +1,14 @@
+import { createHmac } from 'node:crypto';
 import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
 import { backupFile } from './db/backup-file';
 import { ensureDefaults } from './db/defaults';
 import { dump } from './db/dump';
 import { migrate } from './db/migrate';
+import { PassphraseCheck } from './http/passphrase';
 
 /** What a running server has: one of each, made at start by hooks.server.ts. */
-export type ServerContext = Connection & { config: Config; serverId: string };
+export type ServerContext = Connection & { config: Config; serverId: string; passphrase: PassphraseCheck | null; sessionKey: string };
 
 let context: ServerContext | null = null;
 
@@ -17,7 +19,18 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 	// Started by hand or by script: what was there is dumped before anything in it changes.
 	await migrate(config.DATABASE_URL, 'drizzle', () => dump(config.DATABASE_URL, backupFile(config, 'before-migration', now)));
 	const connection = connect(config.DATABASE_URL);
-	context = { ...connection, config, serverId: await ensureDefaults(connection.db, now) };
+	const { serverId, sessionKey } = await ensureDefaults(connection.db, now);
+	const word = config.DRAUGHT_PASSPHRASE;
+	context = {
+		...connection,
+		config,
+		serverId,
+		passphrase: word === undefined ? null : new PassphraseCheck(word),
+		// Another passphrase ends all logins made under the one before.
+		sessionKey: createHmac('sha256', sessionKey)
+			.update(word ?? '')
+			.digest('hex')
+	};
 }
 
 export async function stopServer(): Promise<void> {

@@ -5,7 +5,8 @@ export class Problem extends Error {
 	constructor(
 		readonly status: number,
 		readonly title: string,
-		readonly errors: FieldError[] = []
+		readonly errors: FieldError[] = [],
+		readonly headers: Record<string, string> = {}
 	) {
 		super(title);
 	}
@@ -19,9 +20,9 @@ export const refuse = (errors: FieldError[]): Problem =>
 export const refuseField = (path: string, code: string, message: string, suggestion?: string): Problem =>
 	refuse([{ path, code, message, ...(suggestion ? { suggestion } : {}) }]);
 
-export function problemResponse(problem: { status: number; title: string; errors?: FieldError[] }): Response {
+export function problemResponse(problem: Pick<Problem, 'status' | 'title'> & Partial<Pick<Problem, 'errors' | 'headers'>>): Response {
 	return new Response(JSON.stringify({ type: 'about:blank', title: problem.title, status: problem.status, errors: problem.errors ?? [] }), {
 		status: problem.status,
-		headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' }
+		headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...problem.headers }
 	});
 }

@@ -16,7 +16,9 @@ export const server = mysqlTable('server', {
 	id: id(),
 	createdAt: moment().notNull(),
 	/** Made anew by every restore: what was worked out from the record before is not taken for what follows from it now. */
-	epoch: uuid()
+	epoch: uuid(),
+	/** What logins are sealed with. */
+	sessionKey: hash()
 });
 
 /** Every write that was acknowledged: same id and same body again get the first answer again. */

@@ -59,6 +59,21 @@ export function keepFile<T>(
 		});
 }
 
+/** A route that changes nothing in the record, such as a login: a body of its schema, or none. */
+export function act<S extends z.ZodType | null, T>(
+	schema: S,
+	work: (event: RequestEvent, body: S extends z.ZodType ? z.output<S> : null) => Promise<T>
+) {
+	type Body = S extends z.ZodType ? z.output<S> : null;
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			if (schema === null) return json(await work(event, null as Body));
+			const parsed = read(schema, await readJson(event.request, LIMITS.capture));
+			if (!parsed.ok) throw refuse(parsed.errors);
+			return json(await work(event, parsed.value as Body));
+		});
+}
+
 /** A route that only reads. */
 export function show<T>(load: (event: RequestEvent, db: Database, now: number) => Promise<T>) {
 	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())));

@@ -20,7 +20,13 @@ function routes(directory: string): string[] {
 describe('OpenAPI document', () => {
 	const document = openApiDocument('http://localhost:4170');
 	it('describes every route that is there, and none that is not', () => {
-		expect(ENDPOINTS.map((e) => `${e.method} ${e.path}`).sort()).toEqual(routes(ROUTES).sort());
+		// A program sends the passphrase with every request; logging in and out is for browsers.
+		const forBrowsers = (route: string) => route.includes('session');
+		expect(ENDPOINTS.map((e) => `${e.method} ${e.path}`).sort()).toEqual(
+			routes(ROUTES)
+				.filter((route) => !forBrowsers(route))
+				.sort()
+		);
 	});
 	it('is plain JSON of version 3.1', () => {
 		expect(document.openapi).toBe('3.1.0');

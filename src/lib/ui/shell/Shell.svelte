@@ -13,7 +13,14 @@
 	import type { ShellTrial } from './types';
 	import type { Snippet } from 'svelte';
 
-	let { trial, instance, children }: { trial: ShellTrial | null; instance: string; children: Snippet } = $props();
+	type Props = { trial: ShellTrial | null; instance: string; loggedIn: boolean; children: Snippet };
+	let { trial, instance, loggedIn, children }: Props = $props();
+
+	async function logOut(): Promise<void> {
+		// eslint-disable-next-line no-restricted-syntax -- a log-out stores nothing, so there is nothing a retry could double
+		await fetch('/api/v1/session', { method: 'DELETE' });
+		location.href = '/login';
+	}
 	let lastTrial = $state.raw<ShellTrial | null>(null);
 	$effect(() => {
 		if (trial) lastTrial = trial;
@@ -84,6 +91,9 @@
 					>Keys <kbd>?</kbd></button
 				>
 				<ThemeSwitch />
+				{#if loggedIn}<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => void logOut()}
+						>Log out</button
+					>{/if}
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
 				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.refused.length === 0}all

@@ -1,0 +1,71 @@
+import type { RequestEvent } from '@sveltejs/kit';
+import { serverContext } from '../context';
+import { Problem, problemResponse } from '../problem';
+import { isSession, sealSession, SESSION_COOKIE, SESSION_S } from './session';
+
+/** What is answered to whoever does not know the passphrase: the page that asks for it, and that the server is up. */
+const OPEN = ['/login', '/healthz', '/api/v1/session'];
+
+/** Whether the sender of a request may see what there is. Always, where no passphrase is set. */
+export async function mayEnter(event: Pick<RequestEvent, 'cookies' | 'request' | 'url' | 'getClientAddress'>): Promise<boolean> {
+	const { passphrase, sessionKey } = serverContext();
+	if (!passphrase || (await isSession(event.cookies.get(SESSION_COOKIE), sessionKey))) return true;
+	const word = basicWord(event.request.headers.get('authorization'));
+	// Programs send the word itself, to the API and to the health of the server.
+	if (word === null || !(event.url.pathname.startsWith('/api/') || event.url.pathname === '/healthz')) return false;
+	const checked = await passphrase.check(word, event.getClientAddress());
+	if (!checked.known && checked.retryAfterS !== null) throw tooMany(checked.retryAfterS);
+	return checked.known;
+}
+
+/** The answer to a request that may not enter; null lets it pass. Pages lead to the login, everything else is refused. */
+export async function access(event: RequestEvent): Promise<Response | null> {
+	const { pathname, search } = event.url;
+	try {
+		if (OPEN.includes(pathname) || (await mayEnter(event))) return null;
+	} catch (error) {
+		if (error instanceof Problem) return problemResponse(error);
+		throw error;
+	}
+	if (pathname.startsWith('/api/') || event.request.method !== 'GET') {
+		const refused = problemResponse({ status: 401, title: 'Log in first, or send the passphrase by HTTP Basic.' });
+		// A browser would answer this header with a box of its own.
+		if (!event.request.headers.has('sec-fetch-site')) refused.headers.set('www-authenticate', 'Basic realm="Draught", charset="UTF-8"');
+		return refused;
+	}
+	const to = pathname === '/' ? '' : `?to=${encodeURIComponent(pathname.replace(/\/__data\.json$/, '') + search)}`;
+	return new Response(null, { status: 303, headers: { location: `/login${to}` } });
+}
+
+/** Logs a browser in, or says why not. */
+export async function logIn(event: RequestEvent, given: string): Promise<void> {
+	const { passphrase, sessionKey, config } = serverContext();
+	if (!passphrase) return;
+	const checked = await passphrase.check(given, event.getClientAddress());
+	if (!checked.known && checked.retryAfterS !== null) throw tooMany(checked.retryAfterS);
+	if (!checked.known)
+		throw new Problem(403, 'This is not the passphrase.', [{ path: 'passphrase', code: 'wrong', message: 'is not the one' }]);
+	const https = config.ORIGIN.startsWith('https:');
+	event.cookies.set(SESSION_COOKIE, await sealSession(sessionKey), {
+		path: '/',
+		httpOnly: true,
+		sameSite: 'lax',
+		secure: https,
+		maxAge: SESSION_S
+	});
+}
+
+export const logOut = (event: RequestEvent): void => event.cookies.delete(SESSION_COOKIE, { path: '/' });
+
+const tooMany = (retryAfterS: number) =>
+	new Problem(429, `Too many wrong passphrases. Try again in ${Math.ceil(retryAfterS / 60)} min.`, [], {
+		'retry-after': String(retryAfterS)
+	});
+
+/** The passphrase of an HTTP Basic header; the name before it does not matter. */
+function basicWord(header: string | null): string | null {
+	const [, encoded] = /^Basic (.+)$/i.exec(header ?? '') ?? [];
+	if (encoded === undefined) return null;
+	const given = Buffer.from(encoded, 'base64').toString('utf8');
+	return given.slice(given.indexOf(':') + 1);
+}

@@ -1,0 +1,44 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import { Button, Input, Label } from 'flowbite-svelte';
+
+	let passphrase = $state('');
+	let problem = $state('');
+	let busy = $state(false);
+	/** Only to a page of this server. */
+	const to = $derived(/^\/(?![/\\])/.test(page.url.searchParams.get('to') ?? '') ? (page.url.searchParams.get('to') ?? '/') : '/');
+
+	async function submit(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		busy = true;
+		// eslint-disable-next-line no-restricted-syntax -- a login stores nothing, so there is nothing a retry could double
+		const response = await fetch('/api/v1/session', {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ passphrase })
+		}).catch(() => null);
+		busy = false;
+		// The whole page anew: what it shows was not there before.
+		if (response?.ok) location.href = to;
+		else problem = ((await response?.json().catch(() => null)) as { title?: string } | null)?.title ?? 'The server does not answer.';
+	}
+</script>
+
+<svelte:head><title>Log in · Draught</title></svelte:head>
+<form class="mx-auto mt-16 max-w-sm space-y-4 p-4" onsubmit={submit} novalidate>
+	<h1 class="wide text-2xl font-extrabold">Draught</h1>
+	<div>
+		<Label for="passphrase" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Passphrase</Label>
+		<Input
+			id="passphrase"
+			type="password"
+			autocomplete="current-password"
+			bind:value={passphrase}
+			class="bg-panel! text-ink!"
+			aria-invalid={problem ? 'true' : undefined}
+			aria-describedby={problem ? 'passphrase-error' : undefined}
+		/>
+		{#if problem}<p id="passphrase-error" role="alert" class="mt-1 text-harm">▲ {problem}</p>{/if}
+	</div>
+	<Button type="submit" class="bg-act! text-on-act!" disabled={busy}>Log in</Button>
+</form>
