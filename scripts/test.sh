@@ -15,16 +15,21 @@ rm -rf "$reports"
 mkdir -p "$reports" "$dir"
 export DRAUGHT_CHECK_REPORT=$reports/checks.txt DRAUGHT_REPORTS=$reports DRAUGHT_TEST_INSTANCE_DIR=$dir
 
-trap '"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"; rm -rf "$dir"' EXIT
+browser=
+trap '[ -z "$browser" ] || kill "$browser" 2>/dev/null; "$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"; rm -rf "$dir"' EXIT
 
-"$DRAUGHT_ROOT/scripts/check.sh" || true
 need_build
 say "starting a throw-away MariaDB"
 "$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"
 base=$(DRAUGHT_DB_PORT=${DRAUGHT_TEST_DB_PORT:-43406} "$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")
 export DRAUGHT_TEST_DATABASE_BASE=$base
-say "unit and database tests"
+# Two lanes, so that both processors have work: browser tests in one, everything else in the other. They share nothing but the server of
+# the databases, and what one of them says is told when it is done.
+say "browser tests in the background; checks, unit and database tests here"
+playwright test >"$reports/browser.txt" 2>&1 &
+browser=$!
+"$DRAUGHT_ROOT/scripts/check.sh" || true
 vitest run --reporter=default --reporter=json --outputFile.json="$reports/vitest.json" || true
-say "browser tests"
-playwright test || true
+wait "$browser" || true
+cat "$reports/browser.txt"
 node scripts/closing-line.mjs "$reports"

@@ -58,7 +58,6 @@ async function pages(): Promise<string[]> {
 }
 
 test('every page of the demo is accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
-	test.setTimeout(300_000);
 	for (const colorScheme of ['light', 'dark'] as const) {
 		const context = await browser.newContext({ colorScheme, reducedMotion: 'reduce' });
 		const page = await context.newPage();

@@ -11,7 +11,7 @@ const known = new Map<string, number>();
  * Solved by integrating over the mean's deviate the chance that the SD is large enough.
  * Source: ISO 16269-6:2014; NIST/SEMATECH e-Handbook 7.2.6.3 for the method.
  * Errors: throws a RangeError below two values or for shares outside (0, 1).
- * @example toleranceFactor(10, 0.95, 0.95) // 3.3935
+ * @example toleranceFactor(10, 0.95, 0.95) // 3.3934
  */
 export function toleranceFactor(n: number, coverage = 0.95, confidence = 0.95): number {
 	if (!(n >= 2) || !(coverage > 0 && coverage < 1) || !(confidence > 0 && confidence < 1))

@@ -15,7 +15,7 @@ export type Drawing = {
 /**
  * A drawn print of a known grade: the same seed gives the same drawing.
  * @param grade index of the answer: of four words, or of the last clean step
- * @example drawSample('strings', 1, 7).lines.length // 1 or 2 strands
+ * @example drawSample('strings', 1, 7).lines.length // 2
  */
 export function drawSample(subject: TrainerSubject, grade: number, seed: number): Drawing {
 	const uniform = randomSource(seed);

@@ -1,0 +1,56 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { CORE_VERSION } from '$lib/core/version';
+import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
+import { pickOf, sheetOf } from '../trials/findings';
+import { listTrials, loadTrial } from '../trials/load';
+import { seedDemo } from './seed';
+
+/** Every finding of the demo as one version of core computes it. `npm run golden` writes it anew, after CORE_VERSION was raised. */
+const GOLDEN = 'tests/reference/demo-findings.txt';
+const NOW = Date.parse('2026-11-20T12:00:00Z');
+
+let bench: TestDatabase;
+beforeAll(async () => {
+	bench = await testDatabase();
+	await seedDemo(bench.db, NOW);
+});
+afterAll(() => bench.close());
+
+/** Ten digits: more than any reader sees, fewer than the last bits in which machines may differ. */
+const figure = (value: number | null | undefined): string =>
+	value === null || value === undefined ? '-' : String(Number(value.toPrecision(10)));
+
+async function findings(): Promise<string> {
+	const lines: string[] = [];
+	for (const { id } of await listTrials(bench.db)) {
+		const whole = await loadTrial(bench.db, id);
+		const codeOf = (spoolId: string) => whole.spools.find((s) => s.spool.id === spoolId)?.spool.code ?? '?';
+		lines.push(`# ${whole.head.name}`);
+		for (const row of sheetOf(whole, NOW).rows)
+			for (const cell of row.cells.flatMap((c) => c.findings))
+				lines.push(
+					[
+						codeOf(row.spoolId),
+						cell.quantity.replace(/[0-9a-f-]{36}/, 'id'),
+						`n ${cell.n}`,
+						figure(cell.estimate),
+						cell.interval ? `${figure(cell.interval.low)} to ${figure(cell.interval.high)} ${cell.interval.kind}` : 'no interval',
+						cell.grade,
+						cell.method,
+						cell.sampling.kind
+					].join(' | ')
+				);
+		for (const row of pickOf(whole, NOW).rows) lines.push(`pick | ${codeOf(row.spoolId)} | ${figure(row.score)} | ${figure(row.cost)}`);
+	}
+	return `core ${CORE_VERSION}\n${lines.join('\n')}\n`;
+}
+
+it('the demo’s findings are those of this version of core', async () => {
+	const now = await findings();
+	if (process.env.DRAUGHT_WRITE_GOLDEN === 'yes') writeFileSync(GOLDEN, now);
+	expect(existsSync(GOLDEN), `${GOLDEN} is missing: npm run golden`).toBe(true);
+	const golden = readFileSync(GOLDEN, 'utf8');
+	expect(golden.split('\n')[0], 'CORE_VERSION was changed: look at what changed with it, then npm run golden').toBe(`core ${CORE_VERSION}`);
+	expect(now, 'a number came out differently: raise CORE_VERSION, then npm run golden').toBe(golden);
+});
