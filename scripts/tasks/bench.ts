@@ -24,6 +24,7 @@ import { loadTrial } from '../../src/lib/server/trials/load';
 import { postTrial } from '../../src/lib/server/trials/post';
 import { randomSource } from '../../src/lib/core/random/source';
 import { benchLog } from './bench-log';
+import { benchLoad } from './bench-load';
 import { benchPrints } from './bench-prints';
 import { runTask, taskConfig } from './task';
 import { line, ms, msAsync, percentile } from './timing';
@@ -174,6 +175,7 @@ await runTask(async () => {
 		console.log(
 			`\nsheet as JSON: ${(JSON.stringify(sheet).length / 1024).toFixed(0)} kB, ${(gzipSync(JSON.stringify(sheet)).length / 1024).toFixed(0)} kB compressed`
 		);
+		await benchLoad(url.href, trialId);
 		const lock = readFileSync('package.json', 'utf8');
 		console.log(`draught ${(JSON.parse(lock) as { version: string }).version}, node ${process.version}`);
 	} finally {

@@ -18,7 +18,6 @@ test.afterAll(async () => {
 });
 
 const NOT_KNOWN = /not known whether (this|it) was saved/;
-const at = () => new Date().toISOString();
 const kinds = async (): Promise<string[]> => (await db.db.select({ kind: writeLog.kind }).from(writeLog)).map((row) => row.kind);
 
 /** The server does what it is asked, and its answer is lost on the way, once. */
