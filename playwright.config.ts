@@ -13,13 +13,13 @@ export default defineConfig({
 	fullyParallel: false,
 	// Limits are for what hangs; how fast a machine is, or what else it does, must not matter.
 	timeout: 600_000,
-	expect: { timeout: 60_000 },
+	expect: { timeout: 30_000 },
 	outputDir: '.cache/playwright',
 	reporter: [['list'], ['json', { outputFile: `${reports}/playwright.json` }]],
 	use: {
 		browserName: 'chromium',
 		viewport: { width: 1280, height: 800 },
-		actionTimeout: 60_000,
+		actionTimeout: 30_000,
 		timezoneId: 'Europe/Vienna',
 		locale: 'en-GB',
 		launchOptions: {

@@ -8,8 +8,8 @@ export default {
 	compilerOptions: { runes: ({ filename }) => (filename.includes('node_modules') ? undefined : true) },
 	kit: {
 		adapter: adapter(),
-		// A name that tells builds apart and nothing else.
-		version: { name: randomUUID() },
+		// A name that tells builds apart and nothing else; one build reads this file several times.
+		version: { name: (process.env.DRAUGHT_BUILD ??= randomUUID()) },
 		// The guard checks the origin of every write, and refuses in the words of the API (src/lib/server/http/guard.ts).
 		csrf: { trustedOrigins: ['*'] },
 		csp: {

@@ -69,10 +69,19 @@ export async function benchLoad(databaseUrl: string, trialId: string): Promise<v
 		const whole = await exportBundle(db, trialId, Date.now());
 		const empty = { ...whole, tables: { ...whole.tables, readings: Array.from({ length: 150_000 }, () => ({})) } };
 		const wait = async (what: string, body: object) =>
-			line(what, await longestWait(url, () => post(url, 'bundles', { id: v7(), bundle: body }).then((r) => r.text())), 200, 'a query', plain);
+			line(
+				what,
+				await longestWait(url, () => post(url, 'bundles', { id: v7(), bundle: body }).then((r) => r.text())),
+				200,
+				'a query',
+				plain
+			);
 		await wait('longest wait for /healthz, 150,000 empty rows come in', empty);
 		await wait('longest wait for /healthz, a bundle of 40 spools comes in', whole);
-		const rows = Array.from({ length: 7000 }, (_, i) => `${whole.tables.spools?.[0]?.id as string},diameter,1.7${i % 10},2026-11-01T10:00:00Z`);
+		const rows = Array.from(
+			{ length: 7000 },
+			(_, i) => `${whole.tables.spools?.[0]?.id as string},diameter,1.7${i % 10},2026-11-01T10:00:00Z`
+		);
 		const text = ['spoolId,quantity,typedText,takenAt', ...rows].join('\n');
 		const csv = () => post(url, 'csv-imports', { id: v7(), table: 'readings', text, apply: false }).then((r) => r.text());
 		line('longest wait for /healthz, 7,000 rows of CSV are looked at', await longestWait(url, csv), 200, 'a query', plain);
@@ -89,7 +98,9 @@ async function fifty(url: string, child: ChildProcess, trialId: string, spoolId:
 	for (const page of pages) {
 		const response = await fetch(page, { headers: { 'accept-encoding': 'identity' } });
 		const html = Buffer.from(await response.arrayBuffer());
-		console.log(`${page.replace(url, '').replace(trialId, '…').padEnd(58)} ${(html.length / 1024).toFixed(0)} kB, ${(gzipSync(html).length / 1024).toFixed(0)} kB compressed (limit 120 for forty spools)`);
+		console.log(
+			`${page.replace(url, '').replace(trialId, '…').padEnd(58)} ${(html.length / 1024).toFixed(0)} kB, ${(gzipSync(html).length / 1024).toFixed(0)} kB compressed (limit 120 for forty spools)`
+		);
 	}
 	const before = memoryMb(child.pid ?? 0);
 	const end = performance.now() + SECONDS * 1000;
