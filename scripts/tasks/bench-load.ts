@@ -1,7 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { connect } from '../../src/lib/server/db/client';

@@ -72,8 +72,13 @@ export const protocolRules = z.object(rules);
 /** A change of rules: what is left out stays as the newest version has it. */
 export const protocolBody = z.object({ id, trialId: id, ...protocolRules.partial().shape });
 
-/** A trial's name and question, said better later. */
-export const trialFactsBody = z.object({ id, trialId: id, name: requiredWords('name'), question: words(2000).default('') });
+/** A trial's name and question, said better later; what is left out stays. */
+export const trialFactsBody = z.object({
+	id,
+	trialId: id,
+	name: requiredWords('name').optional(),
+	question: words(2000).optional().describe('empty takes it away')
+});
 
 /** Takes a spool out of a trial; what was measured of it stays with the spool. */
 export const trialLeaveBody = z.object({ id, trialId: id, spoolId: id });

@@ -11,8 +11,8 @@
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		busy = true;
-		// eslint-disable-next-line no-restricted-syntax -- a login stores nothing, so there is nothing a retry could double
 		const response = await fetch('/api/v1/session', {
+			// eslint-disable-next-line no-restricted-syntax -- a login stores nothing, so there is nothing a retry could double
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
 			body: JSON.stringify({ passphrase })

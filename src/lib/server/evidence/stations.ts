@@ -9,7 +9,7 @@ const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
 /** A protocol carries the handbook: it is put into words once, not once a spool and station. */
 const keys = new WeakMap<Protocol, string>();
 
-function protocolKey(protocol: Protocol): string {
+export function protocolKey(protocol: Protocol): string {
 	let key = keys.get(protocol);
 	if (key === undefined) {
 		key = JSON.stringify(protocol);

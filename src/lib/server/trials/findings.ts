@@ -5,17 +5,32 @@ import { rank } from '$lib/core/pick/rank';
 import type { PickInput } from '$lib/core/pick/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
+import { remembered } from './remembered';
+import { leanSheet } from './lean';
 import type { TrialWhole } from './load';
 
 /** The trial sheet of a loaded trial. */
 export function sheetOf(whole: TrialWhole, now: number): Sheet {
 	const weights = Object.fromEntries(whole.criteria.map((c) => [c.quantity, Math.max(c.weight, c.gate ? 1 : 0)]));
-	return buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, weights, now });
+	return remembered(whole, `sheet ${JSON.stringify(weights)}`, () =>
+		buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, weights, now })
+	);
 }
+
+/** The sheet as pages take it. */
+export function leanSheetOf(whole: TrialWhole, now: number): Sheet {
+	const sheet = sheetOf(whole, now);
+	let lean = leanSheets.get(sheet);
+	if (!lean) leanSheets.set(sheet, (lean = leanSheet(sheet)));
+	return lean;
+}
+const leanSheets = new WeakMap<Sheet, Sheet>();
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
 export function pickInputOf(whole: TrialWhole, now: number): PickInput {
-	const { candidates, defs } = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now });
+	const { candidates, defs } = remembered(whole, 'candidates', () =>
+		candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now })
+	);
 	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };
 }
 

@@ -94,7 +94,9 @@ async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
 export async function postTrialFacts(db: Database, body: z.output<typeof trialFactsBody>, now: number): Answer<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'trialFacts', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		await amendFacts(tx, 'trial', body.trialId, { name: body.name, question: body.question || null }, now);
+		const { name, question } = body;
+		const facts = { ...(name === undefined ? {} : { name }), ...(question === undefined ? {} : { question: question || null }) };
+		await amendFacts(tx, 'trial', body.trialId, facts, now);
 		return { id: body.id };
 	});
 }

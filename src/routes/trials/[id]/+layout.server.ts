@@ -1,6 +1,5 @@
 import type { ShellTrial } from '$lib/ui/shell/types';
-import { sheetOf } from '$lib/server/trials/findings';
-import { leanSheet } from '$lib/server/trials/lean';
+import { leanSheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { LayoutServerLoad } from './$types';
 
@@ -10,7 +9,7 @@ const DAY_MS = 86_400_000;
 export const load: LayoutServerLoad = async (event) => {
 	const now = Date.now();
 	const whole = await trialOfRequest(event);
-	const sheet = leanSheet(sheetOf(whole, now));
+	const sheet = leanSheetOf(whole, now);
 	const shellTrial: ShellTrial = {
 		id: whole.head.id,
 		name: whole.head.name,
