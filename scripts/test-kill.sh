@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run test:kill: the kills of npm test many times over: the server and MariaDB, each twenty times (DRAUGHT_KILLS), about ten minutes.
+# npm run test:kill: the kills of npm test many times over: the server and MariaDB, each twenty times (DRAUGHT_KILLS), some two minutes.
 . "$(dirname "$0")/lib.sh"
 need_modules
 need_database_server

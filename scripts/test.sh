@@ -15,6 +15,8 @@ rm -rf "$reports"
 mkdir -p "$reports" "$dir"
 export DRAUGHT_CHECK_REPORT=$reports/checks.txt DRAUGHT_REPORTS=$reports DRAUGHT_TEST_INSTANCE_DIR=$dir
 
+# A signal ends it as the end of the tests does: nothing of the throw-away server stays.
+trap 'exit 1' INT TERM HUP
 browser=
 trap '[ -z "$browser" ] || kill "$browser" 2>/dev/null; "$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"; rm -rf "$dir"' EXIT
 

@@ -1,5 +1,4 @@
 import { database, serverContext } from '$lib/server/context';
-import { mayEnter } from '$lib/server/http/access';
 import { runningRuns } from '$lib/server/drying/runs';
 import type { LayoutServerLoad } from './$types';
 
@@ -7,8 +6,7 @@ import type { LayoutServerLoad } from './$types';
 export const load: LayoutServerLoad = async (event) => {
 	const { serverId, config, passphrase } = serverContext();
 	// Before the login nothing is told, not even which server this is.
-	if (!(await mayEnter(event).catch(() => false)))
-		return { drying: { now: Date.now(), runs: [] }, serverId: '', instance: '', locked: true, loggedIn: false };
+	if (!event.locals.entered) return { drying: { now: Date.now(), runs: [] }, serverId: '', instance: '', locked: true, loggedIn: false };
 	const runs = await runningRuns(database());
 	return { drying: { now: Date.now(), runs }, serverId, instance: config.DRAUGHT_INSTANCE, locked: false, loggedIn: passphrase !== null };
 };

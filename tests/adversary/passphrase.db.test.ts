@@ -31,6 +31,8 @@ describe('before the login', () => {
 		const login = await (await ask('/login')).text();
 		expect(login).toContain('Passphrase');
 		expect(login).not.toMatch(/[0-9a-f]{8}-[0-9a-f]{4}-7/);
+		// An open page whose login ran out is led there too, in the way its loading of data understands.
+		expect(await (await ask('/trials/__data.json')).json()).toMatchObject({ type: 'redirect', location: '/login?to=%2Ftrials' });
 		for (const path of ['/login/__data.json', '/trials/__data.json']) expect(await (await ask(path)).text()).not.toContain('serverId":"0');
 	});
 });

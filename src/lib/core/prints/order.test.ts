@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { hasOrder, orderFaults, type OrderedMark } from './order';
+import { hasOrder, orderFaults, partnerOf, type OrderedMark } from './order';
 
 const mark = (id: string, quantity: string, value: number, takenAt = 0): OrderedMark => ({ id, quantity, value, takenAt });
 
@@ -69,6 +69,9 @@ describe('marks that contradict each other', () => {
 	it('no other quantity has an order', () => {
 		expect(hasOrder('cleanTo')).toBe(true);
 		expect(hasOrder('strings')).toBe(false);
+		expect(partnerOf('overhangLastClean')).toBe('overhangFirstFaulty');
+		expect(partnerOf('overhangAwayFirstFaulty')).toBe('overhangAwayLastClean');
+		expect(partnerOf('strings')).toBeNull();
 		expect(orderFaults([mark('a', 'cornerLift', 2), mark('b', 'strings', 0)])).toEqual([]);
 	});
 });

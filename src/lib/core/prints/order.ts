@@ -43,5 +43,14 @@ export function orderFaults(marks: readonly OrderedMark[]): OrderFault[] {
 	});
 }
 
+/**
+ * The other quantity of a pair that has an order; null for one that stands alone.
+ * @example partnerOf('overhangFirstFaulty') // 'overhangLastClean'
+ */
+export function partnerOf(quantity: string): string | null {
+	const pair = PAIRS.find((p) => p.first === quantity || p.second === quantity);
+	return pair ? (pair.first === quantity ? pair.second : pair.first) : null;
+}
+
 /** The quantities whose order is looked at. @example hasOrder('overhangLastClean') // true */
-export const hasOrder = (quantity: string): boolean => PAIRS.some((p) => p.first === quantity || p.second === quantity);
+export const hasOrder = (quantity: string): boolean => partnerOf(quantity) !== null;

@@ -19,7 +19,7 @@ const isOneOf = (codes: readonly string[], error: unknown): boolean => codes.inc
  * Whether the connection broke under the work. When it breaks inside a transaction Drizzle's rollback fails on it too, and its error,
  * which has no code, hides the first one: the driver only says that nothing more can be sent.
  */
-const isLost = (error: unknown): boolean =>
+export const isLost = (error: unknown): boolean =>
 	isOneOf(LOST, error) || [...causes(error)].some((e) => /connection is in closed state|Connection lost/i.test(e.message));
 
 export const isDuplicate = (error: unknown): boolean => isOneOf(['ER_DUP_ENTRY'], error);

@@ -1,4 +1,4 @@
-import type { RequestEvent } from '@sveltejs/kit';
+import { redirect, type RequestEvent } from '@sveltejs/kit';
 import { serverContext } from '../context';
 import { Problem, problemResponse } from '../problem';
 import { isSession, sealSession, SESSION_COOKIE, SESSION_S } from './session';
@@ -18,11 +18,13 @@ export async function mayEnter(event: Pick<RequestEvent, 'cookies' | 'request' |
 	return checked.known;
 }
 
-/** The answer to a request that may not enter; null lets it pass. Pages lead to the login, everything else is refused. */
+/** The answer to a request that may not enter; null lets it pass. Pages lead to the login, everything else is refused.
+ * @throws a redirect of the framework, which answers the loading of data in its own way */
 export async function access(event: RequestEvent): Promise<Response | null> {
 	const { pathname, search } = event.url;
 	try {
-		if (OPEN.includes(pathname) || (await mayEnter(event))) return null;
+		event.locals.entered = !OPEN.includes(pathname) && (await mayEnter(event));
+		if (event.locals.entered || OPEN.includes(pathname)) return null;
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
 		throw error;
@@ -33,8 +35,7 @@ export async function access(event: RequestEvent): Promise<Response | null> {
 		if (!event.request.headers.has('sec-fetch-site')) refused.headers.set('www-authenticate', 'Basic realm="Draught", charset="UTF-8"');
 		return refused;
 	}
-	const to = pathname === '/' ? '' : `?to=${encodeURIComponent(pathname.replace(/\/__data\.json$/, '') + search)}`;
-	return new Response(null, { status: 303, headers: { location: `/login${to}` } });
+	redirect(303, `/login${pathname === '/' ? '' : `?to=${encodeURIComponent(pathname + search)}`}`);
 }
 
 /** Logs a browser in, or says why not. */

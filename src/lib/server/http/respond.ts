@@ -2,7 +2,7 @@ import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
-import { isAway, isDuplicate, isFull, OutcomeUnknown } from '../db/errors';
+import { isAway, isDuplicate, isFull, isLost, OutcomeUnknown } from '../db/errors';
 import { database } from '../context';
 import { Problem, problemResponse, refuse } from '../problem';
 import { withClockAhead } from '../write/clock-ahead';
@@ -118,7 +118,7 @@ async function answering(work: () => Promise<Response>): Promise<Response> {
 		return await work();
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
-		if (error instanceof OutcomeUnknown) return problemResponse({ status: 503, title: UNKNOWN });
+		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse({ status: 503, title: UNKNOWN });
 		if (isAway(error)) return problemResponse({ status: 503, title: 'The database is away. Nothing was stored; try again.' });
 		if (isFull(error)) return problemResponse({ status: 507, title: 'The disk is full. Nothing was stored; make space, then try again.' });
 		// An id that came in by a file before, and now as an entry of its own.

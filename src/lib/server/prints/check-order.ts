@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { applyAmendments } from '$lib/core/amendments/apply';
-import { hasOrder, orderFaults, type OrderFault } from '$lib/core/prints/order';
+import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/prints/order';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Transaction } from '../db/client';
 import { reading } from '../db/schema';
@@ -39,8 +39,8 @@ export async function orderFaultsOf(tx: Transaction, attemptIds: readonly string
  */
 export async function requireOrder(tx: Transaction, attemptId: string, id: string, path: string): Promise<void> {
 	const [written] = await tx.select({ quantity: reading.quantity }).from(reading).where(eq(reading.id, id));
-	if (!written || !hasOrder(written.quantity)) return;
-	const pair = written.quantity.replace(/LastClean|FirstFaulty|LongestClean|From|To/, '');
-	const fault = (await orderFaultsOf(tx, [attemptId])).find((f) => f.id === id || f.quantity.startsWith(pair));
+	const partner = written && partnerOf(written.quantity);
+	if (!partner) return;
+	const fault = (await orderFaultsOf(tx, [attemptId])).find((f) => f.id === id || f.quantity === partner);
 	if (fault) throw refuse([orderError(path, fault)]);
 }

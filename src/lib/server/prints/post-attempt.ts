@@ -1,8 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
-import { MARKS } from '$lib/core/prints/marks';
-import { orderFaults } from '$lib/core/prints/order';
+import { orderFaults, partnerOf } from '$lib/core/prints/order';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AttemptBody, Marks } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -151,10 +150,7 @@ function readMarks(marks: Marks) {
 	});
 	const marksTaken = rows.map((r) => ({ ...r, id: r.quantity, takenAt: 0 }));
 	for (const fault of orderFaults(marksTaken))
-		errors.push(orderError(`marks.${fault.code === 'alone' ? PARTNER.get(fault.quantity) : fault.quantity}`, fault));
+		errors.push(orderError(`marks.${fault.code === 'alone' ? partnerOf(fault.quantity) : fault.quantity}`, fault));
 	if (errors.length > 0) throw refuse(errors);
 	return rows;
 }
-
-/** The clean step that a faulty step needs. */
-const PARTNER = new Map(MARKS.flatMap((m) => (m.kind === 'ladder' ? [[m.firstFaulty, m.lastClean] as const] : [])));

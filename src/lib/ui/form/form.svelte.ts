@@ -51,15 +51,17 @@ export class Form {
 		const element = typeof document === 'undefined' ? null : (document.activeElement?.closest('form') ?? null);
 		const sending = this.#last.then(async () => {
 			this.busy = true;
-			const sent = await this.#settle<T>(key, path, body, inner);
-			this.#underWay.delete(key);
-			this.busy = this.#underWay.size > 0;
+			const sent = await this.#settle<T>(key, path, body, inner).finally(() => {
+				this.#underWay.delete(key);
+				this.busy = this.#underWay.size > 0;
+			});
 			this.#tell(sent);
 			if (!sent.ok) await focusFirstError(element);
 			return sent;
 		});
 		this.#underWay.set(key, sending);
-		this.#last = sending;
+		// Whatever goes wrong with one press, the next one is heard.
+		this.#last = sending.catch(() => undefined);
 		return await sending;
 	}
 

@@ -120,4 +120,14 @@ describe('a form', () => {
 		expect(await form.again()).toBe(false);
 		expect(calls).toHaveLength(2);
 	});
+
+	it('hears the next press after one that went wrong in a way of its own', async () => {
+		const form = new Form();
+		const broken = () => {
+			throw new Error('a body that cannot be made');
+		};
+		await expect(form.send('dryers', (made) => (made.id === '' ? { name: 'Box' } : broken()))).rejects.toThrow();
+		expect(form.busy).toBe(false);
+		expect((await form.send('dryers', { name: 'Box' })).ok).toBe(true);
+	});
 });

@@ -29,6 +29,25 @@ export type PrintDraft = {
 	loadEffort: string;
 };
 
+/** What is seen on one print and belongs to no other. */
+const NOTHING_SEEN = {
+	outcome: 'finished',
+	percentReached: '',
+	cause: null,
+	overhangLastClean: '',
+	overhangFirstFaulty: '',
+	bridgeLongestClean: '',
+	bridgeFirstFaulty: '',
+	strings: null,
+	note: '',
+	roomTemperature: '',
+	roomHumidityPct: '',
+	grams: '',
+	minutes: '',
+	midPrint: '',
+	loadEffort: ''
+} as const satisfies Partial<PrintDraft>;
+
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
 
 /**
@@ -51,51 +70,20 @@ export function freshDraft(given: {
 	const before = given.last ?? given.lastOther;
 	const setUp = Object.fromEntries(SET_UP.map((name) => [name, before?.setUp[name] ?? ''])) as PrintDraft['setUp'];
 	return {
-		outcome: 'finished',
-		percentReached: '',
-		cause: null,
+		...NOTHING_SEEN,
 		condition: given.condition,
-		overhangLastClean: '',
-		overhangFirstFaulty: '',
-		bridgeLongestClean: '',
-		bridgeFirstFaulty: '',
-		strings: null,
-		note: '',
 		printerId: given.printerId,
 		pieceId: given.pieceId,
 		settings,
 		setUp,
-		roomTemperature: '',
-		roomHumidityPct: '',
-		grams: '',
-		minutes: '',
 		// The same piece from the same spool is most often the same file.
-		fileHash: (given.last?.pieceId === given.pieceId ? given.last.fileHash : null) ?? '',
-		midPrint: '',
-		loadEffort: ''
+		fileHash: (given.last?.pieceId === given.pieceId ? given.last.fileHash : null) ?? ''
 	};
 }
 
 /** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */
 export function nextDraft(sent: PrintDraft): PrintDraft {
-	return {
-		...sent,
-		outcome: 'finished',
-		percentReached: '',
-		cause: null,
-		overhangLastClean: '',
-		overhangFirstFaulty: '',
-		bridgeLongestClean: '',
-		bridgeFirstFaulty: '',
-		strings: null,
-		note: '',
-		roomTemperature: '',
-		roomHumidityPct: '',
-		grams: '',
-		minutes: '',
-		midPrint: '',
-		loadEffort: ''
-	};
+	return { ...sent, ...NOTHING_SEEN };
 }
 
 /** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */

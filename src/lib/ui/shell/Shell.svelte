@@ -18,8 +18,8 @@
 
 	async function logOut(): Promise<void> {
 		// eslint-disable-next-line no-restricted-syntax -- a log-out stores nothing, so there is nothing a retry could double
-		await fetch('/api/v1/session', { method: 'DELETE' });
-		location.href = '/login';
+		const out = await fetch('/api/v1/session', { method: 'DELETE' }).catch(() => null);
+		if (out?.ok) location.href = '/login';
 	}
 	let lastTrial = $state.raw<ShellTrial | null>(null);
 	$effect(() => {
