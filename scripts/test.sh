@@ -18,7 +18,13 @@ export DRAUGHT_CHECK_REPORT=$reports/checks.txt DRAUGHT_REPORTS=$reports DRAUGHT
 # A signal ends it as the end of the tests does: nothing of the throw-away server stays.
 trap 'exit 1' INT TERM HUP
 browser=
-trap '[ -z "$browser" ] || kill "$browser" 2>/dev/null; "$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"; rm -rf "$dir"' EXIT
+# What is gone already is no failure: the exit code is that of the closing line.
+clear_away() {
+	[ -z "$browser" ] || kill "$browser" 2>/dev/null || true
+	"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir" || true
+	rm -rf "$dir"
+}
+trap clear_away EXIT
 
 need_build
 say "starting a throw-away MariaDB"
@@ -33,5 +39,6 @@ browser=$!
 "$DRAUGHT_ROOT/scripts/check.sh" || true
 vitest run --reporter=default --reporter=json --outputFile.json="$reports/vitest.json" || true
 wait "$browser" || true
+browser=
 cat "$reports/browser.txt"
 node scripts/closing-line.mjs "$reports"
