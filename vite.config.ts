@@ -5,6 +5,8 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
+	// Flowbite's modules do nothing when loaded but do not say so: without this a page carries all of its components for the few it uses.
+	build: { rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
 	optimizeDeps: {
 		include: [
 			'comlink',

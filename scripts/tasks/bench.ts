@@ -1,31 +1,24 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { v7 } from 'uuid';
 import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
 import { chances } from '../../src/lib/core/pick/chances';
 import { presetCriteria } from '../../src/lib/core/pick/presets';
 import type { PickInput } from '../../src/lib/core/pick/types';
 import { STATIONS } from '../../src/lib/core/registry';
+import { shownSheet } from '../../src/lib/core/sheet/shown-sheet';
 import type { QuantityDef } from '../../src/lib/core/finding/types';
-import { intakeBody } from '../../src/lib/schemas/spool';
-import { trialBody } from '../../src/lib/schemas/trial';
-import { attemptBody } from '../../src/lib/schemas/attempt';
-import { connect, type Database } from '../../src/lib/server/db/client';
+import { connect } from '../../src/lib/server/db/client';
 import { ensureDefaults } from '../../src/lib/server/db/defaults';
 import { migrate } from '../../src/lib/server/db/migrate';
-import { reading } from '../../src/lib/server/db/schema';
-import { takeIn } from '../../src/lib/server/intake/take-in';
-import { postAttempt } from '../../src/lib/server/prints/post-attempt';
 import { sheetOf } from '../../src/lib/server/trials/findings';
-import { leanSheet } from '../../src/lib/server/trials/lean';
 import { loadTrial } from '../../src/lib/server/trials/load';
-import { postTrial } from '../../src/lib/server/trials/post';
 import { randomSource } from '../../src/lib/core/random/source';
 import { benchLog } from './bench-log';
 import { benchLoad } from './bench-load';
 import { benchPrints } from './bench-prints';
+import { fill, READINGS, SPOOLS } from './bench-fill';
 import { runTask, taskConfig } from './task';
 import { line, ms, msAsync, percentile } from './timing';
 
@@ -34,55 +27,7 @@ import { line, ms, msAsync, percentile } from './timing';
  * Works in a database of its own beside the instance's, and drops it.
  */
 
-const SPOOLS = 40;
-const READINGS = 10_000;
 const ROUNDS = 30;
-
-async function fill(db: Database): Promise<string> {
-	const now = Date.now();
-	const at = new Date(now).toISOString();
-	const trialId = v7();
-	await postTrial(db, trialBody.parse({ id: trialId, name: 'bench' }), now);
-	const source = randomSource(1);
-	const rows: (typeof reading.$inferInsert)[] = [];
-	for (let s = 0; s < SPOOLS; s++) {
-		const { answer } = await takeIn(
-			db,
-			intakeBody.parse({ id: v7(), trialId, material: 'PETG', price: '20', netMass: '1 kg', labelTolerance: '0.02', nothingOdd: true, at }),
-			now
-		);
-		for (let p = 0; p < 3; p++)
-			await postAttempt(
-				db,
-				attemptBody.parse({
-					id: v7(),
-					spoolId: answer.spoolId,
-					outcome: 'finished',
-					marks: { overhangLastClean: '65', overhangFirstFaulty: '70', bridgeLongestClean: '30', strings: 'wisp' },
-					at
-				}),
-				now
-			);
-		for (let r = 0; r < READINGS / SPOOLS; r++)
-			rows.push({
-				id: v7(),
-				spoolId: answer.spoolId,
-				station: 'diameter',
-				quantity: 'diameter',
-				value: 1.75 + (source() - 0.5) / 50,
-				typedText: '1.75',
-				typedUnit: 'mm',
-				resolution: 0.01,
-				takenAt: now,
-				zone: 'UTC',
-				placeIndex: r >> 1,
-				direction: r % 2 ? 'across' : 'along',
-				createdAt: now
-			});
-	}
-	for (let i = 0; i < rows.length; i += 500) await db.insert(reading).values(rows.slice(i, i + 500));
-	return trialId;
-}
 
 /** Twelve criteria: the real quantities and copies of them, so that every kind of sampling is drawn. */
 function twelveCriteria(input: Omit<PickInput, 'criteria' | 'rule'>): PickInput {
@@ -130,7 +75,7 @@ await runTask(async () => {
 		line('trial sheet data, first call of the process', firstCall, null, 'SELECT of its readings', rawP95);
 
 		const whole = await loadTrial(db, trialId);
-		const sheet = leanSheet(sheetOf(whole, 0));
+		const sheet = shownSheet(sheetOf(whole, 0));
 		const values = whole.spools.flatMap((s) => s.readings.map((r) => r.value ?? 0));
 		const plainSum = () => Float64Array.from(values).reduce((a, b) => a + b, 0);
 		plainSum();

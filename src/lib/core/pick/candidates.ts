@@ -2,6 +2,7 @@ import type { Protocol, SpoolEvidence } from '../evidence';
 import type { QuantityDef } from '../finding/types';
 import { selectFindings } from '../sheet/select';
 import type { Station } from '../station';
+import { rankedFinding } from './ranked-finding';
 import type { Candidate } from './types';
 
 /**
@@ -24,7 +25,7 @@ export function candidatesFrom(given: {
 		return {
 			spoolId: evidence.spool.id,
 			code: evidence.spool.code,
-			findings: Object.fromEntries(defs.map((def) => [def.id, selectFindings(all, def.id, protocol)[0]]))
+			findings: Object.fromEntries(defs.map((def) => [def.id, rankedFinding(selectFindings(all, def.id, protocol)[0])]))
 		};
 	});
 	return { candidates, defs };

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding/types';
+import type { RankedFinding } from './ranked-finding';
 import type { Gate, GateResult } from './types';
 
 /**
@@ -8,7 +8,7 @@ import type { Gate, GateResult } from './types';
  * Source: decision rule with the interval as guard band (JCGM 106, by analogy).
  * @example judgeGate(overhangFinding, 'overhang', { op: 'atLeast', limit: 60 }).state // 'pass'
  */
-export function judgeGate(finding: Finding | undefined, quantity: string, gate: Gate): GateResult {
+export function judgeGate(finding: RankedFinding | undefined, quantity: string, gate: Gate): GateResult {
 	const none: GateResult = { quantity, gate, state: 'undecided', by: null, n: finding?.n ?? 0 };
 	if (!finding || finding.estimate === null) return none;
 	const sign = gate.op === 'atLeast' ? 1 : -1;

@@ -1,5 +1,6 @@
 import type { ValueRule } from '../evidence';
-import type { Finding, QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../finding/types';
+import type { RankedFinding } from './ranked-finding';
 
 export type Gate = { op: 'atLeast' | 'atMost'; limit: number };
 
@@ -8,7 +9,7 @@ export type Criterion = { quantity: string; weight: number; gate: Gate | null };
 
 export type GateResult = { quantity: string; gate: Gate; state: 'pass' | 'fail' | 'undecided'; by: number | null; n: number };
 
-export type Candidate = { spoolId: string; code: string; findings: Record<string, Finding | undefined> };
+export type Candidate = { spoolId: string; code: string; findings: Record<string, RankedFinding | undefined> };
 
 export type PickInput = { candidates: Candidate[]; criteria: Criterion[]; defs: QuantityDef[]; rule: ValueRule };
 

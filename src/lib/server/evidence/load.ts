@@ -94,6 +94,25 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		if (!isSound('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
 	for (const one of specimens)
 		if (!isSound('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
+	// One list for all spools, so that a page that carries many of them carries it once.
+	const onBench = {
+		instruments: sameAsBefore(
+			'instruments',
+			instruments.map((i): Instrument => ({
+				id: i.id,
+				name: i.name,
+				quantity: i.quantity,
+				resolution: i.resolution,
+				errorLimit: i.errorLimit,
+				checks: checks.get(i.id) ?? [],
+				studies: studies.get(i.id) ?? []
+			}))
+		),
+		pieces: sameAsBefore(
+			'pieces',
+			pieces.map(({ id, familyId, version, name, marks, params }): Piece => ({ id, familyId, version, name, marks, params }))
+		)
+	};
 	const unreadable = new Set([...damaged.values()].flat().map((d) => d.id));
 	return new Map(
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
@@ -165,21 +184,23 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				logs: logs.get(s.id) ?? [],
 				events: events.get(s.id) ?? [],
 				damaged: damaged.get(s.id) ?? [],
-				instruments: instruments.map((i): Instrument => ({
-					id: i.id,
-					name: i.name,
-					quantity: i.quantity,
-					resolution: i.resolution,
-					errorLimit: i.errorLimit,
-					checks: checks.get(i.id) ?? [],
-					studies: studies.get(i.id) ?? []
-				})),
-				pieces: pieces.map(({ id, familyId, version, name, marks, params }): Piece => ({ id, familyId, version, name, marks, params }))
+				instruments: onBench.instruments,
+				pieces: onBench.pieces
 			};
 			return [s.id, evidence] as const;
 		})
 	);
 }
+
+/** The list read before where nothing in it changed, also for spools that were read at another time. */
+function sameAsBefore<T>(name: string, list: T[]): T[] {
+	const text = JSON.stringify(list);
+	const before = lists.get(name);
+	if (before?.text === text) return before.list as T[];
+	lists.set(name, { text, list });
+	return list;
+}
+const lists = new Map<string, { text: string; list: unknown[] }>();
 
 function noteDamaged(damaged: Map<string, DamagedRecord[]>, spoolId: string, record: DamagedRecord): void {
 	damaged.set(spoolId, [...(damaged.get(spoolId) ?? []), record]);

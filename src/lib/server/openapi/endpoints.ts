@@ -93,6 +93,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('bundles', bundleImportBody, 'take in a trial bundle, whole or not at all', LIMITS.bundle),
 	get('spools', null, 'recall: every spool ever seen', 'q'),
 	get('spools/{id}/findings', spoolFindings, 'all findings of one spool'),
+	get('spools/{id}/evidence', null, 'what was measured and noted of one spool at one station', 'station'),
 	get('trials/{id}/findings', trialFindings, 'the trial sheet: findings of every station, flags, letters, what is next'),
 	get('trials/{id}/pick', null, 'the ranking with its chances and what would turn it'),
 	get('trials/{id}/bundle', bundle, 'a trial with all its evidence as one document'),

@@ -3,10 +3,11 @@ import { chances } from '$lib/core/pick/chances';
 import { explain } from '$lib/core/pick/explain';
 import { rank } from '$lib/core/pick/rank';
 import type { PickInput } from '$lib/core/pick/types';
+import type { Missing } from '$lib/core/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
+import { shownSheet, type ShownSheet } from '$lib/core/sheet/shown-sheet';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
 import { remembered } from './remembered';
-import { leanSheet } from './lean';
 import type { TrialWhole } from './load';
 
 /** The trial sheet of a loaded trial. */
@@ -17,14 +18,18 @@ export function sheetOf(whole: TrialWhole, now: number): Sheet {
 	);
 }
 
-/** The sheet as pages take it. */
-export function leanSheetOf(whole: TrialWhole, now: number): Sheet {
+/** The sheet as its page shows it. */
+export const shownSheetOf = (whole: TrialWhole, now: number): ShownSheet => {
 	const sheet = sheetOf(whole, now);
-	let lean = leanSheets.get(sheet);
-	if (!lean) leanSheets.set(sheet, (lean = leanSheet(sheet)));
-	return lean;
-}
-const leanSheets = new WeakMap<Sheet, Sheet>();
+	const known = shown.get(sheet) ?? shownSheet(sheet);
+	shown.set(sheet, known);
+	return known;
+};
+const shown = new WeakMap<Sheet, ShownSheet>();
+
+/** What a station still wants of each spool, in the order of the trial. */
+export const wantedOf = (whole: TrialWhole, station: string, now: number): (Missing | null)[] =>
+	sheetOf(whole, now).rows.map((row) => row.missing.find((m) => m.station === station) ?? null);
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
 export function pickInputOf(whole: TrialWhole, now: number): PickInput {

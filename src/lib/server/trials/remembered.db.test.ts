@@ -7,7 +7,7 @@ import { intakeBody } from '../../schemas/spool';
 import { criteriaBody, protocolBody, trialBody } from '../../schemas/trial';
 import { takeIn } from '../intake/take-in';
 import { postReading } from '../readings/post';
-import { leanSheetOf, pickInputOf, sheetOf } from './findings';
+import { shownSheetOf, pickInputOf, sheetOf } from './findings';
 import { loadTrial } from './load';
 import { postCriteria, postProtocol, postTrial } from './post';
 
@@ -30,7 +30,7 @@ const readings = async () => (await sheet()).rows[0]?.cells.find((c) => c.quanti
 it('two requests share what was computed, at whatever moment they ask', async () => {
 	const [first, second] = [await loadTrial(t.db, trialId), await loadTrial(t.db, trialId)];
 	expect(sheetOf(first, NOW)).toBe(sheetOf(second, NOW + 60_000));
-	expect(leanSheetOf(first, NOW)).toBe(leanSheetOf(second, NOW));
+	expect(shownSheetOf(first, NOW)).toBe(shownSheetOf(second, NOW));
 	expect(pickInputOf(first, NOW).candidates).toBe(pickInputOf(second, NOW).candidates);
 });
 

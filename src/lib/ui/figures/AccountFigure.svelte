@@ -1,10 +1,11 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { bareValue } from '../words/quantities';
 	import { accountShape } from './account-shape';
 	import { CELL_WIDTH } from './scale';
 
-	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
+	let { finding, def, label }: { finding: ShownFinding; def: QuantityDef; label: string } = $props();
 	const W = CELL_WIDTH;
 	const points = $derived(finding.figure.kind === 'account' ? finding.figure.points : []);
 	const shape = $derived(

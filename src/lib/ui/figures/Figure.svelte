@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import AccountFigure from './AccountFigure.svelte';
 	import BarFigure from './BarFigure.svelte';
 	import DotFigure from './DotFigure.svelte';
@@ -11,7 +12,7 @@
 	import Strand from './Strand.svelte';
 	import WordsFigure from './WordsFigure.svelte';
 
-	type Props = { findings: Finding[]; def: QuantityDef; hex: string | null; places: number; currency: string };
+	type Props = { findings: ShownFinding[]; def: QuantityDef; hex: string | null; places: number; currency: string };
 	let { findings, def, hex, places, currency }: Props = $props();
 	const [main] = $derived(findings);
 	const label = $derived(

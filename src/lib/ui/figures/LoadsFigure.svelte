@@ -1,9 +1,10 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { bareValue } from '../words/quantities';
 	import { anchorAt, CELL_WIDTH, place } from './scale';
 
-	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
+	let { finding, def, label }: { finding: ShownFinding; def: QuantityDef; label: string } = $props();
 	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W);
 	const loads = $derived(finding.figure.kind === 'loads' ? finding.figure.loads : []);

@@ -1,8 +1,9 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { CELL_WIDTH, place } from './scale';
 
-	let { finding, def, label }: { finding: Finding; def: QuantityDef; label: string } = $props();
+	let { finding, def, label }: { finding: ShownFinding; def: QuantityDef; label: string } = $props();
 	const W = CELL_WIDTH;
 	const x = (v: number) => place(v, def.scale, W);
 	const figure = $derived(finding.figure.kind === 'share' ? finding.figure : null);

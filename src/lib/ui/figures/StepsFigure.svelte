@@ -1,10 +1,11 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { bareValue } from '../words/quantities';
 	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	/** One finding a condition; the one that counts first. */
-	let { findings, def, label }: { findings: Finding[]; def: QuantityDef; label: string } = $props();
+	let { findings, def, label }: { findings: ShownFinding[]; def: QuantityDef; label: string } = $props();
 	const W = CELL_WIDTH;
 	const STEP = 5;
 	const x = (v: number) => place(v, def.scale, W);

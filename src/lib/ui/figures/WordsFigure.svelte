@@ -1,12 +1,13 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { bareValue } from '../words/quantities';
 
-	let { findings, def, label }: { findings: Finding[]; def: QuantityDef; label: string } = $props();
+	let { findings, def, label }: { findings: ShownFinding[]; def: QuantityDef; label: string } = $props();
 	const known = $derived(findings.filter((f) => f.figure.kind === 'words' && f.estimate !== null));
 	const [main] = $derived(known);
 	const boxes = $derived(def.words?.length ?? 4);
-	const share = (f: Finding, rank: number) => (f.figure.kind === 'words' ? (f.figure.counts[rank] ?? 0) / Math.max(1, f.n) : 0);
+	const share = (f: ShownFinding, rank: number) => (f.figure.kind === 'words' ? (f.figure.counts[rank] ?? 0) / Math.max(1, f.n) : 0);
 	const at = $derived(Math.round(main?.estimate ?? 0));
 </script>
 

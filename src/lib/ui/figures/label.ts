@@ -1,17 +1,18 @@
-import type { Finding, QuantityDef } from '$lib/core/finding/types';
+import type { QuantityDef } from '$lib/core/finding/types';
+import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 import { CONDITION_WORDS, GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
 
 const KIND: Record<string, string> = { confidence: '95 %', tolerance: 'tolerance', credible: '95 % credible', bounds: 'bounds' };
 
 /** The interval of a finding in words, or that it has none. */
-export function intervalWords(finding: Finding, def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, currency = ''): string {
+export function intervalWords(finding: ShownFinding, def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, currency = ''): string {
 	if (!finding.interval) return finding.sampling.kind === 'exact' ? 'exact, no interval' : 'no interval';
 	const { low, high, kind } = finding.interval;
 	return `${valueWords(def, low, currency)} to ${valueWords(def, high, currency)} (${KIND[kind] ?? kind})`;
 }
 
 /** A finding as one line: what, value, n, interval, grade. For labels, focus text and tables. */
-export function findingLabel(finding: Finding, def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'name'>, currency = ''): string {
+export function findingLabel(finding: ShownFinding, def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'name'>, currency = ''): string {
 	const condition = finding.subject.condition ? `, ${CONDITION_WORDS[finding.subject.condition]}` : '';
 	const value = finding.estimate === null ? 'no value yet' : valueWords(def, finding.estimate, currency);
 	return `${quantityName(def)}${condition}: ${value}, n ${finding.n}, ${intervalWords(finding, def, currency)}, ${GRADE_WORDS[finding.grade]}`;

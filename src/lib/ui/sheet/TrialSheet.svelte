@@ -1,7 +1,7 @@
 <script lang="ts">
-	import type { Sheet, SheetCell } from '$lib/core/sheet/build-sheet';
 	import type { SpoolEvidence } from '$lib/core/evidence';
 	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ShownSheet } from '$lib/core/sheet/shown-sheet';
 	import Figure from '../figures/Figure.svelte';
 	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';
@@ -13,7 +13,7 @@
 
 	type Props = {
 		trialId: string;
-		sheet: Sheet;
+		sheet: ShownSheet;
 		spools: SpoolEvidence['spool'][];
 		roles: Record<string, 'candidate' | 'house'>;
 		places: number;
@@ -26,13 +26,6 @@
 	const lettered = $derived(
 		new Set(sheet.columns.filter((_, i) => new Set(sheet.rows.flatMap((r) => r.cells[i]?.letters || [])).size > 1).map((c) => c.id))
 	);
-	const flagged = $derived((spoolId: string, quantity: string) =>
-		sheet.flags.some((f) => f.quantity === quantity && f.spoolIds.includes(spoolId))
-	);
-	const missingOf = (row: Sheet['rows'][number], def: QuantityDef, cell: SheetCell) => {
-		const own = cell.findings[0]?.missing[0];
-		return own ?? row.missing.find((m) => m.station === def.station) ?? null;
-	};
 	const scaleWords = (def: QuantityDef): [string, string] => {
 		if (def.figure === 'strand') return ['start', `${places} places`];
 		return [bareValue(def, def.scale.low), bareValue(def, def.scale.high)];
@@ -80,20 +73,18 @@
 						{#each sheet.columns as def, c (def.id)}
 							{@const cell = row.cells[c]}
 							{@const main = cell?.findings[0]}
-							{@const figureless = !main || (main.n === 0 && !(main.figure.kind === 'bar' && main.figure.base !== null))}
-							{@const missing = cell ? missingOf(row, def, cell) : null}
-							<td class="px-1 py-1 align-middle {figureless ? 'hatched' : ''}">
+							<td class="px-1 py-1 align-middle {main ? '' : 'hatched'}">
 								<a
 									href={stationHref(trialId, def.station, spool.id)}
 									style:min-width="{CELL_WIDTH}px"
 									class="flex min-h-[46px] flex-col justify-center rounded focus-visible:outline-offset-0"
-									title={main && !figureless ? cell.findings.map((f) => findingLabel(f, def, currency)).join('\n') : undefined}
+									title={main ? cell?.findings.map((f) => findingLabel(f, def, currency)).join('\n') : undefined}
 								>
-									{#if figureless}
-										{#if missing}
-											{@const words = missingWords(missing)}
+									{#if !cell || !main}
+										{#if cell?.wanted}
+											{@const words = missingWords(cell.wanted)}
 											<span class="text-[0.85rem] text-muted"><strong class="text-act-ink">{words.lead}</strong> {words.rest}</span>
-										{:else if main?.sampling.kind === 'unknown' && main.sampling.reason.id === 'priceHidden'}
+										{:else if cell?.withheld}
 											<span class="small">hidden while blind</span>
 										{:else}
 											<span class="small">nothing noted</span>
@@ -108,7 +99,7 @@
 														? 'text-harm'
 														: 'text-muted'}">{sentence(main.word)}</span
 												>{/if}
-											{#if flagged(spool.id, def.id)}
+											{#if cell.unlike}
 												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
 											{/if}
 											{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}

@@ -1,15 +1,15 @@
 import type { ShellTrial } from '$lib/ui/shell/types';
-import { leanSheetOf } from '$lib/server/trials/findings';
+import { sheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { LayoutServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
 
-/** The trial and its sheet, computed once for every page below; raw evidence stays on the server. */
+/** The trial and its sheet, computed once for every page below. A page asks for the parts of them that it shows; the rest stays on the server. */
 export const load: LayoutServerLoad = async (event) => {
 	const now = Date.now();
 	const whole = await trialOfRequest(event);
-	const sheet = leanSheetOf(whole, now);
+	const sheet = sheetOf(whole, now);
 	const shellTrial: ShellTrial = {
 		id: whole.head.id,
 		name: whole.head.name,
@@ -30,7 +30,6 @@ export const load: LayoutServerLoad = async (event) => {
 		criteria: whole.criteria,
 		roles: whole.roles,
 		spools: whole.spools.map((s) => s.spool),
-		verdicts: whole.verdicts,
-		sheet
+		verdicts: whole.verdicts
 	};
 };

@@ -1,9 +1,15 @@
 import { printerEffects } from '$lib/core/prints/printer-effect';
+import { sheetOf, shownSheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
-/** What is known of the printers' own part, taken out or not: it stands beside what is unlike. */
 export const load: PageServerLoad = async (event) => {
-	const { spools, protocol } = await trialOfRequest(event);
-	return { effects: printerEffects(spools, protocol, protocol.printer?.name ?? null) };
+	const whole = await trialOfRequest(event);
+	const now = Date.now();
+	return {
+		sheet: shownSheetOf(whole, now),
+		next: sheetOf(whole, now).next,
+		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.
+		effects: printerEffects(whole.spools, whole.protocol, whole.protocol.printer?.name ?? null)
+	};
 };

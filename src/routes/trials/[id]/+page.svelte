@@ -10,7 +10,7 @@
 
 	let { data }: PageProps = $props();
 	const codeOf = $derived((id: string) => data.spools.find((s) => s.id === id)?.code ?? '?');
-	const next = $derived(data.sheet.next);
+	const next = $derived(data.next);
 	const nextHref = $derived(
 		data.spools.length === 0
 			? `/trials/${data.head.id}/intake`
@@ -25,13 +25,7 @@
 		)
 	);
 	/** What drying did to the prints, said once for each mark that was printed both ways. */
-	const wetDry = $derived(
-		data.sheet.rows.flatMap((row) =>
-			row.cells
-				.flatMap((cell) => cell.findings.flatMap((f) => f.messages.filter((m) => m.id.startsWith('wetDry.'))))
-				.map((message) => ({ code: codeOf(row.spoolId), words: sentence(message) }))
-		)
-	);
+	const wetDry = $derived(data.sheet.wetDry.map(({ spoolId, message }) => ({ code: codeOf(spoolId), words: sentence(message) })));
 	const candidates = $derived(data.spools.filter((s) => data.roles[s.id] !== 'house').length);
 </script>
 

@@ -1,10 +1,26 @@
+import { diameterProgress, firstUnmeasured } from '$lib/core/diameter/progress';
 import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
+/** A spool may have thousands of readings: those of the one that is opened come along, the page fetches the others by itself. */
 export const load: PageServerLoad = async (event) => {
 	const [whole, workshop] = await Promise.all([trialOfRequest(event), listWorkshop(database())]);
-	return { evidence: whole.spools.map((e) => onlyStation(e, 'diameter')), instruments: workshop.instruments };
+	const { spools, protocol } = whole;
+	const progress = spools.map(diameterProgress);
+	const first = firstUnmeasured(progress, protocol.diameterPlaces * protocol.diameterDirections);
+	// Another spool is chosen without asking the server again.
+	const asked = event.untrack(() => event.url.searchParams.get('spool'));
+	const opened = (spools.find((e) => e.spool.id === asked) ?? spools[first ?? 0])?.spool.id ?? null;
+	return {
+		evidence: spools.map((e) => {
+			const whole = onlyStation(e, 'diameter');
+			return e.spool.id === opened ? whole : { ...whole, readings: [], logs: [] };
+		}),
+		opened,
+		progress,
+		instruments: workshop.instruments
+	};
 };

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
+	import { diameterProgress } from '$lib/core/diameter/progress';
 	import { diameterStation } from '$lib/core/diameter/station';
 	import { oddReadings } from '$lib/core/diameter/odd-readings';
 	import { stated } from '$lib/core/claims/stated';
@@ -20,6 +21,7 @@
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
+	import { Shelf } from '$lib/ui/bench/shelf.svelte';
 	import Histogram from '$lib/ui/diameter/Histogram.svelte';
 	import { barsOfLog, barsOfReadings } from '$lib/ui/diameter/histogram-bars';
 	import LiveGauge from '$lib/ui/diameter/LiveGauge.svelte';
@@ -36,6 +38,7 @@
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { sentence } from '$lib/ui/words/messages';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { onDestroy, untrack } from 'svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
@@ -52,15 +55,24 @@
 	const USUAL_MASS_G = 1000;
 
 	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
-	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
-	const counts = $derived(live.map((e) => e.readings.filter((r) => r.quantity === 'diameter' && r.status === 'counts').length));
-	const firstOpen = $derived(counts.findIndex((n, i) => n < perSpool && !live[i]?.logs.some((l) => l.status === 'counts')));
-	const wanted = $derived(page.url.searchParams.get('spool'));
-	// Chosen by address; without one, the first spool that still wants readings when the page was opened.
-	let fallback = $state<string | null>(null);
-	$effect.pre(() => {
-		fallback ??= data.spools[Math.max(0, firstOpen)]?.id ?? null;
+	const shelf = new Shelf('diameter');
+	$effect(() => {
+		const { evidence: given, opened } = data;
+		untrack(() => void shelf.fill(given, opened));
 	});
+	onDestroy(() => shelf.stop());
+	/** The server knows how far a spool is whose readings are not here yet. */
+	const whole = $derived(data.evidence.map((e) => e.spool.id === data.opened || shelf.has(e.spool.id)));
+	const live = $derived(data.evidence.map((e) => bench.of(shelf.of(e))));
+	const progress = $derived(
+		live.map((e, i) => {
+			const [here, stored] = [diameterProgress(e), data.progress[i]];
+			return whole[i] || !stored ? here : { counted: here.counted + stored.counted, loggedM: stored.loggedM };
+		})
+	);
+	const wanted = $derived(page.url.searchParams.get('spool'));
+	// Chosen by address; without one, the first spool that still wanted readings when the page was opened.
+	const fallback = untrack(() => data.opened);
 	const index = $derived(
 		Math.max(
 			0,
@@ -73,7 +85,7 @@
 	const mean = $derived(findings[0]);
 	const readings = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));
 	const counted = $derived(readings.filter((r) => r.status === 'counts'));
-	const at = $derived(counted.length);
+	const at = $derived(progress[index]?.counted ?? 0);
 	const place = $derived(Math.floor(at / data.protocol.diameterDirections));
 	const direction = $derived(data.protocol.diameterDirections === 1 || at % data.protocol.diameterDirections === 0 ? 'along' : 'across');
 	const stands = $derived(evidence ? toleranceClaims(evidence, data.protocol) : null);
@@ -116,9 +128,8 @@
 	const done = $derived(testing ? plan?.state === 'decided' : at >= perSpool);
 	const items = $derived(
 		live.map((e, i) => {
-			const n = counts[i] ?? 0;
-			const logged = e.logs.find((l) => l.status === 'counts');
-			if (logged) return railItem(e.spool, `log of ${upTo(logged.summary.toM - logged.summary.fromM, 0)} m`);
+			const { counted: n, loggedM } = progress[i] ?? { counted: 0, loggedM: null };
+			if (loggedM !== null) return railItem(e.spool, `log of ${upTo(loggedM, 0)} m`);
 			return railItem(e.spool, n === 0 ? 'to do' : n < perSpool ? `${n} of ${perSpool}` : plural(n, 'reading'));
 		})
 	);
@@ -284,6 +295,8 @@
 				{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is taken off here.{/if}
 				<button type="button" class="link" onclick={() => void strikeOut(log.id)}>Strike this log out</button>
 			</p>
+		{:else if !whole[index]}
+			<p class="small mt-5" role="status">Its {plural(at, 'reading')} are being fetched …</p>
 		{:else if mean.figure.kind === 'strand'}
 			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
 				Strand so far, thickness exaggerated{claim ? ' between the stated limits (dashed)' : ''}
@@ -337,6 +350,8 @@
 			{/if}
 		{/key}
 		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
-		{#snippet says()}<WhatItSays {findings} {defs} onnext={() => move(1)} />{/snippet}
+		{#snippet says()}
+			{#if whole[index]}<WhatItSays {findings} {defs} onnext={() => move(1)} />{:else}<p class="small mt-2">…</p>{/if}
+		{/snippet}
 	</BenchFrame>
 {/if}

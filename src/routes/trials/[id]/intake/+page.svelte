@@ -49,7 +49,6 @@
 	const looking = new Form({ fields: [] });
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
-	const unseen = $derived(data.sheet.rows.filter((r) => r.missing.some((m) => m.station === 'intake')).map((r) => r.spoolId));
 	let later = $state<Partial<Record<Oddity, string>> | null>(null);
 
 	function copyLast(): void {
@@ -91,7 +90,7 @@
 		if (!sent.ok) return;
 		later = null;
 		await invalidateAll();
-		const following = unseen.find((s) => s !== spoolId);
+		const following = data.unseen.find((s) => s !== spoolId);
 		await goto(`?${following ? `spool=${following}` : ''}`, { keepFocus: true, noScroll: true });
 	}
 </script>
@@ -250,7 +249,7 @@
 		<h2 class="small font-semibold">On the bench</h2>
 		{#if data.spools.length === 0}<p class="small">No spool yet.</p>{/if}
 		{#each data.spools as spool (spool.id)}
-			{@const open = unseen.includes(spool.id)}
+			{@const open = data.unseen.includes(spool.id)}
 			<div class="panel px-3 py-2 {chosen === spool.id ? 'border-act!' : ''}">
 				<div class="flex items-baseline justify-between gap-2">
 					<a href="/spools/{spool.id}" class="wide text-[1.05rem] font-bold">{spool.code}</a>

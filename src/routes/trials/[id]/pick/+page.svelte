@@ -67,9 +67,7 @@
 		return `${fixed(row.cost, 1)} ${data.head.currency} per good kg${range ? ` (95 % ${fixed(range.low, 1)} to ${fixed(range.high, 1)})` : ''}`;
 	});
 	const shown = $derived(unfolded ? rows : rows.slice(0, SHOWN));
-	const weighedFlags = $derived(
-		data.sheet.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate)))
-	);
+	const weighedFlags = $derived(data.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate))));
 
 	const FLAGS_SHOWN = 3;
 	const flagged = $derived(flagLines(weighedFlags, codeOf));

@@ -1,8 +1,10 @@
+import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
 import { loadPhotos } from '$lib/server/photos/photos';
+import { sheetOf, wantedOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
@@ -16,7 +18,10 @@ export const load: PageServerLoad = async (event) => {
 		loadAmendments(database(), ids),
 		loadPhotos(database(), ids)
 	]);
+	const now = Date.now();
 	return {
+		wanted: wantedOf(whole, 'prints', now),
+		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
 		printers: workshop.printers,
 		notes,

@@ -34,7 +34,7 @@
 
 	let { data }: PageProps = $props();
 	const wanted = $derived(page.url.searchParams.get('spool'));
-	const missingOf = (i: number) => data.sheet.rows[i]?.missing.find((m) => m.station === 'prints') ?? null;
+	const missingOf = (i: number) => data.wanted[i] ?? null;
 	let fallback = $state<string | null>(null);
 	$effect.pre(() => {
 		fallback ??=
@@ -85,7 +85,7 @@
 	/** In what this spool's prints are unlike those of the others. */
 	const unlike = $derived(
 		flagLines(
-			data.sheet.flags.filter((f) => f.spoolIds.includes(bySpool) && PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
+			data.flags.filter((f) => f.spoolIds.includes(bySpool)),
 			(id) => data.spools.find((s) => s.id === id)?.code ?? ''
 		)
 	);
