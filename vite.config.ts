@@ -5,8 +5,10 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
+	// Our own classes say with ! what they override, so Flowbite's need not be merged with them at run time.
+	resolve: { alias: [{ find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' }] },
 	// Flowbite's modules do nothing when loaded but do not say so: without this a page carries all of its components for the few it uses.
-	build: { rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
+	build: { minify: process.env.NOMIN ? false : undefined, rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
 	optimizeDeps: {
 		include: [
 			'comlink',

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import Later from '../shell/Later.svelte';
 	import { isShortcut } from '../form/keys';
 	import SpoolRail from './SpoolRail.svelte';
 	import type { RailItem } from './rail-item';
@@ -29,6 +30,6 @@
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
 		<h2 class="small font-semibold">What it says</h2>
-		{@render says()}
+		<Later>{@render says()}</Later>
 	</aside>
 </div>

@@ -13,6 +13,7 @@
 	};
 	let { criteria, defs, currency, onchange, onsettled }: Props = $props();
 
+	let unusedOpen = $state(false);
 	const of = (id: string): Criterion => criteria.find((c) => c.quantity === id) ?? { quantity: id, weight: 0, gate: null };
 	// What was weighed or gated when the page opened stands first, the rest is folded. A slider at zero stays where the hand is.
 	const listed = untrack(() => new Set(criteria.filter((c) => c.weight > 0 || c.gate).map((c) => c.quantity)));
@@ -111,10 +112,12 @@
 	{#each used as def (def.id)}{@render row(def)}{/each}
 </ul>
 {#if unused.length}
-	<details class="mt-2">
+	<details class="mt-2" bind:open={unusedOpen}>
 		<summary class="small">Not weighed: {unused.map((d) => quantityName(d)).join(', ')}</summary>
-		<ul>
-			{#each unused as def (def.id)}{@render row(def)}{/each}
-		</ul>
+		{#if unusedOpen}
+			<ul>
+				{#each unused as def (def.id)}{@render row(def)}{/each}
+			</ul>
+		{/if}
 	</details>
 {/if}

@@ -5,6 +5,7 @@
 	import Figure from '../figures/Figure.svelte';
 	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';
+	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { missingWords, sentence } from '../words/messages';
@@ -21,6 +22,10 @@
 		verdicts: Record<string, string>;
 	};
 	let { trialId, sheet, spools, roles, places, currency, verdicts }: Props = $props();
+
+	/** A row has a dozen figures: drawn all at once, forty rows would stop the page for half a second. */
+	const rows = growing(() => sheet.rows.length, 3, 2);
+	const ROW_HEIGHT = 62;
 
 	/** An alone spool cannot be told apart from anything: letters begin with two, and show only where they say something. */
 	const lettered = $derived(
@@ -48,7 +53,7 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each sheet.rows as row, r (row.spoolId)}
+			{#each sheet.rows.slice(0, rows.shown) as row, r (row.spoolId)}
 				{@const spool = spools[r]}
 				{#if spool}
 					<tr class="border-b">
@@ -113,6 +118,8 @@
 					</tr>
 				{/if}
 			{/each}
+			{#if rows.shown < sheet.rows.length}<tr data-later aria-hidden="true" style:height="{ROW_HEIGHT * (sheet.rows.length - rows.shown)}px"
+				></tr>{/if}
 		</tbody>
 		<tfoot>
 			<tr class="small">

@@ -34,11 +34,12 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 }
 
 const DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const;
-// Making a formatter takes longer than a hundred dates through it.
-const dayFormat = new Intl.DateTimeFormat('en-GB', DAY);
-const dayAndTimeFormat = new Intl.DateTimeFormat('en-GB', { ...DAY, hour: '2-digit', minute: '2-digit' });
+// Making a formatter takes longer than a hundred dates through it, so each is made once, and not before a date is to be shown.
+let dayFormat: Intl.DateTimeFormat | undefined;
+let dayAndTimeFormat: Intl.DateTimeFormat | undefined;
 
 /** A date as the tester's calendar shows it; the server's words and the page's are the same. */
-export const day = (at: number): string => dayFormat.format(at);
+export const day = (at: number): string => (dayFormat ??= new Intl.DateTimeFormat('en-GB', DAY)).format(at);
 
-export const dayAndTime = (at: number): string => dayAndTimeFormat.format(at);
+export const dayAndTime = (at: number): string =>
+	(dayAndTimeFormat ??= new Intl.DateTimeFormat('en-GB', { ...DAY, hour: '2-digit', minute: '2-digit' })).format(at);

@@ -24,14 +24,10 @@
 	import { Shelf } from '$lib/ui/bench/shelf.svelte';
 	import Histogram from '$lib/ui/diameter/Histogram.svelte';
 	import { barsOfLog, barsOfReadings } from '$lib/ui/diameter/histogram-bars';
-	import LiveGauge from '$lib/ui/diameter/LiveGauge.svelte';
 	import LeaveOut from '$lib/ui/diameter/LeaveOut.svelte';
 	import LogPicture from '$lib/ui/diameter/LogPicture.svelte';
-	import LogUpload from '$lib/ui/diameter/LogUpload.svelte';
 	import ClaimTest from '$lib/ui/diameter/ClaimTest.svelte';
-	import PasteReadings from '$lib/ui/diameter/PasteReadings.svelte';
 	import type { PastedReading } from '$lib/ui/diameter/pasted-readings';
-	import StandIn from '$lib/ui/diameter/StandIn.svelte';
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
@@ -39,6 +35,7 @@
 	import { sentence } from '$lib/ui/words/messages';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { onDestroy, untrack } from 'svelte';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
@@ -46,8 +43,6 @@
 	const bench = new BenchReadings('diameter');
 	let field = $state<CaptureField>();
 	let list = $state<ReadingList>();
-	let logUpload = $state<LogUpload>();
-	let liveGauge = $state<LiveGauge>();
 	let instrumentId = $state('');
 	/** Fewer readings make no shape. */
 	const ENOUGH_TO_SEE = 5;
@@ -211,7 +206,7 @@
 </script>
 
 <svelte:head><title>Diameter · {data.head.name} · Draught</title></svelte:head>
-{#if !evidence || !mean}
+{#if !evidence}
 	<EmptyBench title="Diameter" trialId={data.head.id} />
 {:else}
 	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
@@ -277,48 +272,50 @@
 				{/if}
 			</div>
 		{/if}
-		{#if log}
-			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">Strand as the gauge saw it: {log.name}</h2>
-			<LogPicture
-				{log}
-				code={evidence.spool.code}
-				hex={evidence.spool.colourHex}
-				limits={claim}
-				{nominalMm}
-				biasMm={logBiasMm}
-				bind:looked
-			/>
-			<LeaveOut {log} {looked} onchange={() => void reload()} />
-			<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
-			<Histogram bars={barsOfLog(log.summary.histogram, logBiasMm, claim)} limits={claim} n={log.summary.n} of="sample" />
-			<p class="small mt-1">
-				{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is taken off here.{/if}
-				<button type="button" class="link" onclick={() => void strikeOut(log.id)}>Strike this log out</button>
-			</p>
-		{:else if !whole[index]}
-			<p class="small mt-5" role="status">Its {plural(at, 'reading')} are being fetched …</p>
-		{:else if mean.figure.kind === 'strand'}
-			<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
-				Strand so far, thickness exaggerated{claim ? ' between the stated limits (dashed)' : ''}
-			</h2>
-			<Strand
-				data={mean.figure}
-				places={data.protocol.diameterPlaces}
-				hex={evidence.spool.colourHex}
-				width={530}
-				height={88}
-				label="Strand of {evidence.spool.code}: {mean.figure.places.length} places, n {mean.n}"
-			/>
-			{#if read && read.strand.n >= ENOUGH_TO_SEE}
-				<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter was read{claim ? ', limits dashed' : ''}</h2>
-				<Histogram
-					bars={barsOfReadings(read.valuesMm, read.strand.budget.resolutionMm, claim)}
+		<Later height={180}>
+			{#if log}
+				<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">Strand as the gauge saw it: {log.name}</h2>
+				<LogPicture
+					{log}
+					code={evidence.spool.code}
+					hex={evidence.spool.colourHex}
 					limits={claim}
-					n={read.strand.n}
-					of="reading"
+					{nominalMm}
+					biasMm={logBiasMm}
+					bind:looked
 				/>
+				<LeaveOut {log} {looked} onchange={() => void reload()} />
+				<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
+				<Histogram bars={barsOfLog(log.summary.histogram, logBiasMm, claim)} limits={claim} n={log.summary.n} of="sample" />
+				<p class="small mt-1">
+					{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is taken off here.{/if}
+					<button type="button" class="link" onclick={() => void strikeOut(log.id)}>Strike this log out</button>
+				</p>
+			{:else if !whole[index]}
+				<p class="small mt-5" role="status">Its {plural(at, 'reading')} are being fetched …</p>
+			{:else if mean?.figure.kind === 'strand'}
+				<h2 class="mt-5 mb-1 text-[0.93rem] font-semibold">
+					Strand so far, thickness exaggerated{claim ? ' between the stated limits (dashed)' : ''}
+				</h2>
+				<Strand
+					data={mean.figure}
+					places={data.protocol.diameterPlaces}
+					hex={evidence.spool.colourHex}
+					width={530}
+					height={88}
+					label="Strand of {evidence.spool.code}: {mean.figure.places.length} places, n {mean.n}"
+				/>
+				{#if read && read.strand.n >= ENOUGH_TO_SEE}
+					<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter was read{claim ? ', limits dashed' : ''}</h2>
+					<Histogram
+						bars={barsOfReadings(read.valuesMm, read.strand.budget.resolutionMm, claim)}
+						limits={claim}
+						n={read.strand.n}
+						of="reading"
+					/>
+				{/if}
 			{/if}
-		{/if}
+		</Later>
 		<dl class="mt-4 grid grid-cols-[4.5rem_1fr] gap-y-2">
 			{#each ['along', 'across'] as way (way)}
 				{@const here = readings.filter((r) => (r.direction ?? 'along') === way)}
@@ -334,21 +331,22 @@
 				<button type="button" class="link" onclick={() => void reinstate(struck.id)}>Let it count again</button>
 			</p>
 		{/each}
-		{#key evidence.spool.id}
-			<PasteReadings {take} />
-			<LiveGauge
-				bind:this={liveGauge}
-				spoolId={evidence.spool.id}
-				{instrumentId}
-				hex={evidence.spool.colourHex}
-				limits={claim}
-				ontaken={() => void reload()}
-			/>
-			<LogUpload bind:this={logUpload} spoolId={evidence.spool.id} {instrumentId} ontaken={() => void reload()} />
-			{#if page.data.instance === 'demo'}
-				<StandIn {nominalMm} {keep} offer={(file) => void logUpload?.offer(file)} live={(name, layout) => liveGauge?.begin(name, layout)} />
-			{/if}
-		{/key}
+		<Later>
+			{#key evidence.spool.id}
+				{#await import('$lib/ui/diameter/OtherWays.svelte') then { default: OtherWays }}
+					<OtherWays
+						spoolId={evidence.spool.id}
+						{instrumentId}
+						hex={evidence.spool.colourHex}
+						limits={claim}
+						{nominalMm}
+						{take}
+						{keep}
+						ontaken={() => void reload()}
+					/>
+				{/await}
+			{/key}
+		</Later>
 		<p class="small mt-4"><a class="link" href="/trials/{data.head.id}/diameter/spools">All spools on one scale</a></p>
 		{#snippet says()}
 			{#if whole[index]}<WhatItSays {findings} {defs} onnext={() => move(1)} />{:else}<p class="small mt-2">…</p>{/if}

@@ -21,6 +21,7 @@
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { BEFORE_WORDS } from '$lib/ui/words/quantities';
 	import { refusalWords } from '$lib/ui/words/refusals';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
@@ -169,25 +170,27 @@
 				{/each}
 			</fieldset>
 		{/if}
-		{#if chain.length > 1}
-			<h2 class="mt-5 mb-1 font-semibold">Account</h2>
-			<AccountChart {points} {chain} code={evidence.spool.code} />
-		{/if}
-		{#if chain.length > 0}
-			<h2 class="mt-4 mb-1 font-semibold">Weighings</h2>
-			<WeighingTable
-				{chain}
-				{intervals}
-				readings={evidence.readings}
-				waiting={bench.waiting}
-				{since}
-				onsince={(i) => (sinceOf[evidence.spool.id] = i)}
-				onchange={() => void reload()}
-			/>
-		{/if}
-		{#if tares.length}
-			<p class="small mt-2">Empty reel: <ReadingList readings={tares} waiting={bench.waiting} onchange={() => void reload()} /></p>
-		{/if}
+		<Later>
+			{#if chain.length > 1}
+				<h2 class="mt-5 mb-1 font-semibold">Account</h2>
+				<AccountChart {points} {chain} code={evidence.spool.code} />
+			{/if}
+			{#if chain.length > 0}
+				<h2 class="mt-4 mb-1 font-semibold">Weighings</h2>
+				<WeighingTable
+					{chain}
+					{intervals}
+					readings={evidence.readings}
+					waiting={bench.waiting}
+					{since}
+					onsince={(i) => (sinceOf[evidence.spool.id] = i)}
+					onchange={() => void reload()}
+				/>
+			{/if}
+			{#if tares.length}
+				<p class="small mt-2">Empty reel: <ReadingList readings={tares} waiting={bench.waiting} onchange={() => void reload()} /></p>
+			{/if}
+		</Later>
 		{#snippet says()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">

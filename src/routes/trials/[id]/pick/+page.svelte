@@ -17,6 +17,7 @@
 	import { flagLines } from '$lib/ui/words/messages';
 	import { chance, dayAndTime, fixed, plural } from '$lib/ui/words/numbers';
 	import { RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
@@ -32,6 +33,7 @@
 	const ruling = new Form({ fields: [], supersedes: true });
 	const problem = $derived(weighing.problem || ruling.problem);
 	let unfolded = $state(false);
+	let tableOpen = $state(false);
 	let verdictOpen = $state(untrack(() => data.verdicts.length > 0));
 	const criteria = $derived(moved ?? data.criteria);
 	const rule = $derived(movedRule ?? data.rule);
@@ -119,44 +121,54 @@
 				Weights and gates
 				<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'keeping …' : moved ? 'kept' : ''}</span>
 			</h2>
-			<Weights {criteria} defs={data.defs} currency={data.head.currency} onchange={(items) => (moved = items)} onsettled={settle} />
+			<Later height={600}
+				><Weights
+					{criteria}
+					defs={data.defs}
+					currency={data.head.currency}
+					onchange={(items) => (moved = items)}
+					onsettled={settle}
+				/></Later
+			>
 		</section>
 		<div class="order-3 min-w-0 space-y-4 lg:order-2">
 			<section aria-label="Value against cost" class="panel px-3 py-2">
 				<h2 class="font-semibold">Value against cost</h2>
 				{#if blots.length > 0}
-					<PickChart {blots} {edge} currency={data.head.currency} />
+					<Later height={300}><PickChart {blots} {edge} currency={data.head.currency} /></Later>
 				{:else}
 					<p class="hatched mt-2 p-6 text-center">
 						{data.head.blind ? 'Prices are hidden while the trial is blind.' : 'No price noted yet: there is no cost to set value against.'}
 					</p>
 				{/if}
-				<details class="mt-1">
+				<details class="mt-1" bind:open={tableOpen}>
 					<summary class="small">The same as a table</summary>
-					<table class="mt-1 w-full text-left text-[0.9rem]">
-						<thead
-							><tr class="border-b"
-								><th>Spool</th><th>Value without cost (95 % of draws)</th><th>{data.head.currency} per good kg (95 % of draws)</th></tr
-							></thead
-						>
-						<tbody>
-							{#each blots as b (b.id)}
-								<tr class="border-b">
-									<th scope="row" class="font-semibold">{b.code}</th>
-									<td
-										>{fixed(b.worth * 100, 0)} ({b.worthRange
-											? `${fixed(b.worthRange.low * 100, 0)} to ${fixed(b.worthRange.high * 100, 0)}`
-											: 'drawing'})</td
-									>
-									<td
-										>{fixed(b.cost, 2)} ({b.costRange
-											? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}`
-											: 'no interval'})</td
-									>
-								</tr>
-							{/each}
-						</tbody>
-					</table>
+					{#if tableOpen}
+						<table class="mt-1 w-full text-left text-[0.9rem]">
+							<thead
+								><tr class="border-b"
+									><th>Spool</th><th>Value without cost (95 % of draws)</th><th>{data.head.currency} per good kg (95 % of draws)</th></tr
+								></thead
+							>
+							<tbody>
+								{#each blots as b (b.id)}
+									<tr class="border-b">
+										<th scope="row" class="font-semibold">{b.code}</th>
+										<td
+											>{fixed(b.worth * 100, 0)} ({b.worthRange
+												? `${fixed(b.worthRange.low * 100, 0)} to ${fixed(b.worthRange.high * 100, 0)}`
+												: 'drawing'})</td
+										>
+										<td
+											>{fixed(b.cost, 2)} ({b.costRange
+												? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}`
+												: 'no interval'})</td
+										>
+									</tr>
+								{/each}
+							</tbody>
+						</table>
+					{/if}
 				</details>
 			</section>
 			<section aria-label="Why" class="panel px-3 py-2">

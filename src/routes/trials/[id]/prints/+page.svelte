@@ -29,6 +29,7 @@
 	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick, untrack } from 'svelte';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 
@@ -353,44 +354,52 @@
 			</p>
 			<details class="panel px-3 py-2" bind:open={settingsOpen}>
 				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
-				<div class="mt-2 grid gap-3 sm:grid-cols-3">
-					{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
+				{#if settingsOpen}
+					<div class="mt-2 grid gap-3 sm:grid-cols-3">
+						{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
+							<Field
+								id="set-{name}"
+								path="settings.{name}"
+								label={[words.name, words.unit].filter(Boolean).join(', ')}
+								bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
+								{errors}
+								inputmode="decimal"
+							/>
+						{/each}
+					</div>
+					<div class="mt-3 grid gap-3 sm:grid-cols-3">
+						{#each SET_UP as name (name)}
+							<Field
+								id="setup-{name}"
+								path="setUp.{name}"
+								label={SET_UP_WORDS[name]}
+								bind:value={draft.setUp[name]}
+								{errors}
+								list={setUpSeen[name]}
+							/>
+						{/each}
+						<Field id="roomTemperature" label="Room" bind:value={draft.roomTemperature} {errors} placeholder="21 C" />
+						<Field id="roomHumidityPct" label="Humidity, %" bind:value={draft.roomHumidityPct} {errors} inputmode="decimal" />
+						<Field id="gramsG" label="Grams it took" bind:value={draft.grams} {errors} inputmode="decimal" />
+						<Field id="minutes" label="Minutes" bind:value={draft.minutes} {errors} inputmode="decimal" />
 						<Field
-							id="set-{name}"
-							path="settings.{name}"
-							label={[words.name, words.unit].filter(Boolean).join(', ')}
-							bind:value={draft.settings[name as keyof typeof SETTING_WORDS]}
+							id="midPrint"
+							label="Changed while it printed"
+							bind:value={draft.midPrint}
 							{errors}
-							inputmode="decimal"
+							placeholder="fan to 50 % at a third"
 						/>
-					{/each}
-				</div>
-				<div class="mt-3 grid gap-3 sm:grid-cols-3">
-					{#each SET_UP as name (name)}
-						<Field
-							id="setup-{name}"
-							path="setUp.{name}"
-							label={SET_UP_WORDS[name]}
-							bind:value={draft.setUp[name]}
-							{errors}
-							list={setUpSeen[name]}
-						/>
-					{/each}
-					<Field id="roomTemperature" label="Room" bind:value={draft.roomTemperature} {errors} placeholder="21 C" />
-					<Field id="roomHumidityPct" label="Humidity, %" bind:value={draft.roomHumidityPct} {errors} inputmode="decimal" />
-					<Field id="gramsG" label="Grams it took" bind:value={draft.grams} {errors} inputmode="decimal" />
-					<Field id="minutes" label="Minutes" bind:value={draft.minutes} {errors} inputmode="decimal" />
-					<Field id="midPrint" label="Changed while it printed" bind:value={draft.midPrint} {errors} placeholder="fan to 50 % at a third" />
-					<SlicedFile id="sliced-file" bind:hash={draft.fileHash} />
-				</div>
-				<div class="mt-3">
-					<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
-					<select id="printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={draft.printerId}>
-						<option value="">not noted</option>
-						{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
-					</select>
-					<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
-				</div>
+						<SlicedFile id="sliced-file" bind:hash={draft.fileHash} />
+					</div>
+					<div class="mt-3">
+						<Label for="printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
+						<select id="printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={draft.printerId}>
+							<option value="">not noted</option>
+							{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
+						</select>
+						<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
+					</div>
+				{/if}
 			</details>
 			<div>
 				<Label for="print-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
@@ -404,17 +413,19 @@
 		</form>
 		{#if evidence.attempts.length}
 			<h2 class="mt-6 mb-2 font-semibold">{plural(evidence.attempts.length, 'print')} of {evidence.spool.code}</h2>
-			<AttemptList
-				attempts={evidence.attempts}
-				readings={evidence.readings}
-				events={evidence.events}
-				notes={data.notes}
-				photos={data.photos}
-				amendments={data.amendments}
-				{pieceName}
-				departures={(attempt) => departures(evidence, attempt, data.protocol)}
-				onchange={() => void invalidateAll()}
-			/>
+			<Later>
+				<AttemptList
+					attempts={evidence.attempts}
+					readings={evidence.readings}
+					events={evidence.events}
+					notes={data.notes}
+					photos={data.photos}
+					amendments={data.amendments}
+					{pieceName}
+					departures={(attempt) => departures(evidence, attempt, data.protocol)}
+					onchange={() => void invalidateAll()}
+				/>
+			</Later>
 		{/if}
 		{#snippet says()}
 			{#each unlike as line (line)}<p class="question mt-1">≠ {line}</p>{/each}

@@ -23,6 +23,7 @@
 	import { FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/quantities';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { SvelteMap } from 'svelte/reactivity';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import { onMount, untrack } from 'svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
@@ -288,10 +289,12 @@
 				</fieldset>
 			{/if}
 		{/if}
-		{#if evidence.specimens.length}
-			<h2 class="mt-5 mb-1 font-semibold">Specimens</h2>
-			<SpecimenList specimens={evidence.specimens} readings={evidence.readings} {waiting} onchange={() => void reload()} />
-		{/if}
+		<Later>
+			{#if evidence.specimens.length}
+				<h2 class="mt-5 mb-1 font-semibold">Specimens</h2>
+				<SpecimenList specimens={evidence.specimens} readings={evidence.readings} {waiting} onchange={() => void reload()} />
+			{/if}
+		</Later>
 		{#snippet says()}
 			<FindingLines {findings} {defs} />
 			<p class="small mt-3">
