@@ -8,7 +8,7 @@ export default defineConfig({
 	// Our own classes say with ! what they override, so Flowbite's need not be merged with them at run time.
 	resolve: { alias: [{ find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' }] },
 	// Flowbite's modules do nothing when loaded but do not say so: without this a page carries all of its components for the few it uses.
-	build: { minify: process.env.NOMIN ? false : undefined, rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
+	build: { rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
 	optimizeDeps: {
 		include: [
 			'comlink',

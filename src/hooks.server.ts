@@ -2,9 +2,10 @@ import { building } from '$app/environment';
 import { startServer, serverContext, stopServer } from '$lib/server/context';
 import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
+import { together } from '$lib/server/http/together';
 import { Problem, problemResponse } from '$lib/server/problem';
 import { isAway } from '$lib/server/db/errors';
-import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {
 	if (building) return;
@@ -21,13 +22,25 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (building) return await resolve(event);
 	const refused = guard(event.request, event.url, serverContext().config);
 	if (refused) return refused;
-	const response = (await access(event)) ?? inOneForm(event.url, await resolve(event));
+	const response = (await access(event)) ?? inOneForm(event.url, await (isShared(event) ? answerTogether(event, resolve) : resolve(event)));
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	// What only those may see who know the passphrase stays in no cache.
 	if (serverContext().passphrase) response.headers.set('cache-control', 'no-store');
 	return response;
 };
+
+/** Pages of a trial are the same for everybody who may see them, and many look at one trial at once. */
+const isShared = ({ request, route }: RequestEvent): boolean => request.method === 'GET' && (route.id ?? '').startsWith('/trials/[id]');
+
+/** One answer for all who ask for the same page at the same moment; what only one of them brings along plays no part in it. */
+async function answerTogether(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
+	const { status, headers, body } = await together(`${event.isDataRequest} ${event.url.href}`, async () => {
+		const response = await resolve(event);
+		return { status: response.status, headers: [...response.headers], body: await response.arrayBuffer() };
+	});
+	return new Response(body.byteLength === 0 ? null : body, { status, headers });
+}
 
 /** The API answers every refusal as problem+json, also where the framework refused before a route was reached (no such address, no such method). */
 function inOneForm(url: URL, response: Response): Response {

@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import { connect } from '../../src/lib/server/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
+import { loadTrial } from '../../src/lib/server/trials/load';
 import { line, msAsync, percentile } from './timing';
 
 /** The web server itself under load: what waits while a file comes in, and fifty people at one trial of forty spools. */
@@ -86,7 +87,20 @@ export async function benchLoad(databaseUrl: string, trialId: string): Promise<v
 		const looked = JSON.stringify({ id: v7(), table: 'readings', text, apply: false });
 		const csv = () => post(url, 'csv-imports', looked).then((r) => r.text());
 		line('longest wait for /healthz, 7,000 rows of CSV are looked at', await longestWait(url, csv), 200, 'a query', plain);
-		await fifty(url, child, trialId, String(whole.tables.spools?.[0]?.id), plain);
+	} finally {
+		child.kill();
+		await pool.end();
+	}
+}
+
+/** Fifty people at one trial. */
+export async function benchFifty(databaseUrl: string, trialId: string): Promise<void> {
+	const { url, child } = await serve(databaseUrl);
+	const { pool, db } = connect(databaseUrl);
+	try {
+		const plain = percentile(await Promise.all(Array.from({ length: 20 }, () => msAsync(() => pool.query('SELECT 1')))), 0.5);
+		const [spool] = (await loadTrial(db, trialId)).spools;
+		await fifty(url, child, trialId, spool?.spool.id ?? '', plain);
 	} finally {
 		child.kill();
 		await pool.end();
@@ -103,7 +117,8 @@ async function fifty(url: string, child: ChildProcess, trialId: string, spoolId:
 			`${page.replace(url, '').replace(trialId, '…').padEnd(58)} ${(html.length / 1024).toFixed(0)} kB, ${(gzipSync(html).length / 1024).toFixed(0)} kB compressed (limit 120 for forty spools)`
 		);
 	}
-	const before = memoryMb(child.pid ?? 0);
+	const memory = [memoryMb(child.pid ?? 0)];
+	const watch = setInterval(() => memory.push(memoryMb(child.pid ?? 0)), (SECONDS / 3) * 1000);
 	const end = performance.now() + SECONDS * 1000;
 	await Promise.all(
 		Array.from({ length: CLIENTS }, async (_, c) => {
@@ -126,5 +141,6 @@ async function fifty(url: string, child: ChildProcess, trialId: string, spoolId:
 	line(`50 clients, ${reads.length} reads, median`, percentile(reads, 0.5), null, 'a query', plain);
 	line('50 clients, reads p95', percentile(reads, 0.95), 1000, 'a query', plain);
 	line(`50 clients, ${writes.length} writes p95`, percentile(writes, 0.95), 500, 'a query', plain);
-	console.log(`memory of the web server: ${before.toFixed(0)} MB before, ${memoryMb(child.pid ?? 0).toFixed(0)} MB after ${SECONDS} s`);
+	clearInterval(watch);
+	console.log(`memory of the web server, before and each ${SECONDS / 3} s: ${memory.map((mb) => `${mb.toFixed(0)} MB`).join(', ')}`);
 }

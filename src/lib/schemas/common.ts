@@ -13,9 +13,14 @@ export const instant = z.iso
 
 export const zone = z.string().max(64).refine(isZone, { error: 'is not a known time zone, such as Europe/Vienna' }).default('UTC');
 
+/** Zones seen so far: finding out takes longer than the rest of a request. Only real ones are kept, so there is an end to them. */
+const zones = new Set<string>();
+
 function isZone(name: string): boolean {
+	if (zones.has(name)) return true;
 	try {
 		new Intl.DateTimeFormat('en', { timeZone: name });
+		zones.add(name);
 		return true;
 	} catch {
 		return false;

@@ -74,8 +74,27 @@ const six = (value: number): number => Number(value.toPrecision(6));
 
 function drawnOnly(figure: FigureData): FigureData {
 	if (figure.kind === 'strand')
-		return { ...figure, places: figure.places.map((p) => ({ ...p, lowMm: six(p.lowMm), highMm: six(p.highMm) })) };
+		return { ...figure, places: columnsOf(figure.places).map((p) => ({ ...p, lowMm: six(p.lowMm), highMm: six(p.highMm) })) };
 	if (figure.kind === 'account')
 		return { ...figure, points: figure.points.map((p) => ({ ...p, pct: six(p.pct), lowPct: six(p.lowPct), highPct: six(p.highPct) })) };
 	return figure;
+}
+
+/** A cell is too narrow to tell more places apart. */
+const MOST_PLACES = 60;
+
+type Places = Extract<FigureData, { kind: 'strand' }>['places'];
+
+/** Neighbouring places as one, from the smallest to the largest of them, so that no thick or thin place is lost. */
+function columnsOf(places: Places): Places {
+	const each = Math.ceil(places.length / MOST_PLACES);
+	if (each <= 1) return places;
+	return Array.from({ length: Math.ceil(places.length / each) }, (_, i) => {
+		const some = places.slice(i * each, (i + 1) * each);
+		return {
+			...(some[0] as Places[number]),
+			lowMm: Math.min(...some.map((p) => p.lowMm)),
+			highMm: Math.max(...some.map((p) => p.highMm))
+		};
+	});
 }

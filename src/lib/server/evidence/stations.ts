@@ -6,16 +6,23 @@ import type { Station } from '$lib/core/station';
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
 const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
 
-/** A protocol carries the handbook: it is put into words once, not once a spool and station. */
-const keys = new WeakMap<Protocol, string>();
+/** A protocol carries the handbook, so its text is long: protocols of the same text share a number. */
+const numbers = new WeakMap<Protocol, number>();
+const numberOfText = new Map<string, number>();
+const MOST_TEXTS = 200;
+let last = 0;
 
-export function protocolKey(protocol: Protocol): string {
-	let key = keys.get(protocol);
-	if (key === undefined) {
-		key = JSON.stringify(protocol);
-		keys.set(protocol, key);
+export function protocolKey(protocol: Protocol): number {
+	let number = numbers.get(protocol);
+	if (number === undefined) {
+		const text = JSON.stringify(protocol);
+		number = numberOfText.get(text) ?? ++last;
+		numberOfText.delete(text);
+		if (numberOfText.size >= MOST_TEXTS) numberOfText.delete(numberOfText.keys().next().value ?? '');
+		numberOfText.set(text, number);
+		numbers.set(protocol, number);
 	}
-	return key;
+	return number;
 }
 
 function remembering(station: Station): Station {

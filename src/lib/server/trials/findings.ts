@@ -6,6 +6,7 @@ import type { PickInput } from '$lib/core/pick/types';
 import type { Missing } from '$lib/core/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
 import { shownSheet, type ShownSheet } from '$lib/core/sheet/shown-sheet';
+import { share } from '$lib/shared-text';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
 import { remembered } from './remembered';
 import type { TrialWhole } from './load';
@@ -21,7 +22,7 @@ export function sheetOf(whole: TrialWhole, now: number): Sheet {
 /** The sheet as its page shows it. */
 export const shownSheetOf = (whole: TrialWhole, now: number): ShownSheet => {
 	const sheet = sheetOf(whole, now);
-	const known = shown.get(sheet) ?? shownSheet(sheet);
+	const known = shown.get(sheet) ?? share(shownSheet(sheet));
 	shown.set(sheet, known);
 	return known;
 };
@@ -33,9 +34,10 @@ export const wantedOf = (whole: TrialWhole, station: string, now: number): (Miss
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
 export function pickInputOf(whole: TrialWhole, now: number): PickInput {
-	const { candidates, defs } = remembered(whole, 'candidates', () =>
-		candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now })
-	);
+	const { candidates, defs } = remembered(whole, 'candidates', () => {
+		const from = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now });
+		return { candidates: share(from.candidates), defs: from.defs };
+	});
 	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };
 }
 

@@ -12,6 +12,7 @@
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
+	import { growing } from '../shell/growing.svelte';
 	import { departureWords } from '../words/departures';
 	import { markName, marksByScorer } from '../words/marks';
 	import { dayAndTime } from '../words/numbers';
@@ -33,6 +34,7 @@
 	};
 	let { attempts, readings, events, notes, photos, amendments, pieceName, departures = () => [], onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
+	const rows = growing(() => attempts.length, 2, 2);
 	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
 	/** The last amendment in force of an attempt: what an undo would take back. */
 	const lastOf = (a: Attempt) => {
@@ -53,7 +55,7 @@
 
 {#if amending.problem && !amending.open}<p role="alert" class="text-harm">▲ {amending.problem}</p>{/if}
 <ol class="space-y-2">
-	{#each newestFirst as attempt (attempt.id)}
+	{#each newestFirst.slice(0, rows.shown) as attempt (attempt.id)}
 		{@const last = lastOf(attempt)}
 		<li class="panel px-3 py-2 {attempt.status === 'excluded' ? 'opacity-75' : ''}">
 			<p class="flex flex-wrap items-baseline gap-x-2">
@@ -105,6 +107,7 @@
 			{/if}
 		</li>
 	{/each}
+	{#if rows.shown < attempts.length}<li data-later aria-hidden="true"></li>{/if}
 </ol>
 
 <ReadingEditor bind:this={editor} {onchange} />

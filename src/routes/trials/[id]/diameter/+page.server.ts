@@ -1,6 +1,6 @@
 import { diameterProgress, firstUnmeasured } from '$lib/core/diameter/progress';
 import { database } from '$lib/server/context';
-import { onlyStation } from '$lib/server/evidence/only';
+import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
@@ -15,10 +15,7 @@ export const load: PageServerLoad = async (event) => {
 	const asked = event.untrack(() => event.url.searchParams.get('spool'));
 	const opened = (spools.find((e) => e.spool.id === asked) ?? spools[first ?? 0])?.spool.id ?? null;
 	return {
-		evidence: spools.map((e) => {
-			const whole = onlyStation(e, 'diameter');
-			return e.spool.id === opened ? whole : { ...whole, readings: [], logs: [] };
-		}),
+		evidence: spools.map((e) => (e.spool.id === opened ? onlyStation(e, 'diameter') : lightEvidence(e, 'diameter'))),
 		opened,
 		progress,
 		instruments: workshop.instruments

@@ -8,6 +8,7 @@
 	import { CLAIM_RULE_WORDS, FAILURE_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
+	import Later from '$lib/ui/shell/Later.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -173,122 +174,128 @@
 		</div>
 		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the rules</Button>
 	</form>
-	<form
-		class="panel space-y-3 px-4 py-3"
-		novalidate
-		onsubmit={async (e) => {
-			e.preventDefault();
-			await post(naming, 'trial-facts', facts, 'The trial has its new name; the first one stays on record.');
-		}}
-	>
-		<h2 class="font-semibold">Name and question</h2>
-		<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
-		<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
-		<Button type="submit" size="sm" color="alternative">Keep the name</Button>
-	</form>
-	<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
-		<h2 class="font-semibold">Blind scoring</h2>
-		<Toggle
-			checked={data.head.blind}
-			onchange={() =>
-				void post(
-					form,
-					'blind',
-					{ blind: !data.head.blind },
-					data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.'
-				)}
-			class="text-ink!"
+	<Later>
+		<form
+			class="panel space-y-3 px-4 py-3"
+			novalidate
+			onsubmit={async (e) => {
+				e.preventDefault();
+				await post(naming, 'trial-facts', facts, 'The trial has its new name; the first one stays on record.');
+			}}
 		>
-			Show bench codes only; hide makers, products and prices
-		</Toggle>
-		<p class="small">Hidden everywhere, also in the API, until you switch it off. The colour of a spool cannot be hidden from the eye.</p>
-	</section>
-	<section class="panel space-y-2 px-4 py-3" aria-label="Spools">
-		<h2 class="font-semibold">Add a spool that is already on the bench</h2>
-		{#if data.others.length}
-			<form
-				class="flex flex-wrap items-end gap-2"
-				onsubmit={(e) => {
-					e.preventDefault();
-					if (add)
-						void post(form, 'trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
-							(kept) => (add = kept ? '' : add)
-						);
-				}}
+			<h2 class="font-semibold">Name and question</h2>
+			<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
+			<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
+			<Button type="submit" size="sm" color="alternative">Keep the name</Button>
+		</form>
+		<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
+			<h2 class="font-semibold">Blind scoring</h2>
+			<Toggle
+				checked={data.head.blind}
+				onchange={() =>
+					void post(
+						form,
+						'blind',
+						{ blind: !data.head.blind },
+						data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.'
+					)}
+				class="text-ink!"
 			>
-				<label class="sr-only" for="add-spool">Spool</label>
-				<select id="add-spool" class="max-w-full rounded border bg-panel py-1 pr-8 pl-2" bind:value={add}>
-					<option value="">choose …</option>
-					{#each data.others as other (other.id)}<option value={other.id}
-							>{other.code} · {[other.maker, other.filament, other.material, other.colourName].filter(Boolean).join(' · ')}</option
-						>{/each}
-				</select>
-				<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
-			</form>
-		{:else}
-			<p class="small">Every spool ever taken in is already here.</p>
-		{/if}
-		{#if data.spools.length}
-			<h3 class="pt-2 font-medium">In this trial</h3>
-			<ul class="flex flex-wrap gap-2">
-				{#each data.spools as spool (spool.id)}
-					<li class="panel px-2.5 py-1">
-						<strong>{spool.code}</strong>
-						<button
-							type="button"
-							class="link ml-1 text-[0.9rem]"
-							onclick={() => {
-								if (leaving !== spool.id) {
-									leaving = spool.id;
-									return;
-								}
-								leaving = null;
-								void post(
-									form,
-									'trial-leaves',
-									{ spoolId: spool.id },
-									`${spool.code} left this trial; what was measured of it stays with it.`
-								);
-							}}>{leaving === spool.id ? `yes, ${spool.code} leaves` : 'leaves'}</button
-						>
-					</li>
-				{/each}
-			</ul>
-		{/if}
-	</section>
-	<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>
-		<h2 class="font-semibold">A measure of your own</h2>
-		{#if data.protocol.ownMeasures.length}
-			<ul class="list-disc pl-5">
-				{#each data.protocol.ownMeasures as m (m.id)}<li>
-						{m.name}, {m.low} to {m.high}
-						{m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}
-					</li>{/each}
-			</ul>
-		{/if}
-		<div class="grid gap-3 sm:grid-cols-4">
-			<Field
-				id="measure-name"
-				path="name"
-				label="Name"
-				bind:value={measure.name}
-				errors={measuring.errors}
-				placeholder="grip of the knob"
+				Show bench codes only; hide makers, products and prices
+			</Toggle>
+			<p class="small">Hidden everywhere, also in the API, until you switch it off. The colour of a spool cannot be hidden from the eye.</p>
+		</section>
+	</Later>
+	<Later>
+		<section class="panel space-y-2 px-4 py-3" aria-label="Spools">
+			<h2 class="font-semibold">Add a spool that is already on the bench</h2>
+			{#if data.others.length}
+				<form
+					class="flex flex-wrap items-end gap-2"
+					onsubmit={(e) => {
+						e.preventDefault();
+						if (add)
+							void post(form, 'trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
+								(kept) => (add = kept ? '' : add)
+							);
+					}}
+				>
+					<label class="sr-only" for="add-spool">Spool</label>
+					<select id="add-spool" class="max-w-full rounded border bg-panel py-1 pr-8 pl-2" bind:value={add}>
+						<option value="">choose …</option>
+						{#each data.others as other (other.id)}<option value={other.id}
+								>{other.code} · {[other.maker, other.filament, other.material, other.colourName].filter(Boolean).join(' · ')}</option
+							>{/each}
+					</select>
+					<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
+				</form>
+			{:else}
+				<p class="small">Every spool ever taken in is already here.</p>
+			{/if}
+			{#if data.spools.length}
+				<h3 class="pt-2 font-medium">In this trial</h3>
+				<ul class="flex flex-wrap gap-2">
+					{#each data.spools as spool (spool.id)}
+						<li class="panel px-2.5 py-1">
+							<strong>{spool.code}</strong>
+							<button
+								type="button"
+								class="link ml-1 text-[0.9rem]"
+								onclick={() => {
+									if (leaving !== spool.id) {
+										leaving = spool.id;
+										return;
+									}
+									leaving = null;
+									void post(
+										form,
+										'trial-leaves',
+										{ spoolId: spool.id },
+										`${spool.code} left this trial; what was measured of it stays with it.`
+									);
+								}}>{leaving === spool.id ? `yes, ${spool.code} leaves` : 'leaves'}</button
+							>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+		</section>
+	</Later>
+	<Later>
+		<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>
+			<h2 class="font-semibold">A measure of your own</h2>
+			{#if data.protocol.ownMeasures.length}
+				<ul class="list-disc pl-5">
+					{#each data.protocol.ownMeasures as m (m.id)}<li>
+							{m.name}, {m.low} to {m.high}
+							{m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}
+						</li>{/each}
+				</ul>
+			{/if}
+			<div class="grid gap-3 sm:grid-cols-4">
+				<Field
+					id="measure-name"
+					path="name"
+					label="Name"
+					bind:value={measure.name}
+					errors={measuring.errors}
+					placeholder="grip of the knob"
+				/>
+				<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
+				<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
+				<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
+			</div>
+			<Choice
+				name="direction"
+				legend="What is better?"
+				bind:value={direction}
+				options={[
+					{ value: 'more', label: 'more' },
+					{ value: 'less', label: 'less' },
+					{ value: 'nearest', label: 'nearest the middle' }
+				]}
 			/>
-			<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
-			<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
-			<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
-		</div>
-		<Choice
-			name="direction"
-			legend="What is better?"
-			bind:value={direction}
-			options={[
-				{ value: 'more', label: 'more' },
-				{ value: 'less', label: 'less' },
-				{ value: 'nearest', label: 'nearest the middle' }
-			]}
-		/>
-		<Button type="submit" size="sm" class="bg-act! text-on-act!">Add the measure</Button>
-	</form>
+			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add the measure</Button>
+		</form>
+	</Later>
 </div>

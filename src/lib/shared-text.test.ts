@@ -1,0 +1,49 @@
+import { parse, stringify, uneval } from 'devalue';
+import { describe, expect, it } from 'vitest';
+import { diameters, evidence } from '../../tests/support/evidence';
+import { share, sharedEvidence, sharedText, shareEvidence } from './shared-text';
+
+/** As SvelteKit sends page data: with every value offered to the encoders. */
+const through = (value: unknown): unknown =>
+	parse(stringify(value, { text: sharedText.encode, evidence: sharedEvidence.encode }), {
+		text: sharedText.decode,
+		evidence: sharedEvidence.decode
+	});
+
+describe('what requests share', () => {
+	it('comes out as it went in', () => {
+		const sheet = share({ rows: [{ spoolId: 'a', cells: [1, null, 'x'] }] });
+		const spool = shareEvidence(evidence({ readings: diameters([1.75, 1.74]) }));
+		expect(through({ sheet, evidence: [spool], other: new Map([[1, 2]]) })).toEqual({ sheet, evidence: [spool], other: new Map([[1, 2]]) });
+	});
+
+	it('has its text made once', () => {
+		let made = 0;
+		const value = share({
+			get n() {
+				return ++made;
+			}
+		});
+		expect([through(value), through(value)]).toEqual([{ n: 1 }, { n: 1 }]);
+	});
+
+	it('carries lists that spools have in common once', () => {
+		const first = evidence({});
+		const both = [shareEvidence(first), shareEvidence({ ...first, spool: { ...first.spool, id: 'b', code: 'B2' } })];
+		const pieces = JSON.stringify(first.pieces).slice(1, 40);
+		const sent = uneval(both, (v) => {
+			const e = sharedEvidence.encode(v);
+			return e ? `decode(${uneval(e)})` : undefined;
+		});
+		expect(pieces.length).toBeGreaterThan(10);
+		expect(through(both)).toEqual(both);
+		expect(stringify(both, { evidence: sharedEvidence.encode }).split(first.pieces[0]?.name ?? '').length - 1).toBe(1);
+		expect(sent).toContain('B2');
+	});
+
+	it('leaves everything else to the usual way', () => {
+		expect(sharedText.encode({ n: 1 })).toBe(false);
+		expect(sharedText.encode(null)).toBe(false);
+		expect(sharedEvidence.encode(evidence({}))).toBe(false);
+	});
+});
