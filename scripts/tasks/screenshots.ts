@@ -85,6 +85,7 @@ await runTask(async () => {
 			});
 			await page.goto(server.url + shot.path);
 			await page.waitForSelector('html[data-ready]');
+			await page.waitForFunction(() => document.querySelector('[data-later]') === null);
 			await page.evaluate(() => document.fonts.ready);
 			if (shot.after) await page.getByText(shot.after).first().waitFor();
 			await shot.prepare?.(page);

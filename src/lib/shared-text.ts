@@ -37,7 +37,7 @@ export const sharedText = {
 type SharedEvidence = [rest: string, instruments: SpoolEvidence['instruments'], pieces: SpoolEvidence['pieces']];
 
 export const sharedEvidence = {
-	encode(value: unknown): SharedEvidence | false {
+	encode: (value: unknown): SharedEvidence | false => {
 		const text = textOf(evidences, value, (v) => ({ ...v, instruments: [], pieces: [] }));
 		if (text === false) return false;
 		const { instruments, pieces } = value as SpoolEvidence;

@@ -204,7 +204,7 @@ describe('a record that is damaged all the same', () => {
 			await other.pool.query(`UPDATE attempt SET settings = '{"nozzleC":"hot"}' ORDER BY id LIMIT 1`);
 			const [rules] = await other.db.select().from(table.protocol).where(eq(table.protocol.trialId, trialId));
 			if (!rules) throw new Error('the bundle has rules');
-			await other.db.insert(table.protocol).values({ ...rules, id: v7(), version: 99, claimRule: 'nonsense' });
+			await other.db.insert(table.protocol).values({ ...rules, id: v7(), version: 99, claimRule: 'nonsense' as never });
 			await other.pool.query('UPDATE spool SET revision = revision + 1');
 			await other.pool.query('DELETE FROM series_summary');
 			const pieces = await loadPieces(other.db);

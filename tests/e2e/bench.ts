@@ -5,6 +5,8 @@ import { v7 } from 'uuid';
 export async function open(page: Page, url: string): Promise<void> {
 	await page.goto(url);
 	await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+	// What is not the next step is put in after the page answers keys.
+	await expect(page.locator('[data-later]')).toHaveCount(0);
 }
 
 /** Types into whatever has the focus, as a hand on the keyboard does. */

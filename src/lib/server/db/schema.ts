@@ -1,3 +1,32 @@
+import {
+	AMENDED_FACTS,
+	AMENDED_KINDS,
+	AMENDMENT_ACTIONS,
+	BEFORE,
+	CLAIM_RULES,
+	CLAIM_SOURCES,
+	CONDITION_POLICIES,
+	DIRECTIONS,
+	DRYING_OUTCOMES,
+	EVENT_KINDS,
+	FAILURE_CAUSES,
+	FAILURE_RULES,
+	INSTRUMENT_QUANTITIES,
+	LOAD_METHODS,
+	NOTE_TARGETS,
+	OBTAINED,
+	ORIENTATIONS,
+	PART_STATES,
+	PRINT_OUTCOMES,
+	QUOTE_KINDS,
+	READING_DIRECTIONS,
+	REEL_MATERIALS,
+	SETTINGS_POLICIES,
+	TRIAL_ROLES,
+	USE_PRESETS,
+	VALUE_RULES,
+	VERDICT_KINDS
+} from '$lib/core/closed-lists';
 import type { PieceMark } from '$lib/core/pieces/types';
 import { boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
@@ -9,6 +38,8 @@ import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone
 
 const id = () => uuid().primaryKey();
 const word = (length = 32) => varchar({ length });
+/** One word of a closed list: the column says which, so that forms, files and code ask the same. */
+const oneOf = <U extends string, T extends Readonly<[U, ...U[]]>>(list: T, length = 16) => varchar({ length, enum: list });
 const created = () => ({ createdAt: moment().notNull(), createdBy: uuid() });
 
 /** One row: which server this is. It keys the outbox of browsers, so that demo readings never reach real data. */
@@ -51,7 +82,7 @@ export const claim = mysqlTable(
 		id: id(),
 		filamentId: uuid().notNull(),
 		quantity: word(40).notNull(),
-		source: word(16).notNull(),
+		source: oneOf(CLAIM_SOURCES).notNull(),
 		value: number().notNull(),
 		typedText: shortText().notNull(),
 		typedUnit: word(16).notNull(),
@@ -73,8 +104,8 @@ export const spool = mysqlTable(
 		benchCode: varchar({ length: 8 }).notNull(),
 		colourName: shortText(),
 		colourHex: varchar({ length: 7 }),
-		obtained: word(16),
-		reelMaterial: word(16),
+		obtained: oneOf(OBTAINED),
+		reelMaterial: oneOf(REEL_MATERIALS),
 		revision: int().notNull().default(1),
 		...created()
 	},
@@ -95,7 +126,7 @@ export const quote = mysqlTable(
 		currency: varchar({ length: 3 }).notNull(),
 		quantity: int().notNull(),
 		netMassG: number().notNull(),
-		kind: word(16).notNull(),
+		kind: oneOf(QUOTE_KINDS).notNull(),
 		seenAt: moment().notNull(),
 		zone: zone(),
 		...created()
@@ -110,7 +141,7 @@ export const purchase = mysqlTable('purchase', { id: id(), spoolId: uuid().notNu
 export const instrument = mysqlTable('instrument', {
 	id: id(),
 	name: shortText().notNull(),
-	quantity: word(40).notNull(),
+	quantity: oneOf(INSTRUMENT_QUANTITIES, 40).notNull(),
 	resolution: number(),
 	errorLimit: number(),
 	...created()
@@ -196,7 +227,7 @@ export const dryingRunSpool = mysqlTable('drying_run_spool', { runId: uuid().not
 export const dryingRunEnd = mysqlTable('drying_run_end', {
 	runId: uuid().primaryKey(),
 	endedAt: moment().notNull(),
-	outcome: word(16).notNull(),
+	outcome: oneOf(DRYING_OUTCOMES).notNull(),
 	zone: zone(),
 	...created()
 });
@@ -226,7 +257,15 @@ export const part = mysqlTable(
 /** How a part was found on a day. */
 export const partState = mysqlTable(
 	'part_state',
-	{ id: id(), partId: uuid().notNull(), state: word(16).notNull(), note: longText(), at: moment().notNull(), zone: zone(), ...created() },
+	{
+		id: id(),
+		partId: uuid().notNull(),
+		state: oneOf(PART_STATES).notNull(),
+		note: longText(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
 	(t) => [index('part_state_part').on(t.partId)]
 );
 
@@ -253,7 +292,7 @@ export const trial = mysqlTable('trial', {
 	id: id(),
 	name: shortText().notNull(),
 	question: longText(),
-	preset: word().notNull(),
+	preset: oneOf(USE_PRESETS, 32).notNull(),
 	currency: varchar({ length: 3 }).notNull(),
 	blind: boolean().notNull().default(false),
 	revision: int().notNull().default(1),
@@ -265,7 +304,7 @@ export const trialSpool = mysqlTable(
 	{
 		trialId: uuid().notNull(),
 		spoolId: uuid().notNull(),
-		role: word(16).notNull(),
+		role: oneOf(TRIAL_ROLES).notNull(),
 		position: int().notNull(),
 		leftAt: moment(),
 		...created()
@@ -280,9 +319,9 @@ export const protocol = mysqlTable(
 		id: id(),
 		trialId: uuid().notNull(),
 		version: int().notNull(),
-		settingsPolicy: word(16).notNull(),
-		conditionPolicy: word(16).notNull(),
-		valueRule: word(16).notNull(),
+		settingsPolicy: oneOf(SETTINGS_POLICIES).notNull(),
+		conditionPolicy: oneOf(CONDITION_POLICIES).notNull(),
+		valueRule: oneOf(VALUE_RULES).notNull(),
 		/** The first of the pieces, which is all of them in records of earlier versions. */
 		mainPieceId: uuid().notNull(),
 		pieceIds: json<string[]>()(),
@@ -291,8 +330,8 @@ export const protocol = mysqlTable(
 		diameterPlaces: int().notNull(),
 		diameterDirections: int().notNull(),
 		strengthHighN: number().notNull().default(400),
-		claimRule: word(16).notNull().default('share'),
-		failureRule: word(16).notNull().default('filament'),
+		claimRule: oneOf(CLAIM_RULES).notNull().default('share'),
+		failureRule: oneOf(FAILURE_RULES).notNull().default('filament'),
 		takeOutPrinter: boolean().notNull().default(false),
 		takeOutLeniency: boolean().notNull().default(false),
 		...created()
@@ -314,7 +353,7 @@ export const ownMeasure = mysqlTable(
 		trialId: uuid().notNull(),
 		name: shortText().notNull(),
 		unit: word(16).notNull(),
-		direction: word(16).notNull(),
+		direction: oneOf(DIRECTIONS).notNull(),
 		scaleLow: number().notNull(),
 		scaleHigh: number().notNull(),
 		...created()
@@ -327,7 +366,7 @@ export const event = mysqlTable(
 	{
 		id: id(),
 		spoolId: uuid().notNull(),
-		kind: word(16).notNull(),
+		kind: oneOf(EVENT_KINDS).notNull(),
 		at: moment().notNull(),
 		endedAt: moment(),
 		zone: zone(),
@@ -348,14 +387,14 @@ export const attempt = mysqlTable(
 		printerId: uuid(),
 		at: moment().notNull(),
 		zone: zone(),
-		outcome: word(16).notNull(),
+		outcome: oneOf(PRINT_OUTCOMES).notNull(),
 		percentReached: number().notNull(),
-		cause: word(16),
+		cause: oneOf(FAILURE_CAUSES),
 		settings: json<unknown>()().notNull(),
 		setUp: json<Record<string, string>>()(),
 		roomTemperatureC: number(),
 		roomHumidityPct: number(),
-		settingsPolicy: word(16),
+		settingsPolicy: oneOf(SETTINGS_POLICIES),
 		gramsG: number(),
 		minutes: number(),
 		/** SHA-256 of the sliced file, hexadecimal: whether two prints are of the same one. */
@@ -375,8 +414,8 @@ export const specimen = mysqlTable(
 		attemptId: uuid(),
 		pieceId: uuid(),
 		shape: word(60).notNull(),
-		orientation: word(16).notNull(),
-		method: word(16).notNull(),
+		orientation: oneOf(ORIENTATIONS).notNull(),
+		method: oneOf(LOAD_METHODS).notNull(),
 		at: moment().notNull(),
 		zone: zone(),
 		...created()
@@ -405,13 +444,13 @@ export const reading = mysqlTable(
 		roomHumidityPct: number(),
 		placeIndex: int(),
 		positionM: number(),
-		direction: word(16),
+		direction: oneOf(READING_DIRECTIONS),
 		attemptId: uuid(),
 		specimenId: uuid(),
 		eventId: uuid(),
 		ownMeasureId: uuid(),
 		/** For a weighing: what the tester says lay before it. */
-		before: word(8),
+		before: oneOf(BEFORE, 8),
 		/** Who scored a mark, by the name given at the bench. */
 		scorer: varchar({ length: 60 }),
 		/** For what was measured on a photograph: which, and the four corners that were set on it, in its points. */
@@ -440,11 +479,11 @@ export const amendment = mysqlTable(
 	{
 		id: id(),
 		spoolId: uuid().notNull(),
-		targetKind: word(16).notNull(),
+		targetKind: oneOf([...AMENDED_KINDS, ...AMENDED_FACTS]).notNull(),
 		targetId: uuid().notNull(),
 		rangeFrom: int(),
 		rangeTo: int(),
-		action: word(16).notNull(),
+		action: oneOf(AMENDMENT_ACTIONS).notNull(),
 		undoesId: uuid(),
 		replacement: json<Record<string, unknown>>()(),
 		reason: varchar({ length: 500 }).notNull(),
@@ -459,7 +498,7 @@ export const note = mysqlTable(
 	{
 		id: id(),
 		spoolId: uuid().notNull(),
-		targetKind: word(16).notNull(),
+		targetKind: oneOf(NOTE_TARGETS).notNull(),
 		targetId: uuid().notNull(),
 		text: longText().notNull(),
 		at: moment().notNull(),
@@ -541,7 +580,7 @@ export const verdict = mysqlTable(
 		id: id(),
 		trialId: uuid().notNull(),
 		spoolId: uuid().notNull(),
-		kind: word(16).notNull(),
+		kind: oneOf(VERDICT_KINDS).notNull(),
 		buyFor: shortText(),
 		note: longText(),
 		snapshot: json<unknown>()().notNull(),

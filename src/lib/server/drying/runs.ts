@@ -70,6 +70,6 @@ async function withSpools(
 		startedAt: run.startedAt,
 		plannedEndAt: run.plannedEndAt,
 		spools: (of.get(run.id) ?? []).map(({ id, code, material }) => ({ id, code, material })),
-		end: end ? { at: end.endedAt, outcome: end.outcome as 'done' | 'void' } : null
+		end: end ? { at: end.endedAt, outcome: end.outcome } : null
 	}));
 }

@@ -17,7 +17,7 @@ export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<st
 	const events = rows.map(({ event: row, dryer: name }) => ({
 		spoolId: row.spoolId,
 		event: applyAmendments(
-			{ id: row.id, kind: row.kind as SpoolEvent['kind'], at: row.at, drying: dryingOf(row.detail, name) },
+			{ id: row.id, kind: row.kind, at: row.at, drying: dryingOf(row.detail, name) },
 			amendments.get(row.spoolId) ?? []
 		)
 	}));
@@ -44,7 +44,7 @@ export async function loadAmendments(db: Reader, spoolIds: string[]): Promise<Ma
 				id: r.id,
 				targetKind: r.targetKind,
 				targetId: r.targetId,
-				action: r.action as Amendment['action'],
+				action: r.action,
 				undoesId: r.undoesId,
 				replacement: r.replacement,
 				reason: r.reason,

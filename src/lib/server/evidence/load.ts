@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
-import type { Claim, DamagedRecord, Instrument, Piece, PrintSettings, Quote, Reading, Specimen, SpoolEvidence } from '$lib/core/evidence';
+import type { Claim, DamagedRecord, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
 import type { Reader } from '../db/client';
 import {
 	attempt,
@@ -133,13 +133,13 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					material: f.material,
 					reelMaterial: s.reelMaterial,
 					lot: facts.lot,
-					obtained: blind ? null : (facts.obtained as SpoolEvidence['spool']['obtained']),
+					obtained: blind ? null : facts.obtained,
 					revision: s.revision
 				},
 				claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({
 					id: c.id,
 					quantity: c.quantity,
-					source: c.source as Claim['source'],
+					source: c.source,
 					value: c.value
 				})),
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
@@ -153,9 +153,9 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								id: a.id,
 								pieceId: a.pieceId,
 								at: a.at,
-								outcome: a.outcome as 'finished' | 'failed',
+								outcome: a.outcome,
 								percentReached: a.percentReached,
-								cause: a.cause as SpoolEvidence['attempts'][number]['cause'],
+								cause: a.cause,
 								printer: p?.name ?? null,
 								nozzle: p?.nozzle ?? null,
 								settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
@@ -175,8 +175,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								id: one.id,
 								at: one.at,
 								shape: one.shape,
-								orientation: one.orientation as Specimen['orientation'],
-								method: one.method as Specimen['method']
+								orientation: one.orientation,
+								method: one.method
 							},
 							amended
 						)
@@ -247,7 +247,7 @@ async function loadQuotes(db: Reader, spoolIds: string[], filamentIds: string[])
 					quantity: q.quantity,
 					netMassG: q.netMassG,
 					seenAt: q.seenAt,
-					kind: q.kind as Quote['kind']
+					kind: q.kind
 				}))
 			];
 		})

@@ -6,7 +6,15 @@ import { instant, zone } from '$lib/schemas/common';
 /** What a column holds, as far as a file has to know. */
 type ColumnKind = 'id' | 'text' | 'number' | 'whole' | 'yesNo' | 'moment' | 'json' | 'bytes';
 
-export type Column = { name: string; kind: ColumnKind; required: boolean; length: number | null; column: MySqlColumn };
+export type Column = {
+	name: string;
+	kind: ColumnKind;
+	required: boolean;
+	length: number | null;
+	/** The words of a closed list; null where any text may stand. */
+	words: readonly string[] | null;
+	column: MySqlColumn;
+};
 
 /** Counters that follow from the record, and who typed it (nobody signs in yet), are not part of what is exchanged. */
 const LEFT_OUT = new Set(['revision', 'createdBy']);
@@ -27,16 +35,33 @@ export function columnsOf(table: MySqlTable): Column[] {
 		const type = column.getSQLType();
 		const length = /^varchar\((\d+)\)$/.exec(type)?.[1];
 		const kind = KINDS[type] ?? (length ? 'text' : 'json');
-		return [{ name, kind, required: column.notNull && !column.hasDefault, length: length ? Number(length) : null, column }];
+		return [
+			{
+				name,
+				kind,
+				required: column.notNull && !column.hasDefault,
+				length: length ? Number(length) : null,
+				words: column.enumValues ?? null,
+				column
+			}
+		];
 	});
 }
 
 /** Any UUID: the piece every database starts with has one of its own making. */
 const anyId = z.uuid({ error: 'is no id (a UUID)' });
 
+/** One word of a closed list. */
+export const oneWordOf = (allowed: readonly string[]) =>
+	z.enum(allowed as [string, ...string[]], { error: `must be one of ${allowed.join(', ')}` });
+
 const KIND_SCHEMAS: Record<ColumnKind, (column: Column) => z.ZodType> = {
 	id: () => anyId,
-	text: (c) => (c.name === 'zone' ? zone : z.string().max(c.length ?? 120, { error: `must be at most ${c.length} characters long` })),
+	text: (c) => {
+		if (c.name === 'zone') return zone;
+		if (c.words) return oneWordOf(c.words);
+		return z.string().max(c.length ?? 120, { error: `must be at most ${c.length} characters long` });
+	},
 	number: () => z.number({ error: 'must be a number' }),
 	whole: () => z.int({ error: 'must be a whole number' }),
 	yesNo: () => z.boolean({ error: 'must be yes or no' }),

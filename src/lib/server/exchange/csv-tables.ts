@@ -60,7 +60,7 @@ export async function importCsv(
 	now: number
 ): Promise<{ answer: CsvAnswer; repeated: boolean }> {
 	const table = knownTable(body.table);
-	const { rows, errors } = readCsv(body.text, columnsOf(table.table));
+	const { rows, errors } = await readCsv(body.text, columnsOf(table.table));
 	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
 	if (rows.length === 0) throw refuse([{ path: 'text', code: 'empty', message: 'has a header but no row' }]);
 	if (rows.length > MOST_ROWS) throw refuse([{ path: 'text', code: 'tooMany', message: `has more than ${MOST_ROWS} rows; split it` }]);

@@ -1,9 +1,13 @@
 import Papa from 'papaparse';
 import type { FieldError } from '$lib/schemas/field-error';
+import { breath } from '../diameter/breath';
 import type { Column } from './column';
 
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
 export type FileRow = { row: number; values: Record<string, unknown> };
+
+/** Rows that are read before waiting requests are let through. */
+const SLICE = 500;
 
 /** Spreadsheets run what begins like this; an apostrophe in front makes it text. */
 const FORMULA = /^[=+\-@\t\r]/;
@@ -25,7 +29,7 @@ export function writeCsv(columns: readonly Column[], rows: readonly Record<strin
 }
 
 /** CSV text as rows of typed cells. A cell that is not of its column's kind stays the text it was, and the schema refuses it by name. */
-export function readCsv(text: string, columns: readonly Column[]): { rows: FileRow[]; errors: FieldError[] } {
+export async function readCsv(text: string, columns: readonly Column[]): Promise<{ rows: FileRow[]; errors: FieldError[] }> {
 	const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd(), { skipEmptyLines: false });
 	const [header = [], ...lines] = parsed.data;
 	const names = header.map((h) => h.trim());
@@ -40,17 +44,17 @@ export function readCsv(text: string, columns: readonly Column[]): { rows: FileR
 		});
 	const twice = names.find((n, i) => names.indexOf(n) !== i);
 	if (twice) errors.push({ path: 'rows.1', code: 'duplicate', message: `the column “${twice}” stands twice` });
-	const rows = lines.flatMap((line, i): FileRow[] => {
-		if (line.every((c) => c.trim() === '')) return [];
+	const wanted = columns.filter((c) => names.includes(c.name)).map((column) => ({ column, at: names.indexOf(column.name) }));
+	const rows: FileRow[] = [];
+	for (const [i, line] of lines.entries()) {
+		if (i % SLICE === SLICE - 1) await breath();
+		if (line.every((c) => c.trim() === '')) continue;
 		if (line.length !== names.length) {
 			errors.push({ path: `rows.${i + 2}`, code: 'cells', message: `has ${line.length} cells where the header has ${names.length}` });
-			return [];
+			continue;
 		}
-		const values = Object.fromEntries(
-			columns.flatMap((c) => (names.includes(c.name) ? [[c.name, readCell(line[names.indexOf(c.name)] ?? '', c)]] : []))
-		);
-		return [{ row: i + 2, values }];
-	});
+		rows.push({ row: i + 2, values: Object.fromEntries(wanted.map(({ column, at }) => [column.name, readCell(line[at] ?? '', column)])) });
+	}
 	return { rows, errors };
 }
 

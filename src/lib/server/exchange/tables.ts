@@ -1,28 +1,3 @@
-import {
-	AMENDED_FACTS,
-	AMENDED_KINDS,
-	AMENDMENT_ACTIONS,
-	BEFORE,
-	CLAIM_SOURCES,
-	DIRECTIONS,
-	DRYING_OUTCOMES,
-	EVENT_KINDS,
-	FAILURE_CAUSES,
-	INSTRUMENT_QUANTITIES,
-	LOAD_METHODS,
-	NOTE_TARGETS,
-	OBTAINED,
-	ORIENTATIONS,
-	PART_STATES,
-	PRINT_OUTCOMES,
-	QUOTE_KINDS,
-	READING_DIRECTIONS,
-	REEL_MATERIALS,
-	SETTINGS_POLICIES,
-	TRIAL_ROLES,
-	USE_PRESETS,
-	VERDICT_KINDS
-} from '$lib/core/closed-lists';
 import { eq, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
@@ -42,6 +17,7 @@ import { criteriaItems, protocolRules } from '$lib/schemas/trial';
 import { CLAIM_QUANTITIES } from '../intake/claims';
 import { storedAxis } from '../diameter/samples';
 import * as db from '../db/schema';
+import { oneWordOf } from './column';
 
 export type RecordTable = {
 	/** As it stands in addresses, file names and bundles. */
@@ -70,14 +46,12 @@ const name = requiredWords('the name');
 const finite = z.number({ error: 'must be a number' });
 /** Readings kept as a list beside the figures worked out of them. */
 const listedReading = { typed: requiredWords('what was typed', 40), value: finite };
-const word = (...allowed: readonly string[]) => z.enum(allowed as [string, ...string[]], { error: `must be one of ${allowed.join(', ')}` });
 const positive = z.number({ error: 'must be a number' }).positive({ error: 'must be above zero' });
 const share = z.number({ error: 'must be a number' }).min(0).max(100, { error: 'must be 0 to 100' });
 const whole = z.int({ error: 'must be a whole number' }).min(1, { error: 'must be at least 1' });
 const minor = z.int({ error: 'must be whole cents' }).min(0, { error: 'cannot be below 0' });
 const bore = z.number({ error: 'must be a number' }).min(1).max(6);
-const currency = word(...CURRENCIES);
-const direction = word(...DIRECTIONS);
+const currency = oneWordOf(CURRENCIES);
 
 /** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
 export const RECORD_TABLES: readonly RecordTable[] = [
@@ -97,7 +71,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.claim,
 		about: 'what maker or shop states about a filament',
 		refs: { filamentId: 'filaments' },
-		rules: { source: word(...CLAIM_SOURCES), quantity: word(...CLAIM_QUANTITIES), value: positive }
+		rules: { quantity: oneWordOf(CLAIM_QUANTITIES), value: positive }
 	},
 	{
 		name: 'lots',
@@ -113,9 +87,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		refs: { filamentId: 'filaments', lotId: 'lots' },
 		rules: {
 			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: 'could be read as a material; take other letters' }),
-			colourHex,
-			obtained: word(...OBTAINED),
-			reelMaterial: word(...REEL_MATERIALS)
+			colourHex
 		},
 		ofThisBench: ['benchCode']
 	},
@@ -130,7 +102,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.quote,
 		about: 'prices seen, for the whole order',
 		refs: { filamentId: 'filaments' },
-		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive, kind: word(...QUOTE_KINDS) },
+		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive },
 		reveals: true
 	},
 	{
@@ -145,7 +117,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.instrument,
 		about: 'calipers and scales',
 		refs: {},
-		rules: { name, quantity: word(...INSTRUMENT_QUANTITIES), resolution: positive, errorLimit: positive }
+		rules: { name, resolution: positive, errorLimit: positive }
 	},
 	{
 		name: 'instrument-checks',
@@ -180,7 +152,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		refs: {},
 		rules: {
 			scorer: requiredWords('who scores', 60),
-			subject: word(...TRAINER_SUBJECTS),
+			subject: oneWordOf(TRAINER_SUBJECTS),
 			pairs: z.array(z.tuple([z.int().min(0).max(9), z.int().min(0).max(9)])).max(100)
 		}
 	},
@@ -206,7 +178,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: {
 			name,
 			version: whole,
-			kind: word(...PIECE_KINDS.map((k) => k.id)),
+			kind: oneWordOf(PIECE_KINDS.map((k) => k.id)),
 			params: z.record(z.string().max(40), finite),
 			marks: z.array(pieceMark).max(MARK_IDS.length),
 			overhangStepDeg: positive.max(90),
@@ -221,7 +193,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.trial,
 		about: 'questions put to spools',
 		refs: {},
-		rules: { name, question: words(2000), preset: word(...USE_PRESETS), currency },
+		rules: { name, question: words(2000), currency },
 		ofThisBench: ['blind']
 	},
 	{
@@ -230,7 +202,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'which spools a trial is laid over',
 		key: ['trialId', 'spoolId'],
 		refs: { trialId: 'trials', spoolId: 'spools' },
-		rules: { role: word(...TRIAL_ROLES) },
 		ofThisBench: ['leftAt', 'position', 'role']
 	},
 	{
@@ -257,7 +228,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.ownMeasure,
 		about: 'measures a tester defined',
 		refs: { trialId: 'trials' },
-		rules: { name: requiredWords('the name', 60), unit: words(16), direction }
+		rules: { name: requiredWords('the name', 60), unit: words(16) }
 	},
 	{
 		name: 'drying-runs',
@@ -278,8 +249,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.dryingRunEnd,
 		about: 'how a load ended',
 		key: ['runId'],
-		refs: { runId: 'drying-runs' },
-		rules: { outcome: word(...DRYING_OUTCOMES) }
+		refs: { runId: 'drying-runs' }
 	},
 	{
 		name: 'events',
@@ -287,7 +257,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'what happened to a spool',
 		refs: { spoolId: 'spools', placeId: 'places', dryerId: 'dryers' },
 		rules: {
-			kind: word(...EVENT_KINDS),
 			detail: z.record(z.string(), z.unknown())
 		}
 	},
@@ -297,12 +266,9 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'prints that were tried',
 		refs: { spoolId: 'spools', pieceId: 'pieces', printerId: 'printers' },
 		rules: {
-			outcome: word(...PRINT_OUTCOMES),
 			percentReached: share,
-			cause: word(...FAILURE_CAUSES),
 			settings,
 			setUp,
-			settingsPolicy: word(...SETTINGS_POLICIES),
 			roomTemperatureC: finite.min(-10).max(60),
 			roomHumidityPct: share,
 			midPrint: words(300),
@@ -316,7 +282,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.specimen,
 		about: 'things loaded until they broke or held',
 		refs: { spoolId: 'spools', attemptId: 'attempts', pieceId: 'pieces' },
-		rules: { shape: requiredWords('what is loaded', 60), orientation: word(...ORIENTATIONS), method: word(...LOAD_METHODS) }
+		rules: { shape: requiredWords('what is loaded', 60) }
 	},
 	{
 		name: 'readings',
@@ -332,15 +298,13 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			ownMeasureId: 'own-measures'
 		},
 		rules: {
-			quantity: word(...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES),
+			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES]),
 			typedText: requiredWords('what was typed'),
 			placeIndex: z.int().min(0).max(9999),
 			positionM: finite.min(0).max(5000),
 			resolution: finite.min(0),
 			scorer: words(60),
 			roomTemperatureC: finite.min(-40).max(80),
-			before: word(...BEFORE),
-			direction: word(...READING_DIRECTIONS),
 			roomHumidityPct: share,
 			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: 'must be four corners' })
 		}
@@ -351,9 +315,9 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'logs of a line gauge',
 		refs: { spoolId: 'spools', instrumentId: 'instruments' },
 		rules: {
-			station: word('diameter'),
-			quantity: word('diameter'),
-			unit: word('mm'),
+			station: oneWordOf(['diameter']),
+			quantity: oneWordOf(['diameter']),
+			unit: oneWordOf(['mm']),
 			axis: storedAxis,
 			samples: whole.max(10_000_000),
 			committed: z.literal(true, { error: 'only logs that were taken in go out and come in' })
@@ -374,8 +338,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
 		refs: {},
 		rules: {
-			targetKind: word(...AMENDED_KINDS, ...AMENDED_FACTS),
-			action: word(...AMENDMENT_ACTIONS),
 			reason: words(500),
 			rangeFrom: z.int().min(0),
 			rangeTo: z.int().min(0),
@@ -387,7 +349,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.note,
 		about: 'free notes; for a trial its own id stands in spoolId',
 		refs: {},
-		rules: { targetKind: word(...NOTE_TARGETS), text: requiredWords('the note', 2000) },
+		rules: { text: requiredWords('the note', 2000) },
 		reveals: true
 	},
 	{ name: 'parts', table: db.part, about: 'parts in service', refs: { spoolId: 'spools' }, rules: { name, place: words() } },
@@ -396,7 +358,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.partState,
 		about: 'how a part in service was found',
 		refs: { partId: 'parts' },
-		rules: { state: word(...PART_STATES), note: words(2000) }
+		rules: { note: words(2000) }
 	},
 	{
 		name: 'handbook',
@@ -411,7 +373,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'decisions, frozen with what they rest on',
 		refs: { trialId: 'trials', spoolId: 'spools' },
 		rules: {
-			kind: word(...VERDICT_KINDS),
 			buyFor: words(),
 			note: words(2000),
 			coreVersion: knownCore,

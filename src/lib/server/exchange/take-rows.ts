@@ -21,7 +21,7 @@ export type Aliases = Map<string, string>;
 
 const CHUNK = 400;
 /** Rows that are checked before waiting requests are let through. */
-const SLICE = 200;
+const SLICE = 100;
 /** A file that is wrong from end to end is told a hundred times, not twenty thousand. */
 export const MOST_ERRORS = 100;
 

@@ -76,7 +76,7 @@ export function act<S extends z.ZodType | null, T>(
 
 /** A route that only reads. */
 export function show<T>(load: (event: RequestEvent, db: Database, now: number) => Promise<T>) {
-	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())));
+	return (event: RequestEvent): Promise<Response> => answering(async () => json(await load(event, database(), Date.now())), READ);
 }
 
 /** A route that hands out a file to keep. */
@@ -89,7 +89,7 @@ export function showFile(
 			return new Response(text, {
 				headers: { 'content-type': mediaType, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' }
 			});
-		});
+		}, READ);
 }
 
 /** A route that hands out a file that is no text. */
@@ -108,23 +108,35 @@ export function showBytes(
 					'cache-control': name === undefined ? 'private, max-age=31536000, immutable' : 'no-store'
 				}
 			});
-		});
+		}, READ);
 }
 
 const UNKNOWN = 'It is not known whether this was saved. Send it again; nothing doubles.';
 
-async function answering(work: () => Promise<Response>): Promise<Response> {
+/** What is said where nothing was to be saved. */
+const READ = {
+	lost: 'The database did not answer. Try again.',
+	away: 'The database is away. Try again.',
+	failed: 'Something went wrong here. Try again.'
+};
+const KEPT = {
+	lost: UNKNOWN,
+	away: 'The database is away. Nothing was stored; try again.',
+	failed: `Something went wrong here. ${UNKNOWN}`
+};
+
+async function answering(work: () => Promise<Response>, says = KEPT): Promise<Response> {
 	try {
 		return await work();
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
-		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse({ status: 503, title: UNKNOWN });
-		if (isAway(error)) return problemResponse({ status: 503, title: 'The database is away. Nothing was stored; try again.' });
+		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse({ status: 503, title: says.lost });
+		if (isAway(error)) return problemResponse({ status: 503, title: says.away });
 		if (isFull(error)) return problemResponse({ status: 507, title: 'The disk is full. Nothing was stored; make space, then try again.' });
 		// An id that came in by a file before, and now as an entry of its own.
 		if (isDuplicate(error)) return problemResponse({ status: 409, title: 'This id is already in use. Nothing was stored.' });
 		console.error(error);
-		return problemResponse({ status: 500, title: `Something went wrong here. ${UNKNOWN}` });
+		return problemResponse({ status: 500, title: says.failed });
 	}
 }
 

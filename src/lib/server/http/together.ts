@@ -7,7 +7,7 @@ const rounds = new Map<string, { now: Round; next: Round | null }>();
 
 export async function together<T>(key: string, work: () => Promise<T>): Promise<T> {
 	const going = rounds.get(key);
-	if (!going) return (await begin(key, work)) as T;
+	if (!going) return await begin(key, work);
 	going.next ??= { result: going.now.result.then(nothing, nothing).then(() => begin(key, work)) };
 	return (await going.next.result) as T;
 }

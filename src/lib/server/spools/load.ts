@@ -85,7 +85,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			id: m.id,
 			name: m.name,
 			unit: m.unit,
-			direction: m.direction as 'more' | 'less' | 'nearest',
+			direction: m.direction,
 			low: m.scaleLow,
 			high: m.scaleHigh
 		}))

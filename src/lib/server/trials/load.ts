@@ -84,11 +84,11 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			id: head.id,
 			name: head.name,
 			question: head.question,
-			preset: head.preset as UsePreset,
+			preset: head.preset,
 			currency: head.currency,
 			blind: head.blind,
 			createdAt: head.createdAt,
-			valueRule: rules.protocol.valueRule as ValueRule,
+			valueRule: rules.protocol.valueRule,
 			printer: rules.printer ? `${rules.printer.name}, ${rules.printer.nozzle}` : null,
 			printerId: rules.protocol.printerId,
 			protocolVersion: rules.protocol.version,
@@ -99,24 +99,24 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 		protocol: await completeProtocol(
 			db,
 			{
-				settingsPolicy: rules.protocol.settingsPolicy as Protocol['settingsPolicy'],
-				conditionPolicy: rules.protocol.conditionPolicy as Protocol['conditionPolicy'],
+				settingsPolicy: rules.protocol.settingsPolicy,
+				conditionPolicy: rules.protocol.conditionPolicy,
 				pieceIds: rules.protocol.pieceIds ?? [rules.protocol.mainPieceId],
 				repeats: rules.protocol.repeats,
 				diameterPlaces: rules.protocol.diameterPlaces,
 				diameterDirections: rules.protocol.diameterDirections,
 				strengthHighN: rules.protocol.strengthHighN,
-				failureRule: rules.protocol.failureRule as Protocol['failureRule'],
+				failureRule: rules.protocol.failureRule,
 				takeOutPrinter: rules.protocol.takeOutPrinter,
 				takeOutLeniency: rules.protocol.takeOutLeniency,
-				claimRule: rules.protocol.claimRule as Protocol['claimRule'],
+				claimRule: rules.protocol.claimRule,
 				currency: head.currency,
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map((m): OwnMeasure => ({
 					id: m.id,
 					name: m.name,
 					unit: m.unit,
-					direction: m.direction as OwnMeasure['direction'],
+					direction: m.direction,
 					low: m.scaleLow,
 					high: m.scaleHigh
 				}))
@@ -125,7 +125,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			house
 		),
 		criteria: weights.items as Criterion[],
-		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role as 'candidate' | 'house'])),
+		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role])),
 		spools,
 		verdicts
 	};
@@ -145,7 +145,7 @@ async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]
 		.from(verdict)
 		.where(eq(verdict.trialId, trialId))
 		.orderBy(desc(verdict.at), desc(verdict.id));
-	return rows.map((r) => ({ ...r, kind: r.kind as TrialVerdict['kind'] }));
+	return rows.map((r) => ({ ...r, kind: r.kind }));
 }
 
 export type TrialListing = { id: string; name: string; question: string | null; createdAt: number; spools: number; blind: boolean };

@@ -4,6 +4,8 @@
 
 	type Props = { attemptId: string; label: string; photos: { id: string; width: number; height: number }[]; onchange: () => void };
 	let { attemptId, label, photos, onchange }: Props = $props();
+	/** As tall as h-20. */
+	const HEIGHT_PX = 80;
 	let sending = $state(false);
 	let problem = $state('');
 	const striking = new Form({ fields: [] });
@@ -30,12 +32,14 @@
 
 <div class="mt-1 flex flex-wrap items-end gap-2">
 	{#each photos as photo, i (photo.id)}
-		<span class="relative">
-			<a href="/api/v1/photos/{photo.id}" target="_blank" rel="noreferrer">
+		<span class="relative inline-block">
+			<a href="/api/v1/photos/{photo.id}" target="_blank" rel="noreferrer" class="block">
+				<!-- Its room is known before it has come. -->
 				<img
 					src="/api/v1/photos/{photo.id}?size=small"
 					alt="Photograph {i + 1} of {label}"
 					class="h-20 rounded border object-cover"
+					style:width="{(HEIGHT_PX * photo.width) / photo.height}px"
 					loading="lazy"
 				/>
 			</a>
