@@ -6,6 +6,8 @@ import { v7 } from 'uuid';
 import { connect } from '../../src/lib/server/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
 import { loadTrial } from '../../src/lib/server/trials/load';
+import { SPOOLS } from './bench-fill';
+import { benchPages } from './bench-pages';
 import { line, msAsync, percentile } from './timing';
 
 /** The web server itself under load: what waits while a file comes in, and fifty people at one trial of forty spools. */
@@ -93,13 +95,14 @@ export async function benchLoad(databaseUrl: string, trialId: string): Promise<v
 	}
 }
 
-/** Fifty people at one trial. */
+/** How its pages open, then fifty people at one trial. */
 export async function benchFifty(databaseUrl: string, trialId: string): Promise<void> {
 	const { url, child } = await serve(databaseUrl);
 	const { pool, db } = connect(databaseUrl);
 	try {
 		const plain = percentile(await Promise.all(Array.from({ length: 20 }, () => msAsync(() => pool.query('SELECT 1')))), 0.5);
 		const [spool] = (await loadTrial(db, trialId)).spools;
+		await benchPages(`${url}/trials/${trialId}`, SPOOLS);
 		await fifty(url, child, trialId, spool?.spool.id ?? '', plain);
 	} finally {
 		child.kill();

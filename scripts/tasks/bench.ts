@@ -16,7 +16,7 @@ import { sheetOf } from '../../src/lib/server/trials/findings';
 import { loadTrial } from '../../src/lib/server/trials/load';
 import { randomSource } from '../../src/lib/core/random/source';
 import { benchLog } from './bench-log';
-import { benchLoad } from './bench-load';
+import { benchFifty, benchLoad } from './bench-load';
 import { benchPrints } from './bench-prints';
 import { fill, READINGS, SPOOLS } from './bench-fill';
 import { runTask, taskConfig } from './task';
@@ -121,6 +121,7 @@ await runTask(async () => {
 			`\nsheet as JSON: ${(JSON.stringify(sheet).length / 1024).toFixed(0)} kB, ${(gzipSync(JSON.stringify(sheet)).length / 1024).toFixed(0)} kB compressed`
 		);
 		await benchLoad(url.href, trialId);
+		await benchFifty(url.href, trialId);
 		const lock = readFileSync('package.json', 'utf8');
 		console.log(`draught ${(JSON.parse(lock) as { version: string }).version}, node ${process.version}`);
 	} finally {
