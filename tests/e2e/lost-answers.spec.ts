@@ -28,7 +28,8 @@ async function loseAnswer(page: Page, path: string): Promise<void> {
 		async (route) => {
 			if (lost || route.request().method() === 'GET') return route.continue();
 			lost = true;
-			await route.fetch();
+			// A kept connection may have been closed by the server just now; a browser asks again by itself, this helper has to be told.
+			await route.fetch({ maxRetries: 3 });
 			await route.abort('connectionreset');
 		}
 	);
