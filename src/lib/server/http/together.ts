@@ -19,8 +19,8 @@ function begin<T>(key: string, work: () => Promise<T>): Promise<T> {
 	const mine = { now: { result }, next: null };
 	rounds.set(key, mine);
 	const over = (): void => {
-		// A round that waits has its turn now and puts itself here.
-		if (rounds.get(key) === mine && mine.next === null) rounds.delete(key);
+		// A round that waits has its turn now and puts itself here again.
+		if (rounds.get(key) === mine) rounds.delete(key);
 	};
 	result.then(over, over);
 	return result;

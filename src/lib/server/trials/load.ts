@@ -132,7 +132,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 }
 
 async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]> {
-	const rows = await db
+	return await db
 		.select({
 			id: verdict.id,
 			spoolId: verdict.spoolId,
@@ -145,7 +145,6 @@ async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]
 		.from(verdict)
 		.where(eq(verdict.trialId, trialId))
 		.orderBy(desc(verdict.at), desc(verdict.id));
-	return rows.map((r) => ({ ...r, kind: r.kind }));
 }
 
 export type TrialListing = { id: string; name: string; question: string | null; createdAt: number; spools: number; blind: boolean };
