@@ -1,9 +1,20 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
+import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 
+/** Pages share their script in fewer, larger files: a slow phone spends longer on forty small requests than on what is in them. */
+const fewerFiles: Plugin = {
+	name: 'fewer-files',
+	applyToEnvironment: ({ name }) => name === 'client',
+	outputOptions: (options) => ({
+		...options,
+		codeSplitting: { groups: [{ name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 8000 }] }
+	})
+};
+
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit()],
+	plugins: [tailwindcss(), sveltekit(), fewerFiles],
 	worker: { format: 'es' },
 	// Our own classes say with ! what they override, so Flowbite's need not be merged with them at run time.
 	resolve: { alias: [{ find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' }] },

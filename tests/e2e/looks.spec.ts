@@ -88,6 +88,18 @@ test('every page of the demo is accessible in both themes and never wider than a
 	}
 });
 
+test('a page is served as it is shown, so that nothing jumps when its script has come', async ({ page }) => {
+	for (const path of await pages()) {
+		await open(page, server.url + path);
+		const headings = await page.evaluate(async () => {
+			const served = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
+			const of = (whole: Document) => [...whole.querySelectorAll('h1')].map((h) => h.textContent?.trim());
+			return { served: of(served), shown: of(document) };
+		});
+		expect(headings.served, path).toEqual(headings.shown);
+	}
+});
+
 test("the demo's pick can be argued about", async ({ page }) => {
 	await open(page, `${new URL((await fetch(server.url)).url).href}/pick`);
 	await expect(page.getByTestId('pick-sentence')).toContainText('20,000 draws');

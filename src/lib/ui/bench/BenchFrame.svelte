@@ -30,6 +30,6 @@
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
 		<h2 class="small font-semibold">What it says</h2>
-		<Later>{@render says()}</Later>
+		<Later first>{@render says()}</Later>
 	</aside>
 </div>

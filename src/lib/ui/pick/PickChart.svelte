@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Chart, Plugin } from 'chart.js';
 	import { onMount } from 'svelte';
+	import { soon } from '../shell/soon';
 	import { placeCodes } from './place-codes';
 
 	type Blot = {
@@ -16,7 +17,6 @@
 	let { blots, edge, currency }: { blots: Blot[]; edge: string[]; currency: string } = $props();
 	let canvas = $state<HTMLCanvasElement>();
 	let chart: Chart | null = null;
-	let ready = $state(false);
 
 	const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
@@ -110,14 +110,16 @@
 		};
 	}
 
+	function draw(): void {
+		if (!chart) return;
+		chart.data = content();
+		chart.options = options();
+		chart.update('none');
+	}
+
 	onMount(() => {
 		let gone = false;
-		const observer = new MutationObserver(() => {
-			if (!chart) return;
-			chart.data = content();
-			chart.options = options();
-			chart.update('none');
-		});
+		const observer = new MutationObserver(draw);
 		void (async () => {
 			const [
 				{ Chart: ChartClass, LinearScale, PointElement, LineElement, LineController, Tooltip },
@@ -136,12 +138,13 @@
 			ChartClass.defaults.font.family = "'Archivo Variable', sans-serif";
 			chart = new ChartClass(canvas, {
 				type: 'scatterWithErrorBars',
-				data: content() as never,
+				data: { datasets: [] },
 				options: options(),
 				plugins: [codes]
 			});
+			// The frame is one task, what stands in it the next: a key between the two is not kept waiting.
+			soon(draw);
 			observer.observe(document.documentElement, { attributes: true, attributeFilter: ['class'] });
-			ready = true;
 		})();
 		return () => {
 			gone = true;
@@ -152,11 +155,9 @@
 	});
 
 	$effect(() => {
-		const data = content();
-		if (!ready || !chart) return;
-		chart.data = data;
-		chart.options = options();
-		chart.update('none');
+		// Asked for also before there is a chart, so that later ranges are drawn.
+		void blots;
+		draw();
 	});
 </script>
 

@@ -2,6 +2,7 @@
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { untrack } from 'svelte';
+	import Later from '../shell/Later.svelte';
 	import { quantityName, quantityUnder, valueWords } from '../words/quantities';
 
 	type Props = {
@@ -108,9 +109,11 @@
 	</li>
 {/snippet}
 
-<ul>
-	{#each used as def (def.id)}{@render row(def)}{/each}
-</ul>
+<Later height={80 * used.length}>
+	<ul>
+		{#each used as def (def.id)}{@render row(def)}{/each}
+	</ul>
+</Later>
 {#if unused.length}
 	<details class="mt-2" bind:open={unusedOpen}>
 		<summary class="small">Not weighed: {unused.map((d) => quantityName(d)).join(', ')}</summary>

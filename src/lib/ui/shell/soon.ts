@@ -13,11 +13,12 @@ function next(): void {
 }
 
 /**
- * Does something in a task of its own, after all that was put off before it.
+ * Does something in a task of its own, after all that was put off before it; `first`: before all of it.
  * @returns what takes it off the list again
  */
-export function soon(work: () => void): () => void {
-	queue.push(work);
+export function soon(work: () => void, first = false): () => void {
+	if (first) queue.unshift(work);
+	else queue.push(work);
 	if (!running) {
 		running = true;
 		setTimeout(next);

@@ -331,7 +331,7 @@
 			<ul>
 				{#each data.trials as trial (trial.id)}
 					<li>
-						<a class="link" href="/trials/{trial.id}">{trial.name}</a>
+						<a class="link inline-block leading-[26px]" href="/trials/{trial.id}">{trial.name}</a>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
 							<span class="block"
 								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : (VERDICT_WORDS[verdict.kind] ?? verdict.kind)}{verdict.note

@@ -77,7 +77,7 @@
 	// A pause between drags, so that a moving slider does not start a worker a pixel.
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	$effect(() => {
-		const asked = $state.snapshot(input);
+		const asked = input;
 		untrack(() => {
 			clearTimeout(timer);
 			timer = setTimeout(() => void draws.ask(asked), 120);
@@ -121,15 +121,7 @@
 				Weights and gates
 				<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'keeping …' : moved ? 'kept' : ''}</span>
 			</h2>
-			<Later height={600}
-				><Weights
-					{criteria}
-					defs={data.defs}
-					currency={data.head.currency}
-					onchange={(items) => (moved = items)}
-					onsettled={settle}
-				/></Later
-			>
+			<Weights {criteria} defs={data.defs} currency={data.head.currency} onchange={(items) => (moved = items)} onsettled={settle} />
 		</section>
 		<div class="order-3 min-w-0 space-y-4 lg:order-2">
 			<section aria-label="Value against cost" class="panel px-3 py-2">

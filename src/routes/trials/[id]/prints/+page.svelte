@@ -36,16 +36,8 @@
 	let { data }: PageProps = $props();
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	const missingOf = (i: number) => data.wanted[i] ?? null;
-	let fallback = $state<string | null>(null);
-	$effect.pre(() => {
-		fallback ??=
-			data.spools[
-				Math.max(
-					0,
-					data.spools.findIndex((_, i) => missingOf(i) !== null)
-				)
-			]?.id ?? null;
-	});
+	// Chosen by address; without one, the first spool that still wanted prints when the page was opened.
+	const fallback = untrack(() => data.spools.find((_, i) => missingOf(i) !== null) ?? data.spools[0])?.id;
 	const index = $derived(
 		Math.max(
 			0,
@@ -111,8 +103,8 @@
 			pieceId: wantedPiece
 		});
 	}
-	/** One draft a spool, so that looking at another spool loses nothing that was typed. */
-	let drafts = $state<Record<string, PrintDraft>>({});
+	/** One draft a spool, so that looking at another spool loses nothing that was typed; the first is served with the page. */
+	let drafts = $state<Record<string, PrintDraft>>(untrack(() => (bySpool ? { [bySpool]: fresh() } : {})));
 	$effect.pre(() => {
 		const id = bySpool;
 		untrack(() => {
