@@ -20,8 +20,11 @@ test.afterAll(async () => {
 const NOT_KNOWN = /not known whether (this|it) was saved/;
 const kinds = async (): Promise<string[]> => (await db.db.select({ kind: writeLog.kind }).from(writeLog)).map((row) => row.kind);
 
-/** The server does what it is asked, and its answer is lost on the way, once. */
-async function loseAnswer(page: Page, path: string): Promise<void> {
+/**
+ * The server does what it is asked, and its answer is lost on the way, once.
+ * @returns whether one was lost by now
+ */
+async function loseAnswer(page: Page, path: string): Promise<() => boolean> {
 	let lost = false;
 	await page.route(
 		(url) => new RegExp(`^/api/v1/${path}$`).test(url.pathname),
@@ -33,6 +36,7 @@ async function loseAnswer(page: Page, path: string): Promise<void> {
 			await route.abort('connectionreset');
 		}
 	);
+	return () => lost;
 }
 
 /**
@@ -41,9 +45,10 @@ async function loseAnswer(page: Page, path: string): Promise<void> {
  */
 async function once(page: Page, path: string, kind: string, press: (first: boolean) => Promise<void>): Promise<void> {
 	await test.step(`${kind}: ${path}`, async () => {
-		await loseAnswer(page, path);
+		const lost = await loseAnswer(page, path);
 		const before = (await kinds()).filter((k) => k === kind).length;
 		await press(true);
+		await expect.poll(lost).toBe(true);
 		await expect(page.getByText(NOT_KNOWN).first()).toBeVisible();
 		expect((await kinds()).filter((k) => k === kind)).toHaveLength(before + 1);
 		const answered = page.waitForResponse(
@@ -309,6 +314,55 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 	});
 });
 
+test('a correction and a strike-out are stored once, wherever they are made', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Mended', [{}]);
+	const spoolId = spoolIds[0] as string;
+	const trial = `${server.url}/trials/${trialId}`;
+	const stored = async (path: string, body: object) =>
+		expect((await api(server.url, path, { id: v7(), spoolId, ...body })).status, JSON.stringify(body)).toBe(201);
+	const now = new Date().toISOString();
+	for (const [placeIndex, typed] of ['1.75', '1.76', '1.74', '1.75', '1.76', '1.57'].entries())
+		await stored('readings', { quantity: 'diameter', typed, placeIndex, direction: 'along', takenAt: now });
+	await open(page, `${trial}/diameter`);
+	await once(page, 'amendments', 'amendment', () => button(page, 'it is right').click());
+	const dialog = page.getByRole('dialog');
+	await page.getByRole('button', { name: '1.57' }).click();
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await dialog.getByLabel('Right value').fill('1.75');
+		if (first) await dialog.getByLabel('Why').fill('digits swapped');
+		await dialog.getByRole('button', { name: 'Correct it' }).click();
+	});
+	await expect(dialog).toBeHidden();
+	await page.getByRole('button', { name: '1.74' }).click();
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await dialog.getByLabel('Why').fill('on a kink');
+		await dialog.getByRole('button', { name: 'Strike it out' }).click();
+	});
+	await expect(dialog).toBeHidden();
+	await open(page, `${server.url}/spools/${spoolId}`);
+	const corrections = page.getByRole('region', { name: 'Corrections' });
+	await once(page, 'amendments', 'amendment', () => corrections.getByRole('button', { name: 'undo' }).first().click());
+	await expect(corrections.getByText('(undone)')).toHaveCount(1);
+
+	const specimenId = v7();
+	expect(
+		(await api(server.url, 'specimens', { id: specimenId, spoolId, shape: 'bar', orientation: 'flat', method: 'direct', at: now })).status
+	).toBe(201);
+	await stored('readings', { quantity: 'loadBroke', typed: '150 N', specimenId, takenAt: now });
+	await open(page, `${trial}/strength`);
+	await button(page, 'Amend specimen 1').click();
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await dialog.getByLabel('Why').fill('slipped');
+		await dialog.getByRole('button', { name: 'Strike it out' }).click();
+	});
+	await expect(dialog).toBeHidden();
+	await button(page, 'Amend specimen 1').click();
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await dialog.getByLabel('Why').fill('it was the other one');
+		await dialog.getByRole('button', { name: 'Let it count again' }).click();
+	});
+});
+
 test('a gauge’s log is stored once, whichever answer is lost', async ({ page }) => {
 	const { trialId } = await makeTrial(server.url, 'A log', [{}]);
 	await open(page, `${server.url}/trials/${trialId}/diameter`);
@@ -332,6 +386,51 @@ test('a gauge’s log is stored once, whichever answer is lost', async ({ page }
 		await page.reload();
 		await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
 	}
+	// Two logs are there; what is done to the later one is stored once, too.
+	await button(page, 'Leave a part out').click();
+	const part = page.getByRole('form', { name: 'Leave a part of the log out' });
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await part.getByLabel('From metre').fill('1');
+		if (first) await part.getByLabel('to metre').fill('1.5');
+		if (first) await part.getByLabel('Why').fill('the gauge was touched');
+		await part.getByRole('button', { name: 'Leave it out' }).click();
+	});
+	await expect(part).toHaveCount(0);
+	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
+	await once(page, 'amendments', 'amendment', () => button(page, 'Strike this log out').first().click());
+	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
+});
+
+test('a log that is given up leaves nothing, though the answer is lost', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Given up', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	const rows = Array.from({ length: 400 }, (_, i) => `${(i * 0.01).toFixed(2)},1.75`);
+	const file = { name: 'given-up.csv', mimeType: 'text/csv', buffer: Buffer.from(['place,diameter', ...rows].join('\n')) };
+	const before = (await kinds()).length;
+	await page.getByLabel('File of a gauge').setInputFiles(file);
+	let arrived: () => void = () => undefined;
+	const waiting = new Promise<void>((done) => (arrived = done));
+	// The slice never gets there, so that there is time to give up.
+	await page.route('**/slices/0', () => arrived());
+	await button(page, 'Take it in').click();
+	await waiting;
+	await loseAnswer(page, 'log-ends');
+	await button(page, 'Cancel').click();
+	await expect(page.getByText('Given up; nothing was stored.')).toBeVisible();
+	await expect.poll(async () => (await kinds()).slice(before).sort()).toEqual(['log', 'logEnd']);
+	await page.unrouteAll({ behavior: 'ignoreErrors' });
+	const shelf = await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/evidence?station=diameter`);
+	const bench = (await shelf.json()) as {
+		evidence: { logs: unknown[] };
+	};
+	expect(bench.evidence.logs).toEqual([]);
+	// The same file again is a log of its own.
+	await page.reload();
+	await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+	await page.getByLabel('File of a gauge').setInputFiles(file);
+	await button(page, 'Take it in').click();
+	await expect(page.getByRole('heading', { name: /^Strand as the gauge saw it/ })).toBeVisible();
+	expect((await kinds()).slice(before).sort()).toEqual(['log', 'log', 'logEnd', 'logEnd']);
 });
 
 test('what is typed while a print is on its way stays; a refused one can be put back', async ({ page }) => {

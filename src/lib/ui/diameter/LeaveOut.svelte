@@ -48,6 +48,7 @@
 	}
 </script>
 
+{#if !open && form.problem}<p role="alert" class="mt-1 text-harm">▲ {form.problem}</p>{/if}
 {#each log.leftOut as part (part.amendmentId)}
 	<p class="small mt-1">
 		Left out: {upTo(part.fromM, 2)} to {upTo(part.toM, 2)} m, {part.reason}.
