@@ -9,6 +9,8 @@ const fewerFiles: Plugin = {
 	applyToEnvironment: ({ name }) => name === 'client',
 	outputOptions: (options) => ({
 		...options,
+		// A shared file is called after all that share it, with slashes in between; styles so called would look for their fonts elsewhere.
+		assetFileNames: '_app/immutable/assets/[hash][extname]',
 		codeSplitting: { groups: [{ name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 8000 }] }
 	})
 };

@@ -101,7 +101,7 @@ test('a part goes into service and is found cracked', async ({ page }) => {
 	const { spoolIds } = await makeTrial(server.url, 'Use', [{}]);
 	await open(page, `${server.url}/spools/${spoolIds[0]}`);
 	await page.getByRole('button', { name: 'In service from today' }).click();
-	await expect(page.getByText('Part printed from it name is missing')).toBeVisible();
+	await expect(page.getByText('Part printed from it is missing')).toBeVisible();
 	await page.getByLabel('Part printed from it').fill('finder bracket');
 	await page.getByLabel('Where it serves').fill('east dome');
 	await page.getByRole('button', { name: 'In service from today' }).click();

@@ -37,19 +37,17 @@ export const noteBody = z.object({
 	id,
 	targetKind: z.enum(NOTE_TARGETS),
 	targetId: id,
-	text: requiredWords('the note', 2000),
+	text: requiredWords(2000),
 	at: instant,
 	zone
 });
 
 export const instrumentBody = z.object({
 	id,
-	name: requiredWords('name'),
+	name: requiredWords(),
 	measures: z.enum(INSTRUMENT_QUANTITIES).default('length'),
-	errorLimit: typed
-		.refine((text) => text !== '', { error: 'error limit is missing' })
-		.describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
-	resolution: typed.refine((text) => text !== '', { error: 'resolution is missing' })
+	errorLimit: typed.refine((text) => text !== '', { error: 'is missing' }).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
+	resolution: typed.refine((text) => text !== '', { error: 'is missing' })
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */
@@ -70,7 +68,7 @@ export const instrumentCheckBody = z.object({
 export const gaugeStudyBody = z.object({
 	id,
 	instrumentId: id,
-	raters: z.array(requiredWords('name of a rater', 60)).min(1, { error: 'at least one rater' }).max(6, { error: 'at most six raters' }),
+	raters: z.array(requiredWords(60)).min(1, { error: 'at least one rater' }).max(6, { error: 'at most six raters' }),
 	readings: z
 		.array(
 			z.object({

@@ -114,7 +114,7 @@ const abilities = {
 };
 
 /** Size in mm, then what it is made of. */
-export const nozzle = requiredWords('nozzle').refine(
+export const nozzle = requiredWords().refine(
 	(text) => {
 		const size = Number(/^(\d+(?:[.,]\d+)?)(?:\s|$)/.exec(text)?.[1]?.replace(',', '.') ?? NaN);
 		return text === '' || (size >= 0.05 && size <= 5);
@@ -124,7 +124,7 @@ export const nozzle = requiredWords('nozzle').refine(
 
 export const printerBody = z.object({
 	id,
-	name: words().refine((text) => text !== '', { error: 'name is missing' }),
+	name: words().refine((text) => text !== '', { error: 'is missing' }),
 	nozzle,
 	...abilities
 });

@@ -46,7 +46,7 @@ export const words = (max = 120) =>
 		.max(max, { error: `must be at most ${max} characters long` })
 		.refine((text) => isSeen(text, max > 300), { error: UNSEEN_WORDS });
 
-export const requiredWords = (what: string, max = 120) => words(max).refine((text) => text !== '', { error: `${what} is missing` });
+export const requiredWords = (max = 120) => words(max).refine((text) => text !== '', { error: 'is missing' });
 
 /** A number as typed at the bench, with or without its unit; read by core/units after the schema. */
 export const typed = words(40);

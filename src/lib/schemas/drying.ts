@@ -4,7 +4,7 @@ import { id, instant, requiredWords, typed, zone } from './common';
 
 export const dryerBody = z.object({
 	id,
-	name: requiredWords('name'),
+	name: requiredWords(),
 	setPointLow: typed.optional().describe('lowest set-point, such as 40 C'),
 	setPointHigh: typed.optional().describe('highest set-point, such as 70 C')
 });
@@ -13,8 +13,8 @@ export const dryingRunBody = z.object({
 	id,
 	dryerId: id,
 	spoolIds: z.array(id).min(1, { error: 'say which spools are in the load' }).max(20, { error: 'at most 20 spools in one load' }),
-	setPoint: typed.refine((text) => text !== '', { error: 'set-point is missing' }).describe('such as 50 C'),
-	duration: typed.refine((text) => text !== '', { error: 'time is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
+	setPoint: typed.refine((text) => text !== '', { error: 'is missing' }).describe('such as 50 C'),
+	duration: typed.refine((text) => text !== '', { error: 'is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),
 	at: instant.describe('when it started'),
 	zone

@@ -32,7 +32,7 @@ export const logBody = z
 		id,
 		spoolId: id,
 		instrumentId: id.optional(),
-		name: requiredWords('the name of the file'),
+		name: requiredWords(),
 		slices: z
 			.int()
 			.min(1)

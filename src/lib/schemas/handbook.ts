@@ -12,13 +12,13 @@ const figure = (low: number, high: number) =>
 				.number({ error: 'must be a number' })
 				.min(low, { error: `cannot be below ${low}` })
 				.max(high, { error: `cannot be above ${high}` }),
-			source: requiredWords('its source', 200)
+			source: requiredWords(200)
 		})
 		.refine((f) => f.high >= f.low, { error: 'must not be below the low end', path: ['high'] })
 		.nullable();
 
 export const materialFigures = z.object({
-	material: requiredWords('material', 40),
+	material: requiredWords(40),
 	dryingC: figure(20, 200),
 	dryingH: figure(0.1, 200),
 	softeningC: figure(-50, 400),
@@ -32,7 +32,7 @@ export const materialFigures = z.object({
 
 /** A workshop's own copy of one material; `figures: null` takes it back. */
 export const handbookBody = z
-	.object({ id, material: requiredWords('material', 40), figures: materialFigures.nullable() })
+	.object({ id, material: requiredWords(40), figures: materialFigures.nullable() })
 	.refine((b) => b.figures === null || b.figures.material === b.material, {
 		error: 'must be the same material',
 		path: ['figures', 'material']

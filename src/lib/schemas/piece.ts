@@ -15,7 +15,7 @@ export const pieceMark = z.object({
 export const pieceBody = z
 	.object({
 		id,
-		name: requiredWords('name'),
+		name: requiredWords(),
 		kind: z.string().max(24).optional().describe('one of our own pieces; left out for a model of your own'),
 		params: z
 			.record(z.string(), z.number({ error: 'must be a number' }))

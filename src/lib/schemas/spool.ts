@@ -27,7 +27,7 @@ export const intakeBody = z.object({
 	id,
 	trialId: id.optional(),
 	role: z.enum(TRIAL_ROLES).default('candidate'),
-	material: requiredWords('material', 40),
+	material: requiredWords(40),
 	price: typed.optional(),
 	netMass: typed.optional(),
 	labelNozzle: claimFields.labelNozzle,
@@ -81,9 +81,9 @@ export const unboxingBody = z
 
 export const filamentBody = z.object({
 	id,
-	maker: requiredWords('maker'),
-	name: requiredWords('name'),
-	material: requiredWords('material', 40),
+	maker: requiredWords(),
+	name: requiredWords(),
+	material: requiredWords(40),
 	variant: words().optional(),
 	...claimFields
 });

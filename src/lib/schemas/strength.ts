@@ -6,7 +6,7 @@ import { id, instant, requiredWords, zone } from './common';
 export const specimenBody = z.object({
 	id,
 	spoolId: id,
-	shape: requiredWords('what is loaded', 60).describe('such as hook, bar, bracket'),
+	shape: requiredWords(60).describe('such as hook, bar, bracket'),
 	orientation: z.enum(ORIENTATIONS).describe('how it lay on the bed'),
 	method: z.enum(LOAD_METHODS),
 	attemptId: id.optional(),

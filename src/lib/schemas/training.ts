@@ -6,7 +6,7 @@ import { id, instant, requiredWords, zone } from './common';
 /** One run of the trainer; what was shown follows from the seed. */
 export const trainingBody = z.object({
 	id,
-	scorer: requiredWords('who scores', 60),
+	scorer: requiredWords(60),
 	subject: z.enum(TRAINER_SUBJECTS),
 	seed: z.int().min(0).max(0x7fffffff),
 	answers: z.array(z.int().min(0).max(9)).length(TRAINING_LENGTH, { error: `must be ${TRAINING_LENGTH}` }),

@@ -19,7 +19,7 @@ const preset = z.enum(USE_PRESETS);
 
 export const trialBody = z.object({
 	id,
-	name: requiredWords('name'),
+	name: requiredWords(),
 	question: words(2000).optional(),
 	preset: preset.default('own'),
 	currency: z.enum(CURRENCIES).default('EUR'),
@@ -76,7 +76,7 @@ export const protocolBody = z.object({ id, trialId: id, ...protocolRules.partial
 export const trialFactsBody = z.object({
 	id,
 	trialId: id,
-	name: requiredWords('name').optional(),
+	name: requiredWords().optional(),
 	question: words(2000).optional().describe('empty takes it away')
 });
 
@@ -93,7 +93,7 @@ export const ownMeasureBody = z
 	.object({
 		id,
 		trialId: id,
-		name: requiredWords('name', 60),
+		name: requiredWords(60),
 		unit: words(16),
 		direction: z.enum(DIRECTIONS),
 		low: z.number({ error: 'must be a number' }),

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
 
 /** A part put into service. */
-export const partBody = z.object({ id, spoolId: id, name: requiredWords('name'), place: words().optional(), at: instant, zone });
+export const partBody = z.object({ id, spoolId: id, name: requiredWords(), place: words().optional(), at: instant, zone });
 
 /** How it was found on a day. */
 export const partStateBody = z.object({

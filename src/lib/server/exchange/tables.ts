@@ -42,10 +42,10 @@ export type RecordTable = {
 	reveals?: true;
 };
 
-const name = requiredWords('the name');
+const name = requiredWords();
 const finite = z.number({ error: 'must be a number' });
 /** Readings kept as a list beside the figures worked out of them. */
-const listedReading = { typed: requiredWords('what was typed', 40), value: finite };
+const listedReading = { typed: requiredWords(40), value: finite };
 const positive = z.number({ error: 'must be a number' }).positive({ error: 'must be above zero' });
 const share = z.number({ error: 'must be a number' }).min(0).max(100, { error: 'must be 0 to 100' });
 const whole = z.int({ error: 'must be a whole number' }).min(1, { error: 'must be at least 1' });
@@ -63,7 +63,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.filament,
 		about: 'products of a maker',
 		refs: { makerId: 'makers' },
-		rules: { name: words(), material: requiredWords('material', 40) },
+		rules: { name: words(), material: requiredWords(40) },
 		reveals: true
 	},
 	{
@@ -78,7 +78,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.lot,
 		about: 'lots of a filament',
 		refs: { filamentId: 'filaments' },
-		rules: { code: requiredWords('the lot') }
+		rules: { code: requiredWords() }
 	},
 	{
 		name: 'spools',
@@ -138,7 +138,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'places read by several raters several times',
 		refs: { instrumentId: 'instruments' },
 		rules: {
-			raters: z.array(requiredWords('name of a rater', 60)).min(1).max(6),
+			raters: z.array(requiredWords(60)).min(1).max(6),
 			readings: z
 				.array(z.object({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), ...listedReading }))
 				.min(4)
@@ -151,7 +151,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'runs of the scorer’s trainer: known grade and answer of each drawing',
 		refs: {},
 		rules: {
-			scorer: requiredWords('who scores', 60),
+			scorer: requiredWords(60),
 			subject: oneWordOf(TRAINER_SUBJECTS),
 			pairs: z.array(z.tuple([z.int().min(0).max(9), z.int().min(0).max(9)])).max(100)
 		}
@@ -228,7 +228,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.ownMeasure,
 		about: 'measures a tester defined',
 		refs: { trialId: 'trials' },
-		rules: { name: requiredWords('the name', 60), unit: words(16) }
+		rules: { name: requiredWords(60), unit: words(16) }
 	},
 	{
 		name: 'drying-runs',
@@ -282,7 +282,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.specimen,
 		about: 'things loaded until they broke or held',
 		refs: { spoolId: 'spools', attemptId: 'attempts', pieceId: 'pieces' },
-		rules: { shape: requiredWords('what is loaded', 60) }
+		rules: { shape: requiredWords(60) }
 	},
 	{
 		name: 'readings',
@@ -299,7 +299,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		},
 		rules: {
 			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES]),
-			typedText: requiredWords('what was typed'),
+			typedText: requiredWords(),
 			placeIndex: z.int().min(0).max(9999),
 			positionM: finite.min(0).max(5000),
 			resolution: finite.min(0),
@@ -349,7 +349,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.note,
 		about: 'free notes; for a trial its own id stands in spoolId',
 		refs: {},
-		rules: { text: requiredWords('the note', 2000) },
+		rules: { text: requiredWords(2000) },
 		reveals: true
 	},
 	{ name: 'parts', table: db.part, about: 'parts in service', refs: { spoolId: 'spools' }, rules: { name, place: words() } },
