@@ -102,6 +102,7 @@ if [ "$instance" = demo ]; then
 fi
 
 start_web() {
+	web_since=$SECONDS
 	node scripts/web.mjs </dev/null {serve_lock}>&- &
 	web=$!
 	printf '%s\n' "$web" >"$dir/web.pid"
@@ -115,6 +116,8 @@ for ((tries = 0; ; tries++)); do
 done
 say "ready: $ORIGIN  (Ctrl-C stops it)"
 
+# A server that dies again and again waits longer each time, so that it fills neither the processor nor the log.
+again=1
 while :; do
 	status=0
 	wait -n -p ended "$web" ${watch:+"$watch"} || status=$?
@@ -122,8 +125,10 @@ while :; do
 		web=
 		# Ended in order, or told to: so do we all. Killed or crashed: nothing acknowledged is lost, so it goes on.
 		case $status in 0 | 129 | 130 | 143) exit 0 ;; esac
-		say "the web server ended with $status; starting it again"
-		pause 1
+		[ $((SECONDS - web_since)) -lt 60 ] || again=1
+		say "the web server ended with $status; starting it again in $again s"
+		step pause "$again"
+		again=$((again < 16 ? again * 2 : 30))
 		start_web
 	else
 		watch=

@@ -134,6 +134,23 @@ describe('one signal stops all', () => {
 	});
 });
 
+describe('a web server that died', () => {
+	it('comes back by itself, a little later each time', async () => {
+		const one = await instance();
+		const started = await one.start();
+		for (const wait of [1, 2]) {
+			const dead = one.pidOf(webServer);
+			process.kill(dead, 'SIGKILL');
+			await until('another web server answers', async () => {
+				const now = one.processes().find((p) => webServer.test(p.command));
+				return now !== undefined && now.pid !== dead && (await one.health()) === 'ok';
+			});
+			expect(started.said()).toContain(`the web server ended with 137; starting it again in ${wait} s`);
+		}
+		expect(await post(one, 'dryers', { name: 'Box' })).toBe(201);
+	});
+});
+
 describe('a MariaDB that died', () => {
 	it('comes back on its port by itself; pages and writes go on', async () => {
 		const one = await instance();

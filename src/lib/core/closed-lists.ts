@@ -25,7 +25,7 @@ export const CONDITIONS = ['asReceived', 'dried', 'exposed'] as const;
 
 /** How the layers lay: flat and on edge are pulled along them, upright across. */
 export const ORIENTATIONS = ['flat', 'edge', 'upright'] as const;
-export const LOAD_METHODS = ['direct', 'steps', 'blows', 'byHand'] as const;
+export const LOAD_METHODS = ['steps', 'direct', 'blows', 'byHand'] as const;
 export const PART_STATES = ['holds', 'worn', 'crept', 'cracked', 'broke', 'takenOut'] as const;
 
 export const USE_PRESETS = ['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'] as const;

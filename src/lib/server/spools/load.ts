@@ -1,3 +1,4 @@
+import type { VERDICT_KINDS } from '$lib/core/closed-lists';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
 import type { Finding } from '$lib/core/finding/types';
@@ -29,7 +30,7 @@ export type SpoolWhole = {
 	/** Raw values of corrected readings: what they were before. */
 	raw: RawReading[];
 	trials: { id: string; name: string; role: string }[];
-	verdicts: { id: string; trialId: string; kind: string; buyFor: string | null; note: string | null; at: number }[];
+	verdicts: { id: string; trialId: string; kind: (typeof VERDICT_KINDS)[number]; buyFor: string | null; note: string | null; at: number }[];
 };
 
 /** The protocol a spool is looked at with outside any trial: everything asked for once. */

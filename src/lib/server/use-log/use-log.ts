@@ -1,3 +1,4 @@
+import type { PART_STATES } from '$lib/core/closed-lists';
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { partBody, partStateBody } from '$lib/schemas/use-log';
@@ -16,7 +17,7 @@ export type PartInService = {
 	name: string;
 	place: string | null;
 	at: number;
-	states: { id: string; state: string; note: string | null; at: number }[];
+	states: { id: string; state: (typeof PART_STATES)[number]; note: string | null; at: number }[];
 };
 
 /** Parts printed from spools and how they were found since, oldest first. */

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { choices, QUOTE_KIND_WORDS } from '../words/closed-lists';
+	import { QUOTE_KINDS } from '$lib/core/closed-lists';
 	import type { Quote } from '$lib/core/evidence';
 	import { Button } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
@@ -42,15 +44,6 @@
 		<Field id="netMass" label="Net mass of one" bind:value={typed.netMass} errors={form.errors} />
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
-	<Choice
-		name="quoteKind"
-		legend="Kind of price"
-		bind:value={kind}
-		options={[
-			{ value: 'list', label: 'list' },
-			{ value: 'sale', label: 'sale' },
-			{ value: 'bundle', label: 'bundle' }
-		]}
-	/>
+	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />
 	<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the price</Button>
 </form>

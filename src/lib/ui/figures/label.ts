@@ -1,6 +1,7 @@
 import type { QuantityDef } from '$lib/core/finding/types';
 import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
-import { CONDITION_WORDS, GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
+import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
+import { CONDITION_WORDS } from '../words/closed-lists';
 
 const KIND: Record<string, string> = { confidence: '95 %', tolerance: 'tolerance', credible: '95 % credible', bounds: 'bounds' };
 

@@ -3,7 +3,7 @@
 	import type { AccountPoint } from '$lib/core/finding/types';
 	import { accountShape } from '../figures/account-shape';
 	import { day, fixed, upTo } from '../words/numbers';
-	import { BEFORE_WORDS } from '../words/quantities';
+	import { BEFORE_WORDS } from '../words/closed-lists';
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
 	const W = 560;

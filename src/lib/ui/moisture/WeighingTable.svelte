@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { BEFORE } from '$lib/core/closed-lists';
 	import type { Reading } from '$lib/core/evidence';
 	import type { AccountInterval } from '$lib/core/moisture/account';
 	import type { Weighing } from '$lib/core/moisture/weighings';
@@ -6,7 +7,7 @@
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { Form } from '../form/form.svelte';
 	import { dayAndTime, fixed, upTo } from '../words/numbers';
-	import { BEFORE_WORDS } from '../words/quantities';
+	import { BEFORE_WORDS } from '../words/closed-lists';
 
 	type Props = {
 		chain: Weighing[];
@@ -70,7 +71,7 @@
 								disabled={waiting.has(w.id)}
 								onchange={(e) => void sayBefore(w.id, e.currentTarget.value)}
 							>
-								{#each ['print', 'dried', 'air'] as before (before)}<option value={before}>{BEFORE_WORDS[before]}</option>{/each}
+								{#each BEFORE as before (before)}<option value={before}>{BEFORE_WORDS[before]}</option>{/each}
 							</select>{#if w.said}<span class="small"> said</span>{/if}
 						{/if}
 					</td>

@@ -1,15 +1,15 @@
 <script lang="ts">
+	import { VERDICT_KINDS } from '$lib/core/closed-lists';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import { VERDICT_WORDS } from '../words/quantities';
+	import { choices, VERDICT_WORDS } from '../words/closed-lists';
 
-	type Kind = 'buy' | 'leave' | 'buyFor' | 'dryFirst';
 	let { trialId, spools, ondone }: { trialId: string; spools: { id: string; code: string }[]; ondone: () => void } = $props();
 	let spoolId = $state<string | null>(null);
-	let kind = $state<Kind | null>(null);
+	let kind = $state<(typeof VERDICT_KINDS)[number] | null>(null);
 	let buyFor = $state('');
 	let note = $state('');
 	const form = new Form({ fields: ['buyFor'] });
@@ -39,12 +39,7 @@
 <form class="space-y-3" onsubmit={submit} novalidate>
 	<FormProblem title={form.problem} />
 	<Choice name="verdict-spool" legend="Spool" bind:value={spoolId} options={spools.map((s) => ({ value: s.id, label: s.code }))} />
-	<Choice
-		name="verdict-kind"
-		legend="Verdict"
-		bind:value={kind}
-		options={(Object.keys(VERDICT_WORDS) as Kind[]).map((value) => ({ value, label: VERDICT_WORDS[value] ?? value }))}
-	/>
+	<Choice name="verdict-kind" legend="Verdict" bind:value={kind} options={choices(VERDICT_KINDS, VERDICT_WORDS)} />
 	{#if kind === 'buyFor'}<Field
 			id="buyFor"
 			label="Buy it for"

@@ -2,7 +2,8 @@ import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
 import type { QuantityDef } from '$lib/core/finding/types';
 import { chance, percent, upTo } from '../words/numbers';
-import { quantityName, RULE_WORDS, valueWords } from '../words/quantities';
+import { quantityName, valueWords } from '../words/quantities';
+import { RULE_WORDS } from '../words/closed-lists';
 
 type Words = { defs: QuantityDef[]; currency: string; codeOf: (spoolId: string) => string };
 

@@ -16,7 +16,7 @@
 	import { departureWords } from '../words/departures';
 	import { markName, marksByScorer } from '../words/marks';
 	import { dayAndTime } from '../words/numbers';
-	import { CAUSE_WORDS, CONDITION_WORDS } from '../words/quantities';
+	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './print-draft';
 
 	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
@@ -123,12 +123,7 @@
 	>
 		<FormProblem title={amending.problem} />
 		{#if amending.chosen?.outcome === 'failed'}
-			<Choice
-				name="amend-cause"
-				legend="Charged to"
-				bind:value={cause}
-				options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
-			/>
+			<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 		{/if}
 		<Field
 			id="amend-attempt-reason"

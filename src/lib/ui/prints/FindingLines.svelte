@@ -2,7 +2,8 @@
 	import type { Finding, QuantityDef } from '$lib/core/finding/types';
 	import { intervalWords } from '../figures/label';
 	import { sentence } from '../words/messages';
-	import { CONDITION_WORDS, GRADE_WORDS, kindWords, quantityName, valueWords } from '../words/quantities';
+	import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
+	import { CONDITION_WORDS, kindWords } from '../words/closed-lists';
 
 	type Props = { findings: Finding[]; defs: QuantityDef[]; currency?: string; pieceName?: (id: string) => string };
 	let { findings, defs, currency = '', pieceName }: Props = $props();

@@ -9,7 +9,8 @@
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { missingWords, sentence } from '../words/messages';
-	import { bareValue, CONDITION_WORDS, quantityName, quantityUnder } from '../words/quantities';
+	import { bareValue, quantityName, quantityUnder } from '../words/quantities';
+	import { CONDITION_WORDS } from '../words/closed-lists';
 	import { stationHref } from './station-href';
 
 	type Props = {

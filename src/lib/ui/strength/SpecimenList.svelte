@@ -8,7 +8,7 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import NoteForm from '../form/NoteForm.svelte';
-	import { FAILURE_MODE_WORDS, kindWords } from '../words/quantities';
+	import { FAILURE_MODE_WORDS, kindWords, wordOf } from '../words/closed-lists';
 
 	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
 	let { specimens, readings, waiting, onchange }: Props = $props();
@@ -45,7 +45,7 @@
 					>
 				{/if}
 			{/each}
-			{#if failure}<span>{FAILURE_MODE_WORDS[failure.typedText] ?? failure.typedText}</span>{/if}
+			{#if failure}<span>{wordOf(FAILURE_MODE_WORDS, failure.typedText)}</span>{/if}
 			<button
 				type="button"
 				class="link ml-auto min-h-[26px] text-[0.85rem]"

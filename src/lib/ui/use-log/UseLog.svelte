@@ -1,11 +1,12 @@
 <script lang="ts">
+	import { PART_STATES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { PartInService } from '$lib/server/use-log/use-log';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
 	import { day } from '../words/numbers';
-	import { PART_STATE_WORDS } from '../words/quantities';
+	import { choices, PART_STATE_WORDS } from '../words/closed-lists';
 
 	let { spoolId, parts }: { spoolId: string; parts: PartInService[] } = $props();
 	let name = $state('');
@@ -48,7 +49,7 @@
 			{/if}
 			<div class="mt-1 flex flex-wrap items-center gap-1.5">
 				<span class="small">Found today:</span>
-				{#each Object.entries(PART_STATE_WORDS) as [state, words] (state)}
+				{#each choices(PART_STATES, PART_STATE_WORDS) as { value: state, label: words } (state)}
 					<button type="button" class="panel px-2 py-0.5 text-[0.9rem]" onclick={() => void found(part.id, state)}>{words}</button>
 				{/each}
 				<input

@@ -1,6 +1,6 @@
 import type { Departure } from '$lib/core/prints/departures';
 import { upTo } from './numbers';
-import { CONDITION_WORDS } from './quantities';
+import { CONDITION_WORDS } from './closed-lists';
 
 /**
  * What a print departs in from its trial, in a few words.

@@ -1,4 +1,4 @@
-import type { ConditionKind, Grade, QuantityDef } from '$lib/core/finding/types';
+import type { Grade, QuantityDef } from '$lib/core/finding/types';
 import { BED_WORDS, BY_HAND_WORDS, LOAD_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '$lib/core/readings/quantities';
 import { fixed, percent, upTo } from './numbers';
 
@@ -111,8 +111,6 @@ function decimalsFor(def: Pick<QuantityDef, 'scale'>): number {
 	return Math.max(0, Math.min(6, 2 - Math.floor(Math.log10(def.scale.high - def.scale.low))));
 }
 
-export const CONDITION_WORDS: Record<ConditionKind, string> = { asReceived: 'as received', dried: 'dried', exposed: 'exposed' };
-
 export const GRADE_WORDS: Record<Grade, string> = { none: 'nothing yet', thin: 'thin', fair: 'fair', firm: 'firm' };
 
 export const STATION_WORDS: Record<string, string> = {
@@ -125,95 +123,4 @@ export const STATION_WORDS: Record<string, string> = {
 	handbook: 'Handbook',
 	cost: 'Cost',
 	own: 'Own measures'
-};
-
-export const CAUSE_WORDS: Record<string, string> = {
-	filament: 'the filament',
-	printer: 'the printer',
-	setUp: 'the set-up',
-	handling: 'handling',
-	unknown: 'unknown'
-};
-
-export const ORIENTATION_WORDS: Record<string, string> = { flat: 'flat', edge: 'on edge', upright: 'upright' };
-
-export const METHOD_WORDS: Record<string, string> = {
-	steps: 'load in steps',
-	direct: 'load read off',
-	blows: 'blows counted',
-	byHand: 'by hand'
-};
-
-/** A kind of specimen in words. */
-export function kindWords(kind: string): string {
-	const [shape = '', orientation = '', method = ''] = kind.split(' · ');
-	return [shape, ORIENTATION_WORDS[orientation] ?? orientation, METHOD_WORDS[method] ?? method].join(', ');
-}
-
-export const BEFORE_WORDS: Record<string, string> = { first: 'first weighing', print: 'print', dried: 'drying', air: 'air' };
-
-export const FAILURE_MODE_WORDS: Record<string, string> = {
-	snapped: 'snapped clean',
-	bent: 'bent, then broke',
-	layers: 'layers parted',
-	shattered: 'shattered',
-	tore: 'tore at the hole',
-	slipped: 'slipped out'
-};
-
-export const PART_STATE_WORDS: Record<string, string> = {
-	holds: 'holds',
-	worn: 'worn',
-	crept: 'crept',
-	cracked: 'cracked',
-	broke: 'broke',
-	takenOut: 'taken out'
-};
-
-export const PRESET_WORDS: Record<string, string> = {
-	fineLooks: 'fine looks',
-	benchJigs: 'bench jigs',
-	outdoorBrackets: 'outdoor brackets',
-	flexibleParts: 'flexible parts',
-	own: 'own weights'
-};
-
-export const SETTINGS_POLICY_WORDS: Record<string, string> = {
-	fixed: 'one fixed profile',
-	label: 'label temperature, one profile',
-	preset: "each product's preset",
-	calibrated: 'calibrated for each'
-};
-
-export const CONDITION_POLICY_WORDS: Record<string, string> = {
-	asReceived: 'as received',
-	driedFirst: 'dried first',
-	both: 'as received and dried'
-};
-
-export const RULE_WORDS: Record<string, string> = {
-	weighted: 'weighted value',
-	perMoney: 'most value per money',
-	cheapest: 'cheapest that passes'
-};
-
-export const VERDICT_WORDS: Record<string, string> = { buy: 'buy', leave: 'leave', buyFor: 'buy for', dryFirst: 'buy, but dry it first' };
-
-export const CLAIM_RULE_WORDS = {
-	share: '95 % of the length is inside it',
-	anyReading: 'no reading is surely outside it'
-} as const;
-
-export const FAILURE_RULE_WORDS = {
-	filament: 'those charged to it alone',
-	unknown: 'those of unknown cause too'
-} as const;
-
-/** By what each cause of a failure is told. */
-export const CAUSE_TELLS: Record<string, string> = {
-	filament: 'pops and steam, a brittle or snapped strand, a crossed winding nobody touched, thin and thick by turns',
-	printer: 'the same wave or shift with every spool, a slipping feeder, a clogged nozzle that stays clogged with the next spool',
-	setUp: 'first layer, bed not clean, the wrong profile or temperature',
-	handling: 'a tangle after the free end was let go, a door opened, a knock',
-	unknown: 'nobody saw it: an answer too'
 };

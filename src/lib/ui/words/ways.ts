@@ -1,6 +1,7 @@
 import type { Ways, WayResult } from '$lib/core/prints/ways';
 import { plural, upTo } from './numbers';
-import { CONDITION_WORDS, quantityName } from './quantities';
+import { quantityName } from './quantities';
+import { CONDITION_WORDS } from './closed-lists';
 import { settingName } from './settings';
 
 const NAMES: Record<string, string> = { spool: 'Spool', condition: 'Condition', printer: 'Printer', nozzle: 'Nozzle' };

@@ -19,7 +19,8 @@ import { STATIONS } from '$lib/core/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
 import { flagLines, missingWords, nextWords, sentence } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
-import { bareValue, kindWords, quantityName, valueWords } from './quantities';
+import { bareValue, quantityName, valueWords } from './quantities';
+import { kindWords } from './closed-lists';
 import { refusalWords } from './refusals';
 
 /** Spools in every state the stations speak about. */

@@ -21,16 +21,16 @@
 	import { sentence } from '$lib/ui/words/messages';
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
 	import {
+		AMENDMENT_WORDS,
 		BEFORE_WORDS,
 		CONDITION_WORDS,
-		GRADE_WORDS,
 		kindWords,
-		quantityName,
-		STATION_WORDS,
-		valueWords,
-		VERDICT_WORDS
-	} from '$lib/ui/words/quantities';
+		OBTAINED_WORDS,
+		VERDICT_WORDS,
+		wordOf
+	} from '$lib/ui/words/closed-lists';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
@@ -71,19 +71,11 @@
 				return `${words.name.toLowerCase()} ${typeof s.value === 'number' ? upTo(s.value, 3) : s.value} ${words.unit}`.trim();
 			})
 			.join(', ') || 'settings not noted';
-	const ACTION_WORDS: Record<string, string> = {
-		correct: 'corrected',
-		exclude: 'struck out',
-		reinstate: 'counts again',
-		confirm: 'confirmed',
-		undo: 'amendment undone'
-	};
-
 	const correctedTo = (a: (typeof readingAmendments)[number]) =>
 		typeof a.replacement?.typedText === 'string'
 			? a.replacement.typedText
 			: typeof a.replacement?.before === 'string'
-				? `${BEFORE_WORDS[a.replacement.before]} before it`
+				? `${wordOf(BEFORE_WORDS, a.replacement.before)} before it`
 				: '';
 
 	const noFacts = () => ({
@@ -147,7 +139,7 @@
 					tolerance ? `claims ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
 					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g gross as weighed` : null,
 					mass('tareMass') !== null ? `tare ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
-					spool.obtained === 'suppliedFree' ? 'supplied free' : spool.obtained === 'gift' ? 'a gift' : null
+					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null
 				]
 					.filter(Boolean)
 					.join(' · ')}
@@ -334,7 +326,7 @@
 						<a class="link inline-block leading-[26px]" href="/trials/{trial.id}">{trial.name}</a>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
 							<span class="block"
-								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : (VERDICT_WORDS[verdict.kind] ?? verdict.kind)}{verdict.note
+								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}{verdict.note
 									? `: ${verdict.note}`
 									: ''} <span class="small">{day(verdict.at)}</span></span
 							>
@@ -415,8 +407,9 @@
 				<ul class="space-y-1.5">
 					{#each readingAmendments as a (a.id)}
 						<li>
-							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${correctedTo(a)}` : typedOf(a.targetId)}: {ACTION_WORDS[a.action] ??
-								a.action}{a.reason ? `, ${a.reason}` : ''}
+							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${correctedTo(a)}` : typedOf(a.targetId)}: {AMENDMENT_WORDS[
+								a.action
+							]}{a.reason ? `, ${a.reason}` : ''}
 							<span class="small">{dayAndTime(a.at)}</span>
 							{#if undone.has(a.id)}
 								<span class="small">(undone)</span>

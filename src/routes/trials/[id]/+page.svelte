@@ -5,7 +5,7 @@
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
 	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
 	import { printerWords } from '$lib/ui/words/printers';
-	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -21,7 +21,7 @@
 	/** The newest verdict of each spool. */
 	const verdicts = $derived(
 		Object.fromEntries(
-			[...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : (VERDICT_WORDS[v.kind] ?? v.kind)])
+			[...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : VERDICT_WORDS[v.kind]])
 		)
 	);
 	/** What drying did to the prints, said once for each mark that was printed both ways. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { USE_PRESETS } from '$lib/core/closed-lists';
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/units/money';
 	import type { UsePreset } from '$lib/core/pick/presets';
@@ -6,7 +7,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { PRESET_WORDS } from '$lib/ui/words/quantities';
+	import { choices, PRESET_WORDS } from '$lib/ui/words/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
 
 	let name = $state('');
@@ -14,7 +15,7 @@
 	let preset = $state<UsePreset>('own');
 	let currency = $state('EUR');
 	const form = new Form({ fields: ['name', 'question'] });
-	const presets = Object.entries(PRESET_WORDS).map(([value, label]) => ({ value: value as UsePreset, label }));
+	const presets = choices(USE_PRESETS, PRESET_WORDS);
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { READING_DIRECTIONS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { diameterProgress } from '$lib/core/diameter/progress';
@@ -317,7 +318,7 @@
 			{/if}
 		</Later>
 		<dl class="mt-4 grid grid-cols-[4.5rem_1fr] gap-y-2">
-			{#each ['along', 'across'] as way (way)}
+			{#each READING_DIRECTIONS as way (way)}
 				{@const here = readings.filter((r) => (r.direction ?? 'along') === way)}
 				{#if here.length}
 					<dt class="text-muted">{way}</dt>

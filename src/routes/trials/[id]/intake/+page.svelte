@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { choices, OBTAINED_WORDS, REEL_MATERIAL_WORDS } from '$lib/ui/words/closed-lists';
+	import { OBTAINED, REEL_MATERIALS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/intake/station';
@@ -40,8 +42,8 @@
 	});
 	let typed = $state(empty());
 	let colourHex = $state('');
-	let obtained = $state<'bought' | 'suppliedFree' | 'gift'>('bought');
-	let reelMaterial = $state<'plastic' | 'card' | 'wire' | null>(null);
+	let obtained = $state<(typeof OBTAINED)[number]>('bought');
+	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let said = $state('');
 	let pasting = $state(false);
@@ -219,22 +221,9 @@
 							name="reelMaterial"
 							legend="Spool body"
 							bind:value={reelMaterial}
-							options={[
-								{ value: 'plastic', label: 'plastic' },
-								{ value: 'card', label: 'card' },
-								{ value: 'wire', label: 'wire' }
-							]}
+							options={choices(REEL_MATERIALS, REEL_MATERIAL_WORDS)}
 						/>
-						<Choice
-							name="obtained"
-							legend="How obtained"
-							bind:value={obtained}
-							options={[
-								{ value: 'bought', label: 'bought' },
-								{ value: 'suppliedFree', label: 'supplied free' },
-								{ value: 'gift', label: 'gift' }
-							]}
-						/>
+						<Choice name="obtained" legend="How obtained" bind:value={obtained} options={choices(OBTAINED, OBTAINED_WORDS)} />
 						<div>
 							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
 							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={typed.note} />

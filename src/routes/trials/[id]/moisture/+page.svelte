@@ -19,7 +19,7 @@
 	import WeighingTable from '$lib/ui/moisture/WeighingTable.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { BEFORE_WORDS } from '$lib/ui/words/quantities';
+	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { untrack } from 'svelte';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { VALUE_RULES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { ValueRule } from '$lib/core/evidence';
 	import { explain } from '$lib/core/pick/explain';
@@ -16,7 +17,7 @@
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { chance, dayAndTime, fixed, plural } from '$lib/ui/words/numbers';
-	import { RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/quantities';
+	import { choices, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -188,13 +189,7 @@
 		</div>
 		<div class="order-1 space-y-4 lg:order-3">
 			<section aria-label="Ranking" class="panel px-3 py-2">
-				<Choice
-					name="rule"
-					legend="Rule"
-					value={rule}
-					onchange={(v) => void setRule(v)}
-					options={(['weighted', 'perMoney', 'cheapest'] as const).map((value) => ({ value, label: RULE_WORDS[value] ?? value }))}
-				/>
+				<Choice name="rule" legend="Rule" value={rule} onchange={(v) => void setRule(v)} options={choices(VALUE_RULES, RULE_WORDS)} />
 				<ol class="mt-2" data-testid="ranking">
 					{#each shown as row (row.spoolId)}
 						{@const spool = spoolOf(row.spoolId)}

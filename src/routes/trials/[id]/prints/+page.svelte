@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
-	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
+	import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 	import { SET_UP } from '$lib/core/evidence';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
@@ -26,7 +26,8 @@
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
-	import { CAUSE_TELLS, CAUSE_WORDS, CONDITION_WORDS, FAILURE_RULE_WORDS, STRING_MARKS } from '$lib/ui/words/quantities';
+	import { STRING_MARKS } from '$lib/ui/words/quantities';
+	import { CAUSE_TELLS, CAUSE_WORDS, choices, CONDITION_WORDS, OUTCOME_WORDS, FAILURE_RULE_WORDS } from '$lib/ui/words/closed-lists';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick, untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
@@ -84,7 +85,7 @@
 	);
 	const carries = (mark: string) => piece?.marks.some((m) => m.mark === mark) ?? false;
 	/** Pieces to choose from: the trial's first, then all others. */
-	const choices = $derived.by(() => {
+	const pieces = $derived.by(() => {
 		const all = evidence?.pieces ?? [];
 		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		return [...ours, ...all.filter((p) => !ours.includes(p))];
@@ -199,7 +200,7 @@
 				><label class="inline-flex items-baseline gap-1"
 					><span class="sr-only">Piece</span>
 					<select class="rounded border bg-panel py-0.5 pr-8 pl-2 text-ink" bind:value={draft.pieceId}>
-						{#each choices as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
+						{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 					</select></label
 				>
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
@@ -229,33 +230,19 @@
 				</p>
 			{/if}
 			<div class="flex flex-wrap gap-x-8 gap-y-3">
-				<Choice
-					name="outcome"
-					legend="How did it end?"
-					bind:value={draft.outcome}
-					options={[
-						{ value: 'finished', label: 'finished' },
-						{ value: 'failed', label: 'failed' }
-					]}
-				/>
+				<Choice name="outcome" legend="How did it end?" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
 				<Choice
 					name="condition"
 					legend="Condition of the spool"
 					bind:value={draft.condition}
 					{errors}
-					options={(['asReceived', 'dried', 'exposed'] as const).map((value) => ({ value, label: CONDITION_WORDS[value] }))}
+					options={choices(CONDITIONS, CONDITION_WORDS)}
 				/>
 			</div>
 			{#if draft.outcome === 'failed'}
 				<div class="flex flex-wrap gap-x-8 gap-y-3">
 					<Field id="percentReached" label="Got to, %" bind:value={draft.percentReached} {errors} inputmode="decimal" class="w-28" />
-					<Choice
-						name="cause"
-						legend="Charged to"
-						bind:value={draft.cause}
-						{errors}
-						options={FAILURE_CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] ?? value }))}
-					/>
+					<Choice name="cause" legend="Charged to" bind:value={draft.cause} {errors} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 				</div>
 				<dl class="small grid grid-cols-[6.5rem_1fr] gap-x-3">
 					{#each FAILURE_CAUSES as cause (cause)}

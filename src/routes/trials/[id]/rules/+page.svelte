@@ -1,11 +1,19 @@
 <script lang="ts">
+	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { marksLine } from '$lib/ui/words/pieces';
-	import { CLAIM_RULE_WORDS, FAILURE_RULE_WORDS, CONDITION_POLICY_WORDS, SETTINGS_POLICY_WORDS } from '$lib/ui/words/quantities';
+	import {
+		choices,
+		CLAIM_RULE_WORDS,
+		CONDITION_POLICY_WORDS,
+		DIRECTION_WORDS,
+		FAILURE_RULE_WORDS,
+		SETTINGS_POLICY_WORDS
+	} from '$lib/ui/words/closed-lists';
 	import { Button, Label, Toggle } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
@@ -100,28 +108,25 @@
 			name="settingsPolicy"
 			legend="Settings"
 			bind:value={rules.settingsPolicy}
-			options={(['fixed', 'label', 'preset', 'calibrated'] as const).map((value) => ({
-				value,
-				label: SETTINGS_POLICY_WORDS[value] ?? value
-			}))}
+			options={choices(SETTINGS_POLICIES, SETTINGS_POLICY_WORDS)}
 		/>
 		<Choice
 			name="conditionPolicy"
 			legend="Condition that counts"
 			bind:value={rules.conditionPolicy}
-			options={(['asReceived', 'driedFirst', 'both'] as const).map((value) => ({ value, label: CONDITION_POLICY_WORDS[value] ?? value }))}
+			options={choices(CONDITION_POLICIES, CONDITION_POLICY_WORDS)}
 		/>
 		<Choice
 			name="claimRule"
 			legend="A maker’s tolerance is kept when"
 			bind:value={rules.claimRule}
-			options={(['share', 'anyReading'] as const).map((value) => ({ value, label: CLAIM_RULE_WORDS[value] }))}
+			options={choices(CLAIM_RULES, CLAIM_RULE_WORDS)}
 		/>
 		<Choice
 			name="failureRule"
 			legend="Failures that count against a filament"
 			bind:value={rules.failureRule}
-			options={(['filament', 'unknown'] as const).map((value) => ({ value, label: FAILURE_RULE_WORDS[value] }))}
+			options={choices(FAILURE_RULES, FAILURE_RULE_WORDS)}
 		/>
 		<Toggle bind:checked={rules.takeOutPrinter} size="small"
 			>Take out what a printer adds to measured marks, where spools printed on both tell it</Toggle
@@ -285,16 +290,7 @@
 				<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
 				<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
 			</div>
-			<Choice
-				name="direction"
-				legend="What is better?"
-				bind:value={direction}
-				options={[
-					{ value: 'more', label: 'more' },
-					{ value: 'less', label: 'less' },
-					{ value: 'nearest', label: 'nearest the middle' }
-				]}
-			/>
+			<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
 			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add the measure</Button>
 		</form>
 	</Later>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { LoadMethod, Orientation, Specimen, SpoolEvidence } from '$lib/core/evidence';
@@ -20,7 +21,7 @@
 	import { specimenOfItem } from '$lib/ui/strength/specimen-of-item';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import { plural } from '$lib/ui/words/numbers';
-	import { FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/quantities';
+	import { choices, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/closed-lists';
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { SvelteMap } from 'svelte/reactivity';
 	import Later from '$lib/ui/shell/Later.svelte';
@@ -221,7 +222,7 @@
 				name="orientation"
 				legend="Printed"
 				bind:value={orientation}
-				options={(['flat', 'edge', 'upright'] as const).map((value) => ({ value, label: ORIENTATION_WORDS[value] ?? value }))}
+				options={choices(ORIENTATIONS, ORIENTATION_WORDS)}
 				onchange={() => open.clear()}
 			/>
 			{#if method === 'steps'}
@@ -234,13 +235,7 @@
 					class="w-44"
 				/>
 			{/if}
-			<Choice
-				name="method"
-				legend="How"
-				bind:value={method}
-				options={(['steps', 'direct', 'blows', 'byHand'] as const).map((value) => ({ value, label: METHOD_WORDS[value] ?? value }))}
-				onchange={() => open.clear()}
-			/>
+			<Choice name="method" legend="How" bind:value={method} options={choices(LOAD_METHODS, METHOD_WORDS)} onchange={() => open.clear()} />
 		</div>
 		{#if method === 'byHand'}
 			<fieldset>

@@ -2,7 +2,7 @@
 	import { page } from '$app/state';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
-	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { fixed, plural } from '$lib/ui/words/numbers';
-	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

@@ -14,7 +14,7 @@
 	import WordsQuestion from '$lib/ui/scoring/WordsQuestion.svelte';
 	import { plural } from '$lib/ui/words/numbers';
 	import { onMount } from 'svelte';
-	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import { QUESTION_WORDS } from '$lib/ui/words/scoring';
 	import type { PageProps } from './$types';
 

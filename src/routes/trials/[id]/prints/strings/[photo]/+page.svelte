@@ -10,7 +10,7 @@
 	import { newId } from '$lib/ui/form/send';
 	import PhotoCross from '$lib/ui/photos/PhotoCross.svelte';
 	import { fixed } from '$lib/ui/words/numbers';
-	import { CONDITION_WORDS } from '$lib/ui/words/quantities';
+	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import { photoFaultWords, strandWords } from '$lib/ui/words/strands';
 	import type { StrandsWorker } from '$lib/workers/strands.worker';
 	import { Button } from 'flowbite-svelte';

@@ -1,0 +1,154 @@
+import type {
+	AMENDMENT_ACTIONS,
+	BEFORE,
+	CLAIM_RULES,
+	CONDITIONS,
+	CONDITION_POLICIES,
+	DIRECTIONS,
+	FAILURE_CAUSES,
+	FAILURE_RULES,
+	LOAD_METHODS,
+	OBTAINED,
+	ORIENTATIONS,
+	PART_STATES,
+	PRINT_OUTCOMES,
+	QUOTE_KINDS,
+	REEL_MATERIALS,
+	SETTINGS_POLICIES,
+	USE_PRESETS,
+	VALUE_RULES,
+	VERDICT_KINDS
+} from '$lib/core/closed-lists';
+import type { FAILURE_WORDS } from '$lib/core/readings/quantities';
+
+/** Words for the closed lists of the record: a word added to a list does not compile until it is told here. */
+type Words<L extends readonly string[]> = Readonly<Record<L[number], string>>;
+
+/** What can be chosen, in the order of its list. */
+export const choices = <T extends string>(list: readonly T[], words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
+	list.map((value) => ({ value, label: words[value] }));
+
+export const CONDITION_WORDS: Words<typeof CONDITIONS> = { asReceived: 'as received', dried: 'dried', exposed: 'exposed' };
+
+export const OUTCOME_WORDS: Words<typeof PRINT_OUTCOMES> = { finished: 'finished', failed: 'failed' };
+
+export const CAUSE_WORDS: Words<typeof FAILURE_CAUSES> = {
+	filament: 'the filament',
+	printer: 'the printer',
+	setUp: 'the set-up',
+	handling: 'handling',
+	unknown: 'unknown'
+};
+
+/** By what each cause of a failure is told. */
+export const CAUSE_TELLS: Words<typeof FAILURE_CAUSES> = {
+	filament: 'pops and steam, a brittle or snapped strand, a crossed winding nobody touched, thin and thick by turns',
+	printer: 'the same wave or shift with every spool, a slipping feeder, a clogged nozzle that stays clogged with the next spool',
+	setUp: 'first layer, bed not clean, the wrong profile or temperature',
+	handling: 'a tangle after the free end was let go, a door opened, a knock',
+	unknown: 'nobody saw it: an answer too'
+};
+
+export const ORIENTATION_WORDS: Words<typeof ORIENTATIONS> = { flat: 'flat', edge: 'on edge', upright: 'upright' };
+
+export const METHOD_WORDS: Words<typeof LOAD_METHODS> = {
+	steps: 'load in steps',
+	direct: 'load read off',
+	blows: 'blows counted',
+	byHand: 'by hand'
+};
+
+export const BEFORE_WORDS: Words<readonly [...typeof BEFORE, 'first']> = {
+	first: 'first weighing',
+	print: 'print',
+	dried: 'drying',
+	air: 'air'
+};
+
+export const FAILURE_MODE_WORDS: Words<typeof FAILURE_WORDS> = {
+	snapped: 'snapped clean',
+	bent: 'bent, then broke',
+	layers: 'layers parted',
+	shattered: 'shattered',
+	tore: 'tore at the hole',
+	slipped: 'slipped out'
+};
+
+export const PART_STATE_WORDS: Words<typeof PART_STATES> = {
+	holds: 'holds',
+	worn: 'worn',
+	crept: 'crept',
+	cracked: 'cracked',
+	broke: 'broke',
+	takenOut: 'taken out'
+};
+
+export const PRESET_WORDS: Words<typeof USE_PRESETS> = {
+	fineLooks: 'fine looks',
+	benchJigs: 'bench jigs',
+	outdoorBrackets: 'outdoor brackets',
+	flexibleParts: 'flexible parts',
+	own: 'own weights'
+};
+
+export const SETTINGS_POLICY_WORDS: Words<typeof SETTINGS_POLICIES> = {
+	fixed: 'one fixed profile',
+	label: 'label temperature, one profile',
+	preset: "each product's preset",
+	calibrated: 'calibrated for each'
+};
+
+export const CONDITION_POLICY_WORDS: Words<typeof CONDITION_POLICIES> = {
+	asReceived: 'as received',
+	driedFirst: 'dried first',
+	both: 'as received and dried'
+};
+
+export const RULE_WORDS: Words<typeof VALUE_RULES> = {
+	weighted: 'weighted value',
+	perMoney: 'most value per money',
+	cheapest: 'cheapest that passes'
+};
+
+export const VERDICT_WORDS: Words<typeof VERDICT_KINDS> = {
+	buy: 'buy',
+	leave: 'leave',
+	buyFor: 'buy for',
+	dryFirst: 'buy, but dry it first'
+};
+
+export const CLAIM_RULE_WORDS: Words<typeof CLAIM_RULES> = {
+	share: '95 % of the length is inside it',
+	anyReading: 'no reading is surely outside it'
+};
+
+export const FAILURE_RULE_WORDS: Words<typeof FAILURE_RULES> = {
+	filament: 'those charged to it alone',
+	unknown: 'those of unknown cause too'
+};
+
+export const AMENDMENT_WORDS: Words<typeof AMENDMENT_ACTIONS> = {
+	correct: 'corrected',
+	exclude: 'struck out',
+	reinstate: 'counts again',
+	confirm: 'confirmed',
+	undo: 'amendment undone'
+};
+
+export const OBTAINED_WORDS: Words<typeof OBTAINED> = { bought: 'bought', suppliedFree: 'supplied free', gift: 'a gift' };
+
+export const REEL_MATERIAL_WORDS: Words<typeof REEL_MATERIALS> = { plastic: 'plastic', card: 'card', wire: 'wire' };
+
+export const QUOTE_KIND_WORDS: Words<typeof QUOTE_KINDS> = { list: 'list', sale: 'sale', bundle: 'bundle' };
+
+/** Which way of a measure of one's own is better. */
+export const DIRECTION_WORDS: Words<typeof DIRECTIONS> = { more: 'more', less: 'less', nearest: 'nearest the middle' };
+
+/** A word that comes as plain text, in the words of its list; one that is none of the list as it is. */
+export const wordOf = (words: Readonly<Record<string, string>>, text: string): string => words[text] ?? text;
+
+/** A kind of specimen in words. */
+export function kindWords(kind: string): string {
+	const [shape = '', orientation = '', method = ''] = kind.split(' · ');
+	return [shape, wordOf(ORIENTATION_WORDS, orientation), wordOf(METHOD_WORDS, method)].join(', ');
+}
