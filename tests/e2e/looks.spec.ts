@@ -69,7 +69,11 @@ test('every page of the demo is accessible in both themes and never wider than a
 			await open(page, server.url + path);
 			// A button that is let go of while it is looked at has the colours of before.
 			await expect(page.getByText('Drawing it …')).toHaveCount(0);
-			const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+			const axe = new AxeBuilder({ page });
+			// A dark page differs from the light one in its colours alone.
+			const rules =
+				colorScheme === 'light' ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']) : axe.withRules(['color-contrast']);
+			const { violations } = await rules.analyze();
 			expect(
 				violations.map(
 					(v) =>
