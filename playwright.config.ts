@@ -7,7 +7,7 @@ const reports = process.env.DRAUGHT_REPORTS ?? '.cache/reports';
 export default defineConfig({
 	testDir: 'tests/e2e',
 	testMatch: '*.spec.ts',
-	workers: 2,
+	workers: 1,
 	retries: 0,
 	forbidOnly: true,
 	fullyParallel: false,

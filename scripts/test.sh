@@ -17,10 +17,10 @@ export DRAUGHT_CHECK_REPORT=$reports/checks.txt DRAUGHT_REPORTS=$reports DRAUGHT
 
 # A signal ends it as the end of the tests does: nothing of the throw-away server stays.
 trap 'exit 1' INT TERM HUP
-browser= checks=
+browser=
 # What is gone already is no failure: the exit code is that of the closing line.
 clear_away() {
-	for lane in $browser $checks; do kill "$lane" 2>/dev/null || true; done
+	[ -z "$browser" ] || kill "$browser" 2>/dev/null || true
 	"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir" || true
 	rm -rf "$dir"
 }
@@ -31,17 +31,13 @@ say "starting a throw-away MariaDB"
 "$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir"
 base=$(DRAUGHT_DB_PORT=${DRAUGHT_TEST_DB_PORT:-43406} "$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")
 export DRAUGHT_TEST_DATABASE_BASE=$base
-# Three lanes, so that both processors always have work: what a test waits for is mostly not the processor. They share nothing but the
-# server of the databases, and what the first two say is told when they are done.
-say "browser tests and checks in the background; unit and database tests here"
+# Two lanes, so that both processors have work: browser tests in one, everything else in the other. They share nothing but the server of
+# the databases, and what one of them says is told when it is done.
+say "browser tests in the background; checks, unit and database tests here"
 playwright test >"$reports/browser.txt" 2>&1 &
 browser=$!
-"$DRAUGHT_ROOT/scripts/check.sh" >"$reports/check-output.txt" 2>&1 &
-checks=$!
+"$DRAUGHT_ROOT/scripts/check.sh" || true
 vitest run --reporter=default --reporter=json --outputFile.json="$reports/vitest.json" || true
-wait "$checks" || true
-checks=
-cat "$reports/check-output.txt"
 wait "$browser" || true
 browser=
 cat "$reports/browser.txt"

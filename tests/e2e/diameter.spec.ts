@@ -299,3 +299,25 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 	await open(page, `${server.url}/workshop`);
 	await expect(page.getByText(/gauge study .*raters apart by 0\.02/)).toBeVisible();
 });
+
+test('a link that is followed while kept readings settle is not dropped', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Away at once', [{}]);
+	await page.clock.install();
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	await page.keyboard.type('1.75');
+	await page.keyboard.press('Enter');
+	await allKept(page);
+	let release: () => void = () => undefined;
+	const held = new Promise<void>((done) => (release = done));
+	await page.route('**/rules/__data.json*', async (route) => {
+		await held;
+		await route.continue();
+	});
+	const asked = page.waitForRequest('**/rules/__data.json*');
+	await page.getByRole('link', { name: 'Rules' }).click();
+	await asked;
+	// The page would load its data anew now.
+	await page.clock.runFor(5000);
+	release();
+	await expect(page.getByRole('heading', { name: 'Rules of this trial' })).toBeVisible();
+});

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { page } from '$app/state';
+	import { navigating, page } from '$app/state';
 	import { outbox } from '../bench/outbox-state.svelte';
 	import ShellNotice from '../drying/ShellNotice.svelte';
 	import ShellTimers from '../drying/ShellTimers.svelte';
@@ -33,6 +33,11 @@
 		menuOpen = false;
 	});
 
+	async function loadAnew(): Promise<void> {
+		// Loading anew would make SvelteKit drop a link that is being followed.
+		await navigating.complete;
+		await invalidateAll();
+	}
 	/** Once the outbox has been empty for a moment, counts and findings of the page are loaded anew. */
 	const SETTLE_MS = 1200;
 	let wasWaiting = false;
@@ -44,7 +49,7 @@
 		if (!wasWaiting) return;
 		const timer = setTimeout(() => {
 			wasWaiting = false;
-			void invalidateAll();
+			void loadAnew();
 		}, SETTLE_MS);
 		return () => clearTimeout(timer);
 	});
