@@ -46,15 +46,15 @@ export const instrumentBody = z.object({
 	id,
 	name: requiredWords(),
 	measures: z.enum(INSTRUMENT_QUANTITIES).default('length'),
-	errorLimit: typed.refine((text) => text !== '', { error: 'is missing' }).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
-	resolution: typed.refine((text) => text !== '', { error: 'is missing' })
+	errorLimit: requiredWords(40).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
+	resolution: requiredWords(40)
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */
 export const instrumentCheckBody = z.object({
 	id,
 	instrumentId: id,
-	reference: typed.refine((text) => text !== '', { error: 'is missing' }).describe('size or mass of the pin, block or weight, as typed'),
+	reference: requiredWords(40).describe('size or mass of the pin, block or weight, as typed'),
 	referenceLimit: typed.default('').describe('its own error limit; empty for one that is taken as true'),
 	readings: z
 		.array(typed.refine((text) => text !== '', { error: 'is empty' }))

@@ -124,7 +124,7 @@ export const nozzle = requiredWords().refine(
 
 export const printerBody = z.object({
 	id,
-	name: words().refine((text) => text !== '', { error: 'is missing' }),
+	name: requiredWords(),
 	nozzle,
 	...abilities
 });

@@ -13,8 +13,8 @@ export const dryingRunBody = z.object({
 	id,
 	dryerId: id,
 	spoolIds: z.array(id).min(1, { error: 'say which spools are in the load' }).max(20, { error: 'at most 20 spools in one load' }),
-	setPoint: typed.refine((text) => text !== '', { error: 'is missing' }).describe('such as 50 C'),
-	duration: typed.refine((text) => text !== '', { error: 'is missing' }).describe('such as 4 h or 240 min; hours if no unit is typed'),
+	setPoint: requiredWords(40).describe('such as 50 C'),
+	duration: requiredWords(40).describe('such as 4 h or 240 min; hours if no unit is typed'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),
 	at: instant.describe('when it started'),
 	zone
