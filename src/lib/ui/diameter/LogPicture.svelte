@@ -21,7 +21,8 @@
 	const box = { left: 44, right: 6, top: 8, bottom: 22 };
 	const whole = $derived(log.summary.picture);
 	let part = $state.raw<Envelope | null>(null);
-	let asked = 0;
+	/** Where the last press leads: the next one goes on from there, also while the picture of this one is on its way. */
+	let goal: { fromM: number; toM: number } | null = null;
 	const asRead = $derived(part ?? whole);
 	/** As the figures take it: what the gauge shows too much is off. */
 	const shown = $derived({
@@ -46,23 +47,37 @@
 	$effect(() => {
 		// Another log: its own whole picture first.
 		void log.id;
-		part = null;
+		showWhole();
 	});
 
+	function showWhole(): void {
+		part = null;
+		goal = null;
+	}
 	async function look(fromM: number, toM: number): Promise<void> {
 		const length = Math.min(toM - fromM, whole.toM - whole.fromM);
 		const from = Math.max(whole.fromM, Math.min(fromM, whole.toM - length));
-		const mine = ++asked;
+		const mine = { fromM: from, toM: from + length };
+		goal = mine;
 		const query = new URLSearchParams({ fromM: String(from), toM: String(from + length), columns: '600' });
-		const response = await fetch(`/api/v1/logs/${log.id}/picture?${query}`);
-		if (response.ok && mine === asked) part = (await response.json()) as Envelope;
+		const picture = await fetch(`/api/v1/logs/${log.id}/picture?${query}`)
+			.then((response) => (response.ok ? (response.json() as Promise<Envelope>) : null))
+			.catch(() => null);
+		if (mine !== goal) return;
+		if (picture) part = picture;
+		else goal = part;
 	}
-	function zoom(factor: number, aroundM = (shown.fromM + shown.toM) / 2): void {
-		const length = (shown.toM - shown.fromM) * factor;
-		const share = (aroundM - shown.fromM) / (shown.toM - shown.fromM || 1);
-		void look(aroundM - share * length, aroundM + (1 - share) * length);
+	function zoom(factor: number, aroundM?: number): void {
+		const { fromM, toM } = goal ?? shown;
+		const around = aroundM ?? (fromM + toM) / 2;
+		const length = (toM - fromM) * factor;
+		const share = (around - fromM) / (toM - fromM || 1);
+		void look(around - share * length, around + (1 - share) * length);
 	}
-	const step = (by: number) => void look(shown.fromM + by * (shown.toM - shown.fromM), shown.toM + by * (shown.toM - shown.fromM));
+	function step(by: number): void {
+		const { fromM, toM } = goal ?? shown;
+		void look(fromM + by * (toM - fromM), toM + by * (toM - fromM));
+	}
 	function metresAt(event: MouseEvent & { currentTarget: SVGElement }): number {
 		const rect = event.currentTarget.getBoundingClientRect();
 		const inside = ((event.clientX - rect.left) / rect.width) * W;
@@ -74,7 +89,7 @@
 			'-': () => zoom(4),
 			ArrowLeft: () => step(-0.5),
 			ArrowRight: () => step(0.5),
-			Home: () => (part = null)
+			Home: showWhole
 		}[event.key];
 		if (!act) return;
 		event.preventDefault();
@@ -141,7 +156,7 @@
 		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(4)} disabled={!zoomed}>farther <kbd>−</kbd></button>
 		<button type="button" class="panel px-2 py-0.5" onclick={() => step(-0.5)} disabled={!zoomed} aria-label="towards the start">←</button>
 		<button type="button" class="panel px-2 py-0.5" onclick={() => step(0.5)} disabled={!zoomed} aria-label="towards the end">→</button>
-		<button type="button" class="panel px-2 py-0.5" onclick={() => (part = null)} disabled={!zoomed}>whole</button>
+		<button type="button" class="panel px-2 py-0.5" onclick={showWhole} disabled={!zoomed}>whole</button>
 		<span class="small"
 			>{upTo(shown.fromM, 2)} to {upTo(shown.toM, 2)} m · {single
 				? 'single readings'
