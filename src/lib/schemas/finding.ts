@@ -1,11 +1,20 @@
 import { CONDITIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
-import type { Finding } from '$lib/core/finding/types';
+import type { Message } from '$lib/core/finding/message';
+import type { Finding, Missing } from '$lib/core/finding/types';
 
 /** What goes out: one finding as every station gives it. Written beside core's type and held to it by the compiler. */
 
-const params = z.record(z.string(), z.union([z.string(), z.number()]));
-const message = z.object({ id: z.string(), params });
+const params = z.record(z.string(), z.union([z.string(), z.number(), z.boolean(), z.null()]));
+// Which id goes with which parameters is held by core's types; outside, an id is any word.
+const message = z.object({ id: z.string(), params }) as unknown as z.ZodType<Message>;
+const missing = z.object({
+	action: z.string(),
+	station: z.string(),
+	count: z.number(),
+	minutes: z.number(),
+	params
+}) as unknown as z.ZodType<Missing>;
 const grade = z.enum(['none', 'thin', 'fair', 'firm']);
 const condition = z.enum(CONDITIONS);
 
@@ -64,7 +73,7 @@ export const finding: z.ZodType<Finding> = z.strictObject({
 	interval: interval.nullable(),
 	sampling: sampling.describe('how the pick may draw the true value'),
 	grade,
-	missing: z.array(z.object({ action: z.string(), station: z.string(), count: z.number(), minutes: z.number(), params })),
+	missing: z.array(missing),
 	context: z.object({
 		printers: z.array(z.string()),
 		nozzles: z.array(z.string()),

@@ -238,7 +238,7 @@ describe('a gauge’s log', () => {
 		const seen = async () => {
 			const found = await findings(spoolId);
 			const bumps = found.find((f) => f.quantity === 'diameterSpread')?.messages.find((m) => m.id.startsWith('bumps'));
-			return { n: found.find((f) => f.quantity === 'diameterMean')?.n, bumps: bumps?.params.count ?? 0 };
+			return { n: found.find((f) => f.quantity === 'diameterMean')?.n, bumps: bumps && 'count' in bumps.params ? bumps.params.count : 0 };
 		};
 		const before = await seen();
 		expect(before).toEqual({ n: 5000, bumps: 1 });

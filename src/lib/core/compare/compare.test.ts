@@ -44,7 +44,7 @@ describe('told apart', () => {
 		expect(toldApart(t(a), t(b), 1)).toBe(p < 0.05);
 	});
 	it('never parts what is unknown, nor overlapping bounds', () => {
-		const unknown = { kind: 'unknown' as const, reason: { id: 'noReadings', params: {} } };
+		const unknown = { kind: 'unknown' as const, reason: { id: 'noReadings' as const, params: {} } };
 		expect(toldApart(unknown, { kind: 'exact', value: 3 }, 1)).toBe(false);
 		expect(toldApart({ kind: 'bounds', low: 60, high: 75 }, { kind: 'bounds', low: 70, high: 85 }, 1)).toBe(false);
 		expect(toldApart({ kind: 'bounds', low: 60, high: 69 }, { kind: 'bounds', low: 70, high: 85 }, 1)).toBe(true);

@@ -1,8 +1,9 @@
 import jStat from 'jstat';
 import type { Protocol, Quote, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, Message, Missing } from '../finding/types';
-import { outcomes } from '../prints/outcomes';
+import { say, type Message } from '../finding/message';
+import type { Finding, Missing } from '../finding/types';
+import { ANY_PRINT, outcomes } from '../prints/outcomes';
 import type { Station } from '../station';
 import { wilsonInterval } from '../stats/wilson';
 import { pricePerKgOf } from './price-per-kg';
@@ -35,7 +36,7 @@ function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol
 						station: 'cost',
 						count: 1,
 						minutes: 1,
-						params: { currency: evidence.quotes.length > 0 ? (protocol.currency ?? '') : '' }
+						params: { currency: evidence.quotes.length > 0 ? protocol.currency : null }
 					}
 				];
 	return {
@@ -49,23 +50,20 @@ function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol
 /** Why there is no price: hidden, none noted, or none in the trial's currency (nothing is converted). */
 function noPrice(evidence: SpoolEvidence, protocol: Protocol): Message {
 	const [other] = evidence.quotes;
-	if (other) return { id: 'otherCurrency', params: { currency: other.currency, wanted: protocol.currency ?? '' } };
-	return { id: evidence.pricesHidden ? 'priceHidden' : 'noPrice', params: {} };
+	if (other) return say('otherCurrency', { currency: other.currency, wanted: protocol.currency ?? '' });
+	return say(evidence.pricesHidden ? 'priceHidden' : 'noPrice');
 }
 
 function quoteMessages(evidence: SpoolEvidence, quote: Quote): Message[] {
-	const free: Message[] = evidence.spool.obtained === 'suppliedFree' ? [{ id: 'suppliedFree', params: {} }] : [];
-	const order: Message = {
-		id: 'quoteUsed',
-		params: {
-			price: quote.priceMinor / 100,
-			shipping: quote.shippingMinor / 100,
-			currency: quote.currency,
-			quantity: quote.quantity,
-			netMassG: quote.netMassG,
-			kind: quote.kind
-		}
-	};
+	const free: Message[] = evidence.spool.obtained === 'suppliedFree' ? [say('suppliedFree')] : [];
+	const order: Message = say('quoteUsed', {
+		price: quote.priceMinor / 100,
+		shipping: quote.shippingMinor / 100,
+		currency: quote.currency,
+		quantity: quote.quantity,
+		netMassG: quote.netMassG,
+		kind: quote.kind
+	});
 	return [order, ...free];
 }
 
@@ -107,18 +105,18 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, protocol: Protoc
 		return makeFinding(costPerGoodKg, {
 			...base,
 			sampling,
-			messages: [{ id: 'noPrintsForCost', params: { perKg } }, ...messages],
-			missing: [{ action: 'printPiece', station: 'prints', count: 1, minutes: 60, params: { count: 1 } }],
+			messages: [say('noPrintsForCost', { perKg }), ...messages],
+			missing: [ANY_PRINT],
 			figure: { kind: 'bar', base: perKg }
 		});
 	const wilson = wilsonInterval(failed, n) as { low: number; high: number };
-	const assumed: Message[] = wasteShare === null ? [{ id: 'wasteAssumed', params: { sharePct: w * 100 } }] : [];
+	const assumed: Message[] = wasteShare === null ? [say('wasteAssumed', { sharePct: w * 100 })] : [];
 	if (finished === 0)
 		return makeFinding(costPerGoodKg, {
 			...base,
 			n,
 			sampling,
-			messages: [{ id: 'neverPrinted', params: { n } }, ...messages],
+			messages: [say('neverPrinted', { n }), ...messages],
 			gradeAtMost: 'thin',
 			figure: { kind: 'bar', base: perKg }
 		});
@@ -129,7 +127,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, protocol: Protoc
 		n,
 		interval: { low: cost(wilson.low), high: cost(wilson.high), level: 0.95, kind: 'confidence' },
 		sampling,
-		messages: [{ id: 'costFormula', params: { perKg, failed, n, wastePct: w * 100 } }, ...assumed, ...messages],
+		messages: [say('costFormula', { perKg, failed, n, wastePct: w * 100 }), ...assumed, ...messages],
 		figure: { kind: 'bar', base: perKg }
 	});
 }

@@ -1,10 +1,9 @@
-import type { Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
 import { checkedUncertainty } from './budget';
 import type { ToleranceClaim } from './claims';
 import { GUARD } from './claim-verdict';
 import { conformanceProbability } from './conformance';
 import { decisiveness } from './decisiveness';
-import { flowError } from './flow';
 import type { JudgedClaim } from './judge-claim';
 import type { Strand } from './strand';
 import type { StrandSubject } from './subject';
@@ -14,46 +13,28 @@ import type { StrandSubject } from './subject';
  * @example claimSentence(subject, strand).id // 'claimNever'
  */
 export function claimSentence(subject: StrandSubject, strand: Strand): Message {
-	const { nominalMm } = subject;
-	const params = {
-		n: strand.n,
-		low: strand.lowMm,
-		high: strand.highMm,
-		worst: Math.max(Math.abs(strand.lowMm - nominalMm), Math.abs(strand.highMm - nominalMm)),
-		worstFlowPct: Math.max(Math.abs(flowError(strand.lowMm, nominalMm)), Math.abs(flowError(strand.highMm, nominalMm))) * 100
-	};
-	return subject.judged[0] ? judgedSentence(subject, strand, subject.judged[0], params) : { id: 'diameterNoClaim', params };
+	const [first] = subject.judged;
+	return first ? sentenceOfClaim(subject, strand, first) : say('diameterNoClaim', { n: strand.n, low: strand.lowMm, high: strand.highMm });
 }
 
 /**
  * The sentence of one claim.
  * @example sentenceOfClaim(subject, strand, subject.judged[1]).id // 'claimKept'
  */
-export function sentenceOfClaim(subject: StrandSubject, strand: Strand, judged: JudgedClaim): Message {
-	return judgedSentence(subject, strand, judged, { n: strand.n });
-}
-
-function judgedSentence(
-	subject: StrandSubject,
-	strand: Strand,
-	{ claim, verdict, byShare }: JudgedClaim,
-	params: Message['params']
-): Message {
+export function sentenceOfClaim(subject: StrandSubject, strand: Strand, { claim, verdict, byShare }: JudgedClaim): Message {
 	const uMm = strand.budget.standardUncertaintyMm;
 	const outside = strand.outside(claim.lowMm, claim.highMm);
-	const all = { ...params, tolerance: claim.toleranceMm, source: claim.source, outside, u: uMm };
+	const said = { n: strand.n, tolerance: claim.toleranceMm, source: claim.source, outside };
+	if (verdict === 'onePlace') return say('claimOnePlace', said);
 	if (subject.protocol.claimRule === 'anyReading') {
 		const chances = [strand.lowMm, strand.highMm].map((v) => conformanceProbability(v, uMm, claim.lowMm, claim.highMm));
-		return { id: `strict.${verdict}`, params: { ...all, guard: GUARD * uMm, chance: Math.min(...chances) } };
+		return say(`strict.${verdict}`, { ...said, guard: GUARD * uMm, chance: Math.min(...chances) });
 	}
-	if (!byShare || verdict === 'onePlace') return { id: 'claimOnePlace', params: all };
-	const share = { lowPct: byShare.share.low * 100, highPct: byShare.share.high * 100, sharePct: byShare.share.estimate * 100 };
-	if (verdict !== 'undecided') return { id: verdict === 'kept' ? 'claimKept' : 'claimBroken', params: { ...all, ...share } };
-	if (byShare.more !== null) return { id: 'claimMore', params: { ...all, ...share, more: byShare.more } };
-	return {
-		id: strand.budget.check?.near || !checkWouldDo(strand, claim) ? 'claimNeverFiner' : 'claimNeverCheck',
-		params: { ...all, ...share }
-	};
+	if (!byShare) return say('claimOnePlace', said);
+	const inside = { ...said, lowPct: byShare.share.low * 100, highPct: byShare.share.high * 100 };
+	if (verdict !== 'undecided') return say(verdict === 'kept' ? 'claimKept' : 'claimBroken', inside);
+	if (byShare.more !== null) return say('claimMore', { ...inside, more: byShare.more });
+	return say(strand.budget.check?.near || !checkWouldDo(strand, claim) ? 'claimNeverFiner' : 'claimNeverCheck', inside);
 }
 
 /** Whether the same instrument, checked against a pin, could decide it. */
@@ -71,10 +52,10 @@ export function instrumentLines(subject: StrandSubject, strand: Strand): Message
 	const { check } = budget;
 	return [
 		...(first ? [instrumentLine(budget.standardUncertaintyMm, first.claim.toleranceMm)] : []),
-		{ id: `budget.${budget.largest}`, params: { u: budget.standardUncertaintyMm } },
-		...(budget.named ? [] : [{ id: 'instrumentUnnamed', params: { errorLimit: 0.02 } }]),
-		...(check?.near ? [{ id: 'biasTaken', params: { bias: check.bias, n: check.n, reference: check.reference } }] : []),
-		...(check && !check.near ? [{ id: 'checkFar', params: { reference: check.reference } }] : []),
+		say(`budget.${budget.largest}`),
+		...(budget.named ? [] : [say('instrumentUnnamed', { errorLimit: 0.02 })]),
+		...(check?.near ? [say('biasTaken', { bias: check.bias, n: check.n, reference: check.reference })] : []),
+		...(check && !check.near ? [say('checkFar', { reference: check.reference })] : []),
 		...(other ? [sentenceOfClaim(subject, strand, other)] : [])
 	];
 }
@@ -85,8 +66,5 @@ export function instrumentLines(subject: StrandSubject, strand: Strand): Message
  */
 export function instrumentLine(uMm: number, toleranceMm: number): Message {
 	const can = decisiveness(uMm, toleranceMm);
-	return {
-		id: `instrument.${can.able}`,
-		params: { u: uMm, tolerance: toleranceMm, keepSd: can.keepSdMm ?? 0, breakFrom: can.breakFromMm }
-	};
+	return say(`instrument.${can.able}`, { u: uMm, tolerance: toleranceMm, keepSd: can.keepSdMm ?? 0, breakFrom: can.breakFromMm });
 }

@@ -1,5 +1,6 @@
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { combineUncertainties } from '../stats/combined-uncertainty';
 import { tQuantile } from '../stats/mean-interval';
 import { claimSentence, instrumentLines } from './claim-sentence';
@@ -36,11 +37,8 @@ export function findMean(subject: StrandSubject): Finding {
 			}))
 		}
 	};
-	if (!strand) return makeFinding(def, { ...given, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
-	const odd = oddReadings(read?.counted ?? []).map((r): Message => ({
-		id: 'diameterOdd',
-		params: { readingId: r.id, typed: r.typedText }
-	}));
+	if (!strand) return makeFinding(def, { ...given, sampling: { kind: 'unknown', reason: say('noReadings') } });
+	const odd = oddReadings(read?.counted ?? []).map((r): Message => say('diameterOdd', { typed: r.typedText }));
 	const known = {
 		...given,
 		estimate: strand.meanMm,
@@ -51,14 +49,14 @@ export function findMean(subject: StrandSubject): Finding {
 			claimSentence(subject, strand),
 			...jams(subject),
 			...instrumentLines(subject, strand),
-			...(read?.leftAside ? [{ id: 'finestOnly', params: { n: strand.n, leftAside: read.leftAside } }] : []),
-			...(claims.length && firstMetresOnly(places) ? [{ id: 'firstMetresOnly', params: {} }] : []),
+			...(read?.leftAside ? [say('finestOnly', { n: strand.n, leftAside: read.leftAside })] : []),
+			...(claims.length && firstMetresOnly(places) ? [say('firstMetresOnly')] : []),
 			...odd
 		]
 	};
 	if (strand.standardErrorMm === null) {
 		// One place says nothing of the rest of the spool: the prior's width is what the pick may draw from.
-		return makeFinding(def, { ...known, sampling: { kind: 'unknown', reason: { id: 'onePlace', params: {} } } });
+		return makeFinding(def, { ...known, sampling: { kind: 'unknown', reason: say('onePlace') } });
 	}
 	const { standardUncertainty, df } = meanUncertainty(strand.standardErrorMm, strand.df, strand.budget.standardUncertaintyMm);
 	const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
@@ -72,9 +70,10 @@ export function findMean(subject: StrandSubject): Finding {
 /** The verdict on the first claim for the sheet; a thickening that can jam outweighs it. */
 function verdictWord(subject: StrandSubject): Message | null {
 	const [judged] = subject.judged;
-	if (jams(subject).length) return { id: 'word.jams', params: {} };
+	if (jams(subject).length) return say('word.jams');
 	if (!judged) return null;
-	return { id: `word.${judged.verdict}`, params: { tolerance: judged.claim.toleranceMm } };
+	const { verdict, claim } = judged;
+	return verdict === 'onePlace' ? say('word.onePlace') : say(`word.${verdict}`, { tolerance: claim.toleranceMm });
 }
 
 /** A strand may keep its tolerance nearly everywhere and still jam once: that is said beside the verdict. */

@@ -1,5 +1,6 @@
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { wilsonInterval } from '../stats/wilson';
 import { sentenceOfClaim } from './claim-sentence';
 import type { JudgedClaim } from './judge-claim';
@@ -9,7 +10,7 @@ import { sharesDiffer } from './shares-differ';
 import type { Strand } from './strand';
 import type { StrandSubject } from './subject';
 
-const unknown = (id: string): { kind: 'unknown'; reason: Message } => ({ kind: 'unknown', reason: { id, params: {} } });
+const unknown = (id: 'noReadings' | 'noToleranceStated' | 'onePlace') => ({ kind: 'unknown' as const, reason: say(id) });
 
 /**
  * Share of readings outside the stated tolerance as observed, limits inclusive, with Wilson's interval; of dependent readings over their
@@ -33,7 +34,7 @@ export function findOutside({ strand, claims, common, judged }: StrandSubject): 
 		nEffective: m,
 		interval: { ...wilson, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'beta', a: x + 0.5, b: m - x + 0.5 },
-		messages: [{ id: 'outsideCount', params: { outside, n } }, ...sharesDiffer(strand, claim, judged[0]?.byShare ?? null)],
+		messages: [say('outsideCount', { outside, n }), ...sharesDiffer(strand, claim, judged[0]?.byShare ?? null)],
 		figure: { kind: 'share', successes: outside, n }
 	});
 }

@@ -1,5 +1,6 @@
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { howeFactor, toleranceFactor } from '../stats/tolerance-factor';
 import { capability } from './capability';
 import { flowAdvice } from './flow';
@@ -26,7 +27,7 @@ export function findSpread({ strand, claims, common, places, log, nominalMm, pro
 		nEffective: strand?.nEffective ?? null
 	};
 	if (!strand || strand.sdMm === null || strand.nEffective < 2) {
-		const reason = { id: strand ? 'onePlace' : 'noReadings', params: {} };
+		const reason = say(strand ? 'onePlace' : 'noReadings');
 		return makeFinding(diameterSpread, { ...given, sampling: { kind: 'unknown', reason } });
 	}
 	const { sdMm, nEffective, meanMm, budget } = strand;
@@ -35,40 +36,34 @@ export function findSpread({ strand, claims, common, places, log, nominalMm, pro
 	const able = claim ? capability({ mean: meanMm, sd: sdMm, nEffective }, claim.lowMm, claim.highMm) : null;
 	const k = nEffective > MOST_EXACT ? howeFactor(nEffective) : toleranceFactor(nEffective);
 	const alongStrand = log ? driftOfLog(log.summary) : drift(places);
-	const messages: Message[] = [
-		{ id: own.hidden ? 'spreadHidden' : 'spreadSeen', params: { sd: sdMm, own: own.sdMm, repeat: budget.repeatabilityMm, nEffective } },
+	const messages = [
+		say(own.hidden ? 'spreadHidden' : 'spreadSeen', { sd: sdMm, own: own.sdMm, repeat: budget.repeatabilityMm }),
 		...(able
 			? [
-					{
-						id: 'capability',
-						params: {
-							pp: able.pp.estimate,
-							ppLow: able.pp.low,
-							ppHigh: able.pp.high,
-							ppk: able.ppk.estimate,
-							ppkLow: able.ppk.low,
-							ppkHigh: able.ppk.high,
-							nEffective
-						}
-					}
+					say('capability', {
+						pp: able.pp.estimate,
+						ppLow: able.pp.low,
+						ppHigh: able.pp.high,
+						ppk: able.ppk.estimate,
+						ppkLow: able.ppk.low,
+						ppkHigh: able.ppk.high,
+						nEffective
+					})
 				]
 			: claim
-				? [{ id: 'capabilityUndefined', params: {} }]
+				? [say('capabilityUndefined')]
 				: []),
-		{ id: 'toleranceInterval', params: { low: meanMm - k * sdMm, high: meanMm + k * sdMm, k, nEffective } },
+		say('toleranceInterval', { low: meanMm - k * sdMm, high: meanMm + k * sdMm, k, nEffective }),
 		...(alongStrand
 			? [
-					{
-						id: alongStrand.seen ? 'driftSeen' : 'driftNotSeen',
-						params: {
-							of: log ? 'log' : 'places',
-							slope: alongStrand.estimate,
-							low: alongStrand.low,
-							high: alongStrand.high,
-							n: alongStrand.n,
-							per: alongStrand.per
-						}
-					}
+					say(alongStrand.seen ? 'driftSeen' : 'driftNotSeen', {
+						of: log ? 'log' : 'places',
+						slope: alongStrand.estimate,
+						low: alongStrand.low,
+						high: alongStrand.high,
+						n: alongStrand.n,
+						per: alongStrand.per
+					})
 				]
 			: [])
 	];
@@ -88,7 +83,7 @@ export function findSpread({ strand, claims, common, places, log, nominalMm, pro
 export function findOvality({ common, places, log }: StrandSubject): Finding {
 	const given = { ...common, method: 'ovality', source: 'largest less smallest diameter of a place, averaged; ISO 2602' };
 	const over = log ? ovalityOfLog(log.summary) : ovality(places);
-	if (!over) return makeFinding(ovalityOf, { ...given, sampling: { kind: 'unknown', reason: { id: 'noTwoDirections', params: {} } } });
+	if (!over) return makeFinding(ovalityOf, { ...given, sampling: { kind: 'unknown', reason: say('noTwoDirections') } });
 	const standardError = (over.high - over.estimate) / 1.96;
 	return makeFinding(ovalityOf, {
 		...given,
@@ -96,7 +91,7 @@ export function findOvality({ common, places, log }: StrandSubject): Finding {
 		n: over.n,
 		interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 't', mean: over.estimate, standardError, df: null },
-		messages: [{ id: log ? 'ovalityOfLog' : 'ovalityDefined', params: { n: over.n } }]
+		messages: [say(log ? 'ovalityOfLog' : 'ovalityDefined', { n: over.n })]
 	});
 }
 
@@ -107,7 +102,7 @@ export function findOvality({ common, places, log }: StrandSubject): Finding {
 export function findFlow({ common, strand, nominalMm }: StrandSubject): Finding {
 	const given = { ...common, method: 'flowRatio', source: 'volume goes with the square of the diameter (arithmetic)' };
 	if (!strand || strand.standardErrorMm === null || strand.sdMm === null) {
-		const reason = { id: strand ? 'onePlace' : 'noReadings', params: {} };
+		const reason = say(strand ? 'onePlace' : 'noReadings');
 		return makeFinding(flowRatio, { ...given, sampling: { kind: 'unknown', reason } });
 	}
 	const uMm = Math.hypot(strand.standardErrorMm, strand.budget.standardUncertaintyMm);
@@ -120,8 +115,8 @@ export function findFlow({ common, strand, nominalMm }: StrandSubject): Finding 
 		interval: { low: advice.ratioLow, high: advice.ratioHigh, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 't', mean: advice.ratio, standardError: (advice.ratioHigh - advice.ratioLow) / (2 * 1.96), df: null },
 		messages: [
-			{ id: 'flowAdvice', params: { rms: advice.rmsMm, nominal: nominalMm } },
-			{ id: 'flowRipple', params: { pct: advice.ripplePct, width: advice.lineWidthMm, widthPlus: advice.rippleWidthMm, n: strand.n } }
+			say('flowAdvice', { rms: advice.rmsMm, nominal: nominalMm }),
+			say('flowRipple', { pct: advice.ripplePct, width: advice.lineWidthMm, widthPlus: advice.rippleWidthMm, n: strand.n })
 		]
 	});
 }

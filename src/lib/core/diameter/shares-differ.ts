@@ -1,4 +1,4 @@
-import type { Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
 import { normalCdf } from '../stats/normal';
 import { wilsonInterval } from '../stats/wilson';
 import type { ToleranceClaim } from './claims';
@@ -16,27 +16,25 @@ export function sharesDiffer(strand: Strand, claim: ToleranceClaim, byShare: Cla
 	if (strand.from === 'log' || !byShare || strand.sdMm === null) return [];
 	const { share } = byShare;
 	const modelled = 1 - share.estimate;
-	const said: Message = {
-		id: 'outsideModelled',
-		params: { pct: modelled * 100, lowPct: (1 - share.high) * 100, highPct: (1 - share.low) * 100 }
-	};
+	const said = say('outsideModelled', { pct: modelled * 100, lowPct: (1 - share.high) * 100, highPct: (1 - share.low) * 100 });
 	const reason = reasonOf(strand, claim, modelled);
-	return reason ? [said, { id: reason, params: { n: strand.n, step: strand.budget.resolutionMm } }] : [said];
+	return reason ? [said, reason] : [said];
 }
 
 /** Shares closer than this are one and the same to a tester (common practice, no source). */
 const ALIKE = 0.01;
 
-function reasonOf(strand: Strand, { lowMm, highMm }: ToleranceClaim, modelled: number): string | null {
+function reasonOf(strand: Strand, { lowMm, highMm }: ToleranceClaim, modelled: number): Message | null {
 	const { n } = strand;
 	const outside = strand.outside(lowMm, highMm);
 	if (Math.abs(outside / n - modelled) < ALIKE) return null;
 	const seen = wilsonInterval(outside, n) as { low: number; high: number };
 	const goesWith = (share: number) => share >= seen.low && share <= seen.high;
-	if (goesWith(modelled)) return 'differsByChance';
+	if (goesWith(modelled)) return say('differsByChance', { n });
 	const asRead = (widerMm: number) => shareOutside(strand, lowMm - widerMm, highMm + widerMm);
-	if (modelled < seen.low) return goesWith(asRead(0)) ? 'differsByScatter' : 'differsByTails';
-	return goesWith(asRead(strand.budget.resolutionMm / 2)) ? 'differsByStep' : 'differsByBunching';
+	if (modelled < seen.low) return say(goesWith(asRead(0)) ? 'differsByScatter' : 'differsByTails');
+	const step = strand.budget.resolutionMm;
+	return goesWith(asRead(step / 2)) ? say('differsByStep', { step }) : say('differsByBunching');
 }
 
 /** Normal share outside with the instrument's scatter left in, as readings show it. */

@@ -78,5 +78,5 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 function missingReadings(count: number, protocol: Protocol): Missing[] {
 	const wanted = protocol.diameterPlaces * protocol.diameterDirections - count;
 	if (wanted <= 0) return [];
-	return [{ action: 'measureDiameter', station: 'diameter', count: wanted, minutes: Math.ceil(wanted / 4), params: { count: wanted } }];
+	return [{ action: 'measureDiameter', station: 'diameter', count: wanted, minutes: Math.ceil(wanted / 4), params: {} }];
 }

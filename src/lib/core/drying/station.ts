@@ -1,6 +1,7 @@
 import type { SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding } from '../finding/types';
 import type { Station } from '../station';
 import { dryingLoss } from './quantities';
 import { dryingResults } from './results';
@@ -30,15 +31,12 @@ function findLoss(evidence: SpoolEvidence): Finding {
 		return makeFinding(dryingLoss, {
 			...common,
 			inputs: { used: dried.map((e) => e.id), excluded: [], revision: evidence.spool.revision },
-			sampling: { kind: 'unknown', reason: { id: dried.length ? 'driedUnweighed' : 'notDried', params: {} } },
+			sampling: { kind: 'unknown', reason: say(dried.length ? 'driedUnweighed' : 'notDried') },
 			missing: [{ action: 'dryWeighed', station: 'drying', count: 1, minutes: DRYING_MINUTES, params: {} }]
 		});
 	const messages: Message[] = [
-		{
-			id: first.seen ? 'driedLost' : 'driedNotSeen',
-			params: { lostG: first.lostG, uG: first.uG, beforeG: first.beforeG, afterG: first.afterG }
-		},
-		...(results.length > 1 ? [{ id: 'laterDryings', params: { count: results.length - 1 } }] : [])
+		say(first.seen ? 'driedLost' : 'driedNotSeen', { lostG: first.lostG, uG: first.uG, beforeG: first.beforeG, afterG: first.afterG }),
+		...(results.length > 1 ? [say('laterDryings', { count: results.length - 1 })] : [])
 	];
 	return makeFinding(dryingLoss, {
 		...common,

@@ -1,8 +1,8 @@
 import type { CONDITIONS, DIRECTIONS } from '../closed-lists';
-/** The one language all stations speak: plain JSON, no functions, dates, NaN or Infinity. */
+import type { Message } from './message';
+import type { None } from './none';
 
-/** An id of words in the interface with its parameters, so that core holds no sentences. */
-export type Message = { id: string; params: Record<string, string | number> };
+/** The one language all stations speak: plain JSON, no functions, dates, NaN or Infinity. */
 
 export type ConditionKind = (typeof CONDITIONS)[number];
 
@@ -20,8 +20,24 @@ export type Sampling =
 
 export type Grade = 'none' | 'thin' | 'fair' | 'firm';
 
-/** An action that would improve a finding, with how often it has to be done. */
-export type Missing = { action: string; station: string; count: number; minutes: number; params: Record<string, string | number> };
+/** What an act that would improve a finding needs to be told of. */
+export type ActParams = {
+	unbox: None;
+	measureDiameter: None;
+	/** Null for any of the trial's pieces. */
+	printPiece: { pieceId: string | null };
+	markPiece: { pieceId: string };
+	addPrice: { currency: string | null };
+	measureOwn: { name: string };
+	weigh: None;
+	dryWeighed: None;
+	loadSpecimen: None;
+};
+
+/** An act that would improve a finding, with how often it has to be done and how long it takes. */
+export type Missing = {
+	[A in keyof ActParams]: { action: A; station: string; count: number; minutes: number; params: ActParams[A] };
+}[keyof ActParams];
 
 export type FindingContext = {
 	printers: string[];

@@ -1,22 +1,23 @@
 import type { MaterialFigures, PrinterAbilities } from '../evidence';
+import { say, type Message } from '../finding/message';
 
-export type Demand = { id: 'hotEnd' | 'hardenedNozzle' | 'enclosure'; met: boolean | null; params: Record<string, string | number> };
+/** One thing a material asks of a printer, with the sentence to say where the printer lacks it. */
+export type Demand = { met: boolean | null; unmet: Message };
 
 /**
  * What a material asks of a printer, and whether the printer has it; null where one side is not known.
  * @param labelNozzleLowC lower end of the label's nozzle range, which counts before the handbook's
- * @example demandsOn(printer, asa, 240).filter((d) => d.met === false) // [{ id: 'enclosure', ... }]
+ * @example demandsOn(printer, asa, 240).filter((d) => d.met === false) // [{ met: false, unmet: { id: 'demand.enclosure', params: {} } }]
  */
 export function demandsOn(printer: PrinterAbilities | null, material: MaterialFigures | null, labelNozzleLowC: number | null): Demand[] {
 	const demands: Demand[] = [];
 	const neededC = labelNozzleLowC ?? material?.hotEndC?.low ?? null;
 	if (neededC !== null)
 		demands.push({
-			id: 'hotEnd',
 			met: printer?.hotEndMaxC == null ? null : printer.hotEndMaxC >= neededC,
-			params: { neededC, hasC: printer?.hotEndMaxC ?? 0 }
+			unmet: say('demand.hotEnd', { neededC, hasC: printer?.hotEndMaxC ?? 0 })
 		});
-	if (material?.hardenedNozzle) demands.push({ id: 'hardenedNozzle', met: printer?.hardenedNozzle ?? null, params: {} });
-	if (material?.enclosure) demands.push({ id: 'enclosure', met: printer?.enclosed ?? null, params: {} });
+	if (material?.hardenedNozzle) demands.push({ met: printer?.hardenedNozzle ?? null, unmet: say('demand.hardenedNozzle') });
+	if (material?.enclosure) demands.push({ met: printer?.enclosed ?? null, unmet: say('demand.enclosure') });
 	return demands;
 }

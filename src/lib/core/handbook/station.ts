@@ -1,3 +1,4 @@
+import { say } from '../finding/message';
 import { stated } from '../claims/stated';
 import type { Protocol, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
@@ -52,7 +53,7 @@ function findSoftening(evidence: SpoolEvidence, protocol: Protocol): Finding {
 		return makeFinding(softening, {
 			...common,
 			source: 'handbook',
-			sampling: { kind: 'unknown', reason: { id: 'notInHandbook', params: { material: evidence.spool.material } } }
+			sampling: { kind: 'unknown', reason: say('notInHandbook', { material: evidence.spool.material }) }
 		});
 	return makeFinding(softening, {
 		...common,
@@ -60,7 +61,7 @@ function findSoftening(evidence: SpoolEvidence, protocol: Protocol): Finding {
 		estimate: (figure.low + figure.high) / 2,
 		interval: { low: figure.low, high: figure.high, level: null, kind: 'bounds' },
 		sampling: { kind: 'bounds', low: figure.low, high: figure.high },
-		messages: [{ id: 'fromHandbook', params: { material: evidence.spool.material, source: figure.source } }]
+		messages: [say('fromHandbook', { material: evidence.spool.material, source: figure.source })]
 	});
 }
 
@@ -79,7 +80,7 @@ function findDemands(evidence: SpoolEvidence, protocol: Protocol): Finding {
 			...common,
 			sampling: {
 				kind: 'unknown',
-				reason: { id: material ? 'printerNotKnown' : 'notInHandbook', params: { material: evidence.spool.material } }
+				reason: material ? say('printerNotKnown') : say('notInHandbook', { material: evidence.spool.material })
 			}
 		});
 	const unmet = demands.filter((d) => d.met === false);
@@ -87,6 +88,6 @@ function findDemands(evidence: SpoolEvidence, protocol: Protocol): Finding {
 		...common,
 		estimate: unmet.length,
 		sampling: { kind: 'exact', value: unmet.length },
-		messages: unmet.length ? unmet.map((d) => ({ id: `demand.${d.id}`, params: d.params })) : [{ id: 'demandsMet', params: {} }]
+		messages: unmet.length ? unmet.map((d) => d.unmet) : [say('demandsMet')]
 	});
 }

@@ -1,3 +1,4 @@
+import { say } from '../finding/message';
 import type { SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef } from '../finding/types';
@@ -7,6 +8,8 @@ import type { Station } from '../station';
 export const ODDITIES = ['seal', 'desiccant', 'winding', 'label', 'spoolBody', 'dirt', 'odour', 'brittle'] as const;
 
 export type Oddity = (typeof ODDITIES)[number];
+
+const isOddity = (quantity: string): quantity is Oddity => (ODDITIES as readonly string[]).includes(quantity);
 
 const intakeOdd: QuantityDef = {
 	id: 'intakeOdd',
@@ -30,11 +33,9 @@ export const intakeStation: Station = {
 
 /** Count of odd things seen at unboxing. One look by one person: exact as a count, thin as a judgement. */
 function findOdd(evidence: SpoolEvidence): Finding {
-	const looks = evidence.readings.filter(
-		(r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || (ODDITIES as readonly string[]).includes(r.quantity))
-	);
+	const looks = evidence.readings.filter((r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || isOddity(r.quantity)));
 	const counted = looks.filter((r) => r.status === 'counts');
-	const odd = counted.filter((r) => r.quantity !== 'nothingOdd');
+	const odd = counted.flatMap((r) => (isOddity(r.quantity) ? [{ oddity: r.quantity, words: r.typedText }] : []));
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		method: 'oddities',
@@ -49,7 +50,7 @@ function findOdd(evidence: SpoolEvidence): Finding {
 	if (counted.length === 0)
 		return makeFinding(intakeOdd, {
 			...common,
-			sampling: { kind: 'unknown', reason: { id: 'notLookedAt', params: {} } },
+			sampling: { kind: 'unknown', reason: say('notLookedAt') },
 			missing: [{ action: 'unbox', station: 'intake', count: 1, minutes: 1, params: {} }]
 		});
 	return makeFinding(intakeOdd, {
@@ -58,7 +59,6 @@ function findOdd(evidence: SpoolEvidence): Finding {
 		n: 1,
 		sampling: { kind: 'exact', value: odd.length },
 		gradeAtMost: 'thin',
-		messages:
-			odd.length === 0 ? [{ id: 'nothingOdd', params: {} }] : odd.map((r) => ({ id: `odd.${r.quantity}`, params: { words: r.typedText } }))
+		messages: odd.length === 0 ? [say('nothingOdd')] : odd.map(({ oddity, words }) => say(`odd.${oddity}`, { words }))
 	});
 }

@@ -1,6 +1,7 @@
 import type { SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding, Missing } from '../finding/types';
 import type { Station } from '../station';
 import { intervalsOf, relativeWater } from './account';
 import { waterUptake } from './quantities';
@@ -50,14 +51,14 @@ function findUptake(evidence: SpoolEvidence): Finding {
 			revision: evidence.spool.revision
 		}
 	};
-	const missing = (count: number) => [{ action: 'weigh', station: 'moisture', count, minutes: count, params: { count } }];
+	const missing = (count: number): Missing[] => [{ action: 'weigh', station: 'moisture', count, minutes: count, params: {} }];
 	const since = referenceIndex(chain);
 	const tare = tareOf(evidence, chain);
 	const after = chain.map((w, i) => ({ w, i })).filter(({ w, i }) => i > since && w.before === 'air');
 	if (after.length === 0)
 		return makeFinding(waterUptake, {
 			...common,
-			sampling: { kind: 'unknown', reason: { id: chain.length === 0 ? 'notWeighed' : 'noAirInterval', params: {} } },
+			sampling: { kind: 'unknown', reason: say(chain.length === 0 ? 'notWeighed' : 'noAirInterval') },
 			missing: missing(chain.length === 0 ? 2 : 1)
 		});
 	const water = relativeWater(chain, tare, since);
@@ -66,10 +67,10 @@ function findUptake(evidence: SpoolEvidence): Finding {
 	const days = ((chain[peak] as Weighing).at - (chain[since] as Weighing).at) / DAY_MS;
 	const air = intervals.filter((interval, i) => i >= since && interval.before === 'air');
 	const messages: Message[] = [
-		{ id: 'uptakeOver', params: { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' } },
-		...(air.some((interval) => interval.seen) ? [] : [{ id: 'waterNotSeen', params: { limitG: 2 * Math.min(...air.map((a) => a.uG)) } }]),
-		...(tare.contradictsG === undefined ? [] : [{ id: 'tareContradicts', params: { tareG: tare.contradictsG } }]),
-		...(tare.known ? [] : [{ id: `tareUnknown.${tare.from}`, params: { low: tare.lowG, high: tare.highG } }])
+		say('uptakeOver', { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' }),
+		...(air.some((interval) => interval.seen) ? [] : [say('waterNotSeen', { limitG: 2 * Math.min(...air.map((a) => a.uG)) })]),
+		...(tare.contradictsG === undefined ? [] : [say('tareContradicts', { tareG: tare.contradictsG })]),
+		...(tare.from === 'weighed' ? [] : [say(`tareUnknown.${tare.from}`, { low: tare.lowG, high: tare.highG })])
 	];
 	const pct = (share: number) => share * 100;
 	return makeFinding(waterUptake, {

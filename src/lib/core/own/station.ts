@@ -1,6 +1,7 @@
+import { say } from '../finding/message';
 import type { LentScatter, OwnMeasure, Protocol, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, QuantityDef } from '../finding/types';
+import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
 import type { Station } from '../station';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
@@ -44,6 +45,10 @@ function lends(evidence: SpoolEvidence, measure: OwnMeasure): LentScatter[] {
 		: [];
 }
 
+/** Three readings tell a scatter (common practice, no source). */
+const missing = (measure: OwnMeasure, wanted: number): Missing[] =>
+	wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { name: measure.name } }] : [];
+
 function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasure): Finding {
 	const def = ownQuantity(measure);
 	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
@@ -61,13 +66,10 @@ function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasur
 			excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing:
-			wanted > 0
-				? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { count: wanted, name: measure.name } }]
-				: [],
+		missing: missing(measure, wanted),
 		figure: { kind: 'dot' as const, points: values }
 	};
-	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } });
+	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
 	if (over.standardError === null || over.low === null || over.high === null) {
 		const lent = lentFor(protocol, def.id, null);
 		if (lent) {
@@ -78,7 +80,7 @@ function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasur
 				n: 1,
 				interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
 				sampling: { kind: 't', mean: over.mean, standardError: lent.sd, df: lent.df },
-				messages: [{ id: 'borrowedScatter', params: { code: lent.code, n: lent.n } }]
+				messages: [say('borrowedScatter', { code: lent.code, n: lent.n })]
 			});
 		}
 		// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
@@ -88,7 +90,7 @@ function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasur
 			estimate: over.mean,
 			n: 1,
 			sampling: { kind: 'bounds', low: over.mean - width, high: over.mean + width },
-			messages: [{ id: 'oneReading', params: {} }]
+			messages: [say('oneReading')]
 		});
 	}
 	return makeFinding(def, {

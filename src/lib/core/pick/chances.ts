@@ -1,3 +1,4 @@
+import { say } from '../finding/message';
 import { randomSource } from '../random/source';
 import { drawFrom, quantileTable } from './quantile-table';
 import { COST, merit } from './rank';
@@ -57,7 +58,7 @@ export function chances(input: PickInput, draws: number, seed: number, onProgres
 
 type Tables = { parts: Float64Array[]; cost: Float64Array | null };
 
-const UNKNOWN = { kind: 'unknown' as const, reason: { id: 'noReadings', params: {} } };
+const UNKNOWN = { kind: 'unknown' as const, reason: say('noReadings') };
 
 function tablesOf(
 	findings: PickInput['candidates'][number]['findings'],

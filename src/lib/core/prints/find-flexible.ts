@@ -1,7 +1,8 @@
 import { stated } from '../claims/stated';
 import type { Protocol, SpoolEvidence } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { contextOf } from './context';
 import { marksFinder } from './marks-on';
 import { ordinal } from './ordinal';
@@ -48,8 +49,8 @@ function findFeedRate(evidence: SpoolEvidence, protocol: Protocol): Finding {
 	const hardness = hardnessMessages(evidence);
 	if (printed.length === 0) {
 		const slowest = counted.length === 0 ? null : Math.min(...counted.map((c) => c.pct));
-		const messages: Message[] = slowest === null ? hardness : [{ id: 'feedRateNone', params: { slowest, n: counted.length } }, ...hardness];
-		return makeFinding(feedRate, { ...common, sampling: { kind: 'unknown', reason: { id: 'noFeedRate', params: {} } }, messages });
+		const messages: Message[] = slowest === null ? hardness : [say('feedRateNone', { slowest, n: counted.length }), ...hardness];
+		return makeFinding(feedRate, { ...common, sampling: { kind: 'unknown', reason: say('noFeedRate') }, messages });
 	}
 	const best = Math.max(...printed);
 	const failed = counted.filter((c) => !c.finished && c.pct > best).map((c) => c.pct);
@@ -61,7 +62,7 @@ function findFeedRate(evidence: SpoolEvidence, protocol: Protocol): Finding {
 		n: counted.length,
 		interval: { low: best, high: high ?? top, level: null, kind: 'bounds' },
 		sampling: { kind: 'bounds', low: best, high: high ?? top },
-		messages: [high === null ? { id: 'feedRateOpen', params: { best } } : { id: 'feedRateBetween', params: { best, high } }, ...hardness],
+		messages: [high === null ? say('feedRateOpen', { best }) : say('feedRateBetween', { best, high }), ...hardness],
 		figure: { kind: 'steps', lastClean: [best], firstFaulty: [high] }
 	});
 }
@@ -70,7 +71,7 @@ function findFeedRate(evidence: SpoolEvidence, protocol: Protocol): Finding {
 function hardnessMessages({ claims }: SpoolEvidence): Message[] {
 	return (['A', 'D'] as const).flatMap((scale) => {
 		const said = stated(claims, `hardness${scale}`);
-		return said ? [{ id: 'hardnessStated', params: { value: said.value, scale, source: said.source } }] : [];
+		return said ? [say('hardnessStated', { value: said.value, scale, source: said.source })] : [];
 	});
 }
 
@@ -93,7 +94,7 @@ function findLoading(evidence: SpoolEvidence): Finding {
 			revision: evidence.spool.revision
 		}
 	};
-	if (result === null) return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: { id: 'noMarks', params: {} } } });
+	if (result === null) return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: say('noMarks') } });
 	const { estimate, interval, sampling } = result;
 	return makeFinding(loadEffort, {
 		...common,

@@ -1,6 +1,7 @@
 import type { LentScatter } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
 import { PHOTO_WORDS } from '../readings/quantities';
@@ -29,7 +30,7 @@ export function findMark(group: Group, mark: MarkDef): Finding {
 	return mark.kind === 'words' ? findWords(group, mark) : findMeasure(group, mark);
 }
 
-const UNKNOWN = { kind: 'unknown', reason: { id: 'noMarks', params: {} } } as const;
+const UNKNOWN = { kind: 'unknown', reason: say('noMarks') } as const;
 
 /** Parts that every finding of a mark shares. */
 function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], marked: number) {
@@ -74,14 +75,12 @@ function takenOut(group: Group, mark: MarkDef): { standardUncertainty: number; m
 	return {
 		standardUncertainty: Math.hypot(0, ...[...printers, ...scorers].map(({ effect, share }) => share * effect.standardError)),
 		messages: [
-			...printers.map(({ effect: { quantity, printer, against, shift, low, high, prints } }) => ({
-				id: 'printerTakenOut',
-				params: { quantity, printer, against, shift, low, high, prints }
-			})),
-			...scorers.map(({ effect: { quantity, scorer, against, shift, low, high, scorings } }) => ({
-				id: 'leniencyTakenOut',
-				params: { quantity, scorer, against, shift, low, high, scorings }
-			}))
+			...printers.map(({ effect: { quantity, printer, against, shift, prints } }) =>
+				say('printerTakenOut', { quantity, printer, against, shift, prints })
+			),
+			...scorers.map(({ effect: { quantity, scorer, against, shift, scorings } }) =>
+				say('leniencyTakenOut', { quantity, scorer, against, shift, scorings })
+			)
 		]
 	};
 }
@@ -137,13 +136,13 @@ function findWindow(group: Group, mark: Window): Finding {
 	const [from, to] = [Math.max(...windows.map((w) => w.from)), Math.min(...windows.map((w) => w.to))];
 	const shared: Message =
 		from <= to
-			? { id: 'windowShared', params: { from, to, best: (from + to) / 2, step, prints: windows.length } }
-			: { id: 'windowsApart', params: { prints: windows.length } };
+			? say('windowShared', { from, to, best: (from + to) / 2, step, prints: windows.length })
+			: say('windowsApart', { prints: windows.length });
 	return makeFinding(mark.def, {
 		...common,
 		...result,
 		interval,
-		word: from <= to ? { id: 'windowFromTo', params: { from, to } } : null,
+		word: from <= to ? say('windowFromTo', { from, to }) : null,
 		messages: [shared, ...labelMessages(group, from, to), ...(result.n === 1 ? [oneOnly(lent)] : [])],
 		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
 	});
@@ -153,7 +152,7 @@ function findWindow(group: Group, mark: Window): Finding {
 function labelMessages({ evidence: { claims } }: Group, from: number, to: number): Message[] {
 	const [low, high] = [stated(claims, 'nozzleLowC')?.value, stated(claims, 'nozzleHighC')?.value];
 	if (low === undefined || high === undefined || from > to) return [];
-	return from > high || to < low ? [{ id: 'windowOffLabel', params: { low, high } }] : [];
+	return from > high || to < low ? [say('windowOffLabel', { low, high })] : [];
 }
 
 function findWords(group: Group, mark: Words): Finding {
@@ -237,7 +236,7 @@ function doubtfulPhotos(group: Group, n: number): Message[] {
 	const doubtful = PHOTO_WORDS.indexOf('doubtful');
 	const said = (group.marks.get('photoQuality') ?? []).filter((r) => r.status === 'counts' && r.value === doubtful);
 	const count = new Set(said.map((r) => r.attemptId)).size;
-	return count === 0 ? [] : [{ id: 'photoDoubtful', params: { count, n } }];
+	return count === 0 ? [] : [say('photoDoubtful', { count, n })];
 }
 
 /** One mark with the scatter that the house spool lends, clipped to what can be. */
@@ -256,8 +255,7 @@ function borrowed(
 }
 
 /** What is said where one print has to do. */
-const oneOnly = (lent: LentScatter | null): Message =>
-	lent ? { id: 'borrowedScatter', params: { code: lent.code, n: lent.n } } : { id: 'onePrint', params: {} };
+const oneOnly = (lent: LentScatter | null): Message => (lent ? say('borrowedScatter', { code: lent.code, n: lent.n }) : say('onePrint'));
 
 /**
  * Values of a mark, one a print, as its scatter is taken from; and the least scatter it can have (half a step, half a word, or none known).

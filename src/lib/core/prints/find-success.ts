@@ -1,10 +1,11 @@
 import type { FailureRule, SpoolEvidence } from '../evidence';
 import { makeFinding } from '../finding/make-finding';
-import type { Finding, Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding } from '../finding/types';
 import { wilsonInterval } from '../stats/wilson';
 import { contextOf } from './context';
 import { isFlexible } from './find-flexible';
-import { outcomes } from './outcomes';
+import { ANY_PRINT, outcomes } from './outcomes';
 import { printSuccess } from './quantities';
 
 /**
@@ -24,13 +25,13 @@ export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding
 			excluded: evidence.attempts.filter((a) => a.status === 'excluded').map((a) => a.id),
 			revision: evidence.spool.revision
 		},
-		missing: n === 0 ? [{ action: 'printPiece', station: 'prints', count: 1, minutes: 60, params: { count: 1 } }] : []
+		missing: n === 0 ? [ANY_PRINT] : []
 	};
-	const leftOut: Message[] = notCounted > 0 ? [{ id: 'failuresNotCounted', params: { count: notCounted } }] : [];
+	const leftOut: Message[] = notCounted > 0 ? [say('failuresNotCounted', { count: notCounted })] : [];
 	if (n === 0)
 		return makeFinding(printSuccess, {
 			...common,
-			sampling: { kind: 'unknown', reason: { id: 'noPrints', params: {} } },
+			sampling: { kind: 'unknown', reason: say('noPrints') },
 			messages: leftOut
 		});
 	const wilson = wilsonInterval(finished, n) as { low: number; high: number };
@@ -41,9 +42,9 @@ export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding
 		interval: { ...wilson, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'beta', a: finished + 0.5, b: failed + 0.5 },
 		messages: [
-			{ id: 'successCount', params: { finished, n } },
-			...(firstSuccess !== null && firstSuccess > 1 ? [{ id: 'firstSuccess', params: { attempt: firstSuccess } }] : []),
-			...(finished === 0 && isFlexible(evidence.spool.material) ? [{ id: 'notPrintedAtAll', params: { n } }] : []),
+			say('successCount', { finished, n }),
+			...(firstSuccess !== null && firstSuccess > 1 ? [say('firstSuccess', { attempt: firstSuccess })] : []),
+			...(finished === 0 && isFlexible(evidence.spool.material) ? [say('notPrintedAtAll', { n })] : []),
 			...leftOut
 		],
 		figure: { kind: 'share', successes: finished, n }

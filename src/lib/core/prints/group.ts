@@ -63,5 +63,5 @@ export function missingOf({ protocol, pieceId, attempts }: Group, { def }: MarkD
 	const count = (toMark ? Math.min(printed, protocol.repeats) : protocol.repeats) - marked;
 	if (count <= 0) return [];
 	const action = toMark ? 'markPiece' : 'printPiece';
-	return [{ action, station: 'prints', count, minutes: count * (toMark ? 1 : 60), params: { count, pieceId } }];
+	return [{ action, station: 'prints', count, minutes: count * (toMark ? 1 : 60), params: { pieceId } }];
 }

@@ -1,4 +1,8 @@
 import type { Attempt, FailureRule } from '../evidence';
+import type { Missing } from '../finding/types';
+
+/** What is wanted while nothing was printed at all. */
+export const ANY_PRINT: Missing = { action: 'printPiece', station: 'prints', count: 1, minutes: 60, params: { pieceId: null } };
 
 export type Outcomes = {
 	finished: number;

@@ -29,9 +29,10 @@ export const printsStation: Station = {
 		const compared = (f: Finding) => f.subject.pieceId === null || protocol.markPieces[f.quantity]?.[0] === f.subject.pieceId;
 		const wanted = findings.filter(compared).flatMap((f) => f.missing);
 		// Two marks of one piece are one print; two pieces are two. "Any print" is one of them, if one is wanted.
-		const named = wanted.filter((m) => m.params.pieceId !== undefined);
+		const pieceOf = (m: Missing) => ('pieceId' in m.params ? m.params.pieceId : null);
+		const named = wanted.filter((m) => pieceOf(m) !== null);
 		for (const m of named.length ? named : wanted) {
-			const key = `${m.action} ${m.params.pieceId ?? ''}`;
+			const key = `${m.action} ${pieceOf(m) ?? ''}`;
 			if (!seen.has(key)) seen.set(key, m);
 		}
 		return [...seen.values()];

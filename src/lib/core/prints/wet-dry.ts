@@ -1,6 +1,6 @@
 import { conditionAt } from '../conditions/condition-at';
 import type { Attempt, Protocol, SpoolEvidence } from '../evidence';
-import type { Message } from '../finding/types';
+import { say, type Message } from '../finding/message';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
@@ -47,7 +47,7 @@ export function wetAndDry(evidence: SpoolEvidence, protocol: Pick<Protocol, 'sco
  */
 export function wetDryMessage(compared: WetDry): Message {
 	const { quantity, better, worse, same, p, says } = compared;
-	return { id: `wetDry.${says}`, params: { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 } };
+	return say(`wetDry.${says}`, { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 });
 }
 
 function pairsOf(

@@ -45,6 +45,7 @@ export const BY_HAND_WORDS = ['crumbles', 'snaps', 'resists', 'bends'] as const;
 
 /** How a specimen failed. One that slipped from its grip did not break: its load was held. */
 export const FAILURE_WORDS = ['snapped', 'bent', 'layers', 'shattered', 'tore', 'slipped'] as const;
+export type FailureMode = (typeof FAILURE_WORDS)[number];
 
 /** Every quantity a raw reading can have, with the station it belongs to and what is believable. */
 export const READING_QUANTITIES: Record<string, ReadingQuantity> = {

@@ -1,4 +1,5 @@
-import type { FigureData, Finding, Message, Missing, QuantityDef, Sampling } from '../finding/types';
+import type { Message } from '../finding/message';
+import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../finding/types';
 import type { Flag } from '../compare/compare';
 import type { Sheet, SheetCell } from './build-sheet';
 

@@ -1,4 +1,5 @@
-import type { Interval, Message, Sampling } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Interval, Sampling } from '../finding/types';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { isExact, isHeld, type Observation } from '../survival/observation';
 import { weibullFit } from '../survival/weibull-fit';
@@ -36,7 +37,7 @@ export function meanStrength(
 	const [first] = observations;
 	if (!first) return null;
 	const held = observations.filter(isHeld);
-	const censored: Message[] = held.length ? [{ id: 'neverBroke', params: { held: held.length, n } }] : [];
+	const censored: Message[] = held.length ? [say('neverBroke', { held: held.length, n })] : [];
 	const lows = observations.map((o) => o.low);
 	const meanOf = (values: number[]) => values.reduce((s, v) => s + v, 0) / values.length;
 	if (held.length === n) {
@@ -46,7 +47,7 @@ export function meanStrength(
 			n,
 			...withBounds(low, Math.max(ceiling, 1.5 * low)),
 			method: 'strengthHeld',
-			messages: [{ id: 'allHeld', params: { n, low: Math.min(...lows) } }],
+			messages: [say('allHeld', { n, low: Math.min(...lows) })],
 			logSd: null
 		};
 	}
@@ -63,7 +64,7 @@ export function meanStrength(
 			interval: { low: fit.mean * Math.exp(-half), high: fit.mean * Math.exp(half), level: 0.95, kind: 'confidence' },
 			sampling: { kind: 't', mean: fit.mean, standardError: fit.mean * fit.logMeanStandardError, df: Math.max(1, broken - 1) },
 			method: 'strengthWeibull',
-			messages: [...censored, { id: 'weibullFitted', params: { n, broken, shape: fit.shape, scale: fit.scale } }],
+			messages: [...censored, say('weibullFitted', { n, broken, shape: fit.shape, scale: fit.scale })],
 			logSd: Math.PI / Math.sqrt(6) / fit.shape
 		};
 	}
@@ -74,7 +75,7 @@ export function meanStrength(
 		n,
 		...withBounds(low, high),
 		method: 'strengthBounds',
-		messages: [...censored, { id: 'oneIntervalFits', params: { n, low, high } }],
+		messages: [...censored, say('oneIntervalFits', { low, high })],
 		logSd: null
 	};
 }
@@ -113,7 +114,7 @@ function single(one: Observation, lent: { sd: number; df: number; n: number; cod
 			interval: { low: middle * Math.exp(-half), high: middle * Math.exp(half), level: 0.95, kind: 'confidence' },
 			sampling: { kind: 't', mean: middle, standardError: middle * logSd, df: lent.df },
 			method: 'strengthBorrowed',
-			messages: [{ id: 'borrowedScatter', params: { code: lent.code, n: lent.n } }],
+			messages: [say('borrowedScatter', { code: lent.code, n: lent.n })],
 			logSd: null
 		};
 	}
@@ -122,7 +123,7 @@ function single(one: Observation, lent: { sd: number; df: number; n: number; cod
 		n: 1,
 		...withBounds(one.low * (1 - ONE_SPECIMEN), high * (1 + ONE_SPECIMEN)),
 		method: 'strengthBounds',
-		messages: [{ id: 'oneSpecimen', params: { pct: ONE_SPECIMEN * 100 } }],
+		messages: [say('oneSpecimen', { pct: ONE_SPECIMEN * 100 })],
 		logSd: null
 	};
 }

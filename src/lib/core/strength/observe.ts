@@ -1,5 +1,5 @@
 import type { Reading, Specimen, SpoolEvidence } from '../evidence';
-import { FAILURE_WORDS } from '../readings/quantities';
+import { FAILURE_WORDS, type FailureMode } from '../readings/quantities';
 import type { Observation } from '../survival/observation';
 import { toCanonical } from '../units/convert';
 
@@ -8,7 +8,7 @@ export type Observed = {
 	specimen: Specimen;
 	observation: Observation | null;
 	byHand: number | null;
-	failure: string | null;
+	failure: FailureMode | null;
 	readings: Reading[];
 };
 

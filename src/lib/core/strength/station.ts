@@ -1,9 +1,10 @@
 import type { LentScatter, Protocol, SpecimenMeasure, SpoolEvidence } from '../evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, FindingContext, Message, Missing, QuantityDef } from '../finding/types';
+import { say, type Message } from '../finding/message';
+import type { Finding, FindingContext, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
 import { ordinal } from '../prints/ordinal';
-import { BY_HAND_WORDS } from '../readings/quantities';
+import { BY_HAND_WORDS, type FailureMode } from '../readings/quantities';
 import type { Station } from '../station';
 import { kindOf } from './kinds';
 import { meanStrength } from './mean-strength';
@@ -73,7 +74,7 @@ function findOf(
 			source: 'Dirichlet counts, prior 1/2 a word',
 			...(words
 				? { ...words, n: used.length, messages: failures, figure: { kind: 'words', counts: words.counts } }
-				: { sampling: { kind: 'unknown', reason: { id: 'noSpecimens', params: {} } } })
+				: { sampling: { kind: 'unknown', reason: say('noSpecimens') } })
 		});
 	}
 	const observations = used.flatMap((o) => (o.observation ? [o.observation] : []));
@@ -83,7 +84,7 @@ function findOf(
 			...common,
 			method: 'strengthMean',
 			source: 'ISO 2602',
-			sampling: { kind: 'unknown', reason: { id: 'noSpecimens', params: {} } }
+			sampling: { kind: 'unknown', reason: say('noSpecimens') }
 		});
 	const { messages, logSd: _, ...rest } = result;
 	return makeFinding(def, {
@@ -106,21 +107,19 @@ const SOURCES = {
 
 /** A scale that is too short draws and weighs all strong spools alike. */
 function beyondScale(estimate: number | null, def: QuantityDef): Message[] {
-	return estimate !== null && estimate > def.scale.high ? [{ id: 'beyondScale', params: { high: def.scale.high } }] : [];
+	return estimate !== null && estimate > def.scale.high ? [say('beyondScale', { high: def.scale.high })] : [];
 }
 
 /** Said with each result: how the specimens failed, most frequent first. */
 function failureMessages(used: readonly Observed[]): Message[] {
-	const counts = new Map<string, number>();
+	const counts = new Map<FailureMode, number>();
 	for (const o of used) if (o.failure) counts.set(o.failure, (counts.get(o.failure) ?? 0) + 1);
-	return [...counts].sort((a, b) => b[1] - a[1]).map(([how, count]) => ({ id: `failed.${how}`, params: { count } }));
+	return [...counts].sort((a, b) => b[1] - a[1]).map(([how, count]) => say(`failed.${how}`, { count }));
 }
 
 function missing(have: number, kind: string | null, compared: string | null): Missing[] {
 	if (kind !== compared || have >= WANTED) return [];
-	return [
-		{ action: 'loadSpecimen', station: 'strength', count: WANTED - have, minutes: 3 * (WANTED - have), params: { count: WANTED - have } }
-	];
+	return [{ action: 'loadSpecimen', station: 'strength', count: WANTED - have, minutes: 3 * (WANTED - have), params: {} }];
 }
 
 function contextOf(evidence: SpoolEvidence, used: readonly Observed[], kind: string | null): FindingContext {

@@ -1,18 +1,15 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
 import { UNCHANGED } from '$lib/core/prints/context';
-import type { Message, Missing } from '$lib/core/finding/types';
+import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
+import type { Missing } from '$lib/core/finding/types';
 import { fixed, percent, plural, upTo } from './numbers';
 import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
-type Params = Message['params'];
-const num = (p: Params, key: string): number => Number(p[key]);
-const text = (p: Params, key: string): string => String(p[key] ?? '');
-
-/** What every message of core says. Core knows ids, only this file knows sentences. */
-const SENTENCES: Record<string, (p: Params) => string> = {
+/** The sentence of every message of core: an id that core knows does not compile until it is told here, nor one that core does not know. */
+const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	noReadings: () => 'No reading yet.',
 	onePlace: () => 'All readings are from one place of the strand: they say nothing of the rest.',
 	noMarks: () => 'Nothing marked yet.',
@@ -31,107 +28,106 @@ const SENTENCES: Record<string, (p: Params) => string> = {
 	'odd.brittle': (p) => oddity('Brittle', p),
 	...DIAMETER_SENTENCES,
 	printerTakenOut: (p) =>
-		`Prints from ${String(p.printer)} are counted as if from ${String(p.against)}: ${shifted(String(p.quantity), Math.abs(Number(p.shift)))} ${quantityUnit(String(p.quantity))} ${Number(p.shift) < 0 ? 'added' : 'taken off'}, its uncertainty included (${plural(Number(p.prints), 'print')} of spools seen on both).`,
+		`Prints from ${p.printer} are counted as if from ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'}, its uncertainty included (${plural(p.prints, 'print')} of spools seen on both).`,
 	leniencyTakenOut: (p) =>
-		`Marks of ${text(p, 'scorer')} are counted as if by ${text(p, 'against')}: ${shifted(text(p, 'quantity'), Math.abs(num(p, 'shift')))} ${isInWords(text(p, 'quantity')) ? 'words' : quantityUnit(text(p, 'quantity'))} ${num(p, 'shift') < 0 ? 'added' : 'taken off'} (${plural(num(p, 'scorings'), 'scoring')} of prints both have seen).`,
+		`Marks of ${p.scorer} are counted as if by ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${isInWords(p.quantity) ? 'words' : quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'} (${plural(p.scorings, 'scoring')} of prints both have seen).`,
 	windowShared: (p) =>
-		num(p, 'from') === num(p, 'to')
-			? `Clean at ${upTo(num(p, 'from'), 0)} °C only, floors ${upTo(num(p, 'step'), 0)} K apart.`
-			: `Clean from ${upTo(num(p, 'from'), 0)} to ${upTo(num(p, 'to'), 0)} °C${num(p, 'prints') > 1 ? ` in all ${num(p, 'prints')} prints` : ''}; the middle of it is ${upTo(num(p, 'best'), 0)} °C.`,
-	windowsApart: (p) => `${plural(num(p, 'prints'), 'print')} came out clean at no temperature in common: print once more.`,
-	windowOffLabel: (p) =>
-		`The label asks for ${upTo(num(p, 'low'), 0)} to ${upTo(num(p, 'high'), 0)} °C, where no floor was clean in all prints.`,
+		p.from === p.to
+			? `Clean at ${upTo(p.from, 0)} °C only, floors ${upTo(p.step, 0)} K apart.`
+			: `Clean from ${upTo(p.from, 0)} to ${upTo(p.to, 0)} °C${p.prints > 1 ? ` in all ${p.prints} prints` : ''}; the middle of it is ${upTo(p.best, 0)} °C.`,
+	windowFromTo: (p) => (p.from === p.to ? `${upTo(p.from, 0)} °C` : `${upTo(p.from, 0)} to ${upTo(p.to, 0)} °C`),
+	windowsApart: (p) => `${plural(p.prints, 'print')} came out clean at no temperature in common: print once more.`,
+	windowOffLabel: (p) => `The label asks for ${upTo(p.low, 0)} to ${upTo(p.high, 0)} °C, where no floor was clean in all prints.`,
 	photoDoubtful: (p) =>
-		`${plural(num(p, 'count'), 'photograph')} of ${num(p, 'n')} ${num(p, 'count') === 1 ? 'is' : 'are'} doubtful: retake with a plain dark background and light from the side.`,
+		`${plural(p.count, 'photograph')} of ${p.n} ${p.count === 1 ? 'is' : 'are'} doubtful: retake with a plain dark background and light from the side.`,
 	noFeedRate: () => 'No feed rate noted with a print that finished.',
-	feedRateNone: (p) => `Not even at ${upTo(num(p, 'slowest'), 0)} % did a print finish (${plural(num(p, 'n'), 'attempt')}).`,
-	feedRateOpen: (p) => `It printed at ${upTo(num(p, 'best'), 0)} %; nothing faster was tried, or failed.`,
-	feedRateBetween: (p) => `It printed at ${upTo(num(p, 'best'), 0)} % and failed at ${upTo(num(p, 'high'), 0)} %.`,
+	feedRateNone: (p) => `Not even at ${upTo(p.slowest, 0)} % did a print finish (${plural(p.n, 'attempt')}).`,
+	feedRateOpen: (p) => `It printed at ${upTo(p.best, 0)} %; nothing faster was tried, or failed.`,
+	feedRateBetween: (p) => `It printed at ${upTo(p.best, 0)} % and failed at ${upTo(p.high, 0)} %.`,
 	hardnessStated: (p) =>
-		`Stated hardness ${upTo(num(p, 'value'), 0)}${text(p, 'scale')} (Shore ${text(p, 'scale')}, ${text(p, 'source')}); A and D are not converted into each other.`,
-	notPrintedAtAll: (p) => `It has not printed at all in ${plural(num(p, 'n'), 'attempt')}.`,
-	firstSuccess: (p) => `The first success was attempt ${Number(p.attempt)}.`,
+		`Stated hardness ${upTo(p.value, 0)}${p.scale} (Shore ${p.scale}, ${p.source}); A and D are not converted into each other.`,
+	notPrintedAtAll: (p) => `It has not printed at all in ${plural(p.n, 'attempt')}.`,
+	firstSuccess: (p) => `The first success was attempt ${p.attempt}.`,
 	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
 	oneReading: () => 'One reading: nothing is known of its scatter.',
-	successCount: (p) => `${num(p, 'finished')} of ${plural(num(p, 'n'), 'print')} finished.`,
-	failuresNotCounted: (p) =>
-		`${plural(num(p, 'count'), 'failure')} not charged to the filament ${num(p, 'count') === 1 ? 'is' : 'are'} left out.`,
-	noPrintsForCost: (p) => `Bought at ${fixed(num(p, 'perKg'), 2)} per kg; without a print nobody knows what failures add.`,
-	neverPrinted: (p) => `None of ${plural(num(p, 'n'), 'print')} finished: good prints have no finite cost yet.`,
+	successCount: (p) => `${p.finished} of ${plural(p.n, 'print')} finished.`,
+	failuresNotCounted: (p) => `${plural(p.count, 'failure')} not charged to the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
+	noPrintsForCost: (p) => `Bought at ${fixed(p.perKg, 2)} per kg; without a print nobody knows what failures add.`,
+	neverPrinted: (p) => `None of ${plural(p.n, 'print')} finished: good prints have no finite cost yet.`,
 	costFormula: (p) => {
-		const f = num(p, 'failed') / num(p, 'n');
-		return `${fixed(num(p, 'perKg'), 2)} per kg × (1 + w·f ÷ (1 − f)), with f = ${num(p, 'failed')} of ${num(p, 'n')} failed (${percent(f)}) and w = ${fixed(num(p, 'wastePct'), 0)} % of a print wasted by a failure. Every failed print is assumed to be printed again until it succeeds.`;
+		const f = p.failed / p.n;
+		return `${fixed(p.perKg, 2)} per kg × (1 + w·f ÷ (1 − f)), with f = ${p.failed} of ${p.n} failed (${percent(f)}) and w = ${fixed(p.wastePct, 0)} % of a print wasted by a failure. Every failed print is assumed to be printed again until it succeeds.`;
 	},
-	wasteAssumed: (p) => `No failure was seen yet; ${fixed(num(p, 'sharePct'), 0)} % waste is assumed for the interval.`,
+	wasteAssumed: (p) => `No failure was seen yet; ${fixed(p.sharePct, 0)} % waste is assumed for the interval.`,
 	quoteUsed: (p) => {
-		const shipping = num(p, 'shipping') > 0 ? ` + ${fixed(num(p, 'shipping'), 2)} shipping` : '';
-		const kind = text(p, 'kind') === 'list' ? '' : ` (${text(p, 'kind')} price)`;
-		return `${fixed(num(p, 'price'), 2)}${shipping} ${text(p, 'currency')} for ${plural(num(p, 'quantity'), 'spool')} of ${upTo(num(p, 'netMassG'), 0)} g${kind}.`;
+		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
+		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
+		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${upTo(p.netMassG, 0)} g${kind}.`;
 	},
-	borrowedScatter: (p) => `One only: its scatter is borrowed from the house spool ${text(p, 'code')} (${plural(num(p, 'n'), 'repeat')}).`,
+	borrowedScatter: (p) => `One only: its scatter is borrowed from the house spool ${p.code} (${plural(p.n, 'repeat')}).`,
 	notWeighed: () => 'Not weighed yet.',
 	noAirInterval: () => 'No two weighings with time in the air between them yet.',
 	uptakeOver: (p) => {
-		const from = text(p, 'from') === 'dried' ? 'since it was dried' : 'since it was first weighed';
-		const gained = num(p, 'pct') >= 0 ? `took up at most ${fixed(num(p, 'pct'), 2)} %` : `only lost water (${fixed(num(p, 'pct'), 2)} %)`;
-		return `It ${gained} of its net mass in the ${daysWords(num(p, 'days'))} ${from}, printing taken out.`;
+		const from = p.from === 'dried' ? 'since it was dried' : 'since it was first weighed';
+		const gained = p.pct >= 0 ? `took up at most ${fixed(p.pct, 2)} %` : `only lost water (${fixed(p.pct, 2)} %)`;
+		return `It ${gained} of its net mass in the ${daysWords(p.days)} ${from}, printing taken out.`;
 	},
-	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(num(p, 'limitG'), 1)} g, and none in the air was larger.`,
+	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(p.limitG, 1)} g, and none in the air was larger.`,
 	'tareUnknown.netMass': (p) =>
-		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,
+		`The empty reel is not weighed: ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,
 	'tareUnknown.usual': (p) =>
-		`The empty reel is not weighed: ${fixed(num(p, 'low'), 0)} to ${fixed(num(p, 'high'), 0)} g are allowed for, as usual reels weigh. Weigh it when it is empty; all results follow.`,
+		`The empty reel is not weighed: ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g are allowed for, as usual reels weigh. Weigh it when it is empty; all results follow.`,
 	tareContradicts: (p) =>
-		`The empty reel is noted with ${upTo(num(p, 'tareG'), 1)} g, more than the spool weighed with filament on it; it is not used.`,
+		`The empty reel is noted with ${upTo(p.tareG, 1)} g, more than the spool weighed with filament on it; it is not used.`,
 	driedUnweighed: () => 'It was dried, but not weighed before and after.',
 	notDried: () => 'Not dried yet.',
 	driedLost: (p) =>
-		`Drying took out ${fixed(num(p, 'lostG'), 1)} g (${upTo(num(p, 'beforeG'), 1)} to ${upTo(num(p, 'afterG'), 1)} g gross, each difference good to ±${fixed(2 * num(p, 'uG'), 1)} g).`,
+		`Drying took out ${fixed(p.lostG, 1)} g (${upTo(p.beforeG, 1)} to ${upTo(p.afterG, 1)} g gross, each difference good to ±${fixed(2 * p.uG, 1)} g).`,
 	driedNotSeen: (p) =>
-		`The scale cannot tell whether drying took anything out: ${fixed(num(p, 'lostG'), 1)} g, where ±${fixed(2 * num(p, 'uG'), 1)} g is the scale's own.`,
-	laterDryings: (p) => `${plural(num(p, 'count'), 'later drying')} on record too; the first tells how wet it came.`,
-	notInHandbook: (p) => `The handbook has nothing on ${text(p, 'material')}.`,
+		`The scale cannot tell whether drying took anything out: ${fixed(p.lostG, 1)} g, where ±${fixed(2 * p.uG, 1)} g is the scale's own.`,
+	laterDryings: (p) => `${plural(p.count, 'later drying')} on record too; the first tells how wet it came.`,
+	notInHandbook: (p) => `The handbook has nothing on ${p.material}.`,
 	printerNotKnown: () => 'What the trial’s printer can do is not noted; say it in the workshop.',
-	fromHandbook: (p) => `From the handbook for ${text(p, 'material')} (${text(p, 'source')}), not measured here.`,
-	'demand.hotEnd': (p) => `It wants ${upTo(num(p, 'neededC'), 0)} °C at the nozzle; the hot end is good for ${upTo(num(p, 'hasC'), 0)} °C.`,
+	fromHandbook: (p) => `From the handbook for ${p.material} (${p.source}), not measured here.`,
+	'demand.hotEnd': (p) => `It wants ${upTo(p.neededC, 0)} °C at the nozzle; the hot end is good for ${upTo(p.hasC, 0)} °C.`,
 	'demand.hardenedNozzle': () => 'It wants a hardened nozzle.',
 	'demand.enclosure': () => 'It wants an enclosure.',
 	demandsMet: () => 'The trial’s printer has all that the material asks for.',
 	noSpecimens: () => 'Nothing loaded yet.',
-	neverBroke: (p) => `${num(p, 'held')} of ${plural(num(p, 'n'), 'specimen')} never broke; what they held is counted in.`,
-	allHeld: (p) => `None of ${plural(num(p, 'n'), 'specimen')} broke; the least any of them held was ${upTo(num(p, 'low'), 0)}.`,
+	neverBroke: (p) => `${p.held} of ${plural(p.n, 'specimen')} never broke; what they held is counted in.`,
+	allHeld: (p) => `None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${upTo(p.low, 0)}.`,
 	weibullFitted: (p) =>
-		`Weibull by maximum likelihood from ${plural(num(p, 'n'), 'specimen')}, ${num(p, 'broken')} of them broken (scale ${fixed(num(p, 'scale'), 0)}, shape ${fixed(num(p, 'shape'), 1)}).`,
+		`Weibull by maximum likelihood from ${plural(p.n, 'specimen')}, ${p.broken} of them broken (scale ${fixed(p.scale, 0)}, shape ${fixed(p.shape, 1)}).`,
 	oneIntervalFits: (p) =>
-		`All that is known is that the mean lies between ${upTo(num(p, 'low'), 0)} and ${upTo(num(p, 'high'), 0)}: the steps were too coarse to see the scatter.`,
-	beyondScale: (p) => `Beyond the top of this trial’s scale (${upTo(num(p, 'high'), 0)}); raise it in the rules.`,
-	otherCurrency: (p) => `Priced in ${text(p, 'currency')} only; this trial counts in ${text(p, 'wanted')}, and nothing is converted.`,
-	oneSpecimen: (p) => `One specimen: the next could be ${upTo(num(p, 'pct'), 0)} % off either way.`,
+		`All that is known is that the mean lies between ${upTo(p.low, 0)} and ${upTo(p.high, 0)}: the steps were too coarse to see the scatter.`,
+	beyondScale: (p) => `Beyond the top of this trial’s scale (${upTo(p.high, 0)}); raise it in the rules.`,
+	otherCurrency: (p) => `Priced in ${p.currency} only; this trial counts in ${p.wanted}, and nothing is converted.`,
+	oneSpecimen: (p) => `One specimen: the next could be ${upTo(p.pct, 0)} % off either way.`,
 	'failed.snapped': (p) => failed(p, 'snapped clean'),
 	'failed.bent': (p) => failed(p, 'bent, then broke'),
 	'failed.layers': (p) => failed(p, 'parted between layers'),
 	'failed.shattered': (p) => failed(p, 'shattered'),
 	'failed.tore': (p) => failed(p, 'tore at the hole'),
 	'failed.slipped': (p) => failed(p, 'slipped from the grip (counted as held)'),
-	'wetDry.helped': (p) => `Drying helped ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(num(p, 'p'), 3)}).`,
-	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(num(p, 'p'), 3)}).`,
+	'wetDry.helped': (p) => `Drying helped ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
+	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
 	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} that these prints can show: ${pairWords(p)}.`,
 	'wetDry.tooFew': (p) => `Too few to say whether drying changed ${mark(p)}: ${pairWords(p)}; six that differ could show it.`,
 	suppliedFree: () => 'Supplied free: the price is what others would pay, and free samples bias.'
 };
 
-function failed(p: Params, how: string): string {
-	return `${num(p, 'count')} ${how}.`;
+function failed(p: { count: number }, how: string): string {
+	return `${p.count} ${how}.`;
 }
 
 /** The mark that was compared, as it stands in a sentence. */
-function mark(p: Params): string {
-	return quantityName({ id: text(p, 'quantity') }).toLowerCase();
+function mark(p: { quantity: string }): string {
+	return quantityName({ id: p.quantity }).toLowerCase();
 }
 
-function pairWords(p: Params): string {
-	const same = num(p, 'same') ? `, ${num(p, 'same')} alike` : '';
-	return `better in ${num(p, 'better')} of ${plural(num(p, 'pairs'), 'pair')}, worse in ${num(p, 'worse')}${same}`;
+function pairWords(p: { better: number; worse: number; same: number; pairs: number }): string {
+	const same = p.same ? `, ${p.same} alike` : '';
+	return `better in ${p.better} of ${plural(p.pairs, 'pair')}, worse in ${p.worse}${same}`;
 }
 
 /** Days in words, no finer than they matter. */
@@ -139,16 +135,19 @@ function daysWords(days: number): string {
 	return days < 2 ? `${upTo(days * 24, 0)} hours` : `${upTo(days, 0)} days`;
 }
 
-function oddity(what: string, p: Params): string {
-	return text(p, 'words') ? `${what}: ${text(p, 'words')}.` : `${what} odd.`;
+function oddity(what: string, p: { words: string }): string {
+	return p.words ? `${what}: ${p.words}.` : `${what} odd.`;
 }
 
-/** A message of core as a sentence. An id without words shows itself: better ugly than silent. */
+/** A message of core as a sentence. An id of a newer version, as a shared trial may hold it, shows itself: better ugly than silent. */
 export function sentence(message: Message): string {
-	return SENTENCES[message.id]?.(message.params) ?? `${message.id}.`;
+	const words = SENTENCES[message.id] as ((p: Message['params']) => string) | undefined;
+	return words?.(message.params) ?? `${message.id}.`;
 }
 
-const ACTS: Record<string, (m: Missing) => { lead: string; rest: string }> = {
+type Act<A extends Missing['action']> = Extract<Missing, { action: A }>;
+
+const ACTS: { [A in Missing['action']]: (m: Act<A>) => { lead: string; rest: string } } = {
 	unbox: () => ({ lead: 'look it over', rest: 'nothing said of its unboxing' }),
 	measureDiameter: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
 	printPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'wanted' }),
@@ -162,7 +161,7 @@ const ACTS: Record<string, (m: Missing) => { lead: string; rest: string }> = {
 
 /** What is missing in an empty cell: the act in bold, the rest beside it. */
 export function missingWords(missing: Missing): { lead: string; rest: string } {
-	return ACTS[missing.action]?.(missing) ?? { lead: plural(missing.count, 'step'), rest: 'missing' };
+	return (ACTS[missing.action] as (m: Missing) => { lead: string; rest: string })(missing);
 }
 
 /** The next act as a sentence about one spool. */
@@ -189,12 +188,10 @@ export function nextWords(missing: Missing, code: string): string {
 			return `weigh ${code}, dry it, weigh it again. Some hours, most of them waiting.`;
 		case 'loadSpecimen':
 			return `load ${plural(missing.count, 'specimen')} of ${code}. ${minutes.replace(' of printing', '')}.`;
-		default:
-			return `${missing.action} ${code}.`;
 	}
 }
 
-const FLAGS: Record<string, string> = {
+const FLAGS: Readonly<Record<Exclude<Flag['kind'], 'unlikeSettings'>, string>> = {
 	unlikePiece: 'another piece or version of it',
 	unlikePrinter: 'another printer',
 	unlikeNozzle: 'another nozzle',
@@ -218,7 +215,7 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 			return [`${codes}: changed while printing (${changes}), where other prints were left alone, in ${columns}.`];
 		}
 		const setting = first.detail ? settingName(first.detail) : null;
-		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : (FLAGS[first.kind] ?? first.kind);
+		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : FLAGS[first.kind as keyof typeof FLAGS];
 		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`];
 	});
 }

@@ -6,6 +6,7 @@ import { overhang, strings } from '$lib/core/prints/quantities';
 import { agreementBand, agreementOfAllWords, agreementWords, leniencyWords } from './agreement';
 import { departureWords } from './departures';
 import { markName, marksByScorer } from './marks';
+import type { Message } from '$lib/core/finding/message';
 import { sentence } from './messages';
 import { photoFaultWords, strandWords } from './strands';
 import { answerWord, gradeWords, resultWords } from './trainer';
@@ -140,7 +141,7 @@ describe('words for flexibles and windows', () => {
 			{ value: 45, scale: 'D', source: 'label' },
 			'Stated hardness 45D (Shore D, label); A and D are not converted into each other.'
 		]
-	])('%s', (id, params, words) => expect(sentence({ id, params: params })).toBe(words));
+	])('%s', (id, params, words) => expect(sentence({ id, params } as Message)).toBe(words));
 });
 
 describe('words for what departs from the trial', () => {

@@ -1,4 +1,4 @@
-import type { Message } from '../../finding/types';
+import { say, type Message } from '../../finding/message';
 import type { Drift } from '../shape-of-strand';
 import { jamming, type PathLimits } from './limits';
 import type { LogSummary } from './summary';
@@ -41,23 +41,21 @@ export function logMessages(summary: LogSummary, limits: PathLimits): Message[] 
 	const jams = jamming(bumps.thickest, limits);
 	const [thickest] = bumps.thickest;
 	const narrow = Math.min(limits.feedPathMm, limits.throatMm);
-	const assumed = limits.assumed ? 'yes' : '';
+	const { assumed } = limits;
 	return [
-		{ id: 'logWorth', params: { n, nEffective, metres: summary.toM - summary.fromM, lag1: summary.lag1 ?? 0 } },
+		say('logWorth', { n, nEffective, metres: summary.toM - summary.fromM, lag1: summary.lag1 ?? 0 }),
 		rhythm
-			? {
-					id: rhythm.aliased ? 'rhythmAliased' : 'rhythm',
-					params: { period: rhythm.periodM, amplitude: rhythm.amplitudeMm, sharePct: rhythm.share * 100 }
-				}
-			: { id: 'noRhythm', params: {} },
+			? say(rhythm.aliased ? 'rhythmAliased' : 'rhythm', {
+					period: rhythm.periodM,
+					amplitude: rhythm.amplitudeMm,
+					sharePct: rhythm.share * 100
+				})
+			: say('noRhythm'),
 		jams[0]
-			? { id: 'bumpsJam', params: { count: jams.length, peak: jams[0].peakMm, at: jams[0].fromM, limit: narrow, assumed } }
+			? say('bumpsJam', { count: jams.length, peak: jams[0].peakMm, at: jams[0].fromM, limit: narrow, assumed })
 			: thickest
-				? {
-						id: 'bumpsFit',
-						params: { count: bumps.count, over: bumps.overMm, peak: thickest.peakMm, at: thickest.fromM, limit: narrow, assumed }
-					}
-				: { id: 'noBumps', params: { over: bumps.overMm } },
-		...(worstMetre ? [{ id: 'worstMetre', params: { at: worstMetre.fromM, rms: worstMetre.rmsMm } }] : [])
+				? say('bumpsFit', { count: bumps.count, over: bumps.overMm, peak: thickest.peakMm, at: thickest.fromM, limit: narrow, assumed })
+				: say('noBumps', { over: bumps.overMm }),
+		...(worstMetre ? [say('worstMetre', { at: worstMetre.fromM, rms: worstMetre.rmsMm })] : [])
 	];
 }

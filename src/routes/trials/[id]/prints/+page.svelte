@@ -24,6 +24,7 @@
 	import { draftBody, freshDraft, nextDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
 	import { LOAD_ABOUT } from '$lib/ui/words/scoring';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
+	import type { Missing } from '$lib/core/finding/types';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { STRING_MARKS } from '$lib/ui/words/quantities';
@@ -37,6 +38,7 @@
 	let { data }: PageProps = $props();
 	const wanted = $derived(page.url.searchParams.get('spool'));
 	const missingOf = (i: number) => data.wanted[i] ?? null;
+	const pieceOf = (missing: Missing | null) => (missing && 'pieceId' in missing.params ? missing.params.pieceId : null);
 	// Chosen by address; without one, the first spool that still wanted prints when the page was opened.
 	const fallback = untrack(() => data.spools.find((_, i) => missingOf(i) !== null) ?? data.spools[0])?.id;
 	const index = $derived(
@@ -70,7 +72,7 @@
 	const bySpool = $derived(evidence?.spool.id ?? '');
 
 	/** The piece that wants printing next, else the first of the trial. */
-	const wantedPiece = $derived(String(missingOf(index)?.params.pieceId ?? data.protocol.pieceIds[0] ?? ''));
+	const wantedPiece = $derived(pieceOf(missingOf(index)) ?? data.protocol.pieceIds[0] ?? '');
 	const piece = $derived(evidence?.pieces.find((p) => p.id === draft?.pieceId) ?? null);
 	const pieceName = (id: string) => {
 		const known = evidence?.pieces.find((p) => p.id === id);

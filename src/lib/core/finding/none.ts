@@ -1,0 +1,2 @@
+/** A message without parameters. */
+export type None = Record<string, never>;

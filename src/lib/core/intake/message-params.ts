@@ -1,0 +1,15 @@
+import type { None } from '../finding/none';
+
+/** What the intake station can say, with the parameters of each sentence; the sentences are in ui/words. */
+export type IntakeMessages = {
+	notLookedAt: None;
+	nothingOdd: None;
+	'odd.seal': { words: string };
+	'odd.desiccant': { words: string };
+	'odd.winding': { words: string };
+	'odd.label': { words: string };
+	'odd.spoolBody': { words: string };
+	'odd.dirt': { words: string };
+	'odd.odour': { words: string };
+	'odd.brittle': { words: string };
+};

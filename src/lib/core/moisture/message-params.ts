@@ -1,0 +1,12 @@
+import type { None } from '../finding/none';
+
+/** What the moisture station can say, with the parameters of each sentence; the sentences are in ui/words. */
+export type MoistureMessages = {
+	notWeighed: None;
+	noAirInterval: None;
+	uptakeOver: { pct: number; days: number; from: string };
+	waterNotSeen: { limitG: number };
+	'tareUnknown.netMass': { low: number; high: number };
+	'tareUnknown.usual': { low: number; high: number };
+	tareContradicts: { tareG: number };
+};

@@ -1,0 +1,28 @@
+import type { None } from '../finding/none';
+
+/** What the prints station can say, with the parameters of each sentence; the sentences are in ui/words. */
+export type PrintsMessages = {
+	noMarks: None;
+	noPrints: None;
+	printerTakenOut: { shift: number; prints: number; printer: string; against: string; quantity: string };
+	leniencyTakenOut: { shift: number; scorings: number; scorer: string; against: string; quantity: string };
+	windowShared: { from: number; to: number; step: number; prints: number; best: number };
+	windowsApart: { prints: number };
+	windowOffLabel: { low: number; high: number };
+	photoDoubtful: { count: number; n: number };
+	noFeedRate: None;
+	feedRateNone: { slowest: number; n: number };
+	feedRateOpen: { best: number };
+	feedRateBetween: { best: number; high: number };
+	hardnessStated: { value: number; scale: string; source: string };
+	notPrintedAtAll: { n: number };
+	firstSuccess: { attempt: number };
+	onePrint: None;
+	successCount: { finished: number; n: number };
+	failuresNotCounted: { count: number };
+	'wetDry.helped': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
+	'wetDry.hurt': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
+	'wetDry.noDifference': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
+	'wetDry.tooFew': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
+	windowFromTo: { from: number; to: number };
+};
