@@ -3,7 +3,8 @@ import { startServer, serverContext, stopServer } from '$lib/server/context';
 import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
-import { Problem, problemResponse } from '$lib/server/problem';
+import { Problem, problem, problemResponse } from '$lib/server/problem';
+import { problemWords } from '$lib/ui/words/problems';
 import { isAway } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 
@@ -46,13 +47,13 @@ async function answerTogether(event: RequestEvent, resolve: Parameters<Handle>[0
 function inOneForm(url: URL, response: Response): Response {
 	if (!url.pathname.startsWith('/api/') || response.status < 400 || response.headers.get('content-type') === 'application/problem+json')
 		return response;
-	const title = { 404: 'There is no such address.', 405: 'This address does not take that method.' }[response.status];
-	return problemResponse({ status: response.status, title: title ?? 'This was refused.' });
+	const code = ({ 404: 'noSuchAddress', 405: 'noSuchMethod' } as const)[response.status];
+	return problemResponse(problem(response.status, code ?? 'refusedByFramework'));
 }
 
 export const handleError: HandleServerError = ({ error: cause, status, message }) => {
 	if (cause instanceof Problem) return { message: cause.title };
-	if (isAway(cause)) return { message: 'The database is away. Nothing was lost; try again in a moment.' };
+	if (isAway(cause)) return { message: problemWords({ code: 'databaseAwayNothingLost', params: {} }) };
 	if (status !== 404) console.error(cause);
 	return { message };
 };

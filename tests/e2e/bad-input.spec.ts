@@ -131,7 +131,7 @@ test('the API answers junk with a problem and stores nothing', async () => {
 	});
 	expect((await api(server.url, 'readings', { id: 'x' })).status).toBe(422);
 	expect((await api(server.url, 'intake', { id: v7(), material: 'PLA', benchCode: 'ZA1', at: at() })).answer).toMatchObject({
-		errors: [{ path: 'benchCode', code: 'duplicate' }]
+		errors: [{ path: 'benchCode', code: 'codeTaken' }]
 	});
 
 	const huge = await fetch(`${server.url}/api/v1/readings`, {

@@ -1,12 +1,12 @@
 import { v7 } from 'uuid';
 import type { FieldError } from '../../src/lib/schemas/field-error';
 import { read } from '../../src/lib/schemas/read';
-import { Problem } from '../../src/lib/server/problem';
+import { Problem, refuse } from '../../src/lib/server/problem';
 
 /** A body as a route would take it, with an id of its own. */
 export function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object) {
 	const parsed = read(schema, { id: v7(), ...input });
-	if (!parsed.ok) throw new Problem(422, 'schema', parsed.errors);
+	if (!parsed.ok) throw refuse(parsed.errors);
 	return parsed.value;
 }
 /** The errors something is refused with; an error of the test if it is not refused. */

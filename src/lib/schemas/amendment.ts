@@ -1,9 +1,13 @@
+import { saying } from './field-error';
 import { AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUANTITIES, NOTE_TARGETS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 
-const metre = z.number({ error: 'must be a number of metres' }).min(0).max(100_000);
+const metre = z
+	.number({ error: saying('notANumber') })
+	.min(0)
+	.max(100_000);
 
 export const amendmentBody = z
 	.object({
@@ -17,7 +21,7 @@ export const amendmentBody = z
 		accepted: z.boolean().default(false),
 		range: z
 			.object({ fromM: metre, toM: metre })
-			.refine((r) => r.toM > r.fromM, { error: 'must lie beyond the start', path: ['toM'] })
+			.refine((r) => r.toM > r.fromM, { error: saying('endBeforeStart'), path: ['toM'] })
 			.optional()
 			.describe('part of a log to leave out; all of it without one'),
 		replacement: attemptReplacement.optional().describe('the corrected fields of an attempt'),
@@ -25,12 +29,12 @@ export const amendmentBody = z
 		at: instant,
 		zone
 	})
-	.refine((a) => a.action === 'confirm' || a.action === 'undo' || a.reason !== '', { error: 'say why', path: ['reason'] })
+	.refine((a) => a.action === 'confirm' || a.action === 'undo' || a.reason !== '', { error: saying('reasonMissing'), path: ['reason'] })
 	.refine((a) => !a.range || (a.targetKind === 'log' && a.action === 'exclude'), {
-		error: 'only a log can be left out in part',
+		error: saying('onlyLogsInPart'),
 		path: ['range']
 	})
-	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: 'say which amendment is taken back', path: ['undoesId'] });
+	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: saying('undoneMissing'), path: ['undoesId'] });
 export type AmendmentBody = z.output<typeof amendmentBody>;
 
 export const noteBody = z.object({
@@ -57,9 +61,9 @@ export const instrumentCheckBody = z.object({
 	reference: requiredWords(40).describe('size or mass of the pin, block or weight, as typed'),
 	referenceLimit: typed.default('').describe('its own error limit; empty for one that is taken as true'),
 	readings: z
-		.array(typed.refine((text) => text !== '', { error: 'is empty' }))
-		.min(1, { error: 'at least one reading' })
-		.max(100, { error: 'at most 100 readings' }),
+		.array(typed.refine((text) => text !== '', { error: saying('valueMissing') }))
+		.min(1, { error: saying('tooFewEntries', { least: 1 }) })
+		.max(100, { error: saying('tooManyEntries', { most: 100 }) }),
 	at: instant,
 	zone
 });
@@ -68,17 +72,20 @@ export const instrumentCheckBody = z.object({
 export const gaugeStudyBody = z.object({
 	id,
 	instrumentId: id,
-	raters: z.array(requiredWords(60)).min(1, { error: 'at least one rater' }).max(6, { error: 'at most six raters' }),
+	raters: z
+		.array(requiredWords(60))
+		.min(1, { error: saying('tooFewEntries', { least: 1 }) })
+		.max(6, { error: saying('tooManyEntries', { most: 6 }) }),
 	readings: z
 		.array(
 			z.object({
 				place: z.int().min(0).max(19),
 				rater: z.int().min(0).max(5),
-				typed: typed.refine((text) => text !== '', { error: 'is empty' })
+				typed: typed.refine((text) => text !== '', { error: saying('valueMissing') })
 			})
 		)
-		.min(4, { error: 'at least two places read twice' })
-		.max(600, { error: 'at most 600 readings' }),
+		.min(4, { error: saying('studyTooSmall') })
+		.max(600, { error: saying('tooManyEntries', { most: 600 }) }),
 	at: instant,
 	zone
 });

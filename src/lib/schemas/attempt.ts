@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { SET_UP } from '$lib/core/evidence';
@@ -14,7 +15,7 @@ export const settings = z.object({
 	pressureAdvance: z.number().min(0).max(2).nullable().default(null)
 });
 
-export const sha256 = z.string().regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256 in hexadecimal' });
+export const sha256 = z.string().regex(/^[0-9a-f]{64}$/, { error: saying('notASha256') });
 
 /** What stood around a print, in the tester's words. */
 export const setUp = z.partialRecord(z.enum(SET_UP), words(60));
@@ -51,9 +52,9 @@ export type Marks = z.output<typeof marks>;
 const outcomeFields = {
 	outcome: z.enum(PRINT_OUTCOMES),
 	percentReached: z
-		.number({ error: 'must be a number of per cent' })
-		.min(0, { error: 'cannot be below 0 %' })
-		.max(100, { error: 'cannot be above 100 %' })
+		.number({ error: saying('notANumber') })
+		.min(0, { error: saying('atLeast', { least: 0, unit: '%' }) })
+		.max(100, { error: saying('atMost', { most: 100, unit: '%' }) })
 		.optional(),
 	cause: z.enum(FAILURE_CAUSES).optional()
 };
@@ -73,7 +74,11 @@ export const attemptBody = z
 		settings: settings.prefault({}),
 		setUp: setUp.prefault({}),
 		roomTemperature: typed.optional().describe('such as 21 C'),
-		roomHumidityPct: z.number({ error: 'must be a number of per cent' }).min(0).max(100).optional(),
+		roomHumidityPct: z
+			.number({ error: saying('notANumber') })
+			.min(0)
+			.max(100)
+			.optional(),
 		settingsPolicy: z.enum(SETTINGS_POLICIES).optional(),
 		gramsG: z.number().positive().max(100_000).optional(),
 		minutes: z.number().positive().max(100_000).optional(),
@@ -85,15 +90,15 @@ export const attemptBody = z
 		zone
 	})
 	.refine((a) => a.outcome === 'finished' || a.percentReached !== undefined, {
-		error: 'say how far the print got',
+		error: saying('percentMissing'),
 		path: ['percentReached']
 	})
 	.refine((a) => a.outcome === 'finished' || (a.percentReached ?? 0) < 100, {
-		error: 'a failed print got less far than 100 %',
+		error: saying('percentWhole'),
 		path: ['percentReached']
 	})
 	.refine((a) => a.outcome === 'finished' || a.cause !== undefined, {
-		error: 'say what the failure is charged to; "unknown" is an answer',
+		error: saying('causeMissing'),
 		path: ['cause']
 	});
 export type AttemptBody = z.output<typeof attemptBody>;
@@ -103,7 +108,7 @@ export type AttemptInput = z.input<typeof attemptBody>;
 export const attemptReplacement = z
 	.object({ ...outcomeFields, outcome: outcomeFields.outcome.optional() })
 	.partial()
-	.refine((r) => Object.keys(r).length > 0, { error: 'nothing is corrected' });
+	.refine((r) => Object.keys(r).length > 0, { error: saying('nothingCorrected') });
 
 const abilities = {
 	hotEndMax: typed.optional().describe('highest temperature of the hot end, such as 260 C'),
@@ -119,7 +124,7 @@ export const nozzle = requiredWords().refine(
 		const size = Number(/^(\d+(?:[.,]\d+)?)(?:\s|$)/.exec(text)?.[1]?.replace(',', '.') ?? NaN);
 		return text === '' || (size >= 0.05 && size <= 5);
 	},
-	{ error: 'must begin with its size in mm, such as 0.4 brass' }
+	{ error: saying('notANozzle') }
 );
 
 export const printerBody = z.object({

@@ -1,17 +1,22 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 
 /** JSON types only, so that one schema serves forms, files and the API, and can be emitted as JSON Schema. */
 
 export const id = z
-	.uuid({ version: 'v7', error: 'must be a version 7 UUID made by the sender' })
+	.uuid({ version: 'v7', error: saying('notAUuid') })
 	.describe('made where the evidence is entered; the same id and body may be sent again');
 
 /** A moment between 1970 and 9999, as the record can hold it. */
 export const instant = z.iso
-	.datetime({ offset: true, error: 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z' })
-	.refine((text) => Date.parse(text) >= 0, { error: 'must not lie before 1970' });
+	.datetime({ offset: true, error: saying('notAnInstant') })
+	.refine((text) => Date.parse(text) >= 0, { error: saying('before1970') });
 
-export const zone = z.string().max(64).refine(isZone, { error: 'is not a known time zone, such as Europe/Vienna' }).default('UTC');
+export const zone = z
+	.string()
+	.max(64)
+	.refine(isZone, { error: saying('unknownZone') })
+	.default('UTC');
 
 /** Zones seen so far: finding out takes longer than the rest of a request. Only real ones are kept, so there is an end to them. */
 const zones = new Set<string>();
@@ -36,25 +41,24 @@ const UNSEEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e
 const LINES = /[\t\n\r\u2028\u2029]/;
 
 export const isSeen = (text: string, lines = false): boolean => !UNSEEN.test(text) && (lines || !LINES.test(text));
-export const UNSEEN_WORDS = 'contains characters that cannot be seen; type it again';
 
 /** Words, on one line up to 300 characters. Empty counts as not given. */
 export const words = (max = 120) =>
 	z
 		.string()
 		.trim()
-		.max(max, { error: `must be at most ${max} characters long` })
-		.refine((text) => isSeen(text, max > 300), { error: UNSEEN_WORDS });
+		.max(max, { error: saying('tooLong', { most: max }) })
+		.refine((text) => isSeen(text, max > 300), { error: saying('unseenCharacters') });
 
-export const requiredWords = (max = 120) => words(max).refine((text) => text !== '', { error: 'is missing' });
+export const requiredWords = (max = 120) => words(max).refine((text) => text !== '', { error: saying('missing') });
 
 /** A number as typed at the bench, with or without its unit; read by core/units after the schema. */
 export const typed = words(40);
 
-export const colourHex = z.string().regex(/^#[0-9a-fA-F]{6}$/, { error: 'must be a colour such as #3a4b5c' });
+export const colourHex = z.string().regex(/^#[0-9a-fA-F]{6}$/, { error: saying('notAColour') });
 
 export const benchCode = z
 	.string()
 	.trim()
 	.toUpperCase()
-	.regex(/^[A-Z]{2}[1-9]$/, { error: 'must be two letters and a digit from 1 to 9' });
+	.regex(/^[A-Z]{2}[1-9]$/, { error: saying('notABenchCode') });

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { DRYING_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, typed, zone } from './common';
@@ -12,7 +13,10 @@ export const dryerBody = z.object({
 export const dryingRunBody = z.object({
 	id,
 	dryerId: id,
-	spoolIds: z.array(id).min(1, { error: 'say which spools are in the load' }).max(20, { error: 'at most 20 spools in one load' }),
+	spoolIds: z
+		.array(id)
+		.min(1, { error: saying('noSpoolsInRun') })
+		.max(20, { error: saying('tooManyEntries', { most: 20 }) }),
 	setPoint: requiredWords(40).describe('such as 50 C'),
 	duration: requiredWords(40).describe('such as 4 h or 240 min; hours if no unit is typed'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),

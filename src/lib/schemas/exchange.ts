@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
 import { id } from './common';
@@ -6,7 +7,7 @@ import { id } from './common';
 export const csvImportBody = z.object({
 	id,
 	table: z.string().min(1).max(40),
-	text: z.string().min(1, { error: 'the file is empty' }),
+	text: z.string().min(1, { error: saying('fileEmpty') }),
 	apply: z.boolean().default(false)
 });
 
@@ -15,7 +16,7 @@ export const FORMAT_VERSION = 4;
 
 /** A version such as 0.5.0, not newer than this program's. */
 const VERSION = /^\d{1,3}\.\d{1,3}\.\d{1,3}$/;
-const coreVersion = z.string().regex(VERSION, { error: 'is no version such as 0.5.0' });
+const coreVersion = z.string().regex(VERSION, { error: saying('notAVersion') });
 const parts = (version: string) => version.split('.').map(Number) as [number, number, number];
 export const knownCore = coreVersion.refine(
 	(text) => {
@@ -25,7 +26,7 @@ export const knownCore = coreVersion.refine(
 		if (!VERSION.test(text)) return true;
 		return at === undefined || (a[at] as number) < (b[at] as number);
 	},
-	{ error: `was computed by a newer version of Draught (this one has ${CORE_VERSION})` }
+	{ error: saying('newerVersion', { ours: CORE_VERSION }) }
 );
 
 const isListOfRows = (value: unknown): boolean =>
@@ -33,16 +34,16 @@ const isListOfRows = (value: unknown): boolean =>
 
 /** A trial with all its evidence as one document. */
 export const bundle = z.object({
-	format: z.literal('draught-trial', { error: 'this is no trial bundle of Draught' }),
+	format: z.literal('draught-trial', { error: saying('notABundle') }),
 	formatVersion: z
 		.int()
 		.min(1)
-		.max(FORMAT_VERSION, { error: `was written by a newer version of Draught (this one reads up to ${FORMAT_VERSION})` }),
+		.max(FORMAT_VERSION, { error: saying('newerFormat', { ours: FORMAT_VERSION }) }),
 	coreVersion: knownCore,
 	exportedAt: z.iso.datetime({ offset: true }),
 	trialId: id,
 	// Rows are checked where they are taken in, table by table and stopping early; here only that there are rows.
-	tables: z.record(z.string(), z.custom<Record<string, unknown>[]>(isListOfRows, { error: 'must be a list of at most 200,000 rows' }))
+	tables: z.record(z.string(), z.custom<Record<string, unknown>[]>(isListOfRows, { error: saying('notRows', { most: 200_000 }) }))
 });
 export type Bundle = z.output<typeof bundle>;
 

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 import { id, instant, requiredWords, zone } from './common';
 
@@ -12,13 +13,22 @@ const logLayout = z.object({
 	along: column,
 	across: column.nullable(),
 	place: z.discriminatedUnion('kind', [
-		z.object({ kind: z.literal('step'), stepM: z.number({ error: 'must be a number of metres' }).gt(0).max(10) }),
+		z.object({
+			kind: z.literal('step'),
+			stepM: z
+				.number({ error: saying('notANumber') })
+				.gt(0)
+				.max(10)
+		}),
 		z.object({ kind: z.literal('position'), column, perMetre: z.number().gt(0).max(1e6) }),
 		z.object({
 			kind: z.literal('time'),
 			column,
 			perSecond: z.number().gt(0).max(1e9),
-			speedMPerS: z.number({ error: 'must be a speed' }).gt(0).max(100)
+			speedMPerS: z
+				.number({ error: saying('notANumber') })
+				.gt(0)
+				.max(100)
 		})
 	])
 });
@@ -36,14 +46,14 @@ export const logBody = z
 		slices: z
 			.int()
 			.min(1)
-			.max(MOST_SLICES, { error: 'the file is too large' })
+			.max(MOST_SLICES, { error: saying('fileTooLarge') })
 			.optional()
 			.describe('how many will come; left out for a gauge that is still measuring'),
 		layout: logLayout,
 		at: instant,
 		zone
 	})
-	.refine((b) => b.layout.across !== b.layout.along, { error: 'the two axes are one column', path: ['layout', 'across'] });
+	.refine((b) => b.layout.across !== b.layout.along, { error: saying('sameColumn'), path: ['layout', 'across'] });
 
 /** Ends what was arriving: taken whole, or given up and forgotten. */
 export const logEndBody = z.object({
@@ -53,7 +63,11 @@ export const logEndBody = z.object({
 	slices: z.int().min(1).max(MOST_SLICES).optional().describe('how many came, of a log that was announced without')
 });
 
-const metres = z.coerce.number({ error: 'must be a number of metres' }).min(0).max(100_000).optional();
+const metres = z.coerce
+	.number({ error: saying('notANumber') })
+	.min(0)
+	.max(100_000)
+	.optional();
 
 /** Which part of a log is to be drawn, and how fine. */
 export const pictureQuery = z.object({ fromM: metres, toM: metres, columns: z.coerce.number().int().min(1).max(4000).default(600) });

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 import { id, requiredWords, words } from './common';
 
@@ -5,16 +6,16 @@ const figure = (low: number, high: number) =>
 	z
 		.object({
 			low: z
-				.number({ error: 'must be a number' })
-				.min(low, { error: `cannot be below ${low}` })
-				.max(high, { error: `cannot be above ${high}` }),
+				.number({ error: saying('notANumber') })
+				.min(low, { error: saying('atLeast', { least: low, unit: '' }) })
+				.max(high, { error: saying('atMost', { most: high, unit: '' }) }),
 			high: z
-				.number({ error: 'must be a number' })
-				.min(low, { error: `cannot be below ${low}` })
-				.max(high, { error: `cannot be above ${high}` }),
+				.number({ error: saying('notANumber') })
+				.min(low, { error: saying('atLeast', { least: low, unit: '' }) })
+				.max(high, { error: saying('atMost', { most: high, unit: '' }) }),
 			source: requiredWords(200)
 		})
-		.refine((f) => f.high >= f.low, { error: 'must not be below the low end', path: ['high'] })
+		.refine((f) => f.high >= f.low, { error: saying('highBelowLow'), path: ['high'] })
 		.nullable();
 
 export const materialFigures = z.object({
@@ -34,6 +35,6 @@ export const materialFigures = z.object({
 export const handbookBody = z
 	.object({ id, material: requiredWords(40), figures: materialFigures.nullable() })
 	.refine((b) => b.figures === null || b.figures.material === b.material, {
-		error: 'must be the same material',
+		error: saying('otherMaterial'),
 		path: ['figures', 'material']
 	});

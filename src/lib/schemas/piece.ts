@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 import { MARK_IDS } from '$lib/core/pieces/types';
 import { id, requiredWords } from './common';
@@ -6,8 +7,8 @@ export const pieceMark = z.object({
 	mark: z.enum(MARK_IDS),
 	steps: z
 		.array(z.number().min(0).max(1000))
-		.min(2, { error: 'a ladder has at least two steps' })
-		.max(40, { error: 'at most 40 steps' })
+		.min(2, { error: saying('stepsTooFew') })
+		.max(40, { error: saying('tooManyEntries', { most: 40 }) })
 		.nullable()
 });
 
@@ -18,26 +19,30 @@ export const pieceBody = z
 		name: requiredWords(),
 		kind: z.string().max(24).optional().describe('one of our own pieces; left out for a model of your own'),
 		params: z
-			.record(z.string(), z.number({ error: 'must be a number' }))
+			.record(z.string(), z.number({ error: saying('notANumber') }))
 			.optional()
 			.describe('its sizes by their names, in mm, degrees or degrees Celsius'),
 		marks: z.array(pieceMark).max(MARK_IDS.length).optional().describe('what can be looked at on a model of your own'),
 		replaces: id.optional().describe('the piece of which this is a new version'),
-		gramsG: z.number().gt(0, { error: 'must be above zero' }).max(10_000, { error: 'is more than 10 kg' }).optional(),
+		gramsG: z
+			.number()
+			.gt(0, { error: saying('notPositive') })
+			.max(10_000, { error: saying('atMost', { most: 10_000, unit: 'g' }) })
+			.optional(),
 		fileHash: z
 			.string()
-			.regex(/^[0-9a-f]{64}$/, { error: 'is no SHA-256' })
+			.regex(/^[0-9a-f]{64}$/, { error: saying('notASha256') })
 			.optional()
 	})
-	.refine((p) => (p.kind === undefined) === (p.params === undefined), { error: 'a piece that is made has sizes', path: ['params'] })
-	.refine((p) => p.kind !== undefined || (p.marks ?? []).length > 0, { error: 'say what can be looked at on it', path: ['marks'] });
+	.refine((p) => (p.kind === undefined) === (p.params === undefined), { error: saying('sizesMissing'), path: ['params'] })
+	.refine((p) => p.kind !== undefined || (p.marks ?? []).length > 0, { error: saying('marksMissing'), path: ['marks'] });
 
 /** Which file of a piece: with a bench code on it if wanted. */
 export const pieceFileQuery = z.object({
 	format: z.enum(['stl', '3mf']).default('3mf'),
 	code: z
 		.string()
-		.regex(/^[A-Z]{2}[0-9]{1,3}$/, { error: 'is no bench code' })
+		.regex(/^[A-Z]{2}[0-9]{1,3}$/, { error: saying('notABenchCode') })
 		.or(z.literal(''))
 		.default('')
 });

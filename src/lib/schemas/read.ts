@@ -1,22 +1,19 @@
 import type { z } from 'zod';
-import type { FieldError } from './field-error';
-import { plainWords } from './plain-words';
+import { fieldError, type FieldError, refusalIn } from './field-error';
+import { schemaRefusal } from './schema-refusal';
 
 export type Read<T> = { ok: true; value: T } | { ok: false; errors: FieldError[] };
 
 /** The one door: checks unknown input against a schema and says what is wrong at which field. */
 export function read<S extends z.ZodType>(schema: S, input: unknown): Read<z.output<S>> {
-	const parsed = schema.safeParse(input, { error: plainWords });
+	const parsed = schema.safeParse(input, { error: schemaRefusal });
 	if (parsed.success) return { ok: true, value: parsed.data };
 	return {
 		ok: false,
 		errors: parsed.error.issues.map((issue) => {
 			const absent = issue.code === 'invalid_type' && (valueAt(input, issue.path) ?? null) === null;
-			return {
-				path: issue.path.map(String).join('.') || 'body',
-				code: absent ? 'missing' : issue.code,
-				message: absent ? 'is missing' : issue.message
-			};
+			const path = issue.path.map(String).join('.') || 'body';
+			return absent ? fieldError(path, 'missing') : { path, ...refusalIn(issue.message) };
 		})
 	};
 }

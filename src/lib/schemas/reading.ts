@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { BEFORE, READING_DIRECTIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
@@ -9,7 +10,7 @@ export const readingBody = z.object({
 	id,
 	spoolId: id,
 	quantity: z.enum(Object.keys(READING_QUANTITIES) as [string, ...string[]]),
-	typed: typed.refine((text) => text !== '', { error: 'type a value' }).describe('the value as typed, with or without its unit'),
+	typed: typed.refine((text) => text !== '', { error: saying('valueMissing') }).describe('the value as typed, with or without its unit'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unlikely value and means it'),
 	instrumentId: id.optional(),
 	placeIndex: z.int().min(0).max(9999).optional(),
@@ -21,7 +22,7 @@ export const readingBody = z.object({
 	ownMeasureId: id.optional(),
 	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart'),
 	photo: z
-		.object({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: 'must be four' }) })
+		.object({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: saying('fourCorners') }) })
 		.optional()
 		.describe('for what was measured on a photograph: which, and the corners of the gap in its points'),
 	roomTemperatureC: z.number().min(-40).max(80).optional(),

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/intake/station';
@@ -15,7 +16,11 @@ const claimFields = {
 const quoteFields = {
 	price: typed.describe('for the whole order'),
 	shipping: typed.optional(),
-	quantity: z.int().min(1, { error: 'must be at least 1' }).max(1000).default(1),
+	quantity: z
+		.int()
+		.min(1, { error: saying('atLeast', { least: 1, unit: '' }) })
+		.max(1000)
+		.default(1),
 	netMass: typed.describe('of one spool'),
 	quoteKind: z.enum(QUOTE_KINDS).default('list')
 };
@@ -64,8 +69,8 @@ export const intakeListBody = z.object({
 	trialId: id.optional(),
 	rows: z
 		.array(intakeBody.omit({ trialId: true }))
-		.min(1, { error: 'there is no row to take in' })
-		.max(200, { error: 'at most 200 spools at once' })
+		.min(1, { error: saying('noRowsToTakeIn') })
+		.max(200, { error: saying('tooManyEntries', { most: 200 }) })
 });
 
 export const unboxingBody = z
@@ -77,7 +82,7 @@ export const unboxingBody = z
 		at: instant,
 		zone
 	})
-	.refine((b) => b.nothingOdd || Object.keys(b.odd ?? {}).length > 0, { error: 'say what is odd, or that nothing is', path: ['odd'] });
+	.refine((b) => b.nothingOdd || Object.keys(b.odd ?? {}).length > 0, { error: saying('nothingOddSaid'), path: ['odd'] });
 
 export const filamentBody = z.object({
 	id,

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { z } from 'zod';
 import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
 import { TRAINING_LENGTH } from '$lib/core/prints/trainer/training';
@@ -9,7 +10,7 @@ export const trainingBody = z.object({
 	scorer: requiredWords(60),
 	subject: z.enum(TRAINER_SUBJECTS),
 	seed: z.int().min(0).max(0x7fffffff),
-	answers: z.array(z.int().min(0).max(9)).length(TRAINING_LENGTH, { error: `must be ${TRAINING_LENGTH}` }),
+	answers: z.array(z.int().min(0).max(9)).length(TRAINING_LENGTH, { error: saying('tooFewEntries', { least: TRAINING_LENGTH }) }),
 	at: instant,
 	zone
 });

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import {
 	CLAIM_RULES,
 	CONDITION_POLICIES,
@@ -29,15 +30,21 @@ export const trialBody = z.object({
 export type TrialInput = z.input<typeof trialBody>;
 
 const criterion = z.object({
-	quantity: z.string().max(60).refine(isKnownQuantity, { error: 'is no quantity that can be weighed' }),
-	weight: z.number().min(0, { error: 'cannot be below 0' }).max(10, { error: 'cannot be above 10' }),
+	quantity: z
+		.string()
+		.max(60)
+		.refine(isKnownQuantity, { error: saying('unknownCriterion') }),
+	weight: z
+		.number()
+		.min(0, { error: saying('atLeast', { least: 0, unit: '' }) })
+		.max(10, { error: saying('atMost', { most: 10, unit: '' }) }),
 	gate: z.object({ op: z.enum(GATE_OPERATORS), limit: z.number() }).nullable()
 });
 
 export const criteriaItems = z
 	.array(criterion)
 	.max(60)
-	.refine((items) => new Set(items.map((i) => i.quantity)).size === items.length, { error: 'each criterion may stand once' });
+	.refine((items) => new Set(items.map((i) => i.quantity)).size === items.length, { error: saying('criterionTwice') });
 
 export const criteriaBody = z.object({ id, trialId: id, items: criteriaItems });
 
@@ -48,16 +55,16 @@ const rules = {
 	printerId: id.nullable(),
 	pieceIds: z
 		.array(id)
-		.min(1, { error: 'choose at least one piece' })
-		.max(20, { error: 'at most 20 pieces' })
+		.min(1, { error: saying('noPieces') })
+		.max(20, { error: saying('tooManyEntries', { most: 20 }) })
 		.describe('the pieces that are printed, in order'),
 	repeats: z.int().min(1).max(20),
 	diameterPlaces: z.int().min(1).max(100),
 	diameterDirections: z.int().min(1).max(2),
 	strengthHighN: z
-		.number({ error: 'must be a number of newtons' })
-		.min(1, { error: 'must be at least 1 N' })
-		.max(100_000, { error: 'must be at most 100,000 N' }),
+		.number({ error: saying('notANumber') })
+		.min(1, { error: saying('atLeast', { least: 1, unit: 'N' }) })
+		.max(100_000, { error: saying('atMost', { most: 100_000, unit: 'N' }) }),
 	failureRule: z.enum(FAILURE_RULES).describe('which failures count against a filament'),
 	takeOutPrinter: z.boolean().describe('whether shifts between printers are taken out of measured marks'),
 	takeOutLeniency: z.boolean().describe('whether what one scorer gives more than another is taken out of marks'),
@@ -96,10 +103,10 @@ export const ownMeasureBody = z
 		name: requiredWords(60),
 		unit: words(16),
 		direction: z.enum(DIRECTIONS),
-		low: z.number({ error: 'must be a number' }),
-		high: z.number({ error: 'must be a number' })
+		low: z.number({ error: saying('notANumber') }),
+		high: z.number({ error: saying('notANumber') })
 	})
-	.refine((m) => m.high > m.low, { error: 'the high end must be above the low end', path: ['high'] });
+	.refine((m) => m.high > m.low, { error: saying('highNotAboveLow'), path: ['high'] });
 
 export const verdictBody = z
 	.object({
@@ -112,4 +119,4 @@ export const verdictBody = z
 		at: instant,
 		zone
 	})
-	.refine((v) => v.kind !== 'buyFor' || (v.buyFor ?? '') !== '', { error: 'say what it is to be bought for', path: ['buyFor'] });
+	.refine((v) => v.kind !== 'buyFor' || (v.buyFor ?? '') !== '', { error: saying('buyForMissing'), path: ['buyFor'] });

@@ -1,3 +1,4 @@
+import { saying } from './field-error';
 import { PART_STATES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
@@ -9,7 +10,7 @@ export const partBody = z.object({ id, spoolId: id, name: requiredWords(), place
 export const partStateBody = z.object({
 	id,
 	partId: id,
-	state: z.enum(PART_STATES, { error: `must be one of ${PART_STATES.join(', ')}` }),
+	state: z.enum(PART_STATES, { error: saying('oneOf', { allowed: PART_STATES.join(', ') }) }),
 	note: words(2000).optional(),
 	at: instant,
 	zone

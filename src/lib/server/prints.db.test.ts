@@ -58,8 +58,8 @@ describe('pieces', () => {
 		const before = (await t.db.select({ id: piece.id }).from(piece)).length;
 		const bad = (body: object) => errorsOf(() => register({ name: 'X', ...body }));
 		expect(await bad({ kind: 'flatTile', params: { wide: 1, deep: 40 } })).toMatchObject([
-			{ path: 'params.wide', message: 'must be 10 to 200' },
-			{ path: 'params.thick', message: 'is missing' }
+			{ path: 'params.wide', code: 'sizeOutOfRange', params: { low: 10, high: 200 } },
+			{ path: 'params.thick', code: 'missing' }
 		]);
 		expect(await bad({ kind: 'spikePair', params: { gap: 30, high: 40, foot: 5, tip: 6, plate: 2 } })).toMatchObject([
 			{ path: 'params.tip' }

@@ -13,7 +13,7 @@ import { loadEvidence } from './evidence/load';
 import { takeIn, takeInList } from './intake/take-in';
 import { postNote } from './notes/post';
 import { postAttempt } from './prints/post-attempt';
-import { Problem } from './problem';
+import { Problem, refuse } from './problem';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postQuote, postSpoolFacts } from './spools/post';
@@ -33,7 +33,7 @@ afterAll(() => t.close());
 /** Through the same door as every route. */
 function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown) {
 	const parsed = read(schema, input);
-	if (!parsed.ok) throw new Problem(422, 'schema', parsed.errors);
+	if (!parsed.ok) throw refuse(parsed.errors);
 	return parsed.value;
 }
 const intake = (given: Partial<IntakeInput> = {}) =>
@@ -105,20 +105,20 @@ describe('intake', () => {
 		expect(second?.spool.lot).toBe('L2');
 	});
 	it.each([
-		[{ price: 'cheap' }, 'price notANumber'],
+		[{ price: 'cheap' }, 'price notAPrice'],
 		[{ price: '-3' }, 'price notPositive'],
 		[{ netMass: '0' }, 'netMass notPositive'],
-		[{ netMass: '1' }, 'netMass slip'],
+		[{ netMass: '1' }, 'netMass netMassSlip'],
 		[{ netMass: '3 stone' }, 'netMass unknownUnit'],
-		[{ labelNozzle: 'hot' }, 'labelNozzle notANumber'],
-		[{ labelNozzle: '21' }, 'labelNozzle outOfRange'],
-		[{ grossMass: '200', tare: '240' }, 'grossMass grossBelowTare'],
-		[{ benchCode: 'PA4' }, 'benchCode spellsMaterial'],
-		[{ benchCode: 'toolong' }, 'benchCode invalid_format'],
-		[{ material: 'x'.repeat(41) }, 'material too_big'],
-		[{ note: 'x'.repeat(2001) }, 'note too_big'],
+		[{ labelNozzle: 'hot' }, 'labelNozzle notANozzleTemperature'],
+		[{ labelNozzle: '21' }, 'labelNozzle nozzleOutOfRange'],
+		[{ grossMass: '200', tare: '240' }, 'grossMass notAboveTare'],
+		[{ benchCode: 'PA4' }, 'benchCode codeSpellsMaterial'],
+		[{ benchCode: 'toolong' }, 'benchCode notABenchCode'],
+		[{ material: 'x'.repeat(41) }, 'material tooLong'],
+		[{ note: 'x'.repeat(2001) }, 'note tooLong'],
 		[{ at: '2027-01-01T00:00:00Z' }, 'at future'],
-		[{ zone: 'Mars/Olympus' }, 'zone custom']
+		[{ zone: 'Mars/Olympus' }, 'zone unknownZone']
 	])('refuses %j at its field and stores nothing', async (given, expected) => {
 		const before = await count(spool);
 		expect(await errorsOf((async () => await intake(given as Partial<IntakeInput>))())).toContain(expected);
@@ -130,13 +130,13 @@ describe('intake', () => {
 	});
 	it('refuses a code that is on the bench', async () => {
 		await intake({ benchCode: 'ZU9' });
-		expect(await errorsOf(intake({ benchCode: 'ZU9' }))).toEqual(['benchCode duplicate']);
+		expect(await errorsOf(intake({ benchCode: 'ZU9' }))).toEqual(['benchCode codeTaken']);
 	});
 	it('a list is taken whole or not at all, errors name their rows', async () => {
 		const row = (more: object = {}) => ({ id: v7(), material: 'PLA', price: '18', netMass: '1000', at, ...more });
 		const before = await count(spool);
 		const bad = checked(intakeListBody, { id: v7(), rows: [row(), row({ price: 'abc' }), row(), row({ netMass: '-5' })] });
-		expect(await errorsOf(takeInList(t.db, bad, NOW))).toEqual(['rows.1.price notANumber', 'rows.3.netMass notPositive']);
+		expect(await errorsOf(takeInList(t.db, bad, NOW))).toEqual(['rows.1.price notAPrice', 'rows.3.netMass notPositive']);
 		expect(await count(spool)).toBe(before);
 		await takeInList(t.db, checked(intakeListBody, { id: v7(), rows: [row(), row()] }), NOW);
 		expect(await count(spool)).toBe(before + 2);
@@ -171,7 +171,7 @@ describe('readings', () => {
 		expect(await errorsOf(readDiameter(v7(), '1.75'))).toEqual(['spoolId unknownId']);
 		expect(await errorsOf(readDiameter(spoolId, '1.75', { instrumentId: v7() }))).toEqual(['instrumentId unknownId']);
 		expect(await errorsOf(readDiameter(spoolId, '1.75', { takenAt: '2026-10-02T00:00:00Z' }))).toEqual(['takenAt future']);
-		expect(await errorsOf(readDiameter(spoolId, 'none', { quantity: 'strings' }))).toEqual(['attemptId missing']);
+		expect(await errorsOf(readDiameter(spoolId, 'none', { quantity: 'strings' }))).toEqual(['attemptId markWithoutPrint']);
 	});
 	it('refuses a tare above the gross mass already weighed', async () => {
 		const { spoolId } = (await intake({ grossMass: '1240' })).answer;
@@ -248,17 +248,17 @@ describe('attempts', () => {
 		expect((await print(spoolId, { condition: 'dried' })).answer.condition).toBe('dried');
 		expect((await loadEvidence(t.db, [spoolId]))[0]?.events.map((e) => e.kind)).toContain('dried');
 		expect((await print(spoolId)).answer.condition).toBe('dried');
-		expect(await errorsOf(print(spoolId, { condition: 'asReceived' }))).toEqual(['condition impossible']);
+		expect(await errorsOf(print(spoolId, { condition: 'asReceived' }))).toEqual(['condition conditionContradicted']);
 	});
 	it.each([
-		[{ outcome: 'failed', cause: 'filament' }, 'percentReached custom'],
-		[{ outcome: 'failed', percentReached: 30 }, 'cause custom'],
-		[{ outcome: 'failed', percentReached: 140, cause: 'printer' }, 'percentReached too_big'],
-		[{ marks: { overhangLastClean: '70', overhangFirstFaulty: '65' } }, 'marks.overhangFirstFaulty order'],
-		[{ marks: { overhangFirstFaulty: '65' } }, 'marks.overhangLastClean missing'],
+		[{ outcome: 'failed', cause: 'filament' }, 'percentReached percentMissing'],
+		[{ outcome: 'failed', percentReached: 30 }, 'cause causeMissing'],
+		[{ outcome: 'failed', percentReached: 140, cause: 'printer' }, 'percentReached atMost'],
+		[{ marks: { overhangLastClean: '70', overhangFirstFaulty: '65' } }, 'marks.overhangFirstFaulty faultyNotBeyond'],
+		[{ marks: { overhangFirstFaulty: '65' } }, 'marks.overhangLastClean cleanStepMissing'],
 		[{ marks: { overhangLastClean: '140' } }, 'marks.overhangLastClean outOfRange'],
-		[{ marks: { strings: 'some' } }, 'marks.strings invalid_value'],
-		[{ settings: { nozzleC: 2000 } }, 'settings.nozzleC too_big']
+		[{ marks: { strings: 'some' } }, 'marks.strings oneOf'],
+		[{ settings: { nozzleC: 2000 } }, 'settings.nozzleC atMost']
 	])('refuses %j', async (given, expected) => {
 		const { spoolId } = (await intake()).answer;
 		expect(await errorsOf((async () => await print(spoolId, given as Partial<AttemptInput>))())).toContain(expected);

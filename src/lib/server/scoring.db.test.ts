@@ -55,7 +55,9 @@ describe('the trainer', () => {
 	});
 	it('refuses a run of nobody, one that is cut short, and answers there are none of', async () => {
 		expect(await errorsOf(() => check(trainingBody, run({ scorer: ' ' })))).toMatchObject([{ path: 'scorer' }]);
-		expect(await errorsOf(() => check(trainingBody, run({ answers: [1, 2] })))).toMatchObject([{ path: 'answers', message: 'must be 12' }]);
+		expect(await errorsOf(() => check(trainingBody, run({ answers: [1, 2] })))).toMatchObject([
+			{ path: 'answers', code: 'tooFewEntries', params: { least: 12 } }
+		]);
 		expect(await errorsOf(() => check(trainingBody, run({ subject: 'colour' })))).toMatchObject([{ path: 'subject' }]);
 		const beyond = run({ answers: plan.map((_, i) => (i === 3 ? 4 : 0)) });
 		expect(await errorsOf(() => postTraining(t.db, check(trainingBody, beyond), NOW))).toMatchObject([{ path: 'answers.3' }]);
@@ -112,10 +114,10 @@ describe('what belongs to the run of a print', () => {
 		await print(spoolId, { pieceId, marks: { cleanFrom: '401 F', cleanTo: '220 C' } });
 		expect(await findingOf(spoolId, 'temperatureWindow')).toMatchObject({ estimate: 15, n: 1, word: { params: { from: 205, to: 220 } } });
 		expect(await errorsOf(() => print(spoolId, { pieceId, marks: { cleanFrom: '220', cleanTo: '205' } }))).toMatchObject([
-			{ path: 'marks.cleanTo', code: 'order' }
+			{ path: 'marks.cleanTo', code: 'belowCoolest' }
 		]);
 		expect(await errorsOf(() => print(spoolId, { marks: { overhangAwayLastClean: '50', overhangAwayFirstFaulty: '45' } }))).toMatchObject([
-			{ path: 'marks.overhangAwayFirstFaulty', code: 'order' }
+			{ path: 'marks.overhangAwayFirstFaulty', code: 'faultyNotBeyond' }
 		]);
 		const ladder = { from: 30, to: 60, step: 5, slope: 14, width: 9, wall: 7 };
 		const one = await postPiece(t.db, check(pieceBody, { name: 'Sides', kind: 'overhangLadder', params: ladder }), NOW);

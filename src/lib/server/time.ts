@@ -9,6 +9,6 @@ export const isFuture = (at: number, now: number): boolean => at > now + AHEAD_M
 /** An instant from the wire as epoch milliseconds. The future is refused: nothing was measured yet. */
 export function pastInstant(iso: string, now: number, path: string): number {
 	const at = Date.parse(iso);
-	if (isFuture(at, now)) throw refuseField(path, 'future', 'lies in the future');
+	if (isFuture(at, now)) throw refuseField(path, 'future');
 	return at;
 }

@@ -19,7 +19,7 @@ import { runningRuns, runsOf } from './drying/runs';
 import { loadHandbook, postHandbook } from './handbook/handbook';
 import { takeIn } from './intake/take-in';
 import { postAttempt } from './prints/post-attempt';
-import { Problem } from './problem';
+import { Problem, refuse } from './problem';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postSpecimen } from './strength/post-specimen';
@@ -39,7 +39,7 @@ afterAll(() => t.close());
 
 function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object) {
 	const parsed = read(schema, { id: v7(), ...input });
-	if (!parsed.ok) throw new Problem(422, 'schema', parsed.errors);
+	if (!parsed.ok) throw refuse(parsed.errors);
 	return parsed.value;
 }
 async function errorsOf(work: () => Promise<unknown>): Promise<FieldError[]> {
@@ -105,8 +105,8 @@ describe('weighing', () => {
 		expect((await listWorkshop(t.db)).scales).toMatchObject([{ name: 'Scale', errorLimit: 0.3, resolution: 0.1 }]);
 		const wrong = { name: 'Scale', measures: 'mass', errorLimit: '0.3 mm', resolution: '2 kg' };
 		expect(await errorsOf(() => postInstrument(t.db, checked(instrumentBody, wrong), NOW))).toMatchObject([
-			{ path: 'errorLimit' },
-			{ path: 'resolution', code: 'outOfRange' }
+			{ path: 'errorLimit', code: 'notAnErrorLimit', params: { dimension: 'mass', most: 100 } },
+			{ path: 'resolution', code: 'notAnErrorLimit' }
 		]);
 	});
 });
@@ -153,10 +153,10 @@ describe('drying', () => {
 		const box = await dryer({ setPointLow: '35', setPointHigh: '70 C' });
 		const said = (spoolIds: string[], more: object) => errorsOf(() => start(box, spoolIds, more));
 		expect(await said([petg, pla], { setPoint: '60 C' })).toMatchObject([
-			{ path: 'setPoint', code: 'softens', message: expect.stringContaining('PLA') as string }
+			{ path: 'setPoint', code: 'softens', params: { material: 'PLA', limitC: 55 } }
 		]);
 		expect(await said([petg, pla], { setPoint: '60 C', accepted: true })).toMatchObject([{ code: 'softens' }]);
-		expect(await said([petg], { setPoint: '68 C' })).toMatchObject([{ code: 'aboveRange', suggestion: '65 C' }]);
+		expect(await said([petg], { setPoint: '68 C' })).toMatchObject([{ code: 'aboveDryingRange', suggestion: '65 C' }]);
 		expect(await said([petg], { setPoint: '85 C', accepted: true })).toMatchObject([{ code: 'beyondDryer' }, { code: 'softens' }]);
 	});
 	it('degrees Fahrenheit and minutes are taken as typed', async () => {
@@ -176,7 +176,7 @@ describe('drying', () => {
 			{ path: 'spoolIds.0' }
 		]);
 		const other = await intake({ material: 'XYZ' });
-		expect(await errorsOf(() => start(box, [other]))).toMatchObject([{ code: 'unknownMaterial' }]);
+		expect(await errorsOf(() => start(box, [other]))).toMatchObject([{ code: 'dryingNotKnown' }]);
 		expect((await start(box, [other], { accepted: true })).setPointC).toBe(60);
 	});
 });
@@ -207,8 +207,8 @@ describe('strength', () => {
 	it('a load belongs to a specimen of its spool', async () => {
 		const [mine, other] = [await intake(), await intake()];
 		const specimenId = await hook(other, []);
-		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1))).toMatchObject([{ path: 'specimenId', code: 'missing' }]);
-		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1, { specimenId }))).toMatchObject([{ code: 'unknownId' }]);
+		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1))).toMatchObject([{ path: 'specimenId', code: 'loadWithoutSpecimen' }]);
+		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1, { specimenId }))).toMatchObject([{ code: 'notOfSpool' }]);
 	});
 	it('a specimen struck out takes its loads along; both stay on record', async () => {
 		const spoolId = await intake();
@@ -299,7 +299,9 @@ describe('use log, trial facts and membership', () => {
 			{ name: 'Clip', place: 'dome', states: [{ state: 'holds' }, { state: 'cracked', note: 'at the hinge' }] }
 		]);
 		const early = { partId, state: 'holds', at: ago(700) };
-		expect(await errorsOf(() => postPartState(t.db, checked(partStateBody, early), NOW))).toMatchObject([{ path: 'at', code: 'order' }]);
+		expect(await errorsOf(() => postPartState(t.db, checked(partStateBody, early), NOW))).toMatchObject([
+			{ path: 'at', code: 'beforeService' }
+		]);
 	});
 	it('a trial is renamed everywhere, and its first name stays on record', async () => {
 		const trialId = (await postTrial(t.db, checked(trialBody, { name: 'Frist' }), NOW)).answer.id;
@@ -317,7 +319,7 @@ describe('use log, trial facts and membership', () => {
 		expect((await loadSpool(t.db, spoolId, NOW)).trials).toEqual([]);
 		expect((await findingOf(spoolId, 'diameterMean')).n).toBe(1);
 		expect(await errorsOf(() => postTrialLeave(t.db, checked(trialLeaveBody, { trialId, spoolId }), NOW))).toMatchObject([
-			{ code: 'unknownId' }
+			{ code: 'notOfTrial' }
 		]);
 		await postTrialSpool(t.db, checked(trialSpoolBody, { trialId, spoolId }), NOW);
 		expect(await members()).toEqual([spoolId]);

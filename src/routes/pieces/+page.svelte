@@ -15,10 +15,10 @@
 	const newestFirst = $derived([...data.pieces].reverse());
 	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
 
-	async function register(body: object): Promise<FieldError[]> {
+	async function register(body: object): Promise<FieldError[] | null> {
 		const sent = await form.send('pieces', { ...body });
 		if (sent.ok) await invalidateAll();
-		return sent.ok ? [] : sent.errors.length ? sent.errors : [{ path: '', code: 'failed', message: sent.title }];
+		return sent.ok ? null : sent.errors;
 	}
 </script>
 

@@ -30,12 +30,9 @@ export function pieceKind(id: string): PieceKind | null {
 	return PIECE_KINDS.find((k) => k.id === id) ?? null;
 }
 
-export type ParamFault = {
-	param: string;
-	reason: 'missing' | 'outOfRange' | 'notBelow' | 'tooFew' | 'tooMany';
-	low?: number;
-	high?: number;
-};
+export type ParamFault =
+	| { param: string; reason: 'missing' | 'notBelow' | 'tooFew' | 'tooMany' }
+	| { param: string; reason: 'outOfRange'; low: number; high: number };
 
 /**
  * What is wrong with chosen sizes: each within its own limits first, then all together.

@@ -4,7 +4,7 @@ import { MARKS } from './marks';
 export type OrderedMark = { id: string; quantity: string; value: number | null; takenAt: number };
 
 /** What contradicts: the mark it stands at, and what it is held against. */
-export type OrderFault = { id: string; quantity: string; code: 'alone' | 'notBeyond' | 'below'; than: number | null };
+export type OrderFault = { id: string; quantity: string } & ({ code: 'alone' } | { code: 'notBeyond' | 'below'; than: number });
 
 /** First and second quantity of every pair that has an order; a ladder's fault must lie beyond its clean step, a window may be one floor. */
 const PAIRS = MARKS.flatMap((m) =>
@@ -36,7 +36,7 @@ export function orderFaults(marks: readonly OrderedMark[]): OrderFault[] {
 			.flatMap((m): OrderFault[] => {
 				const than = (firsts.findLast((f) => f.takenAt <= m.takenAt) ?? firsts[0])?.value ?? null;
 				const value = m.value as number;
-				if (than === null) return equal ? [] : [{ id: m.id, quantity: second, code: 'alone', than: null }];
+				if (than === null) return equal ? [] : [{ id: m.id, quantity: second, code: 'alone' }];
 				if (equal ? value >= than : value > than) return [];
 				return [{ id: m.id, quantity: second, code: equal ? 'below' : 'notBeyond', than }];
 			});

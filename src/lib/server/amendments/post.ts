@@ -11,7 +11,7 @@ import { readWholeLog } from '../diameter/logs';
 import { notFound, refuse, refuseField } from '../problem';
 import { requireOrder } from '../prints/check-order';
 import { raiseRevision } from '../readings/post';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -68,10 +68,9 @@ async function samplesOf(
 	// A sample at the very end belongs to the part.
 	const end = indexAt(log, range.toM);
 	const to = end < log.along.length && positionAt(log.position, end) <= range.toM + 1e-9 ? end : end - 1;
-	if (to < from) throw refuseField('range', 'outOfRange', 'there is no sample between these positions');
+	if (to < from) throw refuseField('range', 'noSampleBetween');
 	const before = leftOutOf(logId, (await loadAmendments(tx, [spoolId])).get(spoolId) ?? []);
-	if (runsWithout(log.along.length, [...before, { from, to }]).length === 0)
-		throw refuseField('range', 'outOfRange', 'this leaves nothing of the log; strike it out instead');
+	if (runsWithout(log.along.length, [...before, { from, to }]).length === 0) throw refuseField('range', 'nothingLeftOfLog');
 	return { rangeFrom: from, rangeTo: to };
 }
 
@@ -80,21 +79,20 @@ async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> 
 		.select({ id: amendment.id })
 		.from(amendment)
 		.where(and(eq(amendment.id, body.undoesId ?? ''), eq(amendment.targetId, body.targetId)));
-	if (!row) throw refuseField('undoesId', 'unknownId', 'there is no such amendment of this record');
+	if (!row) throw refuseField('undoesId', 'unknownId', { what: 'amendment' });
 }
 
 /** What supersedes the raw fields; a corrected value passes the same reading of text as the first one. */
 async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Record<string, unknown>> {
 	if (body.targetKind === 'attempt') {
-		if (!body.replacement) throw refuseField('replacement', 'missing', 'say what is corrected');
+		if (!body.replacement) throw refuseField('replacement', 'correctionMissing');
 		return attemptFields(body.replacement);
 	}
-	if (body.targetKind !== 'reading')
-		throw refuseField('action', 'impossible', `this ${body.targetKind} cannot be corrected; strike it out and record the right one`);
-	if (!body.typed && !body.before) throw refuseField('typed', 'missing', 'type the right value');
+	if (body.targetKind !== 'reading') throw refuseField('action', 'notCorrectable', { what: body.targetKind });
+	if (!body.typed && !body.before) throw refuseField('typed', 'rightValueMissing');
 	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
 	if (!row) throw notFound('reading');
-	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'impossible', 'only a weighing has something before it');
+	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
 	if (!body.typed) return { before: body.before };
 	const unit = row.ownMeasureId ? ((await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)))[0]?.unit ?? '') : '';
 	const read = readReading(row.quantity, body.typed, unit);

@@ -15,17 +15,21 @@ describe('a price as typed', () => {
 	});
 	it('a net mass may come without a price, a price not without a net mass', () => {
 		expect(read({ netMass: '1 kg' })).toMatchObject({ numbers: null, netMassG: 1000, errors: [] });
-		expect(codes({ price: '20' })).toEqual(['netMass missing']);
+		expect(codes({ price: '20' })).toEqual(['netMass netMassMissing']);
 	});
 	it('asks when the unit seems left out', () => {
-		expect(read({ price: '20', netMass: '0.75' }).errors[0]).toMatchObject({ code: 'slip', suggestion: '0.75 kg' });
+		expect(read({ price: '20', netMass: '0.75' }).errors[0]).toMatchObject({
+			code: 'netMassSlip',
+			params: { grams: 0.75 },
+			suggestion: '0.75 kg'
+		});
 	});
 	it.each([
 		[{ price: '0', netMass: '1 kg' }, 'price notPositive'],
 		[{ price: '-5', netMass: '1 kg' }, 'price notPositive'],
 		[{ price: '19.999', netMass: '1 kg' }, 'price tooManyDecimals'],
-		[{ price: '4915551234567', netMass: '1 kg' }, 'price outOfRange'],
-		[{ price: '20', shipping: '-1', netMass: '1 kg' }, 'shipping notPositive'],
-		[{ price: '20', netMass: '900 kg' }, 'netMass outOfRange']
+		[{ price: '4915551234567', netMass: '1 kg' }, 'price priceOutOfRange'],
+		[{ price: '20', shipping: '-1', netMass: '1 kg' }, 'shipping negative'],
+		[{ price: '20', netMass: '900 kg' }, 'netMass netMassOutOfRange']
 	])('refuses %j', (given, expected) => expect(codes(given)).toEqual([expected]));
 });

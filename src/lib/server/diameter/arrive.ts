@@ -4,11 +4,11 @@ import type { z } from 'zod';
 import type { GaugeLog } from '$lib/core/diameter/log/gauge-log';
 import { LogReader, type LogRowError } from '$lib/core/diameter/log/read-log';
 import { MOST_SLICES, type logBody, type logEndBody, type LogLayout } from '$lib/schemas/gauge-log';
-import { rowWords } from '$lib/schemas/row-words';
+import { rowRefusal } from '$lib/schemas/row-refusal';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../db/schema';
-import { notFound, Problem, refuse, refuseField } from '../problem';
+import { notFound, problem, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { writeOnce } from '../write/write-once';
 import { breath } from './breath';
@@ -22,10 +22,10 @@ export async function announceLog(
 ): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'log', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: spool.id }).from(spool).where(eq(spool.id, body.spoolId));
-		if (!known) throw refuseField('spoolId', 'unknownId', 'there is no such spool');
+		if (!known) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
 		if (body.instrumentId) {
 			const [gauge] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, body.instrumentId));
-			if (!gauge) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
+			if (!gauge) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
 		}
 		await tx.insert(series).values({
 			id: body.id,
@@ -51,14 +51,14 @@ export async function announceLog(
 export async function putSlice(db: Database, logId: string, position: number, bytes: Buffer): Promise<{ position: number }> {
 	const log = await arriving(db, logId);
 	const most = log.slices ?? MOST_SLICES;
-	if (position < 0 || position >= most) throw new Problem(422, `This log may have ${most} slices.`);
+	if (position < 0 || position >= most) throw problem(422, 'tooManySlices', { most });
 	const bodyHash = createHash('sha256').update(bytes).digest();
 	await db.insert(seriesSlice).ignore().values({ seriesId: logId, position, bodyHash, bytes });
 	const [kept] = await db
 		.select({ bodyHash: seriesSlice.bodyHash })
 		.from(seriesSlice)
 		.where(and(eq(seriesSlice.seriesId, logId), eq(seriesSlice.position, position)));
-	if (!kept?.bodyHash.equals(bodyHash)) throw new Problem(409, 'This slice was sent before with other contents. Nothing was stored.');
+	if (!kept?.bodyHash.equals(bodyHash)) throw problem(409, 'sliceReused');
 	return { position };
 }
 
@@ -112,14 +112,14 @@ async function ended(db: Reader, endId: string): Promise<boolean> {
 async function arriving(db: Reader, logId: string) {
 	const [log] = await db.select().from(series).where(eq(series.id, logId));
 	if (!log) throw notFound('log');
-	if (log.committed) throw new Problem(409, 'This log is taken in already.');
+	if (log.committed) throw problem(409, 'logTakenIn');
 	return log;
 }
 
 async function readArrived(db: Database, logId: string, came: number | undefined): Promise<GaugeLog> {
 	const head = await arriving(db, logId);
 	const slices = head.slices ?? came;
-	if (slices === undefined) throw refuseField('slices', 'missing', 'say how many came: the log was announced without');
+	if (slices === undefined) throw refuseField('slices', 'slicesMissing');
 	const reader = new LogReader(head.axis as LogLayout);
 	// A character may be cut in two between slices.
 	const decoder = new TextDecoder('utf-8');
@@ -128,7 +128,7 @@ async function readArrived(db: Database, logId: string, came: number | undefined
 			.select({ bytes: seriesSlice.bytes })
 			.from(seriesSlice)
 			.where(and(eq(seriesSlice.seriesId, logId), eq(seriesSlice.position, position)));
-		if (!slice) throw new Problem(409, `Slice ${position + 1} of ${slices} has not arrived yet.`);
+		if (!slice) throw problem(409, 'sliceNotArrived', { slice: position + 1, slices });
 		reader.push(decoder.decode(slice.bytes, { stream: true }));
 		await breath();
 	}
@@ -138,7 +138,7 @@ async function readArrived(db: Database, logId: string, came: number | undefined
 }
 
 function errorOfRow(error: LogRowError): FieldError {
-	return { path: `rows.${error.row}`, code: error.code, message: rowWords(error) };
+	return { path: `rows.${error.row}`, ...rowRefusal(error) };
 }
 
 async function writeSamples(tx: Transaction, seriesId: string, log: GaugeLog): Promise<void> {

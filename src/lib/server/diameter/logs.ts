@@ -9,7 +9,7 @@ import type { DamagedRecord, LoggedStrand } from '$lib/core/evidence';
 import { CORE_VERSION } from '$lib/core/version';
 import type { Reader } from '../db/client';
 import { series, seriesChunk, seriesSummary } from '../db/schema';
-import { notFound, Problem } from '../problem';
+import { notFound, problem } from '../problem';
 import { breath } from './breath';
 import { chunksFault, logOfChunks, storedAxis } from './samples';
 
@@ -92,7 +92,7 @@ export async function readWholeLog(db: Reader, logId: string): Promise<GaugeLog>
 	if (!row?.committed) throw notFound('log');
 	if (lastRead?.id === row.id) return lastRead.log;
 	const log = await readLog(db, row);
-	if (!log) throw new Problem(422, 'This record is damaged: the samples of the log cannot be read.');
+	if (!log) throw problem(422, 'damagedLog');
 	lastRead = { id: row.id, log };
 	return log;
 }

@@ -4,12 +4,12 @@ import type { z } from 'zod';
 import { judgeSetPoint } from '$lib/core/drying/set-point';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { dryerBody, dryingEndBody, DryingRunBody } from '$lib/schemas/drying';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Transaction } from '../db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, filament, spool } from '../db/schema';
 import type { DryingDetail } from '../evidence/load-events';
 import { loadHandbook } from '../handbook/handbook';
-import { Problem, refuse, refuseField } from '../problem';
+import { problem, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -23,7 +23,7 @@ export async function postDryer(db: Database, body: z.output<typeof dryerBody>, 
 		const setPointLowC = readTemperature(body.setPointLow, 'setPointLow', errors);
 		const setPointHighC = readTemperature(body.setPointHigh, 'setPointHigh', errors);
 		if (setPointLowC !== null && setPointHighC !== null && setPointHighC < setPointLowC)
-			errors.push({ path: 'setPointHigh', code: 'order', message: 'must not be below the lowest' });
+			errors.push(fieldError('setPointHigh', 'lowestAboveHighest'));
 		if (errors.length > 0) throw refuse(errors);
 		await tx.insert(dryer).values({ id: body.id, name: body.name, setPointLowC, setPointHighC, createdAt: now });
 		return { id: body.id };
@@ -44,7 +44,7 @@ export async function postDryingRun(
 		const setPointC = readTemperature(body.setPoint, 'setPoint', errors);
 		const minutes = readDuration(body.duration, errors);
 		const [machine] = await tx.select().from(dryer).where(eq(dryer.id, body.dryerId));
-		if (!machine) errors.push({ path: 'dryerId', code: 'unknownId', message: 'there is no such dryer' });
+		if (!machine) errors.push(fieldError('dryerId', 'unknownId', { what: 'dryer' }));
 		const spoolIds = [...new Set(body.spoolIds)];
 		const materials = await materialsOf(tx, spoolIds, errors);
 		if (setPointC !== null && machine) {
@@ -71,10 +71,10 @@ export async function postDryingEnd(
 	return await writeOnce(db, { id: body.id, kind: 'dryingEnd', body, now }, async (tx) => {
 		const endedAt = pastInstant(body.at, now, 'at');
 		const [run] = await tx.select().from(dryingRun).where(eq(dryingRun.id, body.runId)).for('update');
-		if (!run) throw refuseField('runId', 'unknownId', 'there is no such run');
-		if (endedAt < run.startedAt) throw refuseField('at', 'order', 'lies before the start of the run');
+		if (!run) throw refuseField('runId', 'unknownId', { what: 'run' });
+		if (endedAt < run.startedAt) throw refuseField('at', 'beforeDrying');
 		const [ended] = await tx.select().from(dryingRunEnd).where(eq(dryingRunEnd.runId, run.id));
-		if (ended) throw new Problem(409, 'This run was already ended.', [{ path: 'runId', code: 'ended', message: 'was already ended' }]);
+		if (ended) throw problem(409, 'runEnded', {}, [fieldError('runId', 'runEnded')]);
 		await tx.insert(dryingRunEnd).values({ runId: run.id, endedAt, outcome: body.outcome, zone: body.zone, createdAt: now });
 		const members = await tx.select().from(dryingRunSpool).where(eq(dryingRunSpool.runId, run.id));
 		if (body.outcome === 'void') return { runId: run.id, endedAt, spools: 0 };
@@ -98,11 +98,9 @@ export async function postDryingEnd(
 function readDuration(text: string, errors: FieldError[]): number | null {
 	const read = readQuantityText(text, 'duration', 'h');
 	if (read.ok && read.value > 0 && read.value <= LONGEST_MIN) return read.value;
-	errors.push({
-		path: 'duration',
-		code: read.ok ? 'outOfRange' : read.reason,
-		message: read.ok ? 'must be more than nothing and at most 14 days' : 'is not a time such as 4 h or 240 min'
-	});
+	errors.push(
+		read.ok ? fieldError('duration', 'durationOutOfRange', { mostDays: LONGEST_MIN / 1440 }) : fieldError('duration', 'notADuration')
+	);
 	return null;
 }
 
@@ -113,52 +111,26 @@ async function materialsOf(tx: Transaction, spoolIds: string[], errors: FieldErr
 		.innerJoin(filament, eq(filament.id, spool.filamentId))
 		.where(inArray(spool.id, spoolIds));
 	spoolIds.forEach((id, i) => {
-		if (!rows.some((r) => r.id === id)) errors.push({ path: `spoolIds.${i}`, code: 'unknownId', message: 'there is no such spool' });
+		if (!rows.some((r) => r.id === id)) errors.push(fieldError(`spoolIds.${i}`, 'unknownId', { what: 'spool' }));
 	});
 	return rows.map((r) => r.material);
 }
 
 function beyondDryer(setPointC: number, machine: typeof dryer.$inferSelect): FieldError[] {
 	const { setPointLowC: low, setPointHighC: high, name } = machine;
-	if (high !== null && setPointC > high)
-		return [{ path: 'setPoint', code: 'beyondDryer', message: `is more than ${name} reaches (${high} °C)`, suggestion: `${high} C` }];
-	return low !== null && setPointC < low
-		? [{ path: 'setPoint', code: 'beyondDryer', message: `is less than ${name} can be set to (${low} °C)`, suggestion: `${low} C` }]
-		: [];
+	if (high !== null && setPointC > high) return [fieldError('setPoint', 'beyondDryer', { dryer: name, highC: high }, `${high} C`)];
+	return low !== null && setPointC < low ? [fieldError('setPoint', 'belowDryer', { dryer: name, lowC: low }, `${low} C`)] : [];
 }
 
 async function guardSetPoint(tx: Transaction, setPointC: number, materials: string[], accepted: boolean): Promise<FieldError[]> {
 	const verdict = judgeSetPoint(setPointC, materials, await loadHandbook(tx));
 	switch (verdict.kind) {
 		case 'softens':
-			return [
-				{
-					path: 'setPoint',
-					code: 'softens',
-					message: `would soften ${verdict.of}, which the handbook lets go soft at ${verdict.limitC} °C`
-				}
-			];
+			return [fieldError('setPoint', 'softens', { material: verdict.of, limitC: verdict.limitC })];
 		case 'aboveRange':
-			return accepted
-				? []
-				: [
-						{
-							path: 'setPoint',
-							code: 'aboveRange',
-							message: `is above the handbook's range for ${verdict.of}; say that you mean it, or take less`,
-							suggestion: `${verdict.limitC} C`
-						}
-					];
+			return accepted ? [] : [fieldError('setPoint', 'aboveDryingRange', { material: verdict.of }, `${verdict.limitC} C`)];
 		case 'unknownMaterial':
-			return accepted
-				? []
-				: [
-						{
-							path: 'setPoint',
-							code: 'unknownMaterial',
-							message: `cannot be checked: the handbook has no drying figures for ${verdict.of}; say that you mean it`
-						}
-					];
+			return accepted ? [] : [fieldError('setPoint', 'dryingNotKnown', { material: verdict.of })];
 		case 'ok':
 			return [];
 	}
@@ -173,9 +145,5 @@ async function checkFree(tx: Transaction, spoolIds: string[], errors: FieldError
 		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRunSpool.runId))
 		.where(inArray(dryingRunSpool.spoolId, spoolIds));
 	for (const row of rows.filter((r) => r.ended === null))
-		errors.push({
-			path: `spoolIds.${spoolIds.indexOf(row.spoolId)}`,
-			code: 'inDryer',
-			message: `${row.code} is in a run that was not ended yet`
-		});
+		errors.push(fieldError(`spoolIds.${spoolIds.indexOf(row.spoolId)}`, 'inDryer', { code: row.code }));
 }

@@ -1,5 +1,5 @@
 import { readQuantityText } from '$lib/core/units/quantity-text';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 
 /** A dryer or hot end as people can own one, in degrees Celsius. */
 const BELIEVABLE = { low: 20, high: 500 };
@@ -14,10 +14,6 @@ export function readTemperature(
 	if (!text) return null;
 	const read = readQuantityText(text, 'temperature');
 	if (read.ok && read.value >= believable.low && read.value <= believable.high) return read.value;
-	errors.push({
-		path,
-		code: read.ok ? 'outOfRange' : read.reason,
-		message: read.ok ? `is not believable (${believable.low} to ${believable.high} °C)` : 'is not a temperature such as 50 C'
-	});
+	errors.push(read.ok ? fieldError(path, 'temperatureOutOfRange', believable) : fieldError(path, 'notATemperature'));
 	return null;
 }

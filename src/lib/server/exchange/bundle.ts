@@ -5,12 +5,12 @@ import type { z } from 'zod';
 import { proposeBenchCode } from '$lib/core/intake/bench-code';
 import { CORE_VERSION } from '$lib/core/version';
 import { FORMAT_VERSION, type Bundle, type bundleImportBody } from '$lib/schemas/exchange';
-import type { FieldError } from '$lib/schemas/field-error';
+import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
 import { lockCodes } from '../intake/take-in';
-import { notFound, Problem, refuse } from '../problem';
+import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
 import { breath } from '../diameter/breath';
@@ -55,7 +55,7 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 		(found.get('verdicts') ?? []).filter((row) => spoolIds.includes(String(row.spoolId)))
 	);
 	const hidden = await hiddenSpools(db, spoolIds);
-	if (hidden.size > 0) throw new Problem(409, 'A blind trial has spools of this one, and the bundle would tell their names and prices.');
+	if (hidden.size > 0) throw problem(409, 'blindBundle');
 	await take('spools', { id: spoolIds });
 	await take('filaments', { id: idsOf('spools', 'filamentId') });
 	await take('makers', { id: idsOf('filaments', 'makerId') });
@@ -116,9 +116,8 @@ export async function importBundle(
 ): Promise<{ answer: BundleAnswer; repeated: boolean }> {
 	const { tables, trialId } = body.bundle;
 	const unknown = Object.keys(tables).find((name) => !RECORD_TABLES.some((t) => t.name === name));
-	if (unknown) throw refuse([{ path: `bundle.tables.${unknown}`, code: 'unknownTable', message: 'is no table of this version' }]);
-	if (!tables.trials?.some((t) => t.id === trialId))
-		throw refuse([{ path: 'bundle.trialId', code: 'unknownId', message: 'is no trial of this bundle' }]);
+	if (unknown) throw refuse([fieldError(`bundle.tables.${unknown}`, 'noSuchTable')]);
+	if (!tables.trials?.some((t) => t.id === trialId)) throw refuse([fieldError('bundle.trialId', 'noTrialInBundle')]);
 	return await writeOnce(db, { id: body.id, kind: 'bundle', body: await fingerprint(tables), now }, async (tx) => {
 		await lockCodes(tx);
 		const { spools, renamed } = await freeCodes(tx, tables.spools ?? []);
@@ -138,7 +137,7 @@ export async function importBundle(
 			);
 			fresh += taken.fresh;
 			known += taken.known;
-			errors.push(...taken.errors.map((e) => ({ ...e, path: `bundle.tables.${table.name}.${e.path.replace(/^rows\./, '')}` })));
+			errors.push(...taken.errors.map((e) => errorAt(`bundle.tables.${table.name}.${e.path.replace(/^rows\./, '')}`, e)));
 			// Later tables point into this one: their errors would only be echoes.
 			if (errors.length > 0) throw refuse(errors.slice(0, 100));
 		}
@@ -146,7 +145,7 @@ export async function importBundle(
 			tx,
 			(tables.logs ?? []).map((row) => String(row.id))
 		);
-		if (broken.length > 0) throw refuse(broken.map(({ id, message }) => ({ path: `bundle.tables.logs.${id}`, code: 'broken', message })));
+		if (broken.length > 0) throw refuse(broken.map(({ id, fault }) => fieldError(`bundle.tables.logs.${id}`, 'broken', { fault })));
 		await raiseAll(tx);
 		return { trialId, fresh, known, renamed };
 	});

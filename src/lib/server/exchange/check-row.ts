@@ -3,11 +3,11 @@ import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { colourHex, isSeen, UNSEEN_WORDS, words } from '$lib/schemas/common';
-import type { FieldError } from '$lib/schemas/field-error';
+import { colourHex, isSeen, words } from '$lib/schemas/common';
+import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
-import { paramError } from '../pieces/param-error';
-import { refusedReading } from '../readings/words';
+import { paramError } from '$lib/schemas/param-error';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { readTyped } from './complete-row';
 import type { RecordTable } from './tables';
 
@@ -30,8 +30,7 @@ const CHECKS: Record<string, (row: Row, path: string) => FieldError[]> = {
 	'drying-runs': (row, path) => inOrder(row, path, 'startedAt', 'plannedEndAt'),
 	events: (row, path) => inOrder(row, path, 'at', 'endedAt', true),
 	pieces: checkPiece,
-	verdicts: (row, path) =>
-		row.kind === 'buyFor' && !row.buyFor ? [{ path: `${path}.buyFor`, code: 'missing', message: 'say what it is to be bought for' }] : []
+	verdicts: (row, path) => (row.kind === 'buyFor' && !row.buyFor ? [fieldError(`${path}.buyFor`, 'buyForMissing')] : [])
 };
 
 /** Columns with the rules of their own tell unseen characters themselves; this is for all others, JSON included. */
@@ -43,27 +42,27 @@ function unseenText(table: RecordTable, row: Row, path: string): FieldError[] {
 	};
 	return Object.entries(row)
 		.filter(([name, value]) => !table.rules?.[name] && !seen(value))
-		.map(([name]) => ({ path: `${path}.${name}`, code: 'custom', message: UNSEEN_WORDS }));
+		.map(([name]) => fieldError(`${path}.${name}`, 'unseenCharacters'));
 }
 
 /** Two cells of which the second must lie above the first (or not below it), where both are filled. */
 function inOrder(row: Row, path: string, low: string, high: string, equal = false): FieldError[] {
 	const [a, b] = [row[low], row[high]].map((v) => (typeof v === 'string' ? Date.parse(v) : v)) as (number | null)[];
 	if (a === null || b === null || a === undefined || b === undefined || (equal ? b >= a : b > a)) return [];
-	return [{ path: `${path}.${high}`, code: 'order', message: `must ${equal ? 'not lie before' : 'lie above'} ${low}` }];
+	return [fieldError(`${path}.${high}`, equal ? 'mustNotPrecede' : 'mustFollow', { other: low })];
 }
 
 /** A made piece has the sizes its kind asks for; a model of the tester's own says what can be looked at on it. */
 function checkPiece(row: Row, path: string): FieldError[] {
 	if (row.kind === null) {
 		const tells = row.marks !== null || row.overhangStepDeg !== null || row.bridgeStepMm !== null;
-		return tells ? [] : [{ path: `${path}.marks`, code: 'missing', message: 'say what can be looked at on it' }];
+		return tells ? [] : [fieldError(`${path}.marks`, 'marksMissing')];
 	}
 	const kind = typeof row.kind === 'string' ? pieceKind(row.kind) : null;
-	if (!kind || row.params === null) return [{ path: `${path}.params`, code: 'missing', message: 'a piece that is made has sizes' }];
+	if (!kind || row.params === null) return [fieldError(`${path}.params`, 'sizesMissing')];
 	return paramFaults(kind, row.params as Record<string, number>).map((f) => {
-		const { path: at, ...error } = paramError(f);
-		return { ...error, path: `${path}.${at}` };
+		const error = paramError(f);
+		return errorAt(`${path}.${error.path}`, error);
 	});
 }
 
@@ -75,19 +74,11 @@ function checkReading(row: Row, path: string): FieldError[] {
 	const def = READING_QUANTITIES[String(row.quantity)];
 	const errors: FieldError[] = [];
 	const needs = def?.of && `${def.of}Id`;
-	if (needs && !row[needs])
-		errors.push({
-			path: `${path}.${needs}`,
-			code: 'missing',
-			message: def.of === 'attempt' ? 'a mark belongs to a print' : 'a load belongs to a specimen'
-		});
-	if (row.quantity === 'own' && !row.ownMeasureId)
-		errors.push({ path: `${path}.ownMeasureId`, code: 'missing', message: 'say which own measure' });
+	if (needs && !row[needs]) errors.push(fieldError(`${path}.${needs}`, def.of === 'attempt' ? 'markWithoutPrint' : 'loadWithoutSpecimen'));
+	if (row.quantity === 'own' && !row.ownMeasureId) errors.push(fieldError(`${path}.ownMeasureId`, 'ownMeasureMissing'));
 	const station = def?.station ?? 'intake';
-	if (row.station !== station)
-		errors.push({ path: `${path}.station`, code: 'contradicts', message: `must be ${station} for ${String(row.quantity)}` });
-	if (row.before !== null && row.quantity !== 'grossMass')
-		errors.push({ path: `${path}.before`, code: 'impossible', message: 'only a weighing has something before it' });
+	if (row.station !== station) errors.push(fieldError(`${path}.station`, 'wrongStation', { station, quantity: String(row.quantity) }));
+	if (row.before !== null && row.quantity !== 'grossMass') errors.push(fieldError(`${path}.before`, 'onlyWeighingsHaveBefore'));
 	return [...errors, ...checkTyped(row, path)];
 }
 
@@ -97,18 +88,16 @@ function checkTyped(row: Row, path: string): FieldError[] {
 	if (!typed.ok) return [refusedReading(`${path}.typedText`, typed)];
 	const value = row.value as number | null;
 	if (value === null || Math.abs(value - typed.value) <= SAME * Math.max(1, Math.abs(typed.value))) return [];
-	return [{ path: `${path}.value`, code: 'contradicts', message: `is ${value}, but “${String(row.typedText)}” says ${typed.value}` }];
+	return [fieldError(`${path}.value`, 'valueContradictsText', { value, text: String(row.typedText), says: typed.value })];
 }
 
 function checkAttempt(row: Row, path: string): FieldError[] {
 	const percent = row.percentReached as number;
 	if (row.outcome === 'finished')
-		return percent === 100 && row.cause === null
-			? []
-			: [{ path: `${path}.outcome`, code: 'contradicts', message: 'is finished: then 100 % were reached and nobody is charged' }];
+		return percent === 100 && row.cause === null ? [] : [fieldError(`${path}.outcome`, 'finishedContradicted')];
 	const errors: FieldError[] = [];
-	if (percent >= 100) errors.push({ path: `${path}.percentReached`, code: 'contradicts', message: 'must be below 100 for a failed print' });
-	if (row.cause === null) errors.push({ path: `${path}.cause`, code: 'missing', message: 'is missing: "unknown" is an answer' });
+	if (percent >= 100) errors.push(fieldError(`${path}.percentReached`, 'percentWhole'));
+	if (row.cause === null) errors.push(fieldError(`${path}.cause`, 'causeMissing'));
 	return errors;
 }
 
@@ -146,22 +135,15 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 };
 
 function checkAmendment(row: Row, path: string): FieldError[] {
-	if (row.reason === '' && row.action !== 'confirm' && row.action !== 'undo')
-		return [{ path: `${path}.reason`, code: 'missing', message: 'say why' }];
+	if (row.reason === '' && row.action !== 'confirm' && row.action !== 'undo') return [fieldError(`${path}.reason`, 'reasonMissing')];
 	const [from, to] = [row.rangeFrom, row.rangeTo].map((v) => (typeof v === 'number' ? v : null)) as [number | null, number | null];
 	const part = from !== null && to !== null && to >= from && row.targetKind === 'log' && row.action === 'exclude';
-	if (!part && (from !== null || to !== null))
-		return [
-			{ path: `${path}.rangeTo`, code: 'impossible', message: 'only a log can be left out in part, from its first sample to its last' }
-		];
-	if (row.action === 'undo' && row.undoesId === null)
-		return [{ path: `${path}.undoesId`, code: 'missing', message: 'is missing: say which amendment is taken back' }];
-	if (row.action !== 'correct')
-		return row.replacement === null ? [] : [{ path: `${path}.replacement`, code: 'impossible', message: 'belongs to corrections only' }];
+	if (!part && (from !== null || to !== null)) return [fieldError(`${path}.rangeTo`, 'onlyLogsInPart')];
+	if (row.action === 'undo' && row.undoesId === null) return [fieldError(`${path}.undoesId`, 'undoneMissing')];
+	if (row.action !== 'correct') return row.replacement === null ? [] : [fieldError(`${path}.replacement`, 'onlyForCorrections')];
 	const schema = REPLACEMENTS[String(row.targetKind)];
-	if (!schema)
-		return [{ path: `${path}.action`, code: 'impossible', message: `a ${String(row.targetKind)} cannot be corrected; strike it out` }];
-	if (row.replacement === null) return [{ path: `${path}.replacement`, code: 'missing', message: 'is missing: say what is corrected' }];
+	if (!schema) return [fieldError(`${path}.action`, 'notCorrectable', { what: String(row.targetKind) })];
+	if (row.replacement === null) return [fieldError(`${path}.replacement`, 'correctionMissing')];
 	const parsed = read(schema, row.replacement);
-	return parsed.ok ? [] : parsed.errors.map((e) => ({ ...e, path: `${path}.replacement.${e.path}` }));
+	return parsed.ok ? [] : parsed.errors.map((e) => errorAt(`${path}.replacement.${e.path}`, e));
 }

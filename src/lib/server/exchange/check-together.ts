@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { orderFaults, hasOrder } from '$lib/core/prints/order';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { chunksFault, type StoredAxis } from '../diameter/samples';
 import type { Transaction } from '../db/client';
 import { reading, series, seriesChunk } from '../db/schema';
@@ -84,36 +84,30 @@ async function grossAboveTare(tx: Transaction, rows: readonly Checked[]): Promis
 		const tare = r.quantity === 'tareMass' ? r.value : before.tareMass;
 		const row = mine.get(r.id);
 		if (row === undefined || gross === undefined || tare === undefined || gross > tare) return [];
-		return [
-			{ path: `rows.${row}.typedText`, code: 'grossBelowTare', message: `the gross mass (${gross} g) is not above the tare (${tare} g)` }
-		];
+		return [fieldError(`rows.${row}.typedText`, 'grossBelowTare', { grossG: gross, tareG: tare })];
 	});
 }
-
-const CHUNK_WORDS = {
-	missing: 'is not followed by all samples of its log',
-	length: 'does not hold as many samples as it says',
-	values: 'holds what is no diameter'
-};
 
 async function wholeLogs(tx: Transaction, rows: readonly Checked[]): Promise<FieldError[]> {
 	const ids = [...new Set(rows.map(({ values }) => text(values.seriesId)))];
-	return (await brokenLogs(tx, ids)).map(({ id, position, message }) => {
+	return (await brokenLogs(tx, ids)).map(({ id, position, fault }) => {
 		const of = rows.filter(({ values }) => values.seriesId === id);
 		const at = of.find(({ values }) => values.position === position) ?? of[0];
-		return { path: `rows.${at?.row}.bytes`, code: 'broken', message };
+		return fieldError(`rows.${at?.row}.bytes`, 'broken', { fault });
 	});
 }
 
+type BrokenLog = { id: string; position: number; fault: 'missing' | 'length' | 'values' };
+
 /** Logs whose samples are not all there, or not readable. */
-export async function brokenLogs(tx: Transaction, ids: readonly string[]): Promise<{ id: string; position: number; message: string }[]> {
-	const broken: { id: string; position: number; message: string }[] = [];
+export async function brokenLogs(tx: Transaction, ids: readonly string[]): Promise<BrokenLog[]> {
+	const broken: BrokenLog[] = [];
 	for (const id of ids) {
 		const [log] = await tx.select().from(series).where(eq(series.id, id));
 		if (!log) continue;
 		const chunks = await tx.select().from(seriesChunk).where(eq(seriesChunk.seriesId, id)).orderBy(asc(seriesChunk.position));
 		const wrong = chunksFault(log.axis as StoredAxis, log.samples, chunks);
-		if (wrong) broken.push({ id, position: wrong.position, message: CHUNK_WORDS[wrong.fault] });
+		if (wrong) broken.push({ id, position: wrong.position, fault: wrong.fault });
 	}
 	return broken;
 }

@@ -1,3 +1,4 @@
+import { saying } from '$lib/schemas/field-error';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { getTableColumns } from 'drizzle-orm';
 import { z } from 'zod';
@@ -49,25 +50,25 @@ export function columnsOf(table: MySqlTable): Column[] {
 }
 
 /** Any UUID: the piece every database starts with has one of its own making. */
-const anyId = z.uuid({ error: 'is no id (a UUID)' });
+const anyId = z.uuid({ error: saying('notAUuid') });
 
 /** One word of a closed list. */
 export const oneWordOf = (allowed: readonly string[]) =>
-	z.enum(allowed as [string, ...string[]], { error: `must be one of ${allowed.join(', ')}` });
+	z.enum(allowed as [string, ...string[]], { error: saying('oneOf', { allowed: allowed.join(', ') }) });
 
 const KIND_SCHEMAS: Record<ColumnKind, (column: Column) => z.ZodType> = {
 	id: () => anyId,
 	text: (c) => {
 		if (c.name === 'zone') return zone;
 		if (c.words) return oneWordOf(c.words);
-		return z.string().max(c.length ?? 120, { error: `must be at most ${c.length} characters long` });
+		return z.string().max(c.length ?? 120, { error: saying('tooLong', { most: c.length ?? 120 }) });
 	},
-	number: () => z.number({ error: 'must be a number' }),
-	whole: () => z.int({ error: 'must be a whole number' }),
-	yesNo: () => z.boolean({ error: 'must be yes or no' }),
+	number: () => z.number({ error: saying('notANumber') }),
+	whole: () => z.int({ error: saying('notWhole') }),
+	yesNo: () => z.boolean({ error: saying('wrongKind', { kind: 'boolean' }) }),
 	moment: () => instant,
 	json: () => z.unknown(),
-	bytes: () => z.base64({ error: 'must be base64' })
+	bytes: () => z.base64({ error: saying('wrongFormat', { format: 'base64' }) })
 };
 
 /** The schema of one cell or JSON value; a rule of the table replaces the plain one. */

@@ -1,11 +1,11 @@
 import { asc } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { csvImportBody } from '$lib/schemas/exchange';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { hiddenSpools } from '../evidence/load';
 import { lockCodes } from '../intake/take-in';
-import { notFound, Problem, refuse } from '../problem';
+import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
 import { readCsv, writeCsv } from './csv';
@@ -34,8 +34,7 @@ const READ_FROM_TEXT = new Set(['station', 'typedUnit']);
 /** A whole table as CSV. While a trial is blind, tables that tell names or prices stay closed. */
 export async function exportCsv(db: Reader, name: string): Promise<string> {
 	const table = knownTable(name);
-	if (table.reveals && (await hiddenSpools(db)).size > 0)
-		throw new Problem(409, `A trial is blind, and ${name} would tell its names or prices. End the blind scoring first.`);
+	if (table.reveals && (await hiddenSpools(db)).size > 0) throw problem(409, 'blindTable', { table: name });
 	const columns = columnsOf(table.table);
 	const order = (table.key ?? ['id']).flatMap((k) => columns.find((c) => c.name === k)?.column ?? []).map((c) => asc(c));
 	const rows = await db
@@ -62,8 +61,8 @@ export async function importCsv(
 	const table = knownTable(body.table);
 	const { rows, errors } = await readCsv(body.text, columnsOf(table.table));
 	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
-	if (rows.length === 0) throw refuse([{ path: 'text', code: 'empty', message: 'has a header but no row' }]);
-	if (rows.length > MOST_ROWS) throw refuse([{ path: 'text', code: 'tooMany', message: `has more than ${MOST_ROWS} rows; split it` }]);
+	if (rows.length === 0) throw refuse([fieldError('text', 'noRows')]);
+	if (rows.length > MOST_ROWS) throw refuse([fieldError('text', 'tooManyRows', { most: MOST_ROWS })]);
 	const answer = (taken: Taken): CsvAnswer => {
 		if (taken.errors.length > 0) throw refuse(few(taken.errors));
 		return { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
@@ -89,7 +88,7 @@ export async function importCsv(
 
 function few(errors: FieldError[]): FieldError[] {
 	if (errors.length < MOST_ERRORS) return errors;
-	return [...errors.slice(0, MOST_ERRORS), { path: 'text', code: 'more', message: 'and perhaps more: looking stopped here' }];
+	return [...errors.slice(0, MOST_ERRORS), fieldError('text', 'more')];
 }
 
 function knownTable(name: string): RecordTable {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { breath } from '../diameter/breath';
 import type { Column } from './column';
 
@@ -35,22 +35,18 @@ export async function readCsv(text: string, columns: readonly Column[]): Promise
 	const names = header.map((h) => h.trim());
 	const errors: FieldError[] = parsed.errors
 		.filter((e) => e.code !== 'UndetectableDelimiter')
-		.map((e) => ({ path: `rows.${(e.row ?? 0) + 1}`, code: e.code, message: e.message }));
+		.map((e) => fieldError(`rows.${(e.row ?? 0) + 1}`, 'csvQuotes'));
 	for (const name of names.filter((n) => !columns.some((c) => c.name === n)))
-		errors.push({
-			path: 'rows.1',
-			code: 'unknownColumn',
-			message: `there is no column “${name}”; known are ${columns.map((c) => c.name).join(', ')}`
-		});
+		errors.push(fieldError('rows.1', 'unknownColumn', { name, known: columns.map((c) => c.name).join(', ') }));
 	const twice = names.find((n, i) => names.indexOf(n) !== i);
-	if (twice) errors.push({ path: 'rows.1', code: 'duplicate', message: `the column “${twice}” stands twice` });
+	if (twice) errors.push(fieldError('rows.1', 'columnTwice', { name: twice }));
 	const wanted = columns.filter((c) => names.includes(c.name)).map((column) => ({ column, at: names.indexOf(column.name) }));
 	const rows: FileRow[] = [];
 	for (const [i, line] of lines.entries()) {
 		if (i % SLICE === SLICE - 1) await breath();
 		if (line.every((c) => c.trim() === '')) continue;
 		if (line.length !== names.length) {
-			errors.push({ path: `rows.${i + 2}`, code: 'cells', message: `has ${line.length} cells where the header has ${names.length}` });
+			errors.push(fieldError(`rows.${i + 2}`, 'wrongCells', { has: line.length, wanted: names.length }));
 			continue;
 		}
 		rows.push({ row: i + 2, values: Object.fromEntries(wanted.map(({ column, at }) => [column.name, readCell(line[at] ?? '', column)])) });

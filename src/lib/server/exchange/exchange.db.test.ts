@@ -2,8 +2,9 @@ import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
-import { bundle as bundleSchema, bundleImportBody, csvImportBody, type Bundle } from '$lib/schemas/exchange';
+import { bundle as bundleSchema, bundleImportBody, FORMAT_VERSION, csvImportBody, type Bundle } from '$lib/schemas/exchange';
 import type { FieldError } from '$lib/schemas/field-error';
+import { read } from '$lib/schemas/read';
 import { reading, spool, trial } from '../db/schema';
 import { seedDemo } from '../demo/seed';
 import { Problem } from '../problem';
@@ -94,7 +95,7 @@ describe('CSV, every table both ways', () => {
 			{ path: 'rows.2.spoolId' }
 		]);
 		expect(await one('spoolId,quantity,typedText,takenAt', `${v7()},diameter,1.75,2026-11-01T10:00:00Z`)).toMatchObject([
-			{ code: 'unknownId' }
+			{ code: 'pointsNowhere', params: { table: 'spools' } }
 		]);
 		expect(await one('spoolId,quantity,typedText,takenAt', `${code},girth,1.75,2026-11-01T10:00:00Z`)).toMatchObject([
 			{ path: 'rows.2.quantity' }
@@ -103,9 +104,11 @@ describe('CSV, every table both ways', () => {
 			{ code: 'future' }
 		]);
 		expect(await one('spoolId,quantity,typedText,takenAt,value', `${code},diameter,1.75,2026-11-01T10:00:00Z,1.85`)).toMatchObject([
-			{ path: 'rows.2.value', code: 'contradicts' }
+			{ path: 'rows.2.value', code: 'valueContradictsText' }
 		]);
-		expect(await one('spoolId,quantity,typedText,takenAt', `${code},diameter,1.75`)).toMatchObject([{ path: 'rows.2', code: 'cells' }]);
+		expect(await one('spoolId,quantity,typedText,takenAt', `${code},diameter,1.75`)).toMatchObject([
+			{ path: 'rows.2', code: 'wrongCells' }
+		]);
 		await expect(take(bench.db, 'write_log', 'id\nx\n')).rejects.toMatchObject({ status: 404 });
 	});
 	it('a file is no way around a rule: prints, corrections and versions are checked as the API checks them', async () => {
@@ -117,22 +120,24 @@ describe('CSV, every table both ways', () => {
 		const attempt = 'spoolId,pieceId,at,outcome,percentReached,cause,settings';
 		expect(await said('attempts', attempt, `${one?.code},${piece},${at},failed,100,,{}`)).toMatchObject([
 			{ path: 'rows.2.percentReached' },
-			{ path: 'rows.2.cause', code: 'missing' }
+			{ path: 'rows.2.cause', code: 'causeMissing' }
 		]);
-		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,40,,{}`)).toMatchObject([{ code: 'contradicts' }]);
-		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,100,,nojson`)).toMatchObject([{ code: 'invalid_type' }]);
+		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,40,,{}`)).toMatchObject([
+			{ code: 'finishedContradicted' }
+		]);
+		expect(await said('attempts', attempt, `${one?.code},${piece},${at},finished,100,,nojson`)).toMatchObject([{ code: 'wrongKind' }]);
 		const amendment = 'spoolId;targetKind;targetId;action;replacement;reason;at';
 		const amend = (replacement: string, action = 'correct') =>
 			said('amendments', amendment, `${first?.spoolId};reading;${first?.id};${action};${replacement};x;${at}`);
-		expect(await amend('"{""id"":""other""}"')).toMatchObject([{ code: 'unrecognized_keys' }]);
-		expect(await amend('')).toMatchObject([{ path: 'rows.2.replacement', code: 'missing' }]);
-		expect(await amend('"{""value"":1}"', 'exclude')).toMatchObject([{ code: 'impossible' }]);
+		expect(await amend('"{""id"":""other""}"')).toMatchObject([{ code: 'unknownFields' }]);
+		expect(await amend('')).toMatchObject([{ path: 'rows.2.replacement', code: 'correctionMissing' }]);
+		expect(await amend('"{""value"":1}"', 'exclude')).toMatchObject([{ code: 'onlyForCorrections' }]);
 		expect(await amend('', 'undo')).toMatchObject([{ path: 'rows.2.undoesId' }]);
 		const [, protocol] = (await exportCsv(bench.db, 'protocols')).split('\n');
 		const trialId = (protocol ?? '').split(',')[1];
 		const rules = 'trialId,version,settingsPolicy,conditionPolicy,valueRule,mainPieceId,repeats,diameterPlaces,diameterDirections';
 		const version = (n: number) => `${trialId},${n},label,asReceived,weighted,${piece},1,5,2`;
-		expect(await said('protocols', rules, version(1))).toMatchObject([{ path: 'rows.2.version', code: 'duplicate' }]);
+		expect(await said('protocols', rules, version(1))).toMatchObject([{ path: 'rows.2.version', code: 'hereAlready' }]);
 		// Left out, a column takes its default.
 		expect((await take(bench.db, 'protocols', `${rules}\n${version(99)}\n`, false)).answer.fresh).toBe(1);
 		const [, filament] = (await exportCsv(bench.db, 'filaments')).split('\n');
@@ -143,7 +148,7 @@ describe('CSV, every table both ways', () => {
 	it('a record that is here is never overwritten by a file', async () => {
 		const [header, first] = (await exportCsv(bench.db, 'instruments')).split('\n');
 		const changed = `${header}\n${(first ?? '').replace('Dome caliper', 'Other caliper')}\n`;
-		expect(await errorsOf(take(bench.db, 'instruments', changed))).toMatchObject([{ path: 'rows.2.name', code: 'idReused' }]);
+		expect(await errorsOf(take(bench.db, 'instruments', changed))).toMatchObject([{ path: 'rows.2.name', code: 'hereOtherwise' }]);
 	});
 	it('text that a spreadsheet would run is escaped on the way out and whole again on the way in', async () => {
 		const other = await testDatabase();
@@ -213,10 +218,13 @@ describe('a trial as one bundle', () => {
 	it('a newer format, another document and an unknown table are refused in words', async () => {
 		const [{ id } = { id: '' }] = await listTrials(bench.db);
 		const out = await exportBundle(bench.db, id, NOW);
-		const said = (b: object) => bundleImportBody.safeParse({ id: v7(), bundle: b }).error?.issues[0]?.message;
-		expect(said({ ...out, formatVersion: 99 })).toContain('newer version of Draught');
-		expect(said({ ...out, format: 'other' })).toContain('no trial bundle');
-		expect(await errorsOf(taken(bench.db, { ...out, tables: { ...out.tables, secrets: [] } }))).toMatchObject([{ code: 'unknownTable' }]);
+		const said = (b: object) => {
+			const parsed = read(bundleImportBody, { id: v7(), bundle: b });
+			return parsed.ok ? [] : parsed.errors;
+		};
+		expect(said({ ...out, formatVersion: 99 })).toMatchObject([{ code: 'newerFormat', params: { ours: FORMAT_VERSION } }]);
+		expect(said({ ...out, format: 'other' })).toMatchObject([{ code: 'notABundle' }]);
+		expect(await errorsOf(taken(bench.db, { ...out, tables: { ...out.tables, secrets: [] } }))).toMatchObject([{ code: 'noSuchTable' }]);
 		expect(await errorsOf(taken(bench.db, { ...out, tables: {} }))).toMatchObject([{ path: 'bundle.trialId' }]);
 	});
 	it('while a trial is blind, names and prices stay in', async () => {

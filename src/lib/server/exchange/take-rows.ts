@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
-import type { FieldError } from '$lib/schemas/field-error';
+import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import type { Transaction } from '../db/client';
 import { isFuture } from '../time';
@@ -51,13 +51,13 @@ export async function takeRows(
 		const whole = completeRow(table, withAliases(named(values), aliases), now);
 		const parsed = read(schema, whole);
 		if (!parsed.ok) {
-			errors.push(...parsed.errors.map((e) => ({ ...e, path: `${path}.${e.path}` })));
+			errors.push(...parsed.errors.map((e) => errorAt(`${path}.${e.path}`, e)));
 			continue;
 		}
 		const future = columns.find(
 			(c) => c.kind === 'moment' && c.name !== 'plannedEndAt' && isFuture(Date.parse(String(parsed.value[c.name])), now)
 		);
-		if (future) errors.push({ path: `${path}.${future.name}`, code: 'future', message: 'lies in the future' });
+		if (future) errors.push(fieldError(`${path}.${future.name}`, 'future'));
 		errors.push(...checkRow(table, parsed.value, path));
 		checked.push({ row, values: parsed.value });
 	}
@@ -137,7 +137,7 @@ async function unknownReferences(tx: Transaction, table: RecordTable, rows: read
 	for (const [target, ids] of wanted) known.set(target, await existing(tx, target, [...ids]));
 	return pointers
 		.filter((p) => !known.get(p.target)?.has(p.id))
-		.map((p) => ({ path: `rows.${p.row}.${p.name}`, code: 'unknownId', message: `points at nothing in ${p.target}` }));
+		.map((p) => fieldError(`rows.${p.row}.${p.name}`, 'pointsNowhere', { table: p.target }));
 }
 
 /** What a row points at. Amendments and notes say themselves what kind of thing they are about. */
@@ -190,26 +190,21 @@ async function partByKnown(
 		const twice = inFile.get(keyOf(values));
 		inFile.set(keyOf(values), row);
 		if (twice !== undefined) {
-			clashes.push({ path: `${path}.${key[0]}`, code: 'duplicate', message: `stands in row ${twice} of this file already` });
+			clashes.push(fieldError(`${path}.${key[0]}`, 'rowTwice', { row: twice }));
 			continue;
 		}
 		const before = here.get(keyOf(values));
 		const sameName = table.knownBy ? others.get(String(values[table.knownBy])) : undefined;
 		if (before) {
 			const differs = columns.find((c) => !ignored.has(c.name) && canonical(before[c.name]) !== canonical(values[c.name]));
-			if (differs)
-				clashes.push({
-					path: `${path}.${differs.name}`,
-					code: 'idReused',
-					message: 'is here already with another value; records are amended, never overwritten'
-				});
+			if (differs) clashes.push(fieldError(`${path}.${differs.name}`, 'hereOtherwise'));
 			known += 1;
 		} else if (sameName !== undefined) {
 			aliases.set(String(values.id), sameName);
 			known += 1;
 		} else if (taken.has(String(values.benchCode)))
-			clashes.push({ path: `${path}.benchCode`, code: 'duplicate', message: `${String(values.benchCode)} is already on the bench` });
-		else if (together.has(values)) clashes.push({ path: `${path}.${together.column}`, code: 'duplicate', message: 'stands here already' });
+			clashes.push(fieldError(`${path}.benchCode`, 'codeTaken', { code: String(values.benchCode) }));
+		else if (together.has(values)) clashes.push(fieldError(`${path}.${together.column}`, 'hereAlready'));
 		else {
 			fresh.push(one);
 			together.add(values);

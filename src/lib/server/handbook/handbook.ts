@@ -31,7 +31,7 @@ export async function postHandbook(
 	return await writeOnce(db, { id: body.id, kind: 'handbook', body, now }, async (tx) => {
 		// "petg" is the PETG that is there, not another material.
 		const known = (await loadHandbook(tx)).find((m) => m.material.toUpperCase() === body.material.toUpperCase());
-		if (!known && body.figures === null) throw refuseField('material', 'unknownId', 'is not in the handbook');
+		if (!known && body.figures === null) throw refuseField('material', 'notInHandbook');
 		const material = known?.material ?? body.material;
 		const figures = body.figures && { ...body.figures, material };
 		await tx.insert(handbookEntry).values({ id: body.id, material, figures, createdAt: now });

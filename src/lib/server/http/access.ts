@@ -1,6 +1,7 @@
+import { fieldError } from '$lib/schemas/field-error';
 import { redirect, type RequestEvent } from '@sveltejs/kit';
 import { serverContext } from '../context';
-import { Problem, problemResponse } from '../problem';
+import { Problem, problem, problemResponse } from '../problem';
 import { isSession, sealSession, SESSION_COOKIE, SESSION_S } from './session';
 
 /** What is answered to whoever does not know the passphrase: the page that asks for it, and that the server is up. */
@@ -30,7 +31,7 @@ export async function access(event: RequestEvent): Promise<Response | null> {
 		throw error;
 	}
 	if (pathname.startsWith('/api/') || event.request.method !== 'GET') {
-		const refused = problemResponse({ status: 401, title: 'Log in first, or send the passphrase by HTTP Basic.' });
+		const refused = problemResponse(problem(401, 'logInFirst'));
 		// A browser would answer this header with a box of its own.
 		if (!event.request.headers.has('sec-fetch-site')) refused.headers.set('www-authenticate', 'Basic realm="Draught", charset="UTF-8"');
 		return refused;
@@ -44,8 +45,7 @@ export async function logIn(event: RequestEvent, given: string): Promise<void> {
 	if (!passphrase) return;
 	const checked = await passphrase.check(given, event.getClientAddress());
 	if (!checked.known && checked.retryAfterS !== null) throw tooMany(checked.retryAfterS);
-	if (!checked.known)
-		throw new Problem(403, 'This is not the passphrase.', [{ path: 'passphrase', code: 'wrong', message: 'is not the one' }]);
+	if (!checked.known) throw problem(403, 'wrongPassphrase', {}, [fieldError('passphrase', 'wrongPassphrase')]);
 	const https = config.ORIGIN.startsWith('https:');
 	event.cookies.set(SESSION_COOKIE, await sealSession(sessionKey), {
 		path: '/',
@@ -59,7 +59,7 @@ export async function logIn(event: RequestEvent, given: string): Promise<void> {
 export const logOut = (event: RequestEvent): void => event.cookies.delete(SESSION_COOKIE, { path: '/' });
 
 const tooMany = (retryAfterS: number) =>
-	new Problem(429, `Too many wrong passphrases. Try again in ${Math.ceil(retryAfterS / 60)} min.`, [], {
+	problem(429, 'tooManyTries', { minutes: Math.ceil(retryAfterS / 60) }, [], {
 		'retry-after': String(retryAfterS)
 	});
 

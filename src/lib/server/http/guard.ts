@@ -1,5 +1,5 @@
 import type { Config } from '../config';
-import { problemResponse } from '../problem';
+import { problem, problemResponse } from '../problem';
 
 /**
  * What is decided about a request before any route sees it; null lets it pass.
@@ -13,14 +13,13 @@ export function guard(request: Request, url: URL, config: Config): Response | nu
 	const host = request.headers.get('host');
 	if (host !== canonical.host) {
 		if (reading) return new Response(null, { status: 308, headers: { location: `${canonical.origin}${url.pathname}${url.search}` } });
-		return problemResponse({ status: 421, title: `This server is at ${canonical.origin}.` });
+		return problemResponse(problem(421, 'otherHost', { origin: canonical.origin }));
 	}
 	if (!reading) {
 		// Browsers always send Origin with a write; a program without one sends no Sec-Fetch-Site either.
 		const origin = request.headers.get('origin');
 		const fromBrowser = request.headers.has('sec-fetch-site');
-		if (origin === null ? fromBrowser : origin !== canonical.origin)
-			return problemResponse({ status: 403, title: 'Writes from another site are refused.' });
+		if (origin === null ? fromBrowser : origin !== canonical.origin) return problemResponse(problem(403, 'otherSite'));
 	}
 	return null;
 }

@@ -4,7 +4,7 @@ import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
 import { isAway, isDuplicate, isFull, isLost, OutcomeUnknown } from '../db/errors';
 import { database } from '../context';
-import { Problem, problemResponse, refuse } from '../problem';
+import { Problem, problem, problemResponse, refuse } from '../problem';
 import { withClockAhead } from '../write/clock-ahead';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
@@ -111,53 +111,42 @@ export function showBytes(
 		}, READ);
 }
 
-const UNKNOWN = 'It is not known whether this was saved. Send it again; nothing doubles.';
+/** Where nothing was to be saved, and where something was. */
+const READ = { lost: 'databaseSilent', away: 'databaseAway', failed: 'failed' } as const;
+const KEPT = { lost: 'notKnownWhetherSaved', away: 'databaseAwayNothingStored', failed: 'failedNotKnownWhetherSaved' } as const;
 
-/** What is said where nothing was to be saved. */
-const READ = {
-	lost: 'The database did not answer. Try again.',
-	away: 'The database is away. Try again.',
-	failed: 'Something went wrong here. Try again.'
-};
-const KEPT = {
-	lost: UNKNOWN,
-	away: 'The database is away. Nothing was stored; try again.',
-	failed: `Something went wrong here. ${UNKNOWN}`
-};
-
-async function answering(work: () => Promise<Response>, says = KEPT): Promise<Response> {
+async function answering(work: () => Promise<Response>, codes: typeof READ | typeof KEPT = KEPT): Promise<Response> {
 	try {
 		return await work();
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
-		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse({ status: 503, title: says.lost });
-		if (isAway(error)) return problemResponse({ status: 503, title: says.away });
-		if (isFull(error)) return problemResponse({ status: 507, title: 'The disk is full. Nothing was stored; make space, then try again.' });
+		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse(problem(503, codes.lost));
+		if (isAway(error)) return problemResponse(problem(503, codes.away));
+		if (isFull(error)) return problemResponse(problem(507, 'diskFull'));
 		// An id that came in by a file before, and now as an entry of its own.
-		if (isDuplicate(error)) return problemResponse({ status: 409, title: 'This id is already in use. Nothing was stored.' });
+		if (isDuplicate(error)) return problemResponse(problem(409, 'idInUse'));
 		console.error(error);
-		return problemResponse({ status: 500, title: says.failed });
+		return problemResponse(problem(500, codes.failed));
 	}
 }
 
 /** Reads a JSON body under its limit. */
 async function readJson(request: Request, limit: number): Promise<unknown> {
-	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
-		throw new Problem(415, 'Send JSON (content-type application/json).');
+	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw problem(415, 'notSentAsJson');
 	const bytes = await readBytes(request, limit);
 	try {
 		return JSON.parse(bytes.toString('utf8'));
 	} catch {
-		throw new Problem(400, 'This is not JSON.');
+		throw problem(400, 'notJson');
 	}
 }
 
 /** Reads a body without ever holding more than its limit. */
 async function readBytes(request: Request, limit: number): Promise<Buffer> {
-	const tooLarge = () => new Problem(413, `This is larger than ${Math.round(limit / 1024)} kB allows. Nothing was stored.`);
+	const tooLarge = () => problem(413, 'tooLarge', { mostKB: Math.round(limit / 1024) });
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	// The server underneath drops a body that does not say what it is.
-	if (!request.headers.has('content-type')) throw new Problem(415, 'Say what is sent in a content-type header. Nothing was stored.');
+	if (!request.headers.has('content-type')) throw problem(415, 'noContentType');
 	const reader = (request.body ?? new Blob([]).stream()).getReader();
 	const chunks: Uint8Array[] = [];
 	let size = 0;

@@ -27,17 +27,17 @@ describe('stated figures as typed', () => {
 		expect(values({ hardness })).toEqual([[quantity, 'label', value]]);
 	});
 	it('a hardness without its scale, or beyond it, is refused', () => {
-		expect(codes({ hardness: '95' })).toEqual(['hardness notANumber']);
-		expect(codes({ hardness: '95C' })).toEqual(['hardness notANumber']);
-		expect(codes({ hardness: '950A' })).toEqual(['hardness outOfRange']);
+		expect(codes({ hardness: '95' })).toEqual(['hardness notAHardness']);
+		expect(codes({ hardness: '95C' })).toEqual(['hardness notAHardness']);
+		expect(codes({ hardness: '950A' })).toEqual(['hardness sizeOutOfRange']);
 	});
 	it('says at which field it does not understand', () => {
 		expect(codes({ labelNozzle: 'warm', labelTolerance: 'tight', listingTolerance: '20' })).toEqual([
-			'labelTolerance notANumber',
-			'listingTolerance outOfRange',
-			'labelNozzle notANumber'
+			'labelTolerance notATolerance',
+			'listingTolerance toleranceOutOfRange',
+			'labelNozzle notANozzleTemperature'
 		]);
-		expect(codes({ labelNozzle: '2150' })).toEqual(['labelNozzle outOfRange']);
+		expect(codes({ labelNozzle: '2150' })).toEqual(['labelNozzle nozzleOutOfRange']);
 		expect(codes({ labelTolerance: '0.02 furlong' })).toEqual(['labelTolerance unknownUnit']);
 	});
 });

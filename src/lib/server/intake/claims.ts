@@ -1,9 +1,9 @@
 import { v7 } from 'uuid';
 import { readReading } from '$lib/core/readings/read-reading';
 import { readQuantityText } from '$lib/core/units/quantity-text';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { claim } from '../db/schema';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 
 /** What maker or shop can state, in canonical units. */
 export const CLAIM_QUANTITIES = [
@@ -52,16 +52,12 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		if (!text) continue;
 		const read = readQuantityText(text.replace(/^(\+\/-|±|\+-)\s*/, ''), 'length');
 		if (!read.ok)
-			errors.push({
-				path,
-				code: read.reason,
-				message:
-					read.reason === 'unknownUnit'
-						? `has an unknown unit; known here: ${read.allowed.join(', ')}`
-						: 'is not a tolerance such as 0.02 mm'
-			});
-		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high)
-			errors.push({ path, code: 'outOfRange', message: 'is not a believable tolerance; write it in mm, such as 0.02' });
+			errors.push(
+				read.reason === 'unknownUnit'
+					? fieldError(path, 'unknownUnit', { allowed: read.allowed.join(', ') })
+					: fieldError(path, 'notATolerance')
+			);
+		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high) errors.push(fieldError(path, 'toleranceOutOfRange'));
 		else keep('diameterTolerance', source, text, read.value, read.typedUnit);
 	}
 	if (texts.labelNozzle) {
@@ -70,13 +66,9 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		const read = ends.map((end) => readQuantityText(end, 'temperature', unit));
 		const values = read.flatMap((r) => (r.ok ? [r.value] : []));
 		if (ends.length === 0 || ends.length > 2 || values.length !== read.length)
-			errors.push({ path: 'labelNozzle', code: 'notANumber', message: 'is not a temperature such as 215 or 210-230 C' });
+			errors.push(fieldError('labelNozzle', 'notANozzleTemperature'));
 		else if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high))
-			errors.push({
-				path: 'labelNozzle',
-				code: 'outOfRange',
-				message: `is not a believable nozzle temperature (${NOZZLE_C.low} to ${NOZZLE_C.high} °C)`
-			});
+			errors.push(fieldError('labelNozzle', 'nozzleOutOfRange', NOZZLE_C));
 		else {
 			keep('nozzleLowC', 'label', texts.labelNozzle, Math.min(...values), unit);
 			keep('nozzleHighC', 'label', texts.labelNozzle, Math.max(...values), unit);
@@ -86,9 +78,8 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		// A and D are two instruments (ISO 868): the letter is part of the figure, and neither is turned into the other.
 		const [, number, scale] = /^(?:shore\s*)?(\d{1,3}(?:[.,]\d)?)\s*(?:shore\s*)?([ad])$/i.exec(texts.hardness.trim()) ?? [];
 		const value = Number(number?.replace(',', '.'));
-		if (scale === undefined)
-			errors.push({ path: 'hardness', code: 'notANumber', message: 'is not a hardness with its scale, such as 95A or 45D' });
-		else if (value < 1 || value > 100) errors.push({ path: 'hardness', code: 'outOfRange', message: 'must be 1 to 100' });
+		if (scale === undefined) errors.push(fieldError('hardness', 'notAHardness'));
+		else if (value < 1 || value > 100) errors.push(fieldError('hardness', 'sizeOutOfRange', { low: 1, high: 100 }));
 		else keep(`hardness${scale.toUpperCase()}`, 'label', texts.hardness, value, scale.toUpperCase());
 	}
 	return { rows, errors };

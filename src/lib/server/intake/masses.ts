@@ -15,5 +15,5 @@ export async function checkMasses(db: Reader, spoolId: string, quantity: string,
 		.limit(1);
 	if (last?.value === null || last?.value === undefined) return;
 	const [gross, tare] = quantity === 'grossMass' ? [valueG, last.value] : [last.value, valueG];
-	if (gross <= tare) throw refuseField('typed', 'grossBelowTare', `the gross mass (${gross} g) is not above the tare (${tare} g)`);
+	if (gross <= tare) throw refuseField('typed', 'grossBelowTare', { grossG: gross, tareG: tare });
 }

@@ -3,14 +3,14 @@ import { v7 } from 'uuid';
 import { proposeBenchCode, spellsMaterial } from '$lib/core/intake/bench-code';
 import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
-import type { FieldError } from '$lib/schemas/field-error';
+import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { IntakeBody } from '$lib/schemas/spool';
 import { readQuote } from '../cost/read-quote';
 import type { Database, Transaction } from '../db/client';
 import { claim, event, filament, lot, maker, note, purchase, quote, reading, server, spool, trial, trialSpool } from '../db/schema';
 import { refuse } from '../problem';
 import { raiseFilament } from '../readings/post';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { isFuture } from '../time';
 import { writeOnce } from '../write/write-once';
 import { readClaims } from './claims';
@@ -40,7 +40,7 @@ export async function takeInList(
 		for (const [index, row] of body.rows.entries()) {
 			const result = await takeInRow(tx, row, body.trialId, now);
 			if (result.ok) taken.push(result.taken);
-			else errors.push(...result.errors.map((e) => ({ ...e, path: `rows.${index}.${e.path}` })));
+			else errors.push(...result.errors.map((e) => errorAt(`rows.${index}.${e.path}`, e)));
 		}
 		if (errors.length > 0) throw refuse(errors);
 		return taken;
@@ -62,7 +62,7 @@ async function takeInRow(
 ): Promise<{ ok: true; taken: TakenIn } | { ok: false; errors: FieldError[] }> {
 	const at = Date.parse(body.at);
 	const errors: FieldError[] = [];
-	if (isFuture(at, now)) errors.push({ path: 'at', code: 'future', message: 'lies in the future' });
+	if (isFuture(at, now)) errors.push(fieldError('at', 'future'));
 	const money = readQuote({ price: body.price, shipping: body.shipping, netMass: body.netMass, quantity: body.quantity });
 	errors.push(...money.errors);
 	const filamentId = await findFilament(tx, body);
@@ -75,7 +75,7 @@ async function takeInRow(
 	if (!code.ok) errors.push(code.error);
 	if (trialId) {
 		const [known] = await tx.select({ id: trial.id }).from(trial).where(eq(trial.id, trialId));
-		if (!known) errors.push({ path: 'trialId', code: 'unknownId', message: 'there is no such trial' });
+		if (!known) errors.push(fieldError('trialId', 'unknownId', { what: 'trial' }));
 	}
 	if (errors.length > 0 || !code.ok) return { ok: false, errors };
 
@@ -178,8 +178,7 @@ function readMasses(body: Row) {
 	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
 	const gross = of('grossMass');
 	const tare = of('tareMass');
-	if (gross !== undefined && tare !== undefined && gross <= tare)
-		errors.push({ path: 'grossMass', code: 'grossBelowTare', message: `is not above the tare (${tare} g)` });
+	if (gross !== undefined && tare !== undefined && gross <= tare) errors.push(fieldError('grossMass', 'notAboveTare', { tareG: tare }));
 	return { rows, errors };
 }
 
@@ -189,19 +188,16 @@ async function chooseCode(
 ): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
 	const used = new Set((await tx.select({ code: spool.benchCode }).from(spool)).map((row) => row.code));
 	if (wanted) {
-		if (used.has(wanted))
-			return { ok: false, error: { path: 'benchCode', code: 'duplicate', message: `${wanted} is already on the bench` } };
+		if (used.has(wanted)) return { ok: false, error: fieldError('benchCode', 'codeTaken', { code: wanted }) };
 		if (spellsMaterial(wanted))
 			return {
 				ok: false,
-				error: { path: 'benchCode', code: 'spellsMaterial', message: `${wanted} could be read as a material; take other letters` }
+				error: fieldError('benchCode', 'codeSpellsMaterial', { code: wanted })
 			};
 		return { ok: true, code: wanted };
 	}
 	const code = proposeBenchCode(used);
-	return code
-		? { ok: true, code }
-		: { ok: false, error: { path: 'benchCode', code: 'exhausted', message: 'all proposed codes are used; type one' } };
+	return code ? { ok: true, code } : { ok: false, error: fieldError('benchCode', 'codesExhausted') };
 }
 
 /** The filament this spool is of, when maker, name and material are the same; makers without a name are kept apart. */

@@ -2,11 +2,15 @@ import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
 import { ENDPOINTS, type Endpoint } from './endpoints';
 
+const params = z.record(z.string(), z.union([z.string(), z.number()]));
+
 const problem = z.object({
 	type: z.string(),
 	title: z.string(),
 	status: z.number(),
-	errors: z.array(z.object({ path: z.string(), code: z.string(), message: z.string(), suggestion: z.string().optional() }))
+	code: z.string(),
+	params,
+	errors: z.array(z.object({ path: z.string(), code: z.string(), params, message: z.string(), suggestion: z.string().optional() }))
 });
 
 /** Draft 2020-12 is the dialect of OpenAPI 3.1; what comes in is described, before defaults are filled in. */

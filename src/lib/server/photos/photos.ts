@@ -28,7 +28,7 @@ export async function putPhoto(
 	return await writeOnce(db, { id: given.id, kind: 'photo', body, now }, async (tx) => {
 		const at = pastInstant(given.at, now, 'at');
 		const [print] = await tx.select({ spoolId: attempt.spoolId }).from(attempt).where(eq(attempt.id, given.attemptId));
-		if (!print) throw refuseField('attemptId', 'unknownId', 'there is no such print');
+		if (!print) throw refuseField('attemptId', 'unknownId', { what: 'print' });
 		const { id, attemptId, zone } = given;
 		const { full: bytes, small, width, height } = picture;
 		const of = { spoolId: print.spoolId, targetKind: 'attempt', targetId: attemptId };

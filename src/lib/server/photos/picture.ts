@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { Problem } from '../problem';
+import { problem } from '../problem';
 
 export type Picture = { full: Buffer; small: Buffer; width: number; height: number };
 
@@ -17,9 +17,8 @@ const QUALITY = 88;
 export async function takePicture(bytes: Buffer): Promise<Picture> {
 	// The library takes no empty buffer at all.
 	const seen = bytes.length === 0 ? null : await metadataOf(bytes);
-	if (!seen?.format || !KINDS.includes(seen.format)) throw new Problem(422, 'This is no JPEG, PNG or WebP picture. Nothing was stored.');
-	if (seen.width * seen.height > MOST_PIXELS)
-		throw new Problem(422, `This picture says it has ${seen.width} by ${seen.height} points, more than is taken. Nothing was stored.`);
+	if (!seen?.format || !KINDS.includes(seen.format)) throw problem(422, 'notAPicture');
+	if (seen.width * seen.height > MOST_PIXELS) throw problem(422, 'pictureTooLarge', { width: seen.width, height: seen.height });
 	const read = () => sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS }).autoOrient();
 	try {
 		const full = await read()
@@ -33,7 +32,7 @@ export async function takePicture(bytes: Buffer): Promise<Picture> {
 			.toBuffer();
 		return { full: full.data, small, width: full.info.width, height: full.info.height };
 	} catch {
-		throw new Problem(422, 'This picture is damaged: it ends early or cannot be read. Nothing was stored.');
+		throw problem(422, 'pictureDamaged');
 	}
 }
 

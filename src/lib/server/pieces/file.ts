@@ -6,7 +6,7 @@ import { threeMfOf } from '$lib/core/pieces/three-mf';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
 import { isSound } from '../exchange/row-schema';
-import { notFound, Problem } from '../problem';
+import { notFound, problem } from '../problem';
 import { geometryEngine } from './engine';
 
 export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; name: string };
@@ -15,9 +15,9 @@ export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; nam
 export async function pieceFile(db: Reader, pieceId: string, given: { format: 'stl' | '3mf'; code: string }): Promise<PieceFile> {
 	const [row] = await db.select().from(piece).where(eq(piece.id, pieceId));
 	if (!row) throw notFound('piece');
-	if (!isSound('pieces', row)) throw new Problem(422, 'This record is damaged: its sizes cannot be read.');
+	if (!isSound('pieces', row)) throw problem(422, 'damagedPiece');
 	const kind = row.kind === null ? null : pieceKind(row.kind);
-	if (!kind || !row.params) throw new Problem(404, 'This piece is a model of your own: its file is with you.');
+	if (!kind || !row.params) throw problem(404, 'ownModel');
 	const { mesh } = solidOf(await geometryEngine(), kind.shape(row.params, given.code));
 	const title = [row.name, row.version, given.code].filter((part) => part !== '').join(' ');
 	const name = `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${given.format}`;

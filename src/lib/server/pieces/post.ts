@@ -8,7 +8,7 @@ import { piece, spool } from '../db/schema';
 import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { geometryEngine } from './engine';
-import { paramError } from './param-error';
+import { paramError } from '$lib/schemas/param-error';
 
 /** Registers a piece. It never changes afterwards: a better one is a new version of it. */
 export async function postPiece(
@@ -31,7 +31,7 @@ export async function postPiece(
 async function makeOf(body: z.output<typeof pieceBody>): Promise<Pick<typeof piece.$inferInsert, 'marks' | 'volumeMm3'>> {
 	if (body.kind === undefined || body.params === undefined) return { marks: body.marks ?? [] };
 	const kind = pieceKind(body.kind);
-	if (!kind) throw refuseField('kind', 'unknownWord', 'there is no such piece');
+	if (!kind) throw refuseField('kind', 'unknownId', { what: 'piece' });
 	const given = body.params;
 	// What is missing is told by its name; an optional size may be.
 	const params = Object.fromEntries(
@@ -47,7 +47,7 @@ async function makeOf(body: z.output<typeof pieceBody>): Promise<Pick<typeof pie
 async function familyOf(tx: Reader, body: z.output<typeof pieceBody>): Promise<{ familyId: string; version: number }> {
 	if (!body.replaces) return { familyId: body.id, version: 1 };
 	const [before] = await tx.select().from(piece).where(eq(piece.id, body.replaces));
-	if (!before) throw refuseField('replaces', 'unknownId', 'there is no such piece');
+	if (!before) throw refuseField('replaces', 'unknownId', { what: 'piece' });
 	const [newest] = await tx
 		.select({ version: max(piece.version) })
 		.from(piece)

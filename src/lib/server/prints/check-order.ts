@@ -1,17 +1,16 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { applyAmendments } from '$lib/core/amendments/apply';
 import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/prints/order';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Transaction } from '../db/client';
 import { reading } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { refuse } from '../problem';
 
-/** What is wrong with a pair of marks, in words. */
-export function orderError(path: string, { code, than }: Pick<OrderFault, 'code' | 'than'>): FieldError {
-	if (code === 'alone') return { path, code: 'missing', message: 'is missing: a faulty step alone does not say what came out clean' };
-	if (code === 'below') return { path, code: 'order', message: `must not lie below the coolest clean floor (${than})` };
-	return { path, code: 'order', message: `must lie beyond the last clean one (${than})` };
+/** What is wrong with a pair of marks, at its field. */
+export function orderError(path: string, fault: OrderFault): FieldError {
+	if (fault.code === 'alone') return fieldError(path, 'cleanStepMissing');
+	return fieldError(path, fault.code === 'below' ? 'belowCoolest' : 'faultyNotBeyond', { than: fault.than });
 }
 
 /** Faults of order among the marks of prints as they stand now, each print and scorer for itself. */

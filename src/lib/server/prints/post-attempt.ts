@@ -12,7 +12,7 @@ import { readTemperature } from '../drying/temperature';
 import { loadEvents } from '../evidence/load-events';
 import { refuse, refuseField } from '../problem';
 import { raiseRevision } from '../readings/post';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { orderError } from './check-order';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -98,16 +98,16 @@ async function trialPiece(tx: Transaction, trialId: string | undefined): Promise
 		.where(eq(protocol.trialId, trialId))
 		.orderBy(desc(protocol.version))
 		.limit(1);
-	if (!row) throw refuseField('trialId', 'unknownId', 'there is no such trial');
+	if (!row) throw refuseField('trialId', 'unknownId', { what: 'trial' });
 	return row.id;
 }
 
 async function checkKnown(tx: Transaction, pieceId: string, printerId: string | undefined): Promise<void> {
 	const [knownPiece] = await tx.select({ id: piece.id }).from(piece).where(eq(piece.id, pieceId));
-	if (!knownPiece) throw refuseField('pieceId', 'unknownId', 'there is no such piece');
+	if (!knownPiece) throw refuseField('pieceId', 'unknownId', { what: 'piece' });
 	if (!printerId) return;
 	const [knownPrinter] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
-	if (!knownPrinter) throw refuseField('printerId', 'unknownId', 'there is no such printer');
+	if (!knownPrinter) throw refuseField('printerId', 'unknownId', { what: 'printer' });
 }
 
 /**
@@ -118,12 +118,7 @@ async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number
 	const events = (await loadEvents(tx, [body.spoolId])).get(body.spoolId) ?? [];
 	const derived = conditionAt(events, at).kind;
 	if (!body.condition || body.condition === derived) return derived;
-	if (body.condition === 'asReceived')
-		throw refuseField(
-			'condition',
-			'impossible',
-			`this spool was ${derived} before this print; strike that event out if it is wrong, or set the print's time before it`
-		);
+	if (body.condition === 'asReceived') throw refuseField('condition', 'conditionContradicted', { condition: derived });
 	await tx.insert(event).values({
 		id: v7(),
 		spoolId: body.spoolId,

@@ -4,12 +4,12 @@ import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
 import { attempt, instrument, instrumentCheck, ownMeasure, photo, reading, specimen, spool } from '../db/schema';
-import { Problem, refuse, refuseField } from '../problem';
+import { refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { checkMasses } from '../intake/masses';
 import { requireOrder } from '../prints/check-order';
-import { refusedReading } from './words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 
 export type KeptReading = { id: string; value: number | null; typedText: string; typedUnit: string };
 
@@ -76,7 +76,7 @@ export async function raiseRevision(tx: Transaction, spoolId: string): Promise<v
 		.update(spool)
 		.set({ revision: sql`${spool.revision} + 1` })
 		.where(eq(spool.id, spoolId));
-	if (raised.affectedRows === 0) throw refuseField('spoolId', 'unknownId', 'there is no such spool');
+	if (raised.affectedRows === 0) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
 }
 
 /** A claim or a price belongs to a filament: all its spools are seen anew. */
@@ -93,41 +93,37 @@ export async function requireAttempt(tx: Transaction, spoolId: string, attemptId
 		.select({ id: attempt.id })
 		.from(attempt)
 		.where(and(eq(attempt.id, attemptId), eq(attempt.spoolId, spoolId)));
-	if (!known) throw refuseField('attemptId', 'unknownId', 'this spool has no such print');
+	if (!known) throw refuseField('attemptId', 'notOfSpool', { what: 'print' });
 }
 
 async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void> {
 	if (body.instrumentId) {
 		const [known] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, body.instrumentId));
-		if (!known) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
+		if (!known) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
 	}
 	if (body.attemptId) await requireAttempt(tx, body.spoolId, body.attemptId);
-	else if (READING_QUANTITIES[body.quantity]?.of === 'attempt') throw refuseField('attemptId', 'missing', 'a mark belongs to a print');
+	else if (READING_QUANTITIES[body.quantity]?.of === 'attempt') throw refuseField('attemptId', 'markWithoutPrint');
 	if (body.specimenId) {
 		const [known] = await tx
 			.select({ id: specimen.id })
 			.from(specimen)
 			.where(and(eq(specimen.id, body.specimenId), eq(specimen.spoolId, body.spoolId)));
-		if (!known) throw refuseField('specimenId', 'unknownId', 'this spool has no such specimen');
-	} else if (READING_QUANTITIES[body.quantity]?.of === 'specimen')
-		throw refuseField('specimenId', 'missing', 'a load belongs to a specimen');
+		if (!known) throw refuseField('specimenId', 'notOfSpool', { what: 'specimen' });
+	} else if (READING_QUANTITIES[body.quantity]?.of === 'specimen') throw refuseField('specimenId', 'loadWithoutSpecimen');
 	if (body.photo) {
 		const [known] = await tx
 			.select({ id: photo.id })
 			.from(photo)
 			.where(and(eq(photo.id, body.photo.id), eq(photo.targetId, body.attemptId ?? '')));
-		if (!known) throw refuseField('photo.id', 'unknownId', 'this print has no such photograph');
+		if (!known) throw refuseField('photo.id', 'notOfPrint');
 	}
-	if (body.before && body.quantity !== 'grossMass') throw refuseField('before', 'impossible', 'only a weighing has something before it');
+	if (body.before && body.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
 }
 
 async function unitOfOwn(tx: Transaction, body: ReadingBody): Promise<string> {
 	if (body.quantity !== 'own') return '';
-	if (!body.ownMeasureId) throw refuseField('ownMeasureId', 'missing', 'say which own measure');
+	if (!body.ownMeasureId) throw refuseField('ownMeasureId', 'ownMeasureMissing');
 	const [measure] = await tx.select().from(ownMeasure).where(eq(ownMeasure.id, body.ownMeasureId));
-	if (!measure)
-		throw new Problem(422, 'There is no such own measure.', [
-			{ path: 'ownMeasureId', code: 'unknownId', message: 'there is no such own measure' }
-		]);
+	if (!measure) throw refuseField('ownMeasureId', 'unknownId', { what: 'ownMeasure' });
 	return measure.unit;
 }

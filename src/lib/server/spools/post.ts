@@ -13,7 +13,7 @@ import { checkMasses } from '../intake/masses';
 import { ensureLot, ensureMaker, joinTrial, lockCodes, unboxingRows } from '../intake/take-in';
 import { refuse, refuseField } from '../problem';
 import { raiseFilament, raiseRevision } from '../readings/post';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -48,11 +48,10 @@ export async function postSpool(db: Database, body: z.output<typeof spoolBody>, 
 		await lockCodes(tx);
 		await requireFilament(tx, body.filamentId);
 		const benchCode = body.benchCode ?? (await nextBenchCode(tx));
-		if (!benchCode) throw refuseField('benchCode', 'exhausted', 'all proposed codes are used; type one');
-		if (spellsMaterial(benchCode))
-			throw refuseField('benchCode', 'spellsMaterial', `${benchCode} could be read as a material; take other letters`);
+		if (!benchCode) throw refuseField('benchCode', 'codesExhausted');
+		if (spellsMaterial(benchCode)) throw refuseField('benchCode', 'codeSpellsMaterial', { code: benchCode });
 		const [taken] = await tx.select({ id: spool.id }).from(spool).where(eq(spool.benchCode, benchCode));
-		if (taken) throw refuseField('benchCode', 'duplicate', `${benchCode} is already on the bench`);
+		if (taken) throw refuseField('benchCode', 'codeTaken', { code: benchCode });
 		await tx.insert(spool).values({
 			id: body.id,
 			filamentId: body.filamentId,
@@ -71,7 +70,7 @@ export async function postSpool(db: Database, body: z.output<typeof spoolBody>, 
 
 async function requireFilament(tx: Transaction, filamentId: string): Promise<void> {
 	const [known] = await tx.select({ id: filament.id }).from(filament).where(eq(filament.id, filamentId));
-	if (!known) throw refuseField('filamentId', 'unknownId', 'there is no such filament');
+	if (!known) throw refuseField('filamentId', 'unknownId', { what: 'filament' });
 }
 
 export async function postQuote(db: Database, body: z.output<typeof quoteBody>, now: number): Answer<{ id: string }> {
@@ -80,7 +79,7 @@ export async function postQuote(db: Database, body: z.output<typeof quoteBody>, 
 		await requireFilament(tx, body.filamentId);
 		const { numbers, errors } = readQuote(body);
 		if (errors.length > 0) throw refuse(errors);
-		if (!numbers) throw refuseField('price', 'missing', 'is missing');
+		if (!numbers) throw refuseField('price', 'missing');
 		await tx.insert(quote).values({
 			id: body.id,
 			filamentId: body.filamentId,
@@ -118,7 +117,7 @@ export async function postSpoolFacts(db: Database, body: z.output<typeof spoolFa
 		const at = pastInstant(body.at, now, 'at');
 		await raiseRevision(tx, body.spoolId);
 		const [row] = await tx.select({ filamentId: spool.filamentId }).from(spool).where(eq(spool.id, body.spoolId));
-		if (!row) throw refuseField('spoolId', 'unknownId', 'there is no such spool');
+		if (!row) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
 		const errors: FieldError[] = [];
 		const claims = readClaims(row.filamentId, body, now);
 		errors.push(...claims.errors);

@@ -7,7 +7,7 @@ import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } f
 import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { isSound } from '../exchange/row-schema';
-import { notFound, Problem } from '../problem';
+import { notFound, problem } from '../problem';
 import { abilitiesOf, completeProtocol } from './complete-protocol';
 
 type TrialHead = {
@@ -69,8 +69,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 	]);
 	const rules = allRules.find((r) => isSound('protocols', r.protocol));
 	const weights = allWeights.find((w) => isSound('criteria', w));
-	if (!rules || !weights)
-		throw new Problem(422, 'The rules or weights of this trial cannot be read. Restore a backup, or bring the trial in again.');
+	if (!rules || !weights) throw problem(422, 'damagedTrial');
 	const houses = members.filter((m) => m.role === 'house');
 	const ordered = [...houses, ...members.filter((m) => m.role !== 'house')];
 	const spools = await loadEvidence(

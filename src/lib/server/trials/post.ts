@@ -78,7 +78,7 @@ async function checkSpools(tx: Reader, spoolIds: string[]): Promise<void> {
 	if (spoolIds.length === 0) return;
 	const known = new Set((await tx.select({ id: spool.id }).from(spool).where(inArray(spool.id, spoolIds))).map((r) => r.id));
 	const at = spoolIds.findIndex((id) => !known.has(id));
-	if (at >= 0) throw refuseField(`spoolIds.${at}`, 'unknownId', 'there is no such spool');
+	if (at >= 0) throw refuseField(`spoolIds.${at}`, 'unknownId', { what: 'spool' });
 }
 
 /** Raises the revision of a trial, and refuses an unknown one. */
@@ -87,7 +87,7 @@ async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
 		.update(trial)
 		.set({ revision: sql`${trial.revision} + 1` })
 		.where(eq(trial.id, trialId));
-	if (raised.affectedRows === 0) throw refuseField('trialId', 'unknownId', 'there is no such trial');
+	if (raised.affectedRows === 0) throw refuseField('trialId', 'unknownId', { what: 'trial' });
 }
 
 /** Says the name or question of a trial better; the first one stays on record. */
@@ -109,7 +109,7 @@ export async function postTrialLeave(db: Database, body: z.output<typeof trialLe
 			.update(trialSpool)
 			.set({ leftAt: now })
 			.where(and(eq(trialSpool.trialId, body.trialId), eq(trialSpool.spoolId, body.spoolId), isNull(trialSpool.leftAt)));
-		if (left.affectedRows === 0) throw refuseField('spoolId', 'unknownId', 'this trial has no such spool');
+		if (left.affectedRows === 0) throw refuseField('spoolId', 'notOfTrial');
 		return { id: body.id };
 	});
 }
@@ -128,7 +128,7 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
 		const [newest] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
-		if (!newest) throw refuseField('trialId', 'unknownId', 'this trial has no rules to change');
+		if (!newest) throw refuseField('trialId', 'noRules');
 		const pieceIds = body.pieceIds ?? newest.pieceIds ?? [newest.mainPieceId];
 		await checkPieces(tx, pieceIds);
 		if (body.printerId) await checkPrinter(tx, body.printerId);
@@ -142,7 +142,7 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 
 async function checkPrinter(tx: Reader, printerId: string): Promise<void> {
 	const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
-	if (!known) throw refuseField('printerId', 'unknownId', 'there is no such printer');
+	if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
 }
 
 async function checkPieces(tx: Reader, pieceIds: readonly string[]): Promise<void> {
@@ -150,7 +150,7 @@ async function checkPieces(tx: Reader, pieceIds: readonly string[]): Promise<voi
 		.select({ id: piece.id })
 		.from(piece)
 		.where(inArray(piece.id, [...pieceIds]));
-	if (known.length < new Set(pieceIds).size) throw refuseField('pieceIds', 'unknownId', 'there is no such piece');
+	if (known.length < new Set(pieceIds).size) throw refuseField('pieceIds', 'unknownId', { what: 'piece' });
 }
 
 /** A new version of criteria, weights and gates; the old one stays. */

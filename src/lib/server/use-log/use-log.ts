@@ -58,8 +58,8 @@ export async function postPartState(db: Database, body: z.output<typeof partStat
 	return await writeOnce(db, { id: body.id, kind: 'partState', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
 		const [known] = await tx.select({ at: part.at }).from(part).where(eq(part.id, body.partId));
-		if (!known) throw refuseField('partId', 'unknownId', 'there is no such part');
-		if (at < known.at) throw refuseField('at', 'order', 'lies before the part went into service');
+		if (!known) throw refuseField('partId', 'unknownId', { what: 'part' });
+		if (at < known.at) throw refuseField('at', 'beforeService');
 		await tx.insert(partState).values({ ...body, at, createdAt: now });
 		return { id: body.id };
 	});

@@ -18,7 +18,7 @@ export async function postVerdict(
 	return await writeOnce(db, { id: body.id, kind: 'verdict', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
 		const whole = await loadTrial(tx, body.trialId);
-		if (!(body.spoolId in whole.roles)) throw refuseField('spoolId', 'unknownId', 'this spool is not in the trial');
+		if (!(body.spoolId in whole.roles)) throw refuseField('spoolId', 'notOfTrial');
 		const sheet = sheetOf(whole, now);
 		const snapshot = {
 			criteria: whole.criteria,

@@ -4,7 +4,7 @@ import type { InstrumentCheck } from '$lib/core/evidence';
 import { checkOfReadings } from '$lib/core/instruments/check';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { instrument, instrumentCheck, reading, series, spool } from '../db/schema';
 import { isSound } from '../exchange/row-schema';
@@ -12,7 +12,7 @@ import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 
 /** How far a reading of a check may lie from the reference, in the canonical unit: beyond it something else was measured. */
-const FARTHEST = { length: { value: 1, words: '1 mm' }, mass: { value: 100, words: '100 g' } };
+const FARTHEST = { length: { most: 1, unit: 'mm' }, mass: { most: 100, unit: 'g' } };
 
 /** Checks of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */
 export async function loadChecks(db: Reader): Promise<Map<string, InstrumentCheck[]>> {
@@ -43,17 +43,13 @@ export async function postInstrumentCheck(
 ): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'instrumentCheck', body, now }, async (tx) => {
 		const [known] = await tx.select().from(instrument).where(eq(instrument.id, body.instrumentId));
-		if (!known) throw refuseField('instrumentId', 'unknownId', 'there is no such instrument');
+		if (!known) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
 		const dimension = known.quantity === 'mass' ? 'mass' : 'length';
 		const errors: FieldError[] = [];
 		const read = (text: string, path: string, least: number): number => {
 			const found = readQuantityText(text.replace(/^(\+\/-|±)\s*/, ''), dimension);
 			if (found.ok && found.value >= least) return found.value;
-			errors.push({
-				path,
-				code: found.ok ? 'outOfRange' : found.reason,
-				message: `must be a ${dimension}, such as ${dimension === 'mass' ? '100 g' : '1.700 mm'}`
-			});
+			errors.push(fieldError(path, 'notAReference', { dimension }));
 			return 0;
 		};
 		const reference = read(body.reference, 'reference', 1e-6);
@@ -62,8 +58,7 @@ export async function postInstrumentCheck(
 		const farthest = FARTHEST[dimension];
 		if (errors.length === 0)
 			readings.forEach(({ value }, i) => {
-				if (Math.abs(value - reference) > farthest.value)
-					errors.push({ path: `readings.${i}`, code: 'outOfRange', message: `lies over ${farthest.words} from the reference` });
+				if (Math.abs(value - reference) > farthest.most) errors.push(fieldError(`readings.${i}`, 'farFromReference', farthest));
 			});
 		if (errors.length > 0) throw refuse(errors);
 		const { id, instrumentId, zone } = body;

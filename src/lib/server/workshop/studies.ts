@@ -5,12 +5,12 @@ import { cellsOf } from '$lib/core/diameter/study-plan';
 import type { InstrumentStudy } from '$lib/core/evidence';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { gaugeStudyBody } from '$lib/schemas/amendment';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { gaugeStudy, instrument } from '../db/schema';
 import { isSound } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
-import { refusedReading } from '../readings/words';
+import { refusedReading } from '$lib/schemas/refused-reading';
 import { writeOnce } from '../write/write-once';
 import { raiseSpoolsOf } from './checks';
 
@@ -57,19 +57,17 @@ export async function postGaugeStudy(
 ): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'gaugeStudy', body, now }, async (tx) => {
 		const [known] = await tx.select().from(instrument).where(eq(instrument.id, body.instrumentId));
-		if (known?.quantity !== 'length') throw refuseField('instrumentId', 'unknownId', 'there is no such caliper or micrometer');
+		if (known?.quantity !== 'length') throw refuseField('instrumentId', 'unknownId', { what: 'caliper' });
 		const errors: FieldError[] = [];
 		const readings = body.readings.map(({ place, rater, typed }, i) => {
 			const read = readReading('diameter', typed);
 			if (!read.ok) errors.push(refusedReading(`readings.${i}.typed`, read));
-			if (rater >= body.raters.length)
-				errors.push({ path: `readings.${i}.rater`, code: 'unknownId', message: 'there is no such rater in this study' });
+			if (rater >= body.raters.length) errors.push(fieldError(`readings.${i}.rater`, 'unknownId', { what: 'rater' }));
 			return { place, rater, typed, value: read.ok ? read.value : 0 };
 		});
 		if (errors.length > 0) throw refuse(errors);
 		const cells = cellsOf(readings);
-		if (cells?.[0]?.length !== body.raters.length)
-			throw refuseField('readings', 'unbalanced', 'every rater has to read every place equally often, at least twice');
+		if (cells?.[0]?.length !== body.raters.length) throw refuseField('readings', 'unbalancedStudy');
 		const { id, instrumentId, raters, zone } = body;
 		await tx.insert(gaugeStudy).values({ id, instrumentId, raters, readings, at: Date.parse(body.at), zone, createdAt: now });
 		await raiseSpoolsOf(tx, instrumentId);

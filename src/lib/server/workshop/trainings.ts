@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import { TRAINER_ANSWERS, type TrainerSubject } from '$lib/core/prints/trainer/subjects';
 import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/prints/trainer/training';
 import type { trainingBody } from '$lib/schemas/training';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { trainingRun } from '../db/schema';
 import { isSound } from '../exchange/row-schema';
@@ -23,7 +23,7 @@ export async function postTraining(
 		const { id, scorer, subject, seed, answers, zone } = body;
 		const known = TRAINER_ANSWERS[subject].length;
 		const errors = answers.flatMap((answer, i): FieldError[] =>
-			answer < known ? [] : [{ path: `answers.${i}`, code: 'outOfRange', message: `must be 0 to ${known - 1}` }]
+			answer < known ? [] : [fieldError(`answers.${i}`, 'sizeOutOfRange', { low: 0, high: known - 1 })]
 		);
 		if (errors.length > 0) throw refuse(errors);
 		const pairs = trainingPlan(subject, seed).map(({ grade }, i): [number, number] => [grade, answers[i] as number]);

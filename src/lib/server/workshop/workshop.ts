@@ -4,7 +4,7 @@ import type { PrinterAbilities } from '$lib/core/evidence';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import type { FieldError } from '$lib/schemas/field-error';
+import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { dryer, instrument, printer } from '../db/schema';
 import { readTemperature } from '../drying/temperature';
@@ -51,8 +51,8 @@ type Kept = Promise<{ answer: { id: string }; repeated: boolean }>;
 
 /** The largest error limit or step that a bench instrument can have, in the canonical unit. */
 const LARGEST = {
-	length: { value: 1, words: 'a length above 0 and at most 1 mm, such as 0.02 mm' },
-	mass: { value: 100, words: 'a mass above 0 and at most 100 g, such as 0.1 g' }
+	length: 1,
+	mass: 100
 };
 
 /** A caliper or a scale with its stated error limit; both as typed, kept in mm or g. */
@@ -62,8 +62,8 @@ export async function postInstrument(db: Database, body: z.output<typeof instrum
 		const most = LARGEST[body.measures];
 		const valueOf = (path: 'errorLimit' | 'resolution') => {
 			const read = readQuantityText(body[path].replace(/^(\+\/-|±)\s*/, ''), body.measures);
-			if (read.ok && read.value > 0 && read.value <= most.value) return read.value;
-			errors.push({ path, code: read.ok ? 'outOfRange' : read.reason, message: `must be ${most.words}` });
+			if (read.ok && read.value > 0 && read.value <= most) return read.value;
+			errors.push(fieldError(path, 'notAnErrorLimit', { dimension: body.measures, most }));
 			return 0;
 		};
 		const errorLimit = valueOf('errorLimit');
@@ -86,7 +86,7 @@ export async function postPrinter(db: Database, body: z.output<typeof printerBod
 export async function postPrinterFacts(db: Database, body: z.output<typeof printerFactsBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
-		if (!known) throw refuseField('printerId', 'unknownId', 'there is no such printer');
+		if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
 		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed };
 		await amendFacts(tx, 'printer', body.printerId, facts, now);
 		return { id: body.id };
@@ -104,7 +104,7 @@ function readAbilities(body: TypedAbilities): { hotEndMaxC?: number; feedPathMm?
 		if (!text) return undefined;
 		const read = readQuantityText(text, 'length');
 		if (read.ok && read.value >= 1 && read.value <= 6) return read.value;
-		errors.push({ path, code: read.ok ? 'outOfRange' : read.reason, message: 'must be a bore between 1 and 6 mm, such as 2.0 mm' });
+		errors.push(fieldError(path, 'notABore'));
 		return undefined;
 	};
 	const [feedPathMm, throatMm] = [bore('feedPath'), bore('throat')];

@@ -1,9 +1,10 @@
+import { fieldError } from '$lib/schemas/field-error';
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { Database, Transaction } from '../db/client';
 import { isDuplicate, withRetry } from '../db/errors';
 import { writeLog } from '../db/schema';
-import { Problem } from '../problem';
+import { problem } from '../problem';
 import { canonical } from './canonical';
 import { clockAheadMs } from './clock-ahead';
 
@@ -45,9 +46,6 @@ export async function writeOnce<T>(
 async function first<T>(db: Database, id: string, bodyHash: Buffer): Promise<{ answer: T; repeated: boolean } | null> {
 	const [row] = await db.select().from(writeLog).where(eq(writeLog.id, id));
 	if (!row) return null;
-	if (!row.bodyHash.equals(bodyHash))
-		throw new Problem(409, 'This id was already used for something else. Nothing was stored.', [
-			{ path: 'id', code: 'idReused', message: 'already used with another body' }
-		]);
+	if (!row.bodyHash.equals(bodyHash)) throw problem(409, 'idReused', {}, [fieldError('id', 'idReused')]);
 	return { answer: row.answer as T, repeated: true };
 }

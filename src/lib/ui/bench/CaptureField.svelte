@@ -1,13 +1,14 @@
 <script lang="ts">
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { sentenceOf } from '../words/refusals';
 	import { tick } from 'svelte';
 
-	type Refusal = { message: string; suggestion: string | null };
 	type Props = {
 		label: string;
 		unit: string;
 		last: string | null;
 		/** Keeps what was typed; a refusal leaves it in the field. */
-		keep: (typed: string) => Refusal | null;
+		keep: (typed: string) => FieldError | null;
 		takeBack: () => void;
 		/** To another spool; left out where there is only one thing to measure. */
 		move?: (by: 1 | -1) => void;
@@ -17,7 +18,7 @@
 	};
 	let { label, unit, last, keep, takeBack, move, describedBy, also }: Props = $props();
 	let typed = $state('');
-	let refusal = $state<Refusal | null>(null);
+	let refusal = $state.raw<FieldError | null>(null);
 	let input = $state<HTMLInputElement>();
 
 	export function focus(): void {
@@ -85,7 +86,7 @@
 		<p id="capture-error" class="mt-1 text-harm">
 			<span aria-hidden="true">▲</span>
 			{typed}
-			{refusal.message}
+			{sentenceOf(refusal)}
 			{#if refusal.suggestion}
 				<button type="button" class="link ml-1" onclick={() => void take(refusal?.suggestion ?? '')}>Take {refusal.suggestion}</button>
 			{/if}

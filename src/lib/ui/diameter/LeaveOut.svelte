@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { errorAt, fieldError } from '$lib/schemas/field-error';
 	import type { LoggedStrand } from '$lib/core/evidence';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
@@ -10,11 +11,7 @@
 	let open = $state(false);
 	let typed = $state({ from: '', to: '', reason: '' });
 	const form = new Form();
-	const errors = $derived(
-		form.errors.length || !form.problem
-			? form.errors.map((e) => ({ ...e, path: FIELDS[e.path] ?? 'reason' }))
-			: [{ path: 'reason', code: 'failed', message: form.problem }]
-	);
+	const errors = $derived(form.errors.map((e) => errorAt(FIELDS[e.path] ?? 'reason', e)));
 	/** Where the server's words for a field stand here. */
 	const FIELDS: Record<string, string> = {
 		'range.fromM': 'from',
@@ -41,14 +38,14 @@
 		event.preventDefault();
 		const [fromM, toM] = [metres(typed.from), metres(typed.to)];
 		if (fromM === null || toM === null) {
-			form.refuse([{ path: fromM === null ? 'from' : 'to', code: 'notANumber', message: 'must be a number of metres' }]);
+			form.refuse([fieldError(fromM === null ? 'from' : 'to', 'notANumber')]);
 			return;
 		}
 		if (await amend({ action: 'exclude', range: { fromM, toM }, reason: typed.reason })) open = false;
 	}
 </script>
 
-{#if !open && form.problem}<p role="alert" class="mt-1 text-harm">▲ {form.problem}</p>{/if}
+{#if form.problem}<p role="alert" class="mt-1 text-harm">▲ {form.problem}</p>{/if}
 {#each log.leftOut as part (part.amendmentId)}
 	<p class="small mt-1">
 		Left out: {upTo(part.fromM, 2)} to {upTo(part.toM, 2)} m, {part.reason}.

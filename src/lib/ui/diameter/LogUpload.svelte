@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import { Button } from 'flowbite-svelte';
 	import { onDestroy } from 'svelte';
@@ -80,7 +81,7 @@
 				<div role="alert" class="text-harm">
 					<p>▲ {upload.errors.length > 1 ? `${upload.title} Nothing was stored.` : 'Nothing was stored:'}</p>
 					<ul class="small">
-						{#each upload.errors as error (error.path + error.code)}<li>{error.message}</li>{:else}<li>{upload.title}</li>{/each}
+						{#each upload.errors as error (error.path + error.code)}<li>{refusalWords(error)}</li>{:else}<li>{upload.title}</li>{/each}
 					</ul>
 				</div>
 			{/if}

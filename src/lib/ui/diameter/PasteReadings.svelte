@@ -1,6 +1,7 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { LogLayout } from '$lib/schemas/gauge-log';
-	import { rowWords } from '$lib/schemas/row-words';
+	import { rowRefusal } from '$lib/schemas/row-refusal';
 	import { Button } from 'flowbite-svelte';
 	import { plural } from '../words/numbers';
 	import { guessLayout, type Preview } from './guess-layout';
@@ -31,7 +32,7 @@
 	function keep(): void {
 		if (!read || !layout || !preview) return;
 		if (!read.ok) {
-			problems = read.errors.map(rowWords);
+			problems = read.errors.map((e) => refusalWords(rowRefusal(e)));
 			return;
 		}
 		if (read.readings.length > MOST_PASTED) {

@@ -1,3 +1,4 @@
+import { refusalWords } from '$lib/ui/words/refusals';
 import { envelope, type Envelope } from '$lib/core/diameter/log/envelope';
 import { positionAt } from '$lib/core/diameter/log/gauge-log';
 import { LogReader } from '$lib/core/diameter/log/read-log';
@@ -106,7 +107,7 @@ export class LiveLog {
 	async #post(path: string, body: object): Promise<'kept' | 'away'> {
 		const sent = await send(path, body);
 		if (!sent.ok && (sent.status === 0 || sent.status >= 500)) return 'away';
-		if (!sent.ok) this.#refuse([sent.title, ...sent.errors.map((e) => e.message)].join(' '));
+		if (!sent.ok) this.#refuse([sent.title, ...sent.errors.map(refusalWords)].join(' '));
 		return 'kept';
 	}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
@@ -52,7 +53,7 @@
 		<div role="alert" class="border-l-[3px] border-harm px-3 py-1">
 			<p class="text-harm">▲ Not taken; nothing was stored.</p>
 			<ul>
-				{#each form.errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {e.message}</li>{:else}<li>
+				{#each form.errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {refusalWords(e)}</li>{:else}<li>
 						{notJson || form.problem}
 					</li>{/each}
 			</ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
@@ -104,7 +105,7 @@
 			<div class="border-l-[3px] border-harm px-3 py-1" role="alert">
 				<p class="text-harm">▲ {file || 'The file'} was not taken; nothing was stored.</p>
 				<ul class="mt-1 max-h-56 overflow-y-auto">
-					{#each form.errors as e, i (i)}<li><strong>{where(e.path)}</strong> {e.message}</li>{:else}<li>{form.problem}</li>{/each}
+					{#each form.errors as e, i (i)}<li><strong>{where(e.path)}</strong> {refusalWords(e)}</li>{:else}<li>{form.problem}</li>{/each}
 				</ul>
 			</div>
 		{/if}

@@ -1,4 +1,5 @@
 <script lang="ts" generics="T extends string">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 
 	type Props = {
@@ -43,6 +44,6 @@
 	{#if error}<p id="{name}-error" class="mt-0.5 text-[0.85rem] text-harm">
 			<span aria-hidden="true">▲</span>
 			{legend}
-			{error.message}
+			{refusalWords(error)}
 		</p>{/if}
 </fieldset>

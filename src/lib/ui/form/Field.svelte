@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Input, Label } from 'flowbite-svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';
@@ -57,7 +58,7 @@
 		<p id="{id}-error" class="mt-0.5 text-[0.85rem] text-harm">
 			<span aria-hidden="true">▲</span>
 			{label}
-			{error.message}
+			{refusalWords(error)}
 			{#if error.suggestion}
 				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Take {error.suggestion}</button>
 			{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { Form } from './form.svelte';
 
@@ -11,7 +12,7 @@
 	let { targetKind, targetId, notes = [], ondone }: Props = $props();
 	let text = $state('');
 	const form = new Form();
-	const problem = $derived(form.errors[0]?.message ?? form.problem);
+	const problem = $derived(form.errors[0] ? refusalWords(form.errors[0]) : form.problem);
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();

@@ -1,3 +1,4 @@
+import { refusalWords } from '$lib/ui/words/refusals';
 import { invalidateAll } from '$app/navigation';
 import { tick } from 'svelte';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -114,7 +115,7 @@ export class Form {
 		const elsewhere = fields ? sent.errors.filter((e) => !fields.some((f) => e.path === f || e.path.startsWith(`${f}.`))) : [];
 		this.unknown = isUnanswered(sent);
 		this.errors = sent.errors;
-		this.problem = sent.errors.length === 0 ? sent.title : elsewhere.map((e) => `${e.path}: ${e.message}`).join('; ');
+		this.problem = sent.errors.length === 0 ? sent.title : elsewhere.map((e) => `${e.path}: ${refusalWords(e)}`).join('; ');
 	}
 }
 

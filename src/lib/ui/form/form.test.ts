@@ -11,7 +11,9 @@ const saved = () => Promise.resolve(Response.json({ fine: true }, { status: 201 
 const lost = () => Promise.reject(new TypeError('network'));
 const away = () => Promise.resolve(Response.json({ title: 'The database is away.' }, { status: 503 }));
 const refused = () =>
-	Promise.resolve(Response.json({ title: 'no', errors: [{ path: 'name', code: 'x', message: 'is missing' }] }, { status: 422 }));
+	Promise.resolve(
+		Response.json({ title: 'no', errors: [{ path: 'name', code: 'missing', params: {}, message: 'is missing' }] }, { status: 422 })
+	);
 const cut = () => Promise.resolve(new Response('{"fi', { status: 201 }));
 
 beforeEach(() => {
@@ -48,7 +50,7 @@ describe('a form', () => {
 		const form = new Form();
 		answers = [refused];
 		await form.send('dryers', { name: '' });
-		expect(form.errors).toEqual([{ path: 'name', code: 'x', message: 'is missing' }]);
+		expect(form.errors).toEqual([{ path: 'name', code: 'missing', params: {}, message: 'is missing' }]);
 		await form.send('dryers', { name: 'Box' });
 		await form.send('dryers', { name: 'Box' });
 		expect(new Set(calls.map((c) => c.body.id)).size).toBe(3);

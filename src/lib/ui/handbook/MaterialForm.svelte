@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import type { MaterialFigures } from '$lib/core/evidence';
 	import { Button } from 'flowbite-svelte';
@@ -52,7 +53,7 @@
 			<div class="grid grid-cols-[9rem_1fr] gap-3">
 				<Field id="figure-{f.key}" label="{f.name}, {f.unit}" bind:value={texts[f.key]} errors={[]} placeholder="45 to 50" />
 				<Field id="source-{f.key}" label="Source" bind:value={sources[f.key]} errors={[]} placeholder="maker's data sheet, own test …" />
-				{#if error}<p class="col-span-2 text-[0.85rem] text-harm">▲ {f.name}: {error.message}</p>{/if}
+				{#if error}<p class="col-span-2 text-[0.85rem] text-harm">▲ {f.name}: {refusalWords(error)}</p>{/if}
 			</div>
 		{/each}
 	</div>

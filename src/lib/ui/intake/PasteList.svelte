@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { readPaste } from '$lib/core/intake/read-paste';
 	import type { FieldError } from '$lib/schemas/field-error';
@@ -76,7 +77,7 @@
 							{#each paste.fields as field (field)}
 								<td class="px-2 py-0.5 {wrong.some((e) => fieldOf(e) === field) ? 'font-bold text-harm' : ''}">{row[field] ?? ''}</td>
 							{/each}
-							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${fieldOf(e)} ${e.message}`).join('; ')}</td>
+							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${fieldOf(e)} ${refusalWords(e)}`).join('; ')}</td>
 						</tr>
 					{/each}
 				</tbody>

@@ -1,11 +1,13 @@
 <script lang="ts">
+	import { errorAt, fieldError } from '$lib/schemas/field-error';
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { MARK_IDS, type MarkId } from '$lib/core/pieces/types';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { MARK_WORDS } from '../words/pieces';
 
-	let { register }: { register: (body: object) => Promise<FieldError[]> } = $props();
+	let { register }: { register: (body: object) => Promise<FieldError[] | null> } = $props();
 	/** Marks that climb in steps, and need to know them. */
 	const LADDERS: readonly MarkId[] = ['overhang', 'bridge', 'smallText', 'temperature'];
 	let name = $state('');
@@ -26,7 +28,7 @@
 		said = '';
 		const unread = chosen.find((mark) => numbers(steps[mark] ?? '').some((n) => !Number.isFinite(n)));
 		if (unread) {
-			errors = [{ path: `steps.${unread}`, code: 'notANumber', message: 'must be numbers with spaces between them' }];
+			errors = [fieldError(`steps.${unread}`, 'notSteps')];
 			return;
 		}
 		const marks = chosen.map((mark) => {
@@ -40,11 +42,11 @@
 			...(file ? { fileHash: await hashOf(file) } : {})
 		});
 		// Errors of single steps stand at the one field they were typed into.
-		errors = refused.map((e) => {
+		errors = (refused ?? []).map((e) => {
 			const at = /^marks\.(\d+)\.steps/.exec(e.path);
-			return at ? { ...e, path: `steps.${chosen[Number(at[1])]}` } : e;
+			return at ? errorAt(`steps.${chosen[Number(at[1])]}`, e) : e;
 		});
-		if (errors.length > 0) return;
+		if (refused) return;
 		said = `${name} is registered.`;
 		[name, grams, chosen, steps, file] = ['', '', [], {}, null];
 	}
@@ -80,7 +82,7 @@
 				>
 			{/each}
 		</div>
-		{#if markError}<p class="mt-0.5 text-[0.85rem] text-harm">▲ {markError.message}</p>{/if}
+		{#if markError}<p class="mt-0.5 text-[0.85rem] text-harm">▲ {refusalWords(markError)}</p>{/if}
 	</fieldset>
 	{#if chosen.some((m) => LADDERS.includes(m))}
 		<div class="grid gap-3 sm:grid-cols-2">

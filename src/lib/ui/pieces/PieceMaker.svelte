@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fieldError } from '$lib/schemas/field-error';
+	import { paramError } from '$lib/schemas/param-error';
 	import { materialNeeded } from '$lib/core/pieces/material-needed';
 	import { paramFaults, PIECE_KINDS } from '$lib/core/pieces/library';
 	import type { Params, PieceKind } from '$lib/core/pieces/types';
@@ -11,7 +13,7 @@
 	import Field from '../form/Field.svelte';
 	import { sizeOf } from './size-text';
 	import { fixed, upTo } from '../words/numbers';
-	import { marksLine, paramFaultWords, paramName, PIECE_WORDS } from '../words/pieces';
+	import { marksLine, paramName, PIECE_WORDS } from '../words/pieces';
 	import PieceDrawing from './PieceDrawing.svelte';
 
 	type Known = { id: string; name: string; version: number; familyId: string; kind: string | null };
@@ -19,7 +21,8 @@
 		known: Known[];
 		/** Where the material is not said: a common plastic of 1.75 mm. */
 		usual: { densityGcm3: number; diameterMm: number };
-		register: (body: object) => Promise<FieldError[]>;
+		/** Null when it was saved. */
+		register: (body: object) => Promise<FieldError[] | null>;
 	};
 	let { known, usual, register }: Props = $props();
 	let kindId = $state('compound');
@@ -39,9 +42,7 @@
 	const params = $derived<Params>(
 		Object.fromEntries(kind.params.map((param) => [param.id, sizeOf(param, typed[kindId]?.[param.id] ?? '')]))
 	);
-	const faults = $derived(
-		paramFaults(kind, params).map((f) => ({ path: `params.${f.param}`, code: f.reason, message: paramFaultWords(f) }))
-	);
+	const faults = $derived(paramFaults(kind, params).map(paramError));
 	const codeFault = $derived(code !== '' && !/^[A-Z]{2}[0-9]{1,3}$/.test(code));
 	const errors = $derived([...faults, ...refused.filter((e) => !faults.some((f) => f.path === e.path))]);
 	const needed = $derived(drawn && materialNeeded(drawn.volumeMm3, usual.densityGcm3, usual.diameterMm));
@@ -79,8 +80,9 @@
 		if (faults.length > 0) return;
 		const before = known.find((p) => p.id === replaces);
 		const called = name.trim() || before?.name || PIECE_WORDS[kindId]?.name || kindId;
-		refused = await register({ name: called, kind: kindId, params: $state.snapshot(params), ...(replaces ? { replaces } : {}) });
-		if (refused.length > 0) return;
+		const errors = await register({ name: called, kind: kindId, params: $state.snapshot(params), ...(replaces ? { replaces } : {}) });
+		refused = errors ?? [];
+		if (errors) return;
 		said = `${called} is registered${before ? ` as version ${before.version + 1}` : ''}.`;
 		name = '';
 		replaces = '';
@@ -118,7 +120,7 @@
 				path="code"
 				label="Bench code on it"
 				bind:value={() => code, (text) => (code = text.trim().toUpperCase())}
-				errors={codeFault ? [{ path: 'code', code: 'pattern', message: 'must be like AB1' }] : []}
+				errors={codeFault ? [fieldError('code', 'notACodeOnPiece')] : []}
 				placeholder="none"
 			/>
 		</div>

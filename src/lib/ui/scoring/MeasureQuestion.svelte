@@ -1,10 +1,10 @@
 <script lang="ts">
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import type { Question } from '$lib/core/prints/scoring';
 	import CaptureField from '../bench/CaptureField.svelte';
 	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 	import { canonicalUnit } from '$lib/core/units/dimension';
 	import { readReading } from '$lib/core/readings/read-reading';
-	import { refusalWords } from '../words/refusals';
 
 	type Measure = Question & { kind: 'measure' };
 	type Props = { question: Measure; label: string; answer: (typed: string) => void; skip: () => void; back: () => void };
@@ -19,7 +19,7 @@
 			return null;
 		}
 		const read = readReading(question.reading, typed, question.own?.unit);
-		if (!read.ok) return refusalWords(read);
+		if (!read.ok) return refusedReading('typed', read);
 		answer(typed);
 		return null;
 	}

@@ -1,4 +1,3 @@
-import type { ParamFault } from '$lib/core/pieces/library';
 import type { MarkId, ParamDef, PieceMark } from '$lib/core/pieces/types';
 import { upTo } from './numbers';
 
@@ -73,22 +72,6 @@ const UNITS: Record<ParamDef['unit'], string> = { mm: 'mm', deg: '°', degC: '°
  */
 export function paramName({ id, unit }: Pick<ParamDef, 'id' | 'unit'>): string {
 	return [PARAMS[id] ?? id, UNITS[unit]].filter(Boolean).join(', ');
-}
-
-/** What is wrong with a size. */
-export function paramFaultWords({ reason, low, high }: ParamFault): string {
-	switch (reason) {
-		case 'missing':
-			return 'must be a number';
-		case 'outOfRange':
-			return `must be ${upTo(low ?? 0, 2)} to ${upTo(high ?? 0, 2)}`;
-		case 'notBelow':
-			return 'lies on the wrong side of the first step';
-		case 'tooFew':
-			return 'leaves fewer than two steps';
-		case 'tooMany':
-			return 'does not fit with the other sizes';
-	}
 }
 
 export const MARK_WORDS: Record<MarkId, string> = {

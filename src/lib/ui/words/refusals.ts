@@ -1,27 +1,242 @@
-import type { ReadReading } from '$lib/core/readings/read-reading';
+import type { Refusal, RefusalCode, RefusalParams, Thing } from '$lib/schemas/refusals';
+import { CONDITION_WORDS, wordOf } from './closed-lists';
+import { upTo } from './numbers';
 
-type Refused = Exclude<ReadReading, { ok: true }>;
+/** Kinds of JSON values as a person would call them. */
+const KINDS: Record<string, string> = {
+	string: 'text',
+	number: 'a number',
+	int: 'a whole number',
+	boolean: 'yes or no',
+	array: 'a list',
+	tuple: 'a list',
+	object: 'an object',
+	record: 'an object',
+	date: 'a date'
+};
 
-/** Why a value was not kept, for the line under the field. The value itself stands before it. */
-export function refusalWords(refused: Refused): { message: string; suggestion: string | null } {
-	switch (refused.reason) {
-		case 'empty':
-			return { message: 'Type a value first.', suggestion: null };
-		case 'notANumber':
-			return { message: 'is not a number.', suggestion: null };
-		case 'ambiguous':
-			return { message: 'has two decimal marks; type one, comma or point.', suggestion: null };
-		case 'notWhole':
-			return { message: 'is not a whole number.', suggestion: null };
-		case 'unknownUnit':
-			return { message: `has an unknown unit; known here: ${refused.allowed.join(', ')}.`, suggestion: null };
-		case 'unknownWord':
-			return { message: `is not one of: ${refused.allowed.join(', ')}.`, suggestion: null };
-		case 'notPositive':
-			return { message: 'must be above zero.', suggestion: null };
-		case 'outOfRange':
-			return { message: 'is not a believable value here.', suggestion: null };
-		case 'slip':
-			return { message: `looks like a slip: did you mean ${refused.suggestion}?`, suggestion: refused.suggestion };
-	}
+const THINGS: Record<Thing, string> = {
+	spool: 'spool',
+	trial: 'trial',
+	print: 'print',
+	specimen: 'specimen',
+	photograph: 'photograph',
+	instrument: 'instrument',
+	caliper: 'caliper or micrometer',
+	printer: 'printer',
+	dryer: 'dryer',
+	run: 'run',
+	piece: 'piece',
+	filament: 'filament',
+	part: 'part',
+	amendment: 'amendment of this record',
+	ownMeasure: 'own measure',
+	rater: 'rater in this study'
+};
+
+const BROKEN = {
+	missing: 'is not followed by all samples of its log',
+	length: 'does not hold as many samples as it says',
+	values: 'holds what is no diameter'
+};
+
+const REEL_ERRORS = { length: ['length', 'mm', '0.02 mm'], mass: ['mass', 'g', '0.1 g'] } as const;
+
+const withUnit = (value: number | string, unit: string) =>
+	`${typeof value === 'number' ? value.toLocaleString('en-GB') : value}${unit && ` ${unit}`}`;
+
+/** Why something at a field was refused, by its code. The field's label stands before the words. */
+const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
+	missing: () => 'is missing',
+	wrongKind: (p) => `must be ${KINDS[p.kind] ?? p.kind}`,
+	wrongFormat: (p) => (p.format === 'base64' ? 'must be base64' : 'is not written as it must be'),
+	tooLong: (p) => `must be at most ${p.most} characters long`,
+	tooShort: (p) => `must be at least ${p.least} characters long`,
+	tooManyEntries: (p) => `must be at most ${p.most} entries long`,
+	tooFewEntries: (p) => `must be at least ${p.least} entries long`,
+	atLeast: (p) => `must be at least ${withUnit(p.least, p.unit)}`,
+	atMost: (p) => `must be at most ${withUnit(p.most, p.unit)}`,
+	above: (p) => `must be above ${p.low}`,
+	below: (p) => `must be below ${p.high}`,
+	multipleOf: (p) => `must be a multiple of ${p.step}`,
+	oneOf: (p) => `must be one of ${p.allowed}`,
+	unknownFields: (p) => `has fields that are not known here: ${p.names}`,
+	unknownName: () => 'has a name that is not known here',
+	invalid: () => 'is not right',
+
+	valueMissing: () => 'type a value',
+	notANumber: () => 'is not a number',
+	ambiguous: () => 'has two decimal marks; type one, comma or point',
+	notWhole: () => 'is not a whole number',
+	unknownUnit: (p) => `has an unknown unit; known here: ${p.allowed}`,
+	unknownWord: (p) => `is not one of: ${p.allowed}`,
+	notPositive: () => 'must be above zero',
+	negative: () => 'cannot be below zero',
+	outOfRange: () => 'is not a believable value here',
+	slip: (p) => `looks like a slip: did you mean ${p.suggestion}?`,
+	unseenCharacters: () => 'contains characters that cannot be seen; type it again',
+	notAUuid: () => 'must be a version 7 UUID made by the sender',
+	notAnInstant: () => 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z',
+	before1970: () => 'must not lie before 1970',
+	unknownZone: () => 'is not a known time zone, such as Europe/Vienna',
+	notAColour: () => 'must be a colour such as #3a4b5c',
+	notABenchCode: () => 'must be two letters and a digit from 1 to 9',
+	notASha256: () => 'is no SHA-256 in hexadecimal',
+	notAVersion: () => 'is no version such as 0.5.0',
+	notANozzle: () => 'must begin with its size in mm, such as 0.4 brass',
+	notAPrice: () => 'is not a price such as 21.90',
+	tooManyDecimals: () => 'has more than two decimals',
+	priceOutOfRange: () => 'is not a believable price',
+	notAMass: () => 'is not a mass such as 1000 g or 1 kg',
+	netMassSlip: (p) => `is only ${upTo(p.grams, 2)} g: did you mean ${upTo(p.grams, 2)} kg?`,
+	netMassOutOfRange: () => 'is not a believable net mass of one spool',
+	netMassMissing: () => 'is missing: without it there is no price per kilogram',
+	notATolerance: () => 'is not a tolerance such as 0.02 mm',
+	toleranceOutOfRange: () => 'is not a believable tolerance; write it in mm, such as 0.02',
+	notANozzleTemperature: () => 'is not a temperature such as 215 or 210-230 C',
+	nozzleOutOfRange: (p) => `is not a believable nozzle temperature (${p.low} to ${p.high} °C)`,
+	notAHardness: () => 'is not a hardness with its scale, such as 95A or 45D',
+	notATemperature: () => 'is not a temperature such as 50 C',
+	temperatureOutOfRange: (p) => `is not believable (${p.low} to ${p.high} °C)`,
+	notADuration: () => 'is not a time such as 4 h or 240 min',
+	durationOutOfRange: (p) => `must be more than nothing and at most ${p.mostDays} days`,
+	notABore: () => 'must be a bore between 1 and 6 mm, such as 2.0 mm',
+	notAnErrorLimit: (p) => {
+		const [what, unit, such] = REEL_ERRORS[p.dimension];
+		return `must be a ${what} above 0 and at most ${p.most} ${unit}, such as ${such}`;
+	},
+	notAReference: (p) => `must be a ${p.dimension}, such as ${p.dimension === 'mass' ? '100 g' : '1.700 mm'}`,
+	farFromReference: (p) => `lies over ${p.most} ${p.unit} from the reference`,
+	future: () => 'lies in the future',
+	wrongPassphrase: () => 'is not the one',
+
+	noSpoolToMeasure: () => 'there is no spool to measure',
+	noSpoolToWeigh: () => 'there is no spool to weigh',
+	nothingToMeasure: () => 'there is nothing to measure',
+	nothingToLoad: () => 'there is nothing to load',
+	loadedShapeMissing: () => ': say what is loaded first, such as a hook',
+	notMoreThanLast: () => 'is not more than the last step',
+	bucketRefused: (p) => `: the bucket ${p.why}`,
+	notBelowGross: (p) => `g is not below the last weighing (${upTo(p.grossG, 1)} g)`,
+	notAboveEmpty: (p) => `g is not above the empty reel (${upTo(p.emptyG, 1)} g)`,
+	mustDiffer: () => 'must differ from each other',
+	oneToSixNames: () => 'must be one to six names',
+	notSteps: () => 'must be numbers with spaces between them',
+	singleReading: (p) => `no. ${p.number} (${p.typed}) ${p.why}`,
+	notACodeOnPiece: () => 'must be like AB1',
+	conditionContradicted: (p) =>
+		`this spool was ${wordOf(CONDITION_WORDS, p.condition)} before this print; strike that event out if it is wrong, or set the print's time before it`,
+
+	unknownId: (p) => `there is no such ${THINGS[p.what]}`,
+	notOfSpool: (p) => `this spool has no such ${THINGS[p.what]}`,
+	notOfPrint: () => 'this print has no such photograph',
+	notOfTrial: () => 'this trial has no such spool',
+	notInHandbook: () => 'is not in the handbook',
+	noRules: () => 'this trial has no rules to change',
+	unknownStation: (p) => `must be one of ${p.allowed}`,
+	idReused: () => 'already used with another body',
+	nothingOddSaid: () => 'say what is odd, or that nothing is',
+	noSpoolsInRun: () => 'say which spools are in the load',
+	unknownCriterion: () => 'is no quantity that can be weighed',
+	criterionTwice: () => 'each criterion may stand once',
+	noPieces: () => 'choose at least one piece',
+	noRowsToTakeIn: () => 'there is no row to take in',
+	buyForMissing: () => 'say what it is to be bought for',
+	reasonMissing: () => 'say why',
+	correctionMissing: () => 'say what is corrected',
+	rightValueMissing: () => 'type the right value',
+	undoneMissing: () => 'say which amendment is taken back',
+	onlyLogsInPart: () => 'only a log can be left out in part, from its first sample to its last',
+	notCorrectable: (p) => `a ${p.what} cannot be corrected; strike it out and record the right one`,
+	onlyWeighingsHaveBefore: () => 'only a weighing has something before it',
+	onlyForCorrections: () => 'belongs to corrections only',
+	noSampleBetween: () => 'there is no sample between these positions',
+	nothingLeftOfLog: () => 'this leaves nothing of the log; strike it out instead',
+	endBeforeStart: () => 'must lie beyond the start',
+	highBelowLow: () => 'must not be below the low end',
+	highNotAboveLow: () => 'the high end must be above the low end',
+	lowestAboveHighest: () => 'must not be below the lowest',
+	mustFollow: (p) => `must lie above ${p.other}`,
+	mustNotPrecede: (p) => `must not lie before ${p.other}`,
+	otherMaterial: () => 'must be the same material',
+	percentMissing: () => 'say how far the print got',
+	percentWhole: () => 'a failed print got less far than 100 %',
+	causeMissing: () => 'say what the failure is charged to; "unknown" is an answer',
+	finishedContradicted: () => 'is finished: then 100 % were reached and nobody is charged',
+	nothingCorrected: () => 'nothing is corrected',
+	cleanStepMissing: () => 'is missing: a faulty step alone does not say what came out clean',
+	faultyNotBeyond: (p) => `must lie beyond the last clean one (${p.than})`,
+	belowCoolest: (p) => `must not lie below the coolest clean floor (${p.than})`,
+	markWithoutPrint: () => 'a mark belongs to a print',
+	loadWithoutSpecimen: () => 'a load belongs to a specimen',
+	ownMeasureMissing: () => 'say which own measure',
+	wrongStation: (p) => `must be ${p.station} for ${p.quantity}`,
+	valueContradictsText: (p) => `is ${p.value}, but “${p.text}” says ${p.says}`,
+	grossBelowTare: (p) => `the gross mass (${p.grossG} g) is not above the tare (${p.tareG} g)`,
+	notAboveTare: (p) => `is not above the tare (${p.tareG} g)`,
+	codeTaken: (p) => `${p.code} is already on the bench`,
+	codeSpellsMaterial: (p) => `${p.code} could be read as a material; take other letters`,
+	codesExhausted: () => 'all proposed codes are used; type one',
+	sizesMissing: () => 'a piece that is made has sizes',
+	sizeOutOfRange: (p) => `must be ${p.low} to ${p.high}`,
+	stepNotBelow: () => 'lies on the wrong side of the first step',
+	stepsTooFew: () => 'leaves fewer than two steps',
+	sizesDoNotFit: () => 'does not fit with the other sizes',
+	marksMissing: () => 'say what can be looked at on it',
+	fourCorners: () => 'must be four',
+	unbalancedStudy: () => 'every rater has to read every place equally often, at least twice',
+	studyTooSmall: () => 'at least two places read twice',
+	beforeDrying: () => 'lies before the start of the run',
+	runEnded: () => 'was already ended',
+	beforeService: () => 'lies before the part went into service',
+	beyondDryer: (p) => `is more than ${p.dryer} reaches (${p.highC} °C)`,
+	belowDryer: (p) => `is less than ${p.dryer} can be set to (${p.lowC} °C)`,
+	softens: (p) => `would soften ${p.material}, which the handbook lets go soft at ${p.limitC} °C`,
+	aboveDryingRange: (p) => `is above the handbook's range for ${p.material}; say that you mean it, or take less`,
+	dryingNotKnown: (p) => `cannot be checked: the handbook has no drying figures for ${p.material}; say that you mean it`,
+	inDryer: (p) => `${p.code} is in a run that was not ended yet`,
+
+	fileEmpty: () => 'the file is empty',
+	fileTooLarge: () => 'the file is too large',
+	sameColumn: () => 'the two axes are one column',
+	rowNotANumber: (p) => `row ${p.row}: "${p.text}" is not a number`,
+	rowEmpty: (p) => `row ${p.row}: is empty`,
+	rowOutOfRange: (p) => `row ${p.row}: "${p.text}" is no diameter of a strand (0.5 to 5 mm)`,
+	rowTooShort: (p) => `row ${p.row}: has too few columns`,
+	rowBackwards: (p) => `row ${p.row}: "${p.text}" lies before the row above`,
+	slicesMissing: () => 'say how many came: the log was announced without',
+	notABundle: () => 'this is no trial bundle of Draught',
+	newerFormat: (p) => `was written by a newer version of Draught (this one reads up to ${p.ours})`,
+	newerVersion: (p) => `was computed by a newer version of Draught (this one has ${p.ours})`,
+	notRows: (p) => `must be a list of at most ${p.most.toLocaleString('en-GB')} rows`,
+	noSuchTable: () => 'is no table of this version',
+	noTrialInBundle: () => 'is no trial of this bundle',
+	noRows: () => 'has a header but no row',
+	tooManyRows: (p) => `has more than ${p.most} rows; split it`,
+	more: () => 'and perhaps more: looking stopped here',
+	broken: (p) => BROKEN[p.fault],
+	csvQuotes: () => 'has a quotation mark that is not closed, or one too many',
+	unknownColumn: (p) => `there is no column “${p.name}”; known are ${p.known}`,
+	columnTwice: (p) => `the column “${p.name}” stands twice`,
+	wrongCells: (p) => `has ${p.has} cells where the header has ${p.wanted}`,
+	pointsNowhere: (p) => `points at nothing in ${p.table}`,
+	rowTwice: (p) => `stands in row ${p.row} of this file already`,
+	hereOtherwise: () => 'is here already with another value; records are amended, never overwritten',
+	hereAlready: () => 'stands here already'
+};
+
+/**
+ * Why something was refused, as it stands behind the label of its field.
+ * @example refusalWords({ code: 'atMost', params: { most: 1, unit: 'mm' } }) // 'must be at most 1 mm'
+ */
+export function refusalWords(refusal: Refusal): string {
+	const words = REFUSALS[refusal.code] as ((p: Refusal['params']) => string) | undefined;
+	// A page that was open before an upgrade may hear a code it does not know: the server's own words stand beside it.
+	return words?.(refusal.params) ?? (refusal as { message?: string }).message ?? String(refusal.code);
+}
+
+/** The same as the end of a sentence that begins with what was typed. */
+export function sentenceOf(refusal: Refusal): string {
+	const words = refusalWords(refusal);
+	return /[.?]$/.test(words) ? words : `${words}.`;
 }

@@ -21,7 +21,9 @@ import { flagLines, missingWords, nextWords, sentence } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
 import { bareValue, quantityName, valueWords } from './quantities';
 import { kindWords } from './closed-lists';
-import { refusalWords } from './refusals';
+import { refusedReading } from '$lib/schemas/refused-reading';
+import type { Refusal } from '$lib/schemas/refusals';
+import { refusalWords, sentenceOf } from './refusals';
 
 /** Spools in every state the stations speak about. */
 function everyState() {
@@ -264,7 +266,7 @@ describe('words', () => {
 	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '175'])('a refused "%s" is explained', (typed) => {
 		const read = readReading('diameter', typed);
 		expect(read.ok).toBe(false);
-		if (!read.ok) expect(refusalWords(read).message).toMatch(/[.?]$/);
+		if (!read.ok) expect(sentenceOf(refusedReading('typed', read))).toMatch(/[.?]$/);
 	});
 });
 
@@ -285,4 +287,9 @@ describe('numbers for people', () => {
 		expect(plural(1, 'print')).toBe('1 print');
 		expect(plural(2, 'print')).toBe('2 prints');
 	});
+});
+
+describe('a refusal of a newer server', () => {
+	const newer = { code: 'unheardOf', params: {}, message: 'is not of this world' } as unknown as Refusal;
+	it('is told in the server’s own words', () => expect(refusalWords(newer)).toBe('is not of this world'));
 });

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fieldError } from '$lib/schemas/field-error';
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
@@ -23,7 +25,9 @@
 		// Errors of single readings stand at the one field they were typed into, with their place.
 		errors = (refused ?? []).map((e) => {
 			const place = /^readings\.(\d+)$/.exec(e.path);
-			return place ? { ...e, path: 'readings', message: `no. ${Number(place[1]) + 1} (${readings[Number(place[1])]}) ${e.message}` } : e;
+			if (!place) return e;
+			const at = Number(place[1]);
+			return fieldError('readings', 'singleReading', { number: at + 1, typed: readings[at] ?? '', why: refusalWords(e) });
 		});
 		if (refused) return;
 		typed = fresh();

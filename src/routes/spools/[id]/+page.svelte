@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { stated } from '$lib/core/claims/stated';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
@@ -397,7 +398,7 @@
 						placeholder="95A"
 					/>
 				{/if}
-				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {e.message}</p>{/each}
+				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {refusalWords(e)}</p>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>
 		</details>

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { sentenceOf } from '$lib/ui/words/refusals';
+	import { fieldError } from '$lib/schemas/field-error';
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { READING_DIRECTIONS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
@@ -32,7 +35,6 @@
 	import WhatItSays from '$lib/ui/diameter/WhatItSays.svelte';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { refusalWords } from '$lib/ui/words/refusals';
 	import { sentence } from '$lib/ui/words/messages';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { onDestroy, untrack } from 'svelte';
@@ -139,9 +141,9 @@
 		if (next) choose(next.spool.id);
 	}
 	function keep(typed: string) {
-		if (!evidence) return { message: 'There is no spool to measure.', suggestion: null };
+		if (!evidence) return fieldError('typed', 'noSpoolToMeasure');
 		const read = readReading('diameter', typed);
-		if (!read.ok) return refusalWords(read);
+		if (!read.ok) return refusedReading('typed', read);
 		void bench.keep({
 			spoolId: evidence.spool.id,
 			quantity: 'diameter',
@@ -158,7 +160,7 @@
 		if (!evidence) return 'There is no spool to measure.';
 		for (const one of pasted) {
 			const read = readReading('diameter', one.typed);
-			if (!read.ok) return `${one.typed} ${refusalWords(read).message}`;
+			if (!read.ok) return `${one.typed} ${sentenceOf(refusedReading('typed', read))}`;
 		}
 		const { id: spoolId } = evidence.spool;
 		const first = Math.ceil(at / data.protocol.diameterDirections);

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fieldError, type FieldError } from '$lib/schemas/field-error';
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { intervalsOf, netWater, relativeWater } from '$lib/core/moisture/account';
@@ -20,7 +22,6 @@
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
-	import { refusalWords } from '$lib/ui/words/refusals';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -76,11 +77,11 @@
 		if (next) choose(next.spool.id);
 	}
 	function keep(typed: string) {
-		if (!evidence) return { message: 'There is no spool to weigh.', suggestion: null };
+		if (!evidence) return fieldError('typed', 'noSpoolToWeigh');
 		const read = readReading(what, typed);
-		if (!read.ok) return refusalWords(read);
+		if (!read.ok) return refusedReading('typed', read);
 		const contradicted = contradiction(read.value);
-		if (contradicted) return { message: contradicted, suggestion: null };
+		if (contradicted) return contradicted;
 		void bench.keep({
 			spoolId: evidence.spool.id,
 			quantity: what,
@@ -93,10 +94,10 @@
 		return null;
 	}
 	/** The full reel weighs more than the empty one. */
-	function contradiction(grams: number): string | null {
+	function contradiction(grams: number): FieldError | null {
 		const empty = tares.filter((r) => r.status === 'counts').at(-1)?.value ?? null;
-		if (what === 'grossMass' && empty !== null && grams <= empty) return `g is not above the empty reel (${upTo(empty, 1)} g).`;
-		if (what === 'tareMass' && last && grams >= last.grossG) return `g is not below the last weighing (${upTo(last.grossG, 1)} g).`;
+		if (what === 'grossMass' && empty !== null && grams <= empty) return fieldError('typed', 'notAboveEmpty', { emptyG: empty });
+		if (what === 'tareMass' && last && grams >= last.grossG) return fieldError('typed', 'notBelowGross', { grossG: last.grossG });
 		return null;
 	}
 	function takeBack(): void {

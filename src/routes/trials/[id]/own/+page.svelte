@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fieldError } from '$lib/schemas/field-error';
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { ownQuantity, ownStation } from '$lib/core/own/station';
@@ -9,7 +11,6 @@
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import { railItem } from '$lib/ui/bench/rail-item';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
-	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -44,9 +45,9 @@
 		if (next && measure) go(next.spool.id, measure.id);
 	}
 	function keep(typed: string) {
-		if (!measure || !evidence) return { message: 'There is nothing to measure.', suggestion: null };
+		if (!measure || !evidence) return fieldError('typed', 'nothingToMeasure');
 		const read = readReading('own', typed, measure.unit);
-		if (!read.ok) return refusalWords(read);
+		if (!read.ok) return refusedReading('typed', read);
 		void bench.keep({ spoolId: evidence.spool.id, quantity: 'own', typed, ownMeasureId: measure.id, ownUnit: measure.unit });
 		return null;
 	}

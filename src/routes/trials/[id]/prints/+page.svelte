@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
@@ -126,7 +127,7 @@
 	const problem = $derived.by(() => {
 		if (form.problem || form.errors.length === 0) return form.problem;
 		const inSight = form.errors.some((e) => e.path.includes('.') || ['percentReached', 'cause', 'condition'].includes(e.path));
-		return inSight && !rejected ? '' : form.errors.map((e) => e.message).join('; ');
+		return inSight && !rejected ? '' : form.errors.map(refusalWords).join('; ');
 	});
 
 	function choose(id: string): void {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
 	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
@@ -147,7 +148,12 @@
 				{/each}
 			</div>
 			{#if versions.errors.some((e) => e.path === 'pieceIds')}
-				<p class="mt-0.5 text-[0.85rem] text-harm">▲ {versions.errors.find((e) => e.path === 'pieceIds')?.message}</p>
+				<p class="mt-0.5 text-[0.85rem] text-harm">
+					▲ {versions.errors
+						.filter((e) => e.path === 'pieceIds')
+						.map(refusalWords)
+						.join('; ')}
+				</p>
 			{/if}
 			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More pieces</a></p>
 		</fieldset>

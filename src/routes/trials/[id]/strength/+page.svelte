@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fieldError } from '$lib/schemas/field-error';
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
@@ -143,19 +145,18 @@
 	}
 
 	function keep(text: string) {
-		if (!evidence) return { message: 'There is nothing to load.', suggestion: null };
-		if (!shape.trim()) return { message: ': say what is loaded first, such as a hook.', suggestion: null };
+		if (!evidence) return fieldError('typed', 'nothingToLoad');
+		if (!shape.trim()) return fieldError('typed', 'loadedShapeMissing');
 		const read = readLoad(text, method);
 		const blows = method === 'blows';
 		const typed = blows ? read.typed : withUnit(read.typed, unit);
 		const value = readReading(read.quantity, typed);
-		if (!value.ok) return refusalWords(value);
+		if (!value.ok) return refusedReading('typed', value);
 		const before = current === null ? undefined : lastStep.get(current);
-		if (method === 'steps' && before !== undefined && value.value <= before)
-			return { message: 'is not more than the last step.', suggestion: null };
+		if (method === 'steps' && before !== undefined && value.value <= before) return fieldError('typed', 'notMoreThanLast');
 		if (method === 'steps' && bucket.trim()) {
 			const mass = readReading('bucketMass', bucket);
-			if (!mass.ok) return { message: `: the bucket ${refusalWords(mass).message}`, suggestion: null };
+			if (!mass.ok) return fieldError('typed', 'bucketRefused', { why: refusalWords(refusedReading('bucket', mass)) });
 		}
 		const said = blows ? null : unitTyped(typed);
 		if (said) {

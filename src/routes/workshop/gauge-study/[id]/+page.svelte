@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusedReading } from '$lib/schemas/refused-reading';
+	import { fieldError } from '$lib/schemas/field-error';
 	import { browser } from '$app/environment';
 	import { invalidateAll } from '$app/navigation';
 	import { gaugeStudy } from '$lib/core/diameter/gauge-study';
@@ -12,7 +15,6 @@
 	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
 	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
 	import { day } from '$lib/ui/words/numbers';
-	import { refusalWords } from '$lib/ui/words/refusals';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, tick } from 'svelte';
 	import type { PageProps } from './$types';
@@ -24,7 +26,7 @@
 	let setup = $state({ raters: '', places: '5', repeats: '3' });
 	let errors = $state.raw<FieldError[]>([]);
 	const form = new Form();
-	const problem = $derived([form.problem, ...form.errors.map((e) => e.message)].filter(Boolean).join(' '));
+	const problem = $derived([form.problem, ...form.errors.map(refusalWords)].filter(Boolean).join(' '));
 	let field = $state<CaptureField>();
 	const names = $derived(
 		setup.raters
@@ -43,10 +45,10 @@
 		event.preventDefault();
 		const between = (text: string, low: number, high: number) => /^\d+$/.test(text.trim()) && +text >= low && +text <= high;
 		const found: FieldError[] = [];
-		if (names.length < 1 || names.length > 6) found.push({ path: 'raters', code: 'missing', message: 'must be one to six names' });
-		else if (new Set(names).size < names.length) found.push({ path: 'raters', code: 'twice', message: 'must differ from each other' });
-		if (!between(setup.places, 2, 20)) found.push({ path: 'places', code: 'outOfRange', message: 'must be 2 to 20' });
-		if (!between(setup.repeats, 2, 5)) found.push({ path: 'repeats', code: 'outOfRange', message: 'must be 2 to 5' });
+		if (names.length < 1 || names.length > 6) found.push(fieldError('raters', 'oneToSixNames'));
+		else if (new Set(names).size < names.length) found.push(fieldError('raters', 'mustDiffer'));
+		if (!between(setup.places, 2, 20)) found.push(fieldError('places', 'sizeOutOfRange', { low: 2, high: 20 }));
+		if (!between(setup.repeats, 2, 5)) found.push(fieldError('repeats', 'sizeOutOfRange', { low: 2, high: 5 }));
 		errors = found;
 		if (found.length > 0) return;
 		draft?.begin(names, { places: +setup.places, repeats: +setup.repeats }, Date.now());
@@ -54,7 +56,7 @@
 	}
 	function keep(typed: string) {
 		const read = readReading('diameter', typed);
-		if (!read.ok) return refusalWords(read);
+		if (!read.ok) return refusedReading('typed', read);
 		draft?.keep(typed);
 		return null;
 	}

@@ -1,9 +1,10 @@
 <script lang="ts">
+	import { refusedReading } from '$lib/schemas/refused-reading';
 	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
 	import type { CalibrationPair } from '$lib/core/diameter/calibration';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { sentenceOf } from '$lib/ui/words/refusals';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
@@ -43,7 +44,7 @@
 	function note(event: SubmitEvent): void {
 		event.preventDefault();
 		const read = readReading(noted.quantity, noted.typed);
-		refusal = read.ok ? '' : refusalWords(read).message;
+		refusal = read.ok ? '' : sentenceOf(refusedReading('typed', read));
 		if (!read.ok) return;
 		void bench.keep({ spoolId: noted.spoolId, quantity: noted.quantity, typed: noted.typed });
 		noted.typed = '';
