@@ -60,8 +60,12 @@ export default defineConfig(
 		}
 	},
 	{
-		files: ['**/*.js', '**/*.mjs'],
+		files: ['**/*.js', '**/*.mjs', '**/*.cjs'],
 		extends: [ts.configs.disableTypeChecked]
+	},
+	{
+		files: ['**/*.cjs'],
+		rules: { '@typescript-eslint/no-require-imports': 'off' }
 	},
 	{
 		files: ['scripts/**', 'tests/**'],

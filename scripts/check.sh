@@ -15,5 +15,6 @@ svelte-kit sync
 run lint eslint . --max-warnings 0
 run format prettier --check --log-level warn .
 run types svelte-check --tsconfig ./tsconfig.json --fail-on-warnings
+run imports depcruise src --config .dependency-cruiser.cjs --output-type err
 run knip knip
 exit "$failed"

@@ -4,11 +4,11 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
-const CHECKS = ['lint', 'format', 'types', 'knip'];
+const CHECKS = ['lint', 'format', 'types', 'imports', 'knip'];
 
 /** @typedef {{ passed: number, failed: number, skipped: number, remarks: string[] }} Sum */
 
-/** What lint, format, types and knip said: a failed one, or one that did not run, counts as one failure. @param {string | null} text */
+/** What lint, format, types, imports and knip said: a failed one, or one that did not run, counts as one failure. @param {string | null} text */
 export function sumChecks(text) {
 	/** @type {Sum} */
 	const sum = { passed: 0, failed: 0, skipped: 0, remarks: [] };

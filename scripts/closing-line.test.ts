@@ -20,7 +20,7 @@ const playwright = (stats: object, errors: object[] = []) => ({
 	stats: { expected: 0, unexpected: 0, flaky: 0, skipped: 0, ...stats },
 	errors
 });
-const checks = 'lint passed\nformat passed\ntypes passed\nknip passed\n';
+const checks = 'lint passed\nformat passed\ntypes passed\nimports passed\nknip passed\n';
 
 describe('closing line', () => {
 	it('adds both runners and the checks', () => {
@@ -33,10 +33,10 @@ describe('closing line', () => {
 	});
 	it('a failed check and one that did not run are failures', () => {
 		expect(sumChecks('lint passed\nformat passed\ntypes failed\n')).toMatchObject({
-			failed: 2,
-			remarks: ['types: failed', 'knip: did not run']
+			failed: 3,
+			remarks: ['types: failed', 'imports: did not run', 'knip: did not run']
 		});
-		expect(sumChecks(null).failed).toBe(4);
+		expect(sumChecks(null).failed).toBe(5);
 	});
 	it('a file that could not load and an unhandled error are failures', () => {
 		expect(sumVitest({ success: false, testResults: [{ name: 'b.test.ts', status: 'failed', assertionResults: [] }] }).failed).toBe(1);

@@ -8,11 +8,12 @@ import { questionsOf, type Question } from '../../src/lib/core/prints/scoring';
 import { printsStation } from '../../src/lib/core/prints/station';
 import { measureStrands } from '../../src/lib/core/prints/strands/measure-strands';
 import type { Corners } from '../../src/lib/core/prints/strands/types';
-import type { Piece, SpoolEvidence } from '../../src/lib/core/evidence';
+import type { Piece } from '../../src/lib/core/evidence/piece';
+import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
 import type { Database } from '../../src/lib/server/db/client';
 import { attempt as attemptTable, photo } from '../../src/lib/server/db/schema';
 import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/photos/photos';
-import { attempt, evidence, mark, protocol } from '../../tests/support/evidence';
+import { attempt, evidence, mark, basis } from '../../tests/support/evidence';
 import { drawnPhoto } from '../../tests/support/drawn-strands';
 import { line, ms, msAsync, percentile } from './timing';
 
@@ -72,7 +73,7 @@ export async function benchPrints(db: Database, spoolId: string): Promise<void> 
 	const { spools, readings } = spoolsOfPrints();
 	const [first] = spools;
 	const pieceIds = first?.pieces.map((p) => p.id) ?? [];
-	const rules = { ...protocol, pieceIds, markPieces: markPieces(pieceIds, first?.pieces ?? []) };
+	const rules = { ...basis, pieceIds, markPieces: markPieces(pieceIds, first?.pieces ?? []) };
 	const find = () => spools.flatMap((s) => printsStation.find(s, rules, 0));
 	find();
 	const found = Array.from({ length: ROUNDS }, () => ms(find));

@@ -89,13 +89,13 @@ await runTask(async () => {
 
 		line(
 			'40 spools of 250 readings compared (core, as in the worker)',
-			ms(() => betweenSpools(whole.spools, whole.protocol)),
+			ms(() => betweenSpools(whole.spools, whole.basis)),
 			2000,
 			'typed-array sum of the readings',
 			ms(plainSum)
 		);
 
-		const input = twelveCriteria(candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: STATIONS, now: 0 }));
+		const input = twelveCriteria(candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: STATIONS, now: 0 }));
 		const uniforms = (draws: number) => () => {
 			const source = randomSource(1);
 			const out = new Float64Array(SPOOLS * 12);

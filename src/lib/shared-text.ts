@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from './core/evidence';
+import type { SpoolEvidence } from './core/evidence/spool-evidence';
 
 /**
  * What many requests share goes to their pages as JSON text that is made once. The pages get it as it was: plain objects, on the

@@ -150,10 +150,10 @@ describe('a change of rules', () => {
 		const patch = (body: object) => postProtocol(bench.db, checked(protocolBody, { trialId, ...body }), NOW);
 		await patch({ failureRule: 'unknown', takeOutPrinter: true, claimRule: 'anyReading', strengthHighN: 250, repeats: 3 });
 		await patch({ valueRule: 'cheapest' });
-		const { head, protocol } = await loadTrial(bench.db, trialId);
+		const { head, basis } = await loadTrial(bench.db, trialId);
 		expect(head.protocolVersion).toBe(before.protocolVersion + 2);
 		expect(head).toMatchObject({ valueRule: 'cheapest', takeOutPrinter: true, takeOutLeniency: before.takeOutLeniency });
-		expect(protocol).toMatchObject({ failureRule: 'unknown', claimRule: 'anyReading', strengthHighN: 250, repeats: 3 });
+		expect(basis).toMatchObject({ failureRule: 'unknown', claimRule: 'anyReading', strengthHighN: 250, repeats: 3 });
 	});
 });
 

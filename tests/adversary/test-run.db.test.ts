@@ -29,7 +29,7 @@ function treeWith(passed: number, failed: number): string {
 		vitest: `cat >"$DRAUGHT_REPORTS/vitest.json" <<'E'\n${vitest}\nE`,
 		playwright: `cat >"$DRAUGHT_REPORTS/playwright.json" <<'E'\n${playwright}\nE`
 	};
-	for (const name of ['eslint', 'prettier', 'svelte-check', 'svelte-kit', 'knip', 'vitest', 'playwright']) {
+	for (const name of ['eslint', 'prettier', 'svelte-check', 'svelte-kit', 'depcruise', 'knip', 'vitest', 'playwright']) {
 		writeFileSync(join(bin, name), `#!/bin/sh\n${name in programs ? programs[name as keyof typeof programs] : ''}\n`);
 		chmodSync(join(bin, name), 0o755);
 	}

@@ -1,12 +1,19 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
 import { MARKS } from '../../src/lib/core/prints/marks';
-import type { Attempt, Piece, Protocol, Quote, Reading, Specimen, SpoolEvent, SpoolEvidence } from '../../src/lib/core/evidence';
+import type { Attempt } from '../../src/lib/core/evidence/attempt';
+import type { SpoolEvent } from '../../src/lib/core/evidence/event';
+import type { Piece } from '../../src/lib/core/evidence/piece';
+import type { Quote } from '../../src/lib/core/evidence/quote';
+import type { Reading } from '../../src/lib/core/evidence/reading';
+import type { Specimen } from '../../src/lib/core/evidence/specimen';
+import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
+import type { Basis } from '../../src/lib/core/trial/basis';
 
 /** Small builders of evidence for the tests of core: everything has a plain default, a test names only what it is about. */
 
 export const MAIN_PIECE = 'piece-1';
 
-export const protocol: Protocol = {
+export const basis: Basis = {
 	claimRule: 'share',
 	settingsPolicy: 'label',
 	conditionPolicy: 'asReceived',

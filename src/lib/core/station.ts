@@ -1,19 +1,21 @@
-import type { LentScatter, Protocol, SpoolEvidence } from './evidence';
+import type { SpoolEvidence } from './evidence/spool-evidence';
+import type { Basis } from './trial/basis';
+import type { LentScatter } from './trial/worked-out';
 import type { Finding, Missing, QuantityDef } from './finding/types';
 
 /**
  * A place on the bench where one kind of evidence is taken.
- * `find` is pure: the same evidence and protocol give the same findings, whenever they are asked for. `now` is given, never read
+ * `find` is pure: the same evidence and basis give the same findings, whenever they are asked for. `now` is given, never read
  * from a clock, for what only words depend on ("three days ago").
  */
 export type Station = {
 	id: string;
-	quantities(protocol: Protocol): QuantityDef[];
-	find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[];
+	quantities(basis: Basis): QuantityDef[];
+	find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[];
 	/** Scatter this spool's repeats can lend to spools with a single one. */
-	lends?(evidence: SpoolEvidence, protocol: Protocol): LentScatter[];
+	lends?(evidence: SpoolEvidence, basis: Basis): LentScatter[];
 	/** Invited where it would change an answer, never demanded: without weight in the pick it is nobody's next step. */
 	invited?: true;
 	/** The next useful acts at this station for one spool, the most useful first. */
-	next(findings: Finding[], protocol: Protocol): Missing[];
+	next(findings: Finding[], basis: Basis): Missing[];
 };

@@ -1,7 +1,7 @@
 import { saying } from './field-error';
 import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 import { z } from 'zod';
-import { SET_UP } from '$lib/core/evidence';
+import { SET_UP } from '$lib/core/evidence/attempt';
 import { BED_WORDS, LOAD_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 

@@ -112,11 +112,11 @@ describe('prints of pieces', () => {
 		]);
 		// What is left out stays as it was.
 		await postProtocol(t.db, check(protocolBody, { trialId, ...rules, repeats: 2 }), NOW);
-		const { protocol } = await loadTrial(t.db, trialId);
-		expect(protocol.pieceIds).toEqual([tile, block]);
-		expect(protocol.markPieces.surface).toEqual([tile]);
-		expect(protocol.markPieces.shrinkageX).toEqual([block]);
-		expect(protocol.markPieces.overhang).toBeUndefined();
+		const { basis } = await loadTrial(t.db, trialId);
+		expect(basis.pieceIds).toEqual([tile, block]);
+		expect(basis.markPieces.surface).toEqual([tile]);
+		expect(basis.markPieces.shrinkageX).toEqual([block]);
+		expect(basis.markPieces.overhang).toBeUndefined();
 	});
 	it('keeps bed, agent, room and every kind of mark; sizes become shrinkage against the piece’s own', async () => {
 		const { id: pieceId } = await register({ name: 'B', kind: 'measuringBlock', params: { alongX: 20, alongY: 20, alongZ: 20, bore: 0 } });

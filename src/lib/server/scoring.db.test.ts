@@ -169,13 +169,13 @@ describe('leniency in a trial', () => {
 			diameterPlaces: 5,
 			diameterDirections: 2
 		};
-		expect((await loadTrial(t.db, trialId)).protocol.scorerEffects).toEqual([]);
+		expect((await loadTrial(t.db, trialId)).basis.scorerEffects).toEqual([]);
 		await postProtocol(t.db, check(protocolBody, { ...rules, takeOutLeniency: true }), NOW);
-		const { head, protocol } = await loadTrial(t.db, trialId);
+		const { head, basis } = await loadTrial(t.db, trialId);
 		expect(head.takeOutLeniency).toBe(true);
-		expect(protocol.scorerEffects).toMatchObject([{ quantity: 'overhang', scorer: 'Ben', against: 'Ada', scorings: 6 }]);
-		expect(protocol.scorerEffects[0]?.shift).toBeCloseTo(31 / 3, 9);
+		expect(basis.scorerEffects).toMatchObject([{ quantity: 'overhang', scorer: 'Ben', against: 'Ada', scorings: 6 }]);
+		expect(basis.scorerEffects[0]?.shift).toBeCloseTo(31 / 3, 9);
 		await postProtocol(t.db, check(protocolBody, { ...rules, takeOutLeniency: false }), NOW);
-		expect((await loadTrial(t.db, trialId)).protocol.scorerEffects).toEqual([]);
+		expect((await loadTrial(t.db, trialId)).basis.scorerEffects).toEqual([]);
 	});
 });

@@ -236,7 +236,7 @@ describe('strength', () => {
 			diameterPlaces: 5,
 			diameterDirections: 2
 		};
-		expect(whole.protocol.specimenKinds.load).toBe('hook · upright · direct');
+		expect(whole.basis.specimenKinds.load).toBe('hook · upright · direct');
 		await postProtocol(t.db, checked(protocolBody, { ...rules, strengthHighN: 200 }), NOW);
 		const sheet = sheetOf(await loadTrial(t.db, trialId), NOW);
 		const column = sheet.columns.findIndex((c) => c.id === 'strengthLoad');
@@ -274,7 +274,7 @@ describe('handbook and printers', () => {
 			.id;
 		const unmet = async () => {
 			const whole = await loadTrial(t.db, trialId);
-			return { printer: whole.protocol.printer, whole };
+			return { printer: whole.basis.printer, whole };
 		};
 		expect((await unmet()).printer).toMatchObject({ name: 'West', enclosed: null });
 		await postPrinterFacts(
@@ -328,7 +328,7 @@ describe('use log, trial facts and membership', () => {
 		const spoolId = await intake({ nominalDiameter: '2.85 mm' });
 		await post(spoolId, 'diameter', '2.86', 3);
 		const whole = await loadSpool(t.db, spoolId, NOW);
-		expect(whole.protocol.nominalMm).toBe(2.85);
+		expect(whole.basis.nominalMm).toBe(2.85);
 		expect(whole.findings.find((f) => f.quantity === 'diameterMean')?.figure).toMatchObject({ nominalMm: 2.85 });
 		expect(await errorsOf(() => intake({ nominalDiameter: '175' }))).toMatchObject([{ path: 'nominalDiameter', code: 'slip' }]);
 	});

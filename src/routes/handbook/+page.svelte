@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { MaterialFigures } from '$lib/core/evidence';
+	import type { MaterialFigures } from '$lib/core/handbook/figures';
 	import { FIGURES, demandWords, figureText } from '$lib/ui/handbook/figures';
 	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
 	import { Modal } from 'flowbite-svelte';

@@ -1,5 +1,5 @@
 import type { SampleRange } from '../diameter/log/left-out';
-import type { Amended } from '../evidence';
+import type { Amended } from '../evidence/amended';
 
 type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';
 

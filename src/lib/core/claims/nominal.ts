@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { stated } from './stated';
 
 /** The diameter most printers take (common practice, no source). */

@@ -1,4 +1,4 @@
-import type { Claim } from '../evidence';
+import type { Claim } from '../evidence/claim';
 
 /**
  * A stated figure, from the label if it says so, else from the listing.

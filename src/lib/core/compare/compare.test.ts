@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
-import { protocol } from '../../../../tests/support/evidence';
+import { basis } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding } from '../finding/types';
 import { overhang } from '../prints/quantities';
@@ -73,11 +73,7 @@ describe('flags', () => {
 			context: { ...EMPTY_CONTEXT, printers: [printer], nozzles: [nozzle] }
 		});
 	it('names the minority on another printer', () => {
-		const { flags } = compare(
-			[finding('a', 'North', '0.4'), finding('b', 'North', '0.4'), finding('c', 'South', '0.4')],
-			overhang,
-			protocol
-		);
+		const { flags } = compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4'), finding('c', 'South', '0.4')], overhang, basis);
 		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', detail: null, values: ['North', 'South'], spoolIds: ['c'] }]);
 	});
 	it('names prices of another currency: they are not converted', () => {
@@ -85,11 +81,11 @@ describe('flags', () => {
 			...finding(spoolId, 'North', '0.4'),
 			context: { ...EMPTY_CONTEXT, currencies: [currency] }
 		});
-		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, protocol);
+		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, basis);
 		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', detail: null, values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
 	});
 	it('is silent when all is alike', () => {
-		expect(compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4')], overhang, protocol).flags).toEqual([]);
+		expect(compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4')], overhang, basis).flags).toEqual([]);
 	});
 	const settled = (spoolId: string, settings: { name: string; value: number }[]): Finding => ({
 		...finding(spoolId, 'North', '0.4'),
@@ -107,8 +103,8 @@ describe('flags', () => {
 			]),
 			settled('c', [{ name: 'fanPct', value: 20 }])
 		];
-		const details = (settingsPolicy: typeof protocol.settingsPolicy) =>
-			compare(set, overhang, { ...protocol, settingsPolicy }).flags.map((f) => [f.detail, f.spoolIds]);
+		const details = (settingsPolicy: typeof basis.settingsPolicy) =>
+			compare(set, overhang, { ...basis, settingsPolicy }).flags.map((f) => [f.detail, f.spoolIds]);
 		expect(details('fixed')).toEqual([
 			['fanPct', ['c']],
 			['nozzleC', ['b']]
@@ -117,6 +113,6 @@ describe('flags', () => {
 		expect(details('preset')).toEqual([]);
 	});
 	it('a setting that was not noted is no other setting', () => {
-		expect(compare([settled('a', [{ name: 'fanPct', value: 50 }]), settled('b', [])], overhang, protocol).flags).toEqual([]);
+		expect(compare([settled('a', [{ name: 'fanPct', value: 50 }]), settled('b', [])], overhang, basis).flags).toEqual([]);
 	});
 });

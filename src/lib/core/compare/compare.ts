@@ -1,4 +1,5 @@
-import { SET_UP, type Protocol } from '../evidence';
+import { SET_UP } from '../evidence/attempt';
+import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
 import { toldApart } from './apart';
@@ -30,9 +31,9 @@ export type Comparison = { flags: Flag[]; letters: Record<string, string> };
  * as the policy holds them equal: all under a fixed profile, all but the nozzle temperature under the label's, none where each product
  * has its own.
  * @param findings the primary finding of each spool
- * @example compare(findings, overhang, protocol).letters // { 'spool-1': 'a', 'spool-2': 'ab' }
+ * @example compare(findings, overhang, basis).letters // { 'spool-1': 'a', 'spool-2': 'ab' }
  */
-export function compare(findings: readonly Finding[], def: QuantityDef, protocol: Protocol): Comparison {
+export function compare(findings: readonly Finding[], def: QuantityDef, basis: Basis): Comparison {
 	const known = findings.filter((f) => f.sampling.kind !== 'unknown' && f.estimate !== null);
 	const worth = (f: Finding) => {
 		const estimate = f.estimate as number;
@@ -43,7 +44,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, protocol
 	const pairs = Math.max(1, (ordered.length * (ordered.length - 1)) / 2);
 	const given = letters(ordered.length, (i, j) => toldApart((ordered[i] as Finding).sampling, (ordered[j] as Finding).sampling, pairs));
 	return {
-		flags: flagsOf(known, def.id, protocol),
+		flags: flagsOf(known, def.id, basis),
 		letters: ordered.length < 2 ? {} : Object.fromEntries(ordered.map((f, i) => [f.subject.spoolId, given[i] as string]))
 	};
 }
@@ -51,15 +52,15 @@ export function compare(findings: readonly Finding[], def: QuantityDef, protocol
 const AROUND: readonly string[] = [...SET_UP.filter((name) => name !== 'profile' && name !== 'profileVersion'), 'midPrint'];
 
 /** Settings that a policy means to be equal. */
-function heldEqual(protocol: Protocol, name: string): boolean {
+function heldEqual(basis: Basis, name: string): boolean {
 	// Bed, agent, enclosure and feed belong to the bench, not to a product's profile: whatever the policy, they are held equal.
 	if (AROUND.includes(name)) return true;
-	return protocol.settingsPolicy === 'fixed' || (protocol.settingsPolicy === 'label' && name !== 'nozzleC');
+	return basis.settingsPolicy === 'fixed' || (basis.settingsPolicy === 'label' && name !== 'nozzleC');
 }
 
 /** A printer whose shift is taken out stands for the one it is held against. */
-function takenOut(protocol: Protocol, quantity: string, printer: string): string | null {
-	return protocol.printerEffects.find((e) => e.quantity === quantity && e.printer === printer)?.against ?? null;
+function takenOut(basis: Basis, quantity: string, printer: string): string | null {
+	return basis.printerEffects.find((e) => e.quantity === quantity && e.printer === printer)?.against ?? null;
 }
 
 /** Values of a setting behind a finding. A change while printing that is not on record was not made; other settings may just not be noted. */
@@ -70,19 +71,19 @@ function settingsOf(finding: Finding, name: string): string[] {
 
 type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
 
-function flagsOf(known: readonly Finding[], quantity: string, protocol: Protocol): Flag[] {
+function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Flag[] {
 	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
 	const looks: Look[] = [
 		// Success is told over all pieces alike; a mark belongs to one.
 		{ kind: 'unlikePiece', detail: null, of: (f) => (f.subject.pieceId === null ? [] : f.context.pieces) },
-		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers.map((p) => takenOut(protocol, quantity, p) ?? p) },
+		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers.map((p) => takenOut(basis, quantity, p) ?? p) },
 		{ kind: 'unlikeNozzle', detail: null, of: (f) => f.context.nozzles },
 		{ kind: 'unlikeCurrency', detail: null, of: (f) => f.context.currencies },
 		{ kind: 'unlikeSpecimen', detail: null, of: (f) => f.context.variants },
 		{ kind: 'unlikeExposure', detail: null, of: (f) => f.context.exposures },
 		{ kind: 'unlikeCondition', detail: null, of: (f) => (f.subject.condition ? [f.subject.condition] : []) },
 		...settingNames
-			.filter((name) => heldEqual(protocol, name))
+			.filter((name) => heldEqual(basis, name))
 			.map((name): Look => ({
 				kind: 'unlikeSettings',
 				detail: name,

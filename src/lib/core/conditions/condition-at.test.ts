@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { SpoolEvent } from '../evidence';
+import type { SpoolEvent } from '../evidence/event';
 import { conditionAt } from './condition-at';
 
 const event = (kind: SpoolEvent['kind'], at: number, status: SpoolEvent['status'] = 'counts'): SpoolEvent => ({

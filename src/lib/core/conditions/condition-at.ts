@@ -1,4 +1,5 @@
-import type { ConditionAt, SpoolEvent } from '../evidence';
+import type { ConditionAt } from './condition';
+import type { SpoolEvent } from '../evidence/event';
 
 /**
  * What a spool had gone through at a moment, derived from its events: the last drying or exposure before it, else as received.

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, protocol, quote } from '../../../../tests/support/evidence';
+import { attempt, evidence, basis, quote } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
 import { pricePerKgOf } from './price-per-kg';
 import { costStation } from './station';
 import { wasteFactor } from './waste-factor';
 
-const find = (given: Parameters<typeof evidence>[0]) => costStation.find(evidence(given), protocol, 0) as [Finding, Finding];
+const find = (given: Parameters<typeof evidence>[0]) => costStation.find(evidence(given), basis, 0) as [Finding, Finding];
 const failed = (percentReached: number) => attempt({ outcome: 'failed', cause: 'filament', percentReached });
 
 describe('a trial’s currency', () => {
-	const inEuro = { ...protocol, currency: 'EUR' };
+	const inEuro = { ...basis, currency: 'EUR' };
 	const price = (quotes: ReturnType<typeof quote>[]) => costStation.find(evidence({ quotes }), inEuro, 0)[0];
 	it('a price in another one is no price here: nothing is converted, and it is said', () => {
 		expect(price([quote({ currency: 'SEK' })])).toMatchObject({
@@ -21,7 +21,7 @@ describe('a trial’s currency', () => {
 	});
 	it('of several, the first in the trial’s currency counts; outside a trial any does', () => {
 		expect(price([quote({ currency: 'SEK', priceMinor: 25_000 }), quote({ priceMinor: 2100 })])?.estimate).toBe(21);
-		expect(costStation.find(evidence({ quotes: [quote({ currency: 'SEK', priceMinor: 25_000 })] }), protocol, 0)[0]?.estimate).toBe(250);
+		expect(costStation.find(evidence({ quotes: [quote({ currency: 'SEK', priceMinor: 25_000 })] }), basis, 0)[0]?.estimate).toBe(250);
 	});
 });
 

@@ -1,5 +1,7 @@
 import jStat from 'jstat';
-import type { Protocol, Quote, SpoolEvidence } from '../evidence';
+import type { Quote } from '../evidence/quote';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, Missing } from '../finding/types';
@@ -19,14 +21,14 @@ const PROBABILITIES = [0, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0
 export const costStation: Station = {
 	id: 'cost',
 	quantities: () => [pricePerKg, costPerGoodKg],
-	find(evidence, protocol) {
-		const quote = evidence.quotes.find((q) => protocol.currency === null || q.currency === protocol.currency) ?? null;
-		return [findPrice(evidence, quote, protocol), findGood(evidence, quote, protocol)];
+	find(evidence, basis) {
+		const quote = evidence.quotes.find((q) => basis.currency === null || q.currency === basis.currency) ?? null;
+		return [findPrice(evidence, quote, basis), findGood(evidence, quote, basis)];
 	},
 	next: (findings) => findings.filter((f) => f.quantity === 'pricePerKg').flatMap((f) => f.missing)
 };
 
-function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol) {
+function common(evidence: SpoolEvidence, quote: Quote | null, basis: Basis) {
 	const missing: Missing[] =
 		quote || evidence.pricesHidden
 			? []
@@ -36,7 +38,7 @@ function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol
 						station: 'cost',
 						count: 1,
 						minutes: 1,
-						params: { currency: evidence.quotes.length > 0 ? protocol.currency : null }
+						params: { currency: evidence.quotes.length > 0 ? basis.currency : null }
 					}
 				];
 	return {
@@ -48,9 +50,9 @@ function common(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol
 }
 
 /** Why there is no price: hidden, none noted, or none in the trial's currency (nothing is converted). */
-function noPrice(evidence: SpoolEvidence, protocol: Protocol): Message {
+function noPrice(evidence: SpoolEvidence, basis: Basis): Message {
 	const [other] = evidence.quotes;
-	if (other) return say('otherCurrency', { currency: other.currency, wanted: protocol.currency ?? '' });
+	if (other) return say('otherCurrency', { currency: other.currency, wanted: basis.currency ?? '' });
 	return say(evidence.pricesHidden ? 'priceHidden' : 'noPrice');
 }
 
@@ -67,9 +69,9 @@ function quoteMessages(evidence: SpoolEvidence, quote: Quote): Message[] {
 	return [order, ...free];
 }
 
-function findPrice(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol): Finding {
-	const base = { ...common(evidence, quote, protocol), method: 'pricePerKg', source: 'arithmetic' };
-	if (!quote) return makeFinding(pricePerKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, protocol) } });
+function findPrice(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): Finding {
+	const base = { ...common(evidence, quote, basis), method: 'pricePerKg', source: 'arithmetic' };
+	if (!quote) return makeFinding(pricePerKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
 	const estimate = pricePerKgOf(quote);
 	return makeFinding(pricePerKg, {
 		...base,
@@ -82,15 +84,15 @@ function findPrice(evidence: SpoolEvidence, quote: Quote | null, protocol: Proto
 }
 
 /** Cost per kilogram that ends in good prints. The price is exact; the chance of failure is not, so the cost has its interval. */
-function findGood(evidence: SpoolEvidence, quote: Quote | null, protocol: Protocol): Finding {
+function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): Finding {
 	const base = {
-		...common(evidence, quote, protocol),
+		...common(evidence, quote, basis),
 		method: 'costPerGoodKg',
 		source: 'geometric failures before a success; Wilson 1927; Jeffreys beta for draws'
 	};
-	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, protocol) } });
+	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
 	const perKg = pricePerKgOf(quote);
-	const { finished, failed, wasteShare } = outcomes(evidence.attempts, protocol.failureRule);
+	const { finished, failed, wasteShare } = outcomes(evidence.attempts, basis.failureRule);
 	const n = finished + failed;
 	const w = wasteShare ?? ASSUMED_WASTE_SHARE;
 	// The chance of failure stays below 1: a spool that never printed has no finite cost of good prints.

@@ -1,5 +1,6 @@
 import { letters } from '../compare/letters';
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { brownForsythe, type BrownForsythe } from '../stats/brown-forsythe';
 import { gamesHowell } from '../stats/games-howell';
 import { nestedVariance, type NestedVariance } from '../stats/nested-variance';
@@ -41,11 +42,11 @@ export type BetweenSpools = {
  * cannot be told apart. Of one instrument its common error cancels in a difference; of two it is added. Products with several spools are
  * split into spread within a spool, between spools and between lots.
  * Source: Brown & Forsythe 1974; Games & Howell 1976; Piepho 2004 (letters); Searle et al. 1992 (components).
- * @example betweenSpools(evidence, protocol).spools.map((s) => s.letters) // ['a', 'ab', 'b']
+ * @example betweenSpools(evidence, basis).spools.map((s) => s.letters) // ['a', 'ab', 'b']
  */
-export function betweenSpools(evidence: readonly SpoolEvidence[], protocol: Protocol): BetweenSpools {
+export function betweenSpools(evidence: readonly SpoolEvidence[], basis: Basis): BetweenSpools {
 	const read = evidence.flatMap((one) => {
-		const { strand, places, claims, common, log, read: single } = strandSubject(one, protocol);
+		const { strand, places, claims, common, log, read: single } = strandSubject(one, basis);
 		if (!strand) return [];
 		const means = places.map(meanOfPlace);
 		const over = spreadOf(means);

@@ -1,4 +1,4 @@
-import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence';
+import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence/instrument';
 import { rectangularUncertainty } from '../stats/combined-uncertainty';
 
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */

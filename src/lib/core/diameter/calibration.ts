@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 
 /** What a calibration print gives; noted once or several times for a spool. */

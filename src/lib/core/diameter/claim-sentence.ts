@@ -26,7 +26,7 @@ export function sentenceOfClaim(subject: StrandSubject, strand: Strand, { claim,
 	const outside = strand.outside(claim.lowMm, claim.highMm);
 	const said = { n: strand.n, tolerance: claim.toleranceMm, source: claim.source, outside };
 	if (verdict === 'onePlace') return say('claimOnePlace', said);
-	if (subject.protocol.claimRule === 'anyReading') {
+	if (subject.basis.claimRule === 'anyReading') {
 		const chances = [strand.lowMm, strand.highMm].map((v) => conformanceProbability(v, uMm, claim.lowMm, claim.highMm));
 		return say(`strict.${verdict}`, { ...said, guard: GUARD * uMm, chance: Math.min(...chances) });
 	}

@@ -1,18 +1,16 @@
 import { stated } from '../claims/stated';
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 
 /** One tolerance a maker states, with its limits. */
 export type ToleranceClaim = { source: 'label' | 'listing'; toleranceMm: number; lowMm: number; highMm: number };
 
 /**
  * The tolerances stated for a spool: the label's first, the listing's beside it where it says otherwise.
- * @example toleranceClaims(evidence, protocol).claims.map((c) => c.toleranceMm) // [0.02, 0.03]
+ * @example toleranceClaims(evidence, basis).claims.map((c) => c.toleranceMm) // [0.02, 0.03]
  */
-export function toleranceClaims(
-	evidence: SpoolEvidence,
-	protocol: Pick<Protocol, 'nominalMm'>
-): { nominalMm: number; claims: ToleranceClaim[] } {
-	const nominalMm = stated(evidence.claims, 'diameter')?.value ?? protocol.nominalMm;
+export function toleranceClaims(evidence: SpoolEvidence, basis: Pick<Basis, 'nominalMm'>): { nominalMm: number; claims: ToleranceClaim[] } {
+	const nominalMm = stated(evidence.claims, 'diameter')?.value ?? basis.nominalMm;
 	const said = stated(evidence.claims, 'diameterTolerance');
 	const claim = (source: ToleranceClaim['source'], toleranceMm: number): ToleranceClaim => ({
 		source,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { diameters, evidence, protocol } from '../../../../tests/support/evidence';
-import type { Instrument } from '../evidence';
+import { diameters, evidence, basis } from '../../../../tests/support/evidence';
+import type { Instrument } from '../evidence/instrument';
 import type { Finding } from '../finding/types';
 import { flowAdvice, flowError } from './flow';
 import { oddReadings } from './odd-readings';
@@ -25,7 +25,7 @@ const micrometer: Instrument = {
 	studies: []
 };
 
-function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper, rule = protocol): Record<string, Finding> {
+function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instrument = caliper, rule = basis): Record<string, Finding> {
 	const findings = diameterStation.find(
 		evidence({
 			readings: diameters(values, { instrumentId: instrument.id, resolution: instrument.resolution }),
@@ -152,7 +152,7 @@ describe('the sentence', () => {
 		expect(found['diameterInside listing']?.messages[0]).toMatchObject({ id: 'claimKept', params: { tolerance: 0.05 } });
 	});
 	it('the stricter school: one reading surely outside breaks it, all surely inside keep it, else undecided', () => {
-		const strict = { ...protocol, claimRule: 'anyReading' as const };
+		const strict = { ...basis, claimRule: 'anyReading' as const };
 		const first = (values: number[]) => ids(mean(find(values, {}, micrometer, strict)))[0];
 		expect(first([...fine(0, 0.004), 1.775])).toBe('strict.broken');
 		expect(first(fine(0, 0.004))).toBe('strict.kept');

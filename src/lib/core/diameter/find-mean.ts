@@ -16,11 +16,11 @@ const FIRST_METRES = 20;
 /**
  * Mean diameter with the verdict's sentence. Both the scatter of the places and the instrument count; the instrument's part does not
  * shrink with more readings.
- * @example findMean(strandSubject(evidence, protocol)).interval // { low: 1.742, high: 1.760, level: 0.95, kind: 'confidence' }
+ * @example findMean(strandSubject(evidence, basis)).interval // { low: 1.742, high: 1.760, level: 0.95, kind: 'confidence' }
  */
 export function findMean(subject: StrandSubject): Finding {
 	const { strand, nominalMm, claims, common, places, read } = subject;
-	const def = diameterMean(subject.protocol);
+	const def = diameterMean(subject.basis);
 	const given = {
 		...common,
 		method: 'diameterMean',
@@ -77,8 +77,8 @@ function verdictWord(subject: StrandSubject): Message | null {
 }
 
 /** A strand may keep its tolerance nearly everywhere and still jam once: that is said beside the verdict. */
-function jams({ log, nominalMm, protocol }: StrandSubject): Message[] {
-	return log ? logMessages(log.summary, pathLimits(nominalMm, protocol.printer)).filter((m) => m.id === 'bumpsJam') : [];
+function jams({ log, nominalMm, basis }: StrandSubject): Message[] {
+	return log ? logMessages(log.summary, pathLimits(nominalMm, basis.printer)).filter((m) => m.id === 'bumpsJam') : [];
 }
 
 /** A quick check notes no positions: it is taken within arm's reach of the loose end. */

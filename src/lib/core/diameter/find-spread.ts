@@ -18,7 +18,7 @@ const MOST_EXACT = 10_000;
  * Spread along the strand with the instrument's scatter taken out; capability, the tolerance interval and the drift as messages.
  * @example findSpread(subject).messages.map((m) => m.id) // ['spreadHidden', 'capability', 'toleranceInterval']
  */
-export function findSpread({ strand, claims, common, places, log, nominalMm, protocol }: StrandSubject): Finding {
+export function findSpread({ strand, claims, common, places, log, nominalMm, basis }: StrandSubject): Finding {
 	const given = {
 		...common,
 		method: 'ownSpread',
@@ -72,7 +72,7 @@ export function findSpread({ strand, claims, common, places, log, nominalMm, pro
 		estimate: own.sdMm,
 		interval: { low: own.lowMm, high: own.highMm, level: 0.95, kind: 'confidence' },
 		sampling: { kind: 'bounds', low: own.lowMm, high: own.highMm },
-		messages: [...messages, ...(log ? logMessages(log.summary, pathLimits(nominalMm, protocol.printer)) : [])]
+		messages: [...messages, ...(log ? logMessages(log.summary, pathLimits(nominalMm, basis.printer)) : [])]
 	});
 }
 

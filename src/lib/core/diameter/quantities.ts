@@ -1,8 +1,8 @@
-import type { Protocol } from '../evidence';
+import type { Basis } from '../trial/basis';
 import type { QuantityDef } from '../finding/types';
 
 /** Mean diameter: best at the nominal the profile assumes. A 0.02 mm offset is about 2.3 % flow: it matters. */
-export const diameterMean = ({ nominalMm }: Pick<Protocol, 'nominalMm'>): QuantityDef => ({
+export const diameterMean = ({ nominalMm }: Pick<Basis, 'nominalMm'>): QuantityDef => ({
 	id: 'diameterMean',
 	station: 'diameter',
 	unit: 'mm',

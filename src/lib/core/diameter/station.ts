@@ -7,9 +7,9 @@ import { strandSubject } from './subject';
 
 export const diameterStation: Station = {
 	id: 'diameter',
-	quantities: (protocol) => [diameterMean(protocol), diameterInside, diameterOutside, diameterSpread, ovalityOf, flowRatio],
-	find(evidence, protocol) {
-		const subject = strandSubject(evidence, protocol);
+	quantities: (basis) => [diameterMean(basis), diameterInside, diameterOutside, diameterSpread, ovalityOf, flowRatio],
+	find(evidence, basis) {
+		const subject = strandSubject(evidence, basis);
 		return [findMean(subject), ...findInside(subject), findOutside(subject), findSpread(subject), findOvality(subject), findFlow(subject)];
 	},
 	next: (findings) => findings.filter((f) => f.quantity === 'diameterMean').flatMap((f) => f.missing)

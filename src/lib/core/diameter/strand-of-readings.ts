@@ -1,4 +1,6 @@
-import type { Instrument, Reading, SpoolEvidence } from '../evidence';
+import type { Instrument } from '../evidence/instrument';
+import type { Reading } from '../evidence/reading';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { spreadOf } from '../stats/spread';
 import { instrumentBudget, type InstrumentBudget } from './budget';
 import { normalStrand, type PlaceReadings, type Strand } from './strand';

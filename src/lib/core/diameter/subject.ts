@@ -1,4 +1,6 @@
-import type { LoggedStrand, Protocol, SpoolEvidence } from '../evidence';
+import type { LoggedStrand } from '../evidence/log';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext, Missing } from '../finding/types';
 import { instrumentBudget } from './budget';
@@ -11,7 +13,7 @@ import { diameterReadings, instrumentById, instrumentOf, strandOfReadings, type 
 /** What all findings of the station are about: the strand of one spool with what is claimed of it. */
 export type StrandSubject = {
 	evidence: SpoolEvidence;
-	protocol: Protocol;
+	basis: Basis;
 	nominalMm: number;
 	claims: ToleranceClaim[];
 	/** Each claim judged once for all findings; empty while there is no strand. */
@@ -32,10 +34,10 @@ export type StrandSubject = {
 
 /**
  * Gathers what the findings of one spool's strand need.
- * @example strandSubject(evidence, protocol).strand?.n // 10
+ * @example strandSubject(evidence, basis).strand?.n // 10
  */
-export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): StrandSubject {
-	const { nominalMm, claims } = toleranceClaims(evidence, protocol);
+export function strandSubject(evidence: SpoolEvidence, basis: Basis): StrandSubject {
+	const { nominalMm, claims } = toleranceClaims(evidence, basis);
 	const read = strandOfReadings(evidence, nominalMm);
 	const { counted: all, excluded } = diameterReadings(evidence);
 	// A gauge that saw the whole length speaks before single readings; they stay on record beside it.
@@ -46,13 +48,13 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 	const strand = logged ?? read?.strand ?? null;
 	return {
 		evidence,
-		protocol,
+		basis,
 		nominalMm,
 		claims,
 		read,
 		log,
 		strand,
-		judged: strand ? claims.map((claim) => judgeClaim(protocol.claimRule, strand, claim)) : [],
+		judged: strand ? claims.map((claim) => judgeClaim(basis.claimRule, strand, claim)) : [],
 		places: log && logged ? placesOfLog(log.summary, logged.budget.biasMm) : (read?.places ?? []),
 		common: {
 			subject: { spoolId: evidence.spool.id },
@@ -69,14 +71,14 @@ export function strandSubject(evidence: SpoolEvidence, protocol: Protocol): Stra
 				to: times.length ? Math.max(...times) : null
 			},
 			inputs: { used: log ? [log.id] : counted.map((r) => r.id), excluded, revision: evidence.spool.revision },
-			missing: log ? [] : missingReadings(all.length, protocol)
+			missing: log ? [] : missingReadings(all.length, basis)
 		}
 	};
 }
 
 /** What the quick check still wants. */
-function missingReadings(count: number, protocol: Protocol): Missing[] {
-	const wanted = protocol.diameterPlaces * protocol.diameterDirections - count;
+function missingReadings(count: number, basis: Basis): Missing[] {
+	const wanted = basis.diameterPlaces * basis.diameterDirections - count;
 	if (wanted <= 0) return [];
 	return [{ action: 'measureDiameter', station: 'diameter', count: wanted, minutes: Math.ceil(wanted / 4), params: {} }];
 }

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { event, evidence, protocol, reading, weighed } from '../../../../tests/support/evidence';
+import { event, evidence, basis, reading, weighed } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
 import { HANDBOOK } from '../handbook/defaults';
 import { dryingResults } from './results';
 import { judgeSetPoint, loadLimit } from './set-point';
 import { dryingStation } from './station';
 
-const find = (e = evidence()) => dryingStation.find(e, protocol, 0)[0] as Finding;
+const find = (e = evidence()) => dryingStation.find(e, basis, 0)[0] as Finding;
 const tare = reading({ station: 'moisture', quantity: 'tareMass', value: 230, takenAt: 0 });
 
 describe('what a drying took out', () => {

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { intervalsOf, relativeWater } from '../moisture/account';
 import { tareOf } from '../moisture/tare';
 import { weighings } from '../moisture/weighings';

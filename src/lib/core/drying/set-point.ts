@@ -1,4 +1,4 @@
-import type { MaterialFigures } from '../evidence';
+import type { MaterialFigures } from '../handbook/figures';
 import { materialOf } from '../handbook/material-of';
 
 export type LoadLimit = {

@@ -1,4 +1,4 @@
-import type { MaterialFigures } from '../evidence';
+import type { MaterialFigures } from './figures';
 
 const MEMORY = 'typical, from memory';
 const PRACTICE = 'common practice, no source';

@@ -1,4 +1,5 @@
-import type { MaterialFigures, PrinterAbilities } from '../evidence';
+import type { MaterialFigures } from './figures';
+import type { PrinterAbilities } from '../trial/bench-facts';
 import { say, type Message } from '../finding/message';
 
 /** One thing a material asks of a printer, with the sentence to say where the printer lacks it. */

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { evidence, protocol } from '../../../../tests/support/evidence';
+import { evidence, basis } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
 import { judgeGate } from '../pick/gates';
 import { HANDBOOK } from './defaults';
 import { materialOf } from './material-of';
 import { handbookStation } from './station';
 
-const find = (material: string, printer = protocol.printer, claims = evidence().claims) =>
-	handbookStation.find(evidence({ spool: { material }, claims }), { ...protocol, printer }, 0) as [Finding, Finding];
+const find = (material: string, printer = basis.printer, claims = evidence().claims) =>
+	handbookStation.find(evidence({ spool: { material }, claims }), { ...basis, printer }, 0) as [Finding, Finding];
 const bench = { name: 'North', hotEndMaxC: 250, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null };
 
 describe('handbook', () => {
@@ -25,11 +25,7 @@ describe('handbook', () => {
 	});
 	it('a workshop’s own copy counts before the figures Draught came with', () => {
 		const own = { ...(HANDBOOK[0] as (typeof HANDBOOK)[number]), softeningC: { low: 58, high: 58, source: 'our own test' }, edited: true };
-		const [soft] = handbookStation.find(
-			evidence({ spool: { material: 'PLA' } }),
-			{ ...protocol, handbook: [own, ...HANDBOOK.slice(1)] },
-			0
-		);
+		const [soft] = handbookStation.find(evidence({ spool: { material: 'PLA' } }), { ...basis, handbook: [own, ...HANDBOOK.slice(1)] }, 0);
 		expect(soft).toMatchObject({ estimate: 58, source: 'our own test' });
 	});
 });

@@ -1,4 +1,4 @@
-import type { MaterialFigures } from '../evidence';
+import type { MaterialFigures } from './figures';
 
 const bare = (name: string) =>
 	name

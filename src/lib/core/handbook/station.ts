@@ -1,6 +1,7 @@
 import { say } from '../finding/message';
 import { stated } from '../claims/stated';
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
@@ -39,15 +40,15 @@ export const handbookStation: Station = {
 	id: 'handbook',
 	invited: true,
 	quantities: () => [softening, demandsUnmet],
-	find: (evidence, protocol) => [findSoftening(evidence, protocol), findDemands(evidence, protocol)],
+	find: (evidence, basis) => [findSoftening(evidence, basis), findDemands(evidence, basis)],
 	next: () => []
 };
 
 const inputsOf = (evidence: SpoolEvidence) => ({ used: [], excluded: [], revision: evidence.spool.revision });
 
 /** A figure out of a book: bounds, n 0, and said so. */
-function findSoftening(evidence: SpoolEvidence, protocol: Protocol): Finding {
-	const figure = materialOf(evidence.spool.material, protocol.handbook)?.softeningC ?? null;
+function findSoftening(evidence: SpoolEvidence, basis: Basis): Finding {
+	const figure = materialOf(evidence.spool.material, basis.handbook)?.softeningC ?? null;
 	const common = { subject: { spoolId: evidence.spool.id }, method: 'handbook', context: EMPTY_CONTEXT, inputs: inputsOf(evidence) };
 	if (!figure)
 		return makeFinding(softening, {
@@ -65,9 +66,9 @@ function findSoftening(evidence: SpoolEvidence, protocol: Protocol): Finding {
 	});
 }
 
-function findDemands(evidence: SpoolEvidence, protocol: Protocol): Finding {
-	const material = materialOf(evidence.spool.material, protocol.handbook);
-	const demands = demandsOn(protocol.printer, material, stated(evidence.claims, 'nozzleLowC')?.value ?? null);
+function findDemands(evidence: SpoolEvidence, basis: Basis): Finding {
+	const material = materialOf(evidence.spool.material, basis.handbook);
+	const demands = demandsOn(basis.printer, material, stated(evidence.claims, 'nozzleLowC')?.value ?? null);
 	const common = {
 		subject: { spoolId: evidence.spool.id },
 		method: 'demands',

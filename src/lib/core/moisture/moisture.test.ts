@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, protocol, reading, weighed } from '../../../../tests/support/evidence';
-import type { Before } from '../evidence';
+import { attempt, event, evidence, basis, reading, weighed } from '../../../../tests/support/evidence';
+import type { Before } from '../evidence/reading';
 import type { Finding } from '../finding/types';
 import { intervalsOf, netWater, relativeWater } from './account';
 import { moistureStation, referenceIndex } from './station';
@@ -27,7 +27,7 @@ const CHAIN: [number, Before | null][] = [
 
 const tare = (value: number) => reading({ station: 'moisture', quantity: 'tareMass', value, takenAt: 9e9 });
 const chainOf = (grams = CHAIN) => weighings(evidence({ readings: weighed(grams) }));
-const find = (e = evidence()) => moistureStation.find(e, protocol, 0)[0] as Finding;
+const find = (e = evidence()) => moistureStation.find(e, basis, 0)[0] as Finding;
 
 describe('mass chain', () => {
 	it('net water with printing taken out, to the digit', () => {

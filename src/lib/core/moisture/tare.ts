@@ -1,5 +1,6 @@
 import { stated } from '../claims/stated';
-import type { Reading, SpoolEvidence } from '../evidence';
+import type { Reading } from '../evidence/reading';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Weighing } from './weighings';
 
 /** Mass of the empty reel: known when it was weighed, else a range. */

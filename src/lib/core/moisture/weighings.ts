@@ -1,4 +1,6 @@
-import type { Before, Instrument, Reading, SpoolEvidence } from '../evidence';
+import type { Instrument } from '../evidence/instrument';
+import type { Before, Reading } from '../evidence/reading';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { rectangularUncertainty } from '../stats/combined-uncertainty';
 
 export type Weighing = {

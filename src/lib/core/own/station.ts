@@ -1,5 +1,8 @@
 import { say } from '../finding/message';
-import type { LentScatter, OwnMeasure, Protocol, SpoolEvidence } from '../evidence';
+import type { OwnMeasure } from '../evidence/own-measure';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
+import type { LentScatter } from '../trial/worked-out';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
@@ -29,9 +32,9 @@ export function ownQuantity(measure: OwnMeasure): QuantityDef {
 
 export const ownStation: Station = {
 	id: 'own',
-	quantities: (protocol) => protocol.ownMeasures.map(ownQuantity),
-	find: (evidence, protocol) => protocol.ownMeasures.map((measure) => findOwn(evidence, protocol, measure)),
-	lends: (evidence, protocol) => protocol.ownMeasures.flatMap((measure) => lends(evidence, measure)),
+	quantities: (basis) => basis.ownMeasures.map(ownQuantity),
+	find: (evidence, basis) => basis.ownMeasures.map((measure) => findOwn(evidence, basis, measure)),
+	lends: (evidence, basis) => basis.ownMeasures.flatMap((measure) => lends(evidence, measure)),
 	next: (findings) => findings.flatMap((f) => f.missing)
 };
 
@@ -49,7 +52,7 @@ function lends(evidence: SpoolEvidence, measure: OwnMeasure): LentScatter[] {
 const missing = (measure: OwnMeasure, wanted: number): Missing[] =>
 	wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { name: measure.name } }] : [];
 
-function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasure): Finding {
+function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Finding {
 	const def = ownQuantity(measure);
 	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
 	const counted = all.filter((r) => r.status === 'counts');
@@ -71,7 +74,7 @@ function findOwn(evidence: SpoolEvidence, protocol: Protocol, measure: OwnMeasur
 	};
 	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
 	if (over.standardError === null || over.low === null || over.high === null) {
-		const lent = lentFor(protocol, def.id, null);
+		const lent = lentFor(basis, def.id, null);
 		if (lent) {
 			const half = tQuantile(0.975, lent.df) * lent.sd;
 			return makeFinding(def, {

@@ -1,8 +1,8 @@
-import type { Protocol } from '../evidence';
+import type { Basis } from '../trial/basis';
 import { STATIONS } from '../registry';
 
 /** Enough of a trial's rules to name the quantities of every station; no figure depends on it. */
-const NEUTRAL: Protocol = {
+const NEUTRAL: Basis = {
 	claimRule: 'share',
 	settingsPolicy: 'label',
 	conditionPolicy: 'asReceived',

@@ -1,4 +1,4 @@
-import type { ValueRule } from '../evidence';
+import type { ValueRule } from '../trial/protocol';
 import { moments } from '../compare/moments';
 import type { QuantityDef } from '../finding/types';
 import { judgeGate } from './gates';

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark, protocol } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, basis } from '../../../../tests/support/evidence';
 import { STATIONS } from '../registry';
 import { rankedFinding } from './ranked-finding';
 
 const print = attempt();
 const marked = evidence({ readings: [mark(print, 'overhangLastClean', 65)], attempts: [print] });
 const find = (spool: typeof marked, quantity: string) => {
-	const found = STATIONS.flatMap((s) => s.find(spool, protocol, 0)).find((f) => f.quantity === quantity);
+	const found = STATIONS.flatMap((s) => s.find(spool, basis, 0)).find((f) => f.quantity === quantity);
 	if (!found) throw new Error(`no finding of ${quantity}`);
 	return found;
 };

@@ -1,4 +1,4 @@
-import type { ValueRule } from '../evidence';
+import type { ValueRule } from '../trial/protocol';
 import type { QuantityDef } from '../finding/types';
 import type { RankedFinding } from './ranked-finding';
 

@@ -1,4 +1,4 @@
-import type { Piece } from '../evidence';
+import type { Piece } from '../evidence/piece';
 import { MARKS } from '../prints/marks';
 
 /**

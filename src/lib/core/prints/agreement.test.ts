@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
+import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import { agreements } from './agreement';
 import { scoringQueue } from './scoring';
 import { printsStation } from './station';
@@ -54,7 +54,7 @@ describe('scorers', () => {
 	});
 	it('two scorings of one print are one print: their mean, the worse word where it lies between', () => {
 		const both = scored([[1, 2]], [[60, 65]]);
-		const found = printsStation.find(both, protocol, 0);
+		const found = printsStation.find(both, basis, 0);
 		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ n: 1, estimate: 62.5 });
 		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
 	});
@@ -70,11 +70,11 @@ describe('scorers', () => {
 			]
 		);
 		const dried = { ...both, events: [event({ kind: 'dried' as const, at: 1001 })] };
-		expect(wetAndDry(dried, protocol).map((w) => [w.quantity, w.pairs[0]?.wet, w.pairs[0]?.dry])).toEqual([
+		expect(wetAndDry(dried, basis).map((w) => [w.quantity, w.pairs[0]?.wet, w.pairs[0]?.dry])).toEqual([
 			['overhang', 62.5, 55],
 			['strings', 3, 1]
 		]);
-		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, protocol);
+		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, basis);
 		expect(results.find((r) => r.def.id === 'strings')?.pairs[0]).toMatchObject({ first: 3, second: 1 });
 		expect(results.find((r) => r.def.id === 'overhang')?.pairs[0]).toMatchObject({ first: 62.5, second: 55 });
 	});

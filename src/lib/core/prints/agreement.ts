@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { QuantityDef } from '../finding/types';
 import { weightedKappa, type Kappa } from '../stats/kappa';
 import { krippendorffAlpha, type Alpha } from '../stats/krippendorff';

@@ -1,5 +1,6 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext } from '../finding/types';
 

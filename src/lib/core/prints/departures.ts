@@ -1,6 +1,8 @@
 import { stated } from '../claims/stated';
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Protocol, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import type { ConditionKind } from '../finding/types';
 
 /** In what one print departs from what its trial holds equal. */
@@ -13,31 +15,25 @@ export type Departure =
 	| { kind: 'version'; is: number; wanted: number };
 
 /**
- * What a print departs in from the protocol of a trial: evidence that counts, with what has to be known when it is compared. What was not
+ * What a print departs in from the basis of a trial: evidence that counts, with what has to be known when it is compared. What was not
  * noted departs from nothing. A piece the trial does not print at all is another question, not a departure.
- * @example departures(evidence, attempt, protocol) // [{ kind: 'printer', is: 'South', wanted: 'North' }]
+ * @example departures(evidence, attempt, basis) // [{ kind: 'printer', is: 'South', wanted: 'North' }]
  */
-export function departures(evidence: SpoolEvidence, attempt: Attempt, protocol: Protocol): Departure[] {
+export function departures(evidence: SpoolEvidence, attempt: Attempt, basis: Basis): Departure[] {
 	const found: Departure[] = [];
-	if (protocol.printer && attempt.printer !== null && attempt.printer !== protocol.printer.name)
-		found.push({ kind: 'printer', is: attempt.printer, wanted: protocol.printer.name });
+	if (basis.printer && attempt.printer !== null && attempt.printer !== basis.printer.name)
+		found.push({ kind: 'printer', is: attempt.printer, wanted: basis.printer.name });
 	const condition = conditionAt(evidence.events, attempt.at).kind;
-	const wanted: ConditionKind = protocol.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
+	const wanted: ConditionKind = basis.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
 	// Where both count, wet and dry are the plan; only time in the air is not.
-	if (protocol.conditionPolicy === 'both' ? condition === 'exposed' : condition !== wanted)
+	if (basis.conditionPolicy === 'both' ? condition === 'exposed' : condition !== wanted)
 		found.push({ kind: 'condition', is: condition, wanted });
 	const [low, high] = [stated(evidence.claims, 'nozzleLowC')?.value, stated(evidence.claims, 'nozzleHighC')?.value];
 	const { nozzleC } = attempt.settings;
-	if (
-		protocol.settingsPolicy === 'label' &&
-		nozzleC !== null &&
-		low !== undefined &&
-		high !== undefined &&
-		(nozzleC < low || nozzleC > high)
-	)
+	if (basis.settingsPolicy === 'label' && nozzleC !== null && low !== undefined && high !== undefined && (nozzleC < low || nozzleC > high))
 		found.push({ kind: 'nozzle', isC: nozzleC, lowC: low, highC: high });
 	const piece = evidence.pieces.find((p) => p.id === attempt.pieceId);
-	const chosen = evidence.pieces.filter((p) => protocol.pieceIds.includes(p.id));
+	const chosen = evidence.pieces.filter((p) => basis.pieceIds.includes(p.id));
 	const version = piece && !chosen.includes(piece) ? chosen.find((p) => p.familyId === piece.familyId) : undefined;
 	if (piece && version) found.push({ kind: 'version', is: piece.version, wanted: version.version });
 	return found;

@@ -1,5 +1,6 @@
 import { stated } from '../claims/stated';
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
@@ -19,20 +20,20 @@ export const isFlexible = (material: string): boolean => /^(TP[ACEOSUV]|PEBA)\b/
 /**
  * What is asked of flexibles beside the marks of pieces: the fastest feed rate that still prints, and how the strand loads. Nothing for
  * other materials, unless somebody noted how they load.
- * @example findFlexible(evidence, protocol).map((f) => f.quantity) // ['feedRate', 'loadEffort']
+ * @example findFlexible(evidence, basis).map((f) => f.quantity) // ['feedRate', 'loadEffort']
  */
-export function findFlexible(evidence: SpoolEvidence, protocol: Protocol): Finding[] {
+export function findFlexible(evidence: SpoolEvidence, basis: Basis): Finding[] {
 	const flexible = isFlexible(evidence.spool.material);
 	const loading = findLoading(evidence);
-	return [...(flexible ? [findFeedRate(evidence, protocol)] : []), ...(flexible || loading.n > 0 ? [loading] : [])];
+	return [...(flexible ? [findFeedRate(evidence, basis)] : []), ...(flexible || loading.n > 0 ? [loading] : [])];
 }
 
 /**
  * Between the fastest print that finished and the slowest above it that failed by the filament's fault. Bounds, for a few prints at a few
  * rates have no distribution.
  */
-function findFeedRate(evidence: SpoolEvidence, protocol: Protocol): Finding {
-	const counted = outcomes(evidence.attempts, protocol.failureRule).counted.flatMap((attempt) =>
+function findFeedRate(evidence: SpoolEvidence, basis: Basis): Finding {
+	const counted = outcomes(evidence.attempts, basis.failureRule).counted.flatMap((attempt) =>
 		attempt.settings.speedPct === null ? [] : [{ attempt, pct: attempt.settings.speedPct, finished: attempt.outcome === 'finished' }]
 	);
 	const printed = counted.filter((a) => a.finished).map((a) => a.pct);

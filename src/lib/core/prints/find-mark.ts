@@ -1,4 +1,4 @@
-import type { LentScatter } from '../evidence';
+import type { LentScatter } from '../trial/worked-out';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
@@ -12,7 +12,7 @@ import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
 import { firstFaulties, leniencyOf, printValues, windowsOf } from './print-values';
-import type { PrinterEffect } from './printer-effect';
+import type { PrinterEffect } from '../trial/worked-out';
 import { readingsOfMark } from './scorings';
 
 type Ladder = MarkDef & { kind: 'ladder' };
@@ -59,14 +59,14 @@ function rungsOf(group: Group, mark: Ladder): Rung[] {
 }
 
 /** What a print's printer adds to a mark, where the trial takes it out. */
-function shiftOf({ protocol, attempts, pieceId }: Group, { def }: MarkDef, attemptId: string | null): PrinterEffect | null {
+function shiftOf({ basis, attempts, pieceId }: Group, { def }: MarkDef, attemptId: string | null): PrinterEffect | null {
 	const printer = attempts.find((a) => a.id === attemptId)?.printer ?? null;
-	return protocol.printerEffects.find((e) => e.quantity === def.id && e.pieceId === pieceId && e.printer === printer) ?? null;
+	return basis.printerEffects.find((e) => e.quantity === def.id && e.pieceId === pieceId && e.printer === printer) ?? null;
 }
 
 /** The shifts of printers and scorers that were taken out of a group's marks: their common uncertainty, and what is said of each. */
 function takenOut(group: Group, mark: MarkDef): { standardUncertainty: number; messages: Message[] } {
-	const { printerEffects, scorerEffects } = group.protocol;
+	const { printerEffects, scorerEffects } = group.basis;
 	if (printerEffects.length + scorerEffects.length === 0) return { standardUncertainty: 0, messages: [] };
 	const prints = printValues(group, mark);
 	const printers = weighed(mark.kind === 'words' ? [] : prints.map((r) => shiftOf(group, mark, r.attemptId)));
@@ -99,7 +99,7 @@ function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder | Window): number 
 
 function findLadder(group: Group, mark: Ladder): Finding {
 	const rungs = rungsOf(group, mark);
-	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
+	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
 	const out = takenOut(group, mark);
 	const result = ladder(rungs, stepOf(group, mark), lent, out.standardUncertainty);
 	const common = {
@@ -124,7 +124,7 @@ function findWindow(group: Group, mark: Window): Finding {
 	// The true end lies between the last clean floor and the next; a window that reaches the end of the ladder has none to say so.
 	const open = ({ from, to }: { from: number; to: number }) => Number(steps.some((s) => s < from)) + Number(steps.some((s) => s > to));
 	const rungs = windows.map((w) => ({ lastClean: w.to - w.from, firstFaulty: open(w) === 0 ? null : w.to - w.from + open(w) * step }));
-	const lent = lentFor(group.protocol, mark.def.id, group.pieceId);
+	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
 	const result = ladder(rungs, 2 * step, lent);
 	const common = {
 		...commonOf(group, mark, [mark.from, mark.to], rungs.length),
@@ -165,7 +165,7 @@ function findWords(group: Group, mark: Words): Finding {
 		source: 'Dirichlet counts, prior 1/2 a word'
 	};
 	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
-	const lent = ranks.length === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
+	const lent = ranks.length === 1 ? lentFor(group.basis, mark.def.id, group.pieceId) : null;
 	return makeFinding(mark.def, {
 		...common,
 		n: ranks.length,
@@ -191,7 +191,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	const over = meanInterval(values);
 	const common = { ...commonOf(group, mark, [mark.reading], values.length), method: 'mean', source: 'ISO 2602' };
 	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
-	const lent = over.n === 1 ? lentFor(group.protocol, mark.def.id, group.pieceId) : null;
+	const lent = over.n === 1 ? lentFor(group.basis, mark.def.id, group.pieceId) : null;
 	const doubtful = mark.asked === 'photo' ? doubtfulPhotos(group, over.n) : [];
 	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
 	const out = takenOut(group, mark);

@@ -1,4 +1,5 @@
-import type { FailureRule, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { FailureRule } from '../trial/protocol';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';

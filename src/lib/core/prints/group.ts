@@ -1,5 +1,8 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Piece, Protocol, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { Piece } from '../evidence/piece';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { ConditionKind, FindingContext, Missing } from '../finding/types';
 import { contextOf } from './context';
@@ -9,7 +12,7 @@ import { marksFinder, type MarksOn } from './marks-on';
 /** Prints of one piece in one condition: what a mark belongs to. */
 export type Group = {
 	evidence: SpoolEvidence;
-	protocol: Protocol;
+	basis: Basis;
 	condition: ConditionKind;
 	pieceId: string;
 	piece: Piece | null;
@@ -20,17 +23,17 @@ export type Group = {
 };
 
 /**
- * A mark belongs to a piece in a condition, never to a spool: the groups that have attempts, and those the protocol wants.
- * @example groupsOf(evidence, protocol).length // 2
+ * A mark belongs to a piece in a condition, never to a spool: the groups that have attempts, and those the basis wants.
+ * @example groupsOf(evidence, basis).length // 2
  */
-export function groupsOf(evidence: SpoolEvidence, protocol: Protocol): Group[] {
+export function groupsOf(evidence: SpoolEvidence, basis: Basis): Group[] {
 	const byKey = new Map<string, Group>();
 	const at = (condition: ConditionKind, pieceId: string): Group => {
 		const key = `${condition} ${pieceId}`;
 		const piece = evidence.pieces.find((p) => p.id === pieceId) ?? null;
 		const group = byKey.get(key) ?? {
 			evidence,
-			protocol,
+			basis,
 			condition,
 			pieceId,
 			piece,
@@ -41,8 +44,8 @@ export function groupsOf(evidence: SpoolEvidence, protocol: Protocol): Group[] {
 		byKey.set(key, group);
 		return group;
 	};
-	const wanted: ConditionKind = protocol.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
-	for (const [pieceId] of Object.values(protocol.markPieces)) if (pieceId) at(wanted, pieceId);
+	const wanted: ConditionKind = basis.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
+	for (const [pieceId] of Object.values(basis.markPieces)) if (pieceId) at(wanted, pieceId);
 	for (const attempt of evidence.attempts) at(conditionAt(evidence.events, attempt.at).kind, attempt.pieceId).attempts.push(attempt);
 	const marksOn = marksFinder(evidence);
 	return [...byKey.values()].map((group) => {
@@ -56,11 +59,11 @@ export function groupsOf(evidence: SpoolEvidence, protocol: Protocol): Group[] {
  * @param marked prints that have the mark
  * @example missingOf(group, marks[0], 0)[0].action // 'printPiece'
  */
-export function missingOf({ protocol, pieceId, attempts }: Group, { def }: MarkDef, marked: number): Missing[] {
-	if (protocol.markPieces[def.id]?.[0] !== pieceId || def.onSheet !== true) return [];
+export function missingOf({ basis, pieceId, attempts }: Group, { def }: MarkDef, marked: number): Missing[] {
+	if (basis.markPieces[def.id]?.[0] !== pieceId || def.onSheet !== true) return [];
 	const printed = attempts.filter((a) => a.status === 'counts' && a.outcome === 'finished').length;
-	const toMark = printed > marked && marked < protocol.repeats;
-	const count = (toMark ? Math.min(printed, protocol.repeats) : protocol.repeats) - marked;
+	const toMark = printed > marked && marked < basis.repeats;
+	const count = (toMark ? Math.min(printed, basis.repeats) : basis.repeats) - marked;
 	if (count <= 0) return [];
 	const action = toMark ? 'markPiece' : 'printPiece';
 	return [{ action, station: 'prints', count, minutes: count * (toMark ? 1 : 60), params: { pieceId } }];

@@ -1,5 +1,7 @@
 import { group } from 'd3-array';
-import type { Attempt, Reading, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { Reading } from '../evidence/reading';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 
 /** A reading with a value, as every mark has one. */
 export type Marked = Reading & { value: number };

@@ -1,4 +1,5 @@
-import type { Attempt, FailureRule } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { FailureRule } from '../trial/protocol';
 import type { Missing } from '../finding/types';
 
 /** What is wanted while nothing was printed at all. */

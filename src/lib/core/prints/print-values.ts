@@ -1,11 +1,11 @@
-import type { Protocol } from '../evidence';
+import type { Basis } from '../trial/basis';
 import type { MarkDef } from './marks';
 import type { MarksOn } from './marks-on';
-import type { ScorerEffect } from './scorer-effect';
+import type { ScorerEffect } from '../trial/worked-out';
 import { asScorings, readingsOfMark } from './scorings';
 
 /** Marks on the prints to be valued, and the leniencies that are taken out of their marks. */
-export type Valued = { marks: MarksOn; protocol: Pick<Protocol, 'scorerEffects'> };
+export type Valued = { marks: MarksOn; basis: Pick<Basis, 'scorerEffects'> };
 
 /**
  * What each print was given for a mark, one value a print, in the unit of its readings: the last clean step of a ladder, a length, the
@@ -13,7 +13,7 @@ export type Valued = { marks: MarksOn; protocol: Pick<Protocol, 'scorerEffects'>
  * between. What a scorer gives more than the others is taken off first, where the trial takes it out. Every comparison of prints rests on
  * this.
  * Source: house rule.
- * @example printValues({ marks: marksFinder(evidence)(evidence.attempts), protocol }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
+ * @example printValues({ marks: marksFinder(evidence)(evidence.attempts), basis }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
  */
 export function printValues(of: Valued, mark: MarkDef): { attemptId: string; value: number }[] {
 	if (mark.kind === 'window') return windowsOf(of, mark).map(({ attemptId, from, to }) => ({ attemptId, value: to - from }));
@@ -59,8 +59,8 @@ function meansOf(of: Valued, mark: MarkDef, readings: readonly string[]): { atte
 
 /**
  * What is taken out of one scorer's marks; null where nothing is.
- * @example leniencyOf({ protocol }, MARKS[0], 'Ben')?.shift // 0.5
+ * @example leniencyOf({ basis }, MARKS[0], 'Ben')?.shift // 0.5
  */
-export function leniencyOf({ protocol }: Pick<Valued, 'protocol'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
-	return protocol.scorerEffects.find((e) => e.quantity === def.id && e.scorer === scorer) ?? null;
+export function leniencyOf({ basis }: Pick<Valued, 'basis'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
+	return basis.scorerEffects.find((e) => e.quantity === def.id && e.scorer === scorer) ?? null;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
-import { attempt, evidence, mark, MAIN_PIECE, protocol } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
 import { printerEffects } from './printer-effect';
@@ -63,7 +63,7 @@ describe('what a printer adds', () => {
 		]),
 		printed('KA3', [['South', 50]])
 	];
-	const [effect] = printerEffects(spools, protocol, 'North');
+	const [effect] = printerEffects(spools, basis, 'North');
 	it('is found over the spools of a trial, against the trial’s printer or the one with most prints', () => {
 		expect(effect).toMatchObject({
 			quantity: 'overhang',
@@ -74,12 +74,12 @@ describe('what a printer adds', () => {
 			spoolIds: ['KA1', 'KA2']
 		});
 		expect(effect?.shift).toBeCloseTo(-10, 9);
-		expect(printerEffects(spools, protocol, null)[0]?.against).toBe('South');
-		expect(printerEffects([spools[2] as (typeof spools)[0]], protocol, 'North')).toEqual([]);
+		expect(printerEffects(spools, basis, null)[0]?.against).toBe('South');
+		expect(printerEffects([spools[2] as (typeof spools)[0]], basis, 'North')).toEqual([]);
 	});
 	it('taken out, prints of the other printer count as if from the first, and are wider for it; the flag goes', () => {
-		const out = { ...protocol, printerEffects: effect ? [effect] : [] };
-		const find = (spoolIndex: number, rule = protocol) =>
+		const out = { ...basis, printerEffects: effect ? [effect] : [] };
+		const find = (spoolIndex: number, rule = basis) =>
 			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule, 0).find((f) => f.quantity === 'overhang') as ReturnType<
 				typeof printsStation.find
 			>[0];
@@ -89,13 +89,13 @@ describe('what a printer adds', () => {
 		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);
 		expect(width(find(2, out))).toBeGreaterThan(width(find(2)));
 		expect(find(1, out).estimate).toBeCloseTo(70, 9);
-		const flags = (rule: typeof protocol) =>
+		const flags = (rule: typeof basis) =>
 			compare(
 				[0, 1, 2].map((i) => find(i, rule)),
 				overhang,
 				rule
 			).flags.map((f) => f.kind);
-		expect(flags(protocol)).toContain('unlikePrinter');
+		expect(flags(basis)).toContain('unlikePrinter');
 		expect(flags(out)).not.toContain('unlikePrinter');
 	});
 });

@@ -1,38 +1,30 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Protocol, SpoolEvidence } from '../evidence';
-import { additiveEffects, mostUsed, type LevelEffect, type LevelValue } from '../stats/additive-effects';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { PrinterEffect } from '../trial/worked-out';
+import type { Basis } from '../trial/basis';
+import { additiveEffects, mostUsed, type LevelValue } from '../stats/additive-effects';
 import { MARKS } from './marks';
 import { marksFinder } from './marks-on';
 import { printValues } from './print-values';
-
-/** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
-export type PrinterEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'df' | 'low' | 'high'> & {
-	quantity: string;
-	pieceId: string;
-	printer: string;
-	/** Prints of spools that were seen on both, and which spools those are. */
-	prints: number;
-	spoolIds: string[];
-};
 
 /**
  * What printers add to every measured mark of every piece a trial compares, by spools that were printed on both. Marks in words have no
  * shift.
  * @param against the trial's printer; without one the printer with the most prints
- * @example printerEffects(spools, protocol, 'North').length // 2
+ * @example printerEffects(spools, basis, 'North').length // 2
  */
 export function printerEffects(
 	spools: readonly SpoolEvidence[],
-	protocol: Pick<Protocol, 'markPieces' | 'scorerEffects'>,
+	basis: Pick<Basis, 'markPieces' | 'scorerEffects'>,
 	against: string | null
 ): PrinterEffect[] {
 	const marksOn = spools.map(marksFinder);
 	return MARKS.flatMap((mark) => {
-		const pieceId = protocol.markPieces[mark.def.id]?.[0];
+		const pieceId = basis.markPieces[mark.def.id]?.[0];
 		if (mark.kind === 'words' || mark.kind === 'window' || pieceId === undefined) return [];
 		const values = spools.flatMap((evidence, i) => {
 			const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId && a.printer !== null);
-			return printValues({ marks: marksOn[i]?.(attempts) ?? new Map(), protocol }, mark).flatMap((r): LevelValue[] => {
+			return printValues({ marks: marksOn[i]?.(attempts) ?? new Map(), basis }, mark).flatMap((r): LevelValue[] => {
 				const attempt = attempts.find((a) => a.id === r.attemptId);
 				if (!attempt?.printer) return [];
 				const condition = conditionAt(evidence.events, attempt.at).kind;

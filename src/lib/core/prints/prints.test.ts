@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark, MAIN_PIECE, protocol } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
 import { ladder } from './ladder';
 import { ordinal } from './ordinal';
@@ -82,13 +82,13 @@ describe('words', () => {
 
 describe('station', () => {
 	it('wants prints where there are none, of the wanted condition', () => {
-		const findings = printsStation.find(evidence(), protocol, 0);
+		const findings = printsStation.find(evidence(), basis, 0);
 		expect(of(findings, 'overhang')).toMatchObject({ n: 0, grade: 'none', subject: { condition: 'asReceived', pieceId: MAIN_PIECE } });
-		expect(printsStation.next(findings, protocol)).toEqual([expect.objectContaining({ action: 'printPiece', count: 1 })]);
+		expect(printsStation.next(findings, basis)).toEqual([expect.objectContaining({ action: 'printPiece', count: 1 })]);
 	});
 	it('wants marks, not another print, where a print was never marked', () => {
-		const findings = printsStation.find(evidence({ attempts: [attempt()] }), protocol, 0);
-		expect(printsStation.next(findings, protocol)).toEqual([expect.objectContaining({ action: 'markPiece', count: 1 })]);
+		const findings = printsStation.find(evidence({ attempts: [attempt()] }), basis, 0);
+		expect(printsStation.next(findings, basis)).toEqual([expect.objectContaining({ action: 'markPiece', count: 1 })]);
 	});
 	it('keeps conditions apart: the drying between two prints decides', () => {
 		const wet = attempt({ at: 100 });
@@ -103,7 +103,7 @@ describe('station', () => {
 				mark(dry, 'strings', 0)
 			]
 		});
-		const findings = printsStation.find(e, protocol, 0);
+		const findings = printsStation.find(e, basis, 0);
 		expect(of(findings, 'overhang').estimate).toBe(55);
 		expect(of(findings, 'overhang', 'dried').estimate).toBe(70);
 		expect(of(findings, 'strings', 'dried').estimate).toBe(0);
@@ -116,14 +116,14 @@ describe('station', () => {
 			attempts: [out, kept],
 			readings: [mark(out, 'strings', 3), mark(kept, 'strings', 1), mark(kept, 'bridgeLongestClean', 30, { status: 'excluded' })]
 		});
-		const findings = printsStation.find(e, protocol, 0);
+		const findings = printsStation.find(e, basis, 0);
 		expect(of(findings, 'strings')).toMatchObject({ estimate: 1, n: 1 });
 		expect(of(findings, 'bridge')).toMatchObject({ estimate: null, n: 0 });
 		expect(of(findings, 'bridge').inputs.excluded).toHaveLength(1);
 	});
 	it('success shows Wilson and names what was not counted', () => {
 		const e = evidence({ attempts: [attempt(), attempt(), attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 })] });
-		const success = of(printsStation.find(e, protocol, 0), 'printSuccess', null);
+		const success = of(printsStation.find(e, basis, 0), 'printSuccess', null);
 		expect(success).toMatchObject({ estimate: 1, n: 2 });
 		// Wilson for 2 of 2 (arithmetic: n / (n + z^2)).
 		expect(success.interval?.low).toBeCloseTo(2 / (2 + 1.959964 ** 2), 6);

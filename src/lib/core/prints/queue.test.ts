@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, piece, protocol } from '../../../../tests/support/evidence';
+import { attempt, event, evidence, piece, basis } from '../../../../tests/support/evidence';
 import { printQueue } from './queue';
 
 const pieces = ['a', 'b', 'c'].map((id) => piece({ id, familyId: id, name: id }));
 const spool = (code: string, more: Parameters<typeof evidence>[0] = {}) =>
 	evidence({ spool: { id: code, code }, pieces, claims: [], ...more });
-const rules = { ...protocol, pieceIds: ['a', 'b', 'c'] };
+const rules = { ...basis, pieceIds: ['a', 'b', 'c'] };
 const grams =
 	(g: number | null, volumeMm3: number | null = null) =>
 	() => ({ grams: g, volumeMm3 });

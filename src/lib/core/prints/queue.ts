@@ -1,6 +1,8 @@
 import { stated } from '../claims/stated';
 import { conditionAt } from '../conditions/condition-at';
-import type { Piece, Protocol, SpoolEvidence } from '../evidence';
+import type { Piece } from '../evidence/piece';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import type { ConditionKind } from '../finding/types';
 import { materialOf } from '../handbook/material-of';
 import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';
@@ -25,28 +27,28 @@ export type PrintQueue = {
  * begins with another one; grouped, each spool is loaded once.
  * Source: rotation as in a cyclic design (John & Williams 1995); common practice.
  * @param gramsOf what a piece takes, as weighed or said; null where only its volume is known, or nothing
- * @example printQueue(spools, protocol, () => 14).changes // { balanced: 12, grouped: 4 }
+ * @example printQueue(spools, basis, () => 14).changes // { balanced: 12, grouped: 4 }
  */
 export function printQueue(
 	spools: readonly SpoolEvidence[],
-	protocol: Pick<Protocol, 'pieceIds' | 'conditionPolicy' | 'repeats' | 'handbook' | 'nominalMm'>,
+	basis: Pick<Basis, 'pieceIds' | 'conditionPolicy' | 'repeats' | 'handbook' | 'nominalMm'>,
 	gramsOf: (piece: Piece) => { grams: number | null; volumeMm3: number | null }
 ): PrintQueue {
-	const wantedOf = spools.map((evidence) => wanted(evidence, protocol));
+	const wantedOf = spools.map((evidence) => wanted(evidence, basis));
 	const grouped = wantedOf.flat();
 	const balanced = inTurns(wantedOf);
 	return {
 		balanced,
 		grouped,
 		changes: { balanced: changesOf(balanced), grouped: changesOf(grouped) },
-		coverage: spools.map((evidence, i) => coverageOf(evidence, wantedOf[i] ?? [], protocol, gramsOf))
+		coverage: spools.map((evidence, i) => coverageOf(evidence, wantedOf[i] ?? [], basis, gramsOf))
 	};
 }
 
 /** Dried prints come last: a spool is printed as it came before it is dried. */
 function wanted(
 	evidence: SpoolEvidence,
-	{ pieceIds, conditionPolicy, repeats }: Pick<Protocol, 'pieceIds' | 'conditionPolicy' | 'repeats'>
+	{ pieceIds, conditionPolicy, repeats }: Pick<Basis, 'pieceIds' | 'conditionPolicy' | 'repeats'>
 ): WantedPrint[] {
 	const conditions: ConditionKind[] =
 		conditionPolicy === 'both' ? ['asReceived', 'dried'] : conditionPolicy === 'driedFirst' ? ['dried'] : ['asReceived'];
@@ -75,7 +77,7 @@ const changesOf = (prints: readonly WantedPrint[]) => prints.filter((p, i) => i 
 function coverageOf(
 	evidence: SpoolEvidence,
 	prints: readonly WantedPrint[],
-	{ handbook, nominalMm }: Pick<Protocol, 'handbook' | 'nominalMm'>,
+	{ handbook, nominalMm }: Pick<Basis, 'handbook' | 'nominalMm'>,
 	gramsOf: (piece: Piece) => { grams: number | null; volumeMm3: number | null }
 ): Coverage {
 	const density = materialOf(evidence.spool.material, handbook)?.densityGcm3?.low ?? USUAL_STRAND.densityGcm3;

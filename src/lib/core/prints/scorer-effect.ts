@@ -1,15 +1,8 @@
-import type { SpoolEvidence } from '../evidence';
-import { additiveEffects, mostUsed, type LevelEffect, type LevelValue } from '../stats/additive-effects';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { ScorerEffect } from '../trial/worked-out';
+import { additiveEffects, mostUsed, type LevelValue } from '../stats/additive-effects';
 import { MARKS } from './marks';
 import { scoringsOf } from './scorings';
-
-/** How much higher one scorer marks than another, for the same prints: in the unit of the mark's readings, in words for marks in words. */
-export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'low' | 'high'> & {
-	quantity: string;
-	scorer: string;
-	/** Scorings of prints that he and others have scored. */
-	scorings: number;
-};
 
 /**
  * Leniency of scorers, mark by mark, by prints that several have scored: against the one with the most marks.

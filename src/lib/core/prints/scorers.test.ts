@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import { agreements, agreementsOfAll } from './agreement';
 import { looksOf } from './looks';
 import { MARKS } from './marks';
@@ -46,8 +46,8 @@ describe('the same scorer again', () => {
 		]);
 	});
 	it('is no second print: the value lies between the looks', () => {
-		expect(printValues({ marks: marksFinder(twice)([a]), protocol }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
-		expect(printsStation.find(twice, protocol, 0).find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
+		expect(printValues({ marks: marksFinder(twice)([a]), basis }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
+		expect(printsStation.find(twice, basis, 0).find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
 	});
 	it('several faults of one look are one look: the worst counts', () => {
 		const faults = evidence({
@@ -89,9 +89,9 @@ describe('leniency', () => {
 		expect(effects[0]?.high).toBeLessThan(0);
 	});
 	it('taken out, a print counts as if the other had scored it, and is wider for it', () => {
-		const out = { ...protocol, scorerEffects: effects };
+		const out = { ...basis, scorerEffects: effects };
 		const [ada, ben] = [overhangs({ Ada: [60, 60] }, 'KA2'), overhangs({ Ben: [70, 70] }, 'KA3')];
-		const find = (spool: typeof ada, rule = protocol) => {
+		const find = (spool: typeof ada, rule = basis) => {
 			const found = printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
 			if (!found) throw new Error('no finding');
 			return found;
@@ -120,7 +120,7 @@ describe('leniency', () => {
 		};
 		const said = (value: number) => evidence({ attempts: [a], readings: [mark(a, 'strings', value, { scorer: 'Ada' })] });
 		const value = (given: number) =>
-			printValues({ marks: marksFinder(said(given))([a]), protocol: { scorerEffects: [effect] } }, STRINGS)[0]?.value;
+			printValues({ marks: marksFinder(said(given))([a]), basis: { scorerEffects: [effect] } }, STRINGS)[0]?.value;
 		expect([value(0), value(1), value(3)]).toEqual([1, 2, 3]);
 	});
 	it('is not told by strangers, by nobody in particular, nor by one shared print', () => {

@@ -1,5 +1,8 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, OwnMeasure, Piece, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { OwnMeasure } from '../evidence/own-measure';
+import type { Piece } from '../evidence/piece';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { ConditionKind } from '../finding/types';
 import { READING_QUANTITIES } from '../readings/quantities';
 import { MARKS, type MarkDef } from './marks';

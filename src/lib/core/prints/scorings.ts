@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { looksOf, type Look } from './looks';
 import type { MarkDef } from './marks';
 import type { Marked } from './marks-on';

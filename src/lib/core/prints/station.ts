@@ -1,4 +1,6 @@
-import type { LentScatter, Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
+import type { LentScatter } from '../trial/worked-out';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS } from '../house/lent-scatter';
 import type { Station } from '../station';
@@ -17,16 +19,16 @@ export const PRINT_QUANTITIES: QuantityDef[] = [printSuccess, ...MARKS.map((m) =
 export const printsStation: Station = {
 	id: 'prints',
 	quantities: () => PRINT_QUANTITIES,
-	find(evidence, protocol) {
-		const marks = groupsOf(evidence, protocol).flatMap((group) =>
+	find(evidence, basis) {
+		const marks = groupsOf(evidence, basis).flatMap((group) =>
 			MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark))
 		);
-		return [findSuccess(evidence, protocol.failureRule), ...withWetDry(marks, evidence, protocol), ...findFlexible(evidence, protocol)];
+		return [findSuccess(evidence, basis.failureRule), ...withWetDry(marks, evidence, basis), ...findFlexible(evidence, basis)];
 	},
-	lends: (evidence, protocol) => lends(evidence, protocol),
-	next(findings, protocol) {
+	lends: (evidence, basis) => lends(evidence, basis),
+	next(findings, basis) {
 		const seen = new Map<string, Missing>();
-		const compared = (f: Finding) => f.subject.pieceId === null || protocol.markPieces[f.quantity]?.[0] === f.subject.pieceId;
+		const compared = (f: Finding) => f.subject.pieceId === null || basis.markPieces[f.quantity]?.[0] === f.subject.pieceId;
 		const wanted = findings.filter(compared).flatMap((f) => f.missing);
 		// Two marks of one piece are one print; two pieces are two. "Any print" is one of them, if one is wanted.
 		const pieceOf = (m: Missing) => ('pieceId' in m.params ? m.params.pieceId : null);
@@ -45,9 +47,9 @@ function carried({ piece }: Pick<Group, 'piece'>, mark: MarkDef): boolean {
 }
 
 /** What drying did is said with the marks printed after it. */
-function withWetDry(marks: Finding[], evidence: SpoolEvidence, protocol: Protocol): Finding[] {
+function withWetDry(marks: Finding[], evidence: SpoolEvidence, basis: Basis): Finding[] {
 	if (!marks.some((f) => f.subject.condition === 'dried' && f.n > 0)) return marks;
-	const compared = wetAndDry(evidence, protocol);
+	const compared = wetAndDry(evidence, basis);
 	return marks.map((finding) => {
 		const of = compared.find((w) => w.quantity === finding.quantity);
 		return of && finding.subject.condition === 'dried' && finding.n > 0
@@ -57,10 +59,10 @@ function withWetDry(marks: Finding[], evidence: SpoolEvidence, protocol: Protoco
 }
 
 /** Scatter between this spool's prints of each compared piece, as received; a column without scatter lends its least (it cannot be none). */
-function lends(evidence: SpoolEvidence, protocol: Protocol): LentScatter[] {
-	const asReceived = groupsOf(evidence, protocol).filter((g) => g.condition === 'asReceived');
+function lends(evidence: SpoolEvidence, basis: Basis): LentScatter[] {
+	const asReceived = groupsOf(evidence, basis).filter((g) => g.condition === 'asReceived');
 	return MARKS.flatMap((mark) => {
-		const pieceId = protocol.markPieces[mark.def.id]?.[0];
+		const pieceId = basis.markPieces[mark.def.id]?.[0];
 		const group = asReceived.find((g) => g.pieceId === pieceId);
 		if (!group || pieceId === undefined) return [];
 		const { values, least } = scatterOf(group, mark);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, mark, piece, protocol } from '../../../../tests/support/evidence';
-import type { Attempt } from '../evidence';
+import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
+import type { Attempt } from '../evidence/attempt';
 import { judgePairs } from './judge-pairs';
 import { overhang, SHRINKAGES, strings } from './quantities';
 import { compareWays, differencesOf } from './ways';
@@ -77,10 +77,10 @@ describe('two ways to print', () => {
 				code
 			)
 		);
-		const { results, alsoDiffers } = compareWays(spools, fan, protocol);
+		const { results, alsoDiffers } = compareWays(spools, fan, basis);
 		expect(results.find((r) => r.def.id === 'overhang')).toMatchObject({ says: 'helped', better: 6, worse: 0 });
 		expect(alsoDiffers).toEqual([]);
-		const back = compareWays(spools, { id: 'fanPct', first: '50', second: '0' }, protocol);
+		const back = compareWays(spools, { id: 'fanPct', first: '50', second: '0' }, basis);
 		expect(back.results.find((r) => r.def.id === 'overhang')?.says).toBe('hurt');
 	});
 	it('prints nearest in time stand together, none twice; pieces are never mixed', () => {
@@ -90,13 +90,13 @@ describe('two ways to print', () => {
 			[50, 61],
 			[0, 52]
 		]);
-		expect(compareWays([one], fan, protocol).results[0]?.pairs.map((p) => [p.first, p.second])).toEqual([
+		expect(compareWays([one], fan, basis).results[0]?.pairs.map((p) => [p.first, p.second])).toEqual([
 			[50, 60],
 			[52, 61]
 		]);
 		const other = attempt({ pieceId: 'other', settings: settings(50) });
 		const mixed = evidence({ attempts: [attempt({ settings: settings(0) }), other], readings: [] });
-		expect(compareWays([mixed], fan, protocol).results).toEqual([]);
+		expect(compareWays([mixed], fan, basis).results).toEqual([]);
 	});
 	it('what else differs within pairs is named: then it is not only the fan', () => {
 		const confounded = spool([
@@ -108,7 +108,7 @@ describe('two ways to print', () => {
 			{ ...first, settings: settings(0, { nozzleC: 230 }) },
 			{ ...second, settings: settings(50, { nozzleC: 240 }), printer: 'South' }
 		];
-		expect(compareWays([{ ...confounded, attempts }], fan, protocol).alsoDiffers).toEqual(['nozzleC', 'printer']);
+		expect(compareWays([{ ...confounded, attempts }], fan, basis).alsoDiffers).toEqual(['nozzleC', 'printer']);
 	});
 	it('two spools: the same piece in the same condition', () => {
 		const wet = spool(
@@ -131,7 +131,7 @@ describe('two ways to print', () => {
 			events: [event({ kind: 'dried', at: 1 })]
 		};
 		const ways = { id: 'spool', first: 'KA1', second: 'KA2' };
-		expect(compareWays([wet, dry], ways, protocol).results).toEqual([]);
+		expect(compareWays([wet, dry], ways, basis).results).toEqual([]);
 		const same = compareWays(
 			[
 				wet,
@@ -145,7 +145,7 @@ describe('two ways to print', () => {
 				)
 			],
 			ways,
-			protocol
+			basis
 		);
 		expect(same.results[0]?.pairs).toHaveLength(2);
 		expect(same.alsoDiffers).toEqual([]);
@@ -155,7 +155,7 @@ describe('two ways to print', () => {
 			attempt({ at: i * 100, settings: settings(0), outcome: 'failed', cause: i === 7 ? 'printer' : 'filament', percentReached: 50 }),
 			attempt({ at: i * 100 + 1, settings: settings(50) })
 		]).flat();
-		const found = compareWays([evidence({ attempts })], fan, protocol).results.find((r) => r.def.id === 'printSuccess');
+		const found = compareWays([evidence({ attempts })], fan, basis).results.find((r) => r.def.id === 'printSuccess');
 		expect(found).toMatchObject({ better: 7, worse: 0, says: 'helped' });
 		expect(found?.p).toBeCloseTo(2 ** -6, 12);
 	});
@@ -163,7 +163,7 @@ describe('two ways to print', () => {
 		const block = piece({ params: { alongX: 20 } });
 		const attempts = [attempt({ settings: settings(0) }), attempt({ settings: settings(50), at: 2000 })];
 		const one = evidence({ pieces: [block], attempts, readings: attempts.map((a, i) => mark(a, 'sizeX', i ? 19.9 : 19.8)) });
-		const found = compareWays([one], fan, protocol).results.find((r) => r.def.id === 'shrinkageX');
+		const found = compareWays([one], fan, basis).results.find((r) => r.def.id === 'shrinkageX');
 		expect(found?.pairs[0]?.first).toBeCloseTo(1, 9);
 		expect(found?.better).toBe(1);
 	});

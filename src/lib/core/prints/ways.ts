@@ -1,5 +1,8 @@
 import { conditionAt } from '../conditions/condition-at';
-import { SET_UP, type Attempt, type FailureRule, type Protocol, type SpoolEvidence } from '../evidence';
+import { SET_UP, type Attempt } from '../evidence/attempt';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
+import type { FailureRule } from '../trial/protocol';
 import type { QuantityDef } from '../finding/types';
 import { UNCHANGED } from './context';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
@@ -22,7 +25,7 @@ export type WayComparison = {
 	alsoDiffers: string[];
 };
 
-type WaysProtocol = Pick<Protocol, 'failureRule' | 'scorerEffects'>;
+type WaysProtocol = Pick<Basis, 'failureRule' | 'scorerEffects'>;
 type Looked = { evidence: SpoolEvidence; attempt: Attempt; facts: Record<string, string>; marks: MarksOn };
 
 /** What is known of a print, as text; what was not said is left out. */
@@ -67,10 +70,10 @@ export function differencesOf(spools: readonly SpoolEvidence[]): Difference[] {
  * piece in the same condition), the prints nearest in time standing together. Pieces are never mixed.
  * Source: the pairing is a house rule; see judgePairs for the tests. Finished against failed is McNemar's exact test, the sign test of
  * those that changed.
- * @param protocol which failures count against the filament, and which leniencies are taken out
- * @example compareWays(spools, { id: 'fanPct', first: '0', second: '50' }, protocol).results[0].says // 'helped'
+ * @param basis which failures count against the filament, and which leniencies are taken out
+ * @example compareWays(spools, { id: 'fanPct', first: '0', second: '50' }, basis).results[0].says // 'helped'
  */
-export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, protocol: WaysProtocol): WayComparison {
+export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, basis: WaysProtocol): WayComparison {
 	const all = lookedAt(spools);
 	const withinOf = ({ evidence, attempt, facts }: Looked) =>
 		ways.id === 'spool' ? `${attempt.pieceId} ${facts.condition}` : `${evidence.spool.id} ${attempt.pieceId}`;
@@ -93,8 +96,8 @@ export function compareWays(spools: readonly SpoolEvidence[], ways: Ways, protoc
 	const results: WayResult[] = [];
 	const also = new Set<string>();
 	for (const { def, valueOf } of [
-		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: Looked) => valueOfMark(l, protocol, mark) })),
-		{ def: printSuccess, valueOf: (l: Looked) => successOf(l, protocol.failureRule) }
+		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: Looked) => valueOfMark(l, basis, mark) })),
+		{ def: printSuccess, valueOf: (l: Looked) => successOf(l, basis.failureRule) }
 	]) {
 		const found = pairsOf(valueOf);
 		if (found.length === 0) continue;
@@ -132,8 +135,8 @@ function unlike(first: Looked, second: Looked): string[] {
 	return [...names].filter((n) => first.facts[n] !== undefined && second.facts[n] !== undefined && first.facts[n] !== second.facts[n]);
 }
 
-function valueOfMark({ evidence, attempt, marks }: Looked, protocol: WaysProtocol, mark: MarkDef): number | null {
-	const value = printValues({ marks, protocol }, mark)[0]?.value;
+function valueOfMark({ evidence, attempt, marks }: Looked, basis: WaysProtocol, mark: MarkDef): number | null {
+	const value = printValues({ marks, basis }, mark)[0]?.value;
 	if (value === undefined) return null;
 	if (mark.kind !== 'measure' || mark.against === null) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];

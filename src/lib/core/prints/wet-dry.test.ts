@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, mark, protocol } from '../../../../tests/support/evidence';
+import { attempt, event, evidence, mark, basis } from '../../../../tests/support/evidence';
 import { withHouse } from '../house/lent-scatter';
 import { overhang, strings } from './quantities';
 import { printsStation } from './station';
@@ -15,7 +15,7 @@ function spool(wet: number[], dry: number[], pieceId?: string) {
 		events: [event({ kind: 'dried', at: 1000 })]
 	});
 }
-const says = (wet: number[], dry: number[]) => wetAndDry(spool(wet, dry), protocol)[0];
+const says = (wet: number[], dry: number[]) => wetAndDry(spool(wet, dry), basis)[0];
 
 describe('wet and dry', () => {
 	it('pairs neighbours in time, on both sides of the drying', () => {
@@ -36,9 +36,9 @@ describe('wet and dry', () => {
 		expect(says([1, 1, 1, 0, 0, 0], [1, 1, 1, 0, 0, 0])).toMatchObject({ says: 'noDifference', p: 1 });
 		expect(says([1, 1, 1, 1, 1, 1], [1, 1, 1, 1, 1, 1])).toMatchObject({ says: 'noDifference', same: 6, p: null });
 	});
-	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), protocol)).toEqual([]));
+	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), basis)).toEqual([]));
 	it('the station says it with the marks printed after drying', () => {
-		const dried = printsStation.find(spool([2], [0]), protocol, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
+		const dried = printsStation.find(spool([2], [0]), basis, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
 		expect(dried?.messages.at(-1)).toMatchObject({ id: 'wetDry.tooFew', params: { better: 1, pairs: 1 } });
 	});
 });
@@ -50,25 +50,25 @@ describe('borrowed scatter', () => {
 	};
 	it('a single overhang takes the house spool’s scatter instead of a step each way', () => {
 		const house = marked([60, 65, 70, 65], 'overhangLastClean');
-		const p = withHouse(protocol, house, [printsStation]);
+		const p = withHouse(basis, house, [printsStation]);
 		expect(p.lent[0]).toMatchObject({ quantity: overhang.id, n: 4, df: 3 });
 		const one = printsStation.find(marked([60], 'overhangLastClean'), p, 0).find((f) => f.quantity === 'overhang');
 		expect(one).toMatchObject({ method: 'ladderBorrowed', n: 1, grade: 'thin', messages: [{ id: 'borrowedScatter', params: { n: 4 } }] });
 		expect(one?.sampling.kind).toBe('t');
 	});
 	it('marks in words too, clipped to the words', () => {
-		const p = withHouse(protocol, marked([0, 1, 0, 1], 'strings'), [printsStation]);
+		const p = withHouse(basis, marked([0, 1, 0, 1], 'strings'), [printsStation]);
 		const one = printsStation.find(marked([0], 'strings'), p, 0).find((f) => f.quantity === strings.id);
 		expect(one?.interval?.low).toBe(0);
 		expect(one?.messages).toMatchObject([{ id: 'borrowedScatter' }]);
 	});
 	it('a house without scatter lends half a step, never none; one with two prints lends nothing', () => {
-		expect(withHouse(protocol, marked([65, 65, 65], 'overhangLastClean'), [printsStation]).lent[0]?.sd).toBe(2.5);
-		expect(withHouse(protocol, marked([65, 60], 'overhangLastClean'), [printsStation]).lent).toEqual([]);
-		expect(withHouse(protocol, null, [printsStation])).toBe(protocol);
+		expect(withHouse(basis, marked([65, 65, 65], 'overhangLastClean'), [printsStation]).lent[0]?.sd).toBe(2.5);
+		expect(withHouse(basis, marked([65, 60], 'overhangLastClean'), [printsStation]).lent).toEqual([]);
+		expect(withHouse(basis, null, [printsStation])).toBe(basis);
 	});
 	it('several prints keep their own scatter', () => {
-		const p = withHouse(protocol, marked([40, 80, 60], 'overhangLastClean'), [printsStation]);
+		const p = withHouse(basis, marked([40, 80, 60], 'overhangLastClean'), [printsStation]);
 		const two = printsStation.find(marked([60, 65], 'overhangLastClean'), p, 0).find((f) => f.quantity === 'overhang');
 		expect(two?.method).toBe('ladderMean');
 	});

@@ -1,5 +1,7 @@
 import { conditionAt } from '../conditions/condition-at';
-import type { Attempt, Protocol, SpoolEvidence } from '../evidence';
+import type { Attempt } from '../evidence/attempt';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import { say, type Message } from '../finding/message';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
@@ -21,9 +23,9 @@ const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure
  * Prints of one piece from one spool before and after drying, as pairs: the last one before with the first one after, and so on
  * outwards, so that neighbours in time stand together. A pair needs its mark on both sides; pieces are never mixed.
  * Source: sign test (Conover); the pairing is a house rule.
- * @example wetAndDry(evidence, protocol).find((w) => w.quantity === 'strings')?.says // 'tooFew'
+ * @example wetAndDry(evidence, basis).find((w) => w.quantity === 'strings')?.says // 'tooFew'
  */
-export function wetAndDry(evidence: SpoolEvidence, protocol: Pick<Protocol, 'scorerEffects'>): WetDry[] {
+export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffects'>): WetDry[] {
 	const marksOn = marksFinder(evidence);
 	const pieces = [...new Set(evidence.attempts.map((a) => a.pieceId))].map((pieceId) => {
 		const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
@@ -31,7 +33,7 @@ export function wetAndDry(evidence: SpoolEvidence, protocol: Pick<Protocol, 'sco
 	});
 	return ASKED.flatMap((mark) => {
 		const { def } = mark;
-		const pairs = pieces.flatMap((prints) => pairsOf(evidence, protocol, prints, mark));
+		const pairs = pieces.flatMap((prints) => pairsOf(evidence, basis, prints, mark));
 		if (pairs.length === 0) return [];
 		const verdict = judgePairs(
 			pairs.map(({ wet, dry }) => [wet, dry] as const),
@@ -52,11 +54,11 @@ export function wetDryMessage(compared: WetDry): Message {
 
 function pairsOf(
 	evidence: SpoolEvidence,
-	protocol: Pick<Protocol, 'scorerEffects'>,
+	basis: Pick<Basis, 'scorerEffects'>,
 	{ pieceId, attempts, marks }: Prints,
 	mark: MarkDef
 ): WetDryPair[] {
-	const values = new Map(printValues({ marks, protocol }, mark).map((v) => [v.attemptId, v.value]));
+	const values = new Map(printValues({ marks, basis }, mark).map((v) => [v.attemptId, v.value]));
 	const valuesOf = (of: readonly Attempt[]) => of.flatMap((a) => values.get(a.id) ?? []);
 	const dried = (a: Attempt) => conditionAt(evidence.events, a.at).kind === 'dried';
 	const wet = valuesOf(attempts.filter((a) => !dried(a))).reverse();

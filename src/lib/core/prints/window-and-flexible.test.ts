@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark, MAIN_PIECE, piece, protocol } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, MAIN_PIECE, piece, basis } from '../../../../tests/support/evidence';
 import { presetCriteria } from '../pick/presets';
 import type { Finding } from '../finding/types';
 import { composite } from './composite';
@@ -18,7 +18,7 @@ function ladders(windows: [from: number, to: number][], more: Parameters<typeof 
 	const readings = attempts.flatMap((a, i) => [mark(a, 'cleanFrom', windows[i]?.[0] ?? 0), mark(a, 'cleanTo', windows[i]?.[1] ?? 0)]);
 	return evidence({ attempts, readings, pieces: [tower], ...more });
 }
-const window = (spool: ReturnType<typeof evidence>) => of(printsStation.find(spool, protocol, 0), 'temperatureWindow');
+const window = (spool: ReturnType<typeof evidence>) => of(printsStation.find(spool, basis, 0), 'temperatureWindow');
 
 describe('temperature ladder', () => {
 	it('asks for its coolest and hottest clean floor, coolest first', () => {
@@ -78,7 +78,7 @@ describe('temperature ladder', () => {
 			[205, 230]
 		]);
 		const attempts = fans.attempts.map((one, i) => ({ ...one, settings: { ...one.settings, fanPct: i * 50 } }));
-		const { results } = compareWays([{ ...fans, attempts }], { id: 'fanPct', first: '0', second: '50' }, protocol);
+		const { results } = compareWays([{ ...fans, attempts }], { id: 'fanPct', first: '0', second: '50' }, basis);
 		expect(results.find((r) => r.def.id === 'temperatureWindow')?.pairs[0]).toMatchObject({ first: 10, second: 25 });
 	});
 });
@@ -97,7 +97,7 @@ describe('the two sides of an overhang', () => {
 			pieces: [both],
 			readings: [mark(a, 'overhangLastClean', 50), mark(a, 'overhangAwayLastClean', 30)]
 		});
-		const found = printsStation.find(spool, protocol, 0);
+		const found = printsStation.find(spool, basis, 0);
 		expect(of(found, 'overhang')?.estimate).toBe(50);
 		expect(of(found, 'overhangAway')?.estimate).toBe(30);
 		expect(questionsOf(both).map((q) => q.id)).toEqual(['overhang', 'overhangAway']);
@@ -111,7 +111,7 @@ describe('flexibles', () => {
 	};
 	const soft = (attempts: ReturnType<typeof at>[], more: Parameters<typeof evidence>[0] = {}) =>
 		evidence({ spool: { material: 'TPU' }, attempts, ...more });
-	const find = (spool: ReturnType<typeof evidence>, quantity: string) => of(printsStation.find(spool, protocol, 0), quantity);
+	const find = (spool: ReturnType<typeof evidence>, quantity: string) => of(printsStation.find(spool, basis, 0), quantity);
 	it('are known by the names of their materials', () => {
 		expect(['TPU', 'TPE', 'tpu 95A', 'PEBA'].map(isFlexible)).toEqual([true, true, true, true]);
 		expect(['PLA', 'PETG', 'TP', 'PTPU'].map(isFlexible)).toEqual([false, false, false, false]);
@@ -157,7 +157,7 @@ describe('all marks in one figure', () => {
 			mark(a, 'bridgeLongestClean', 30),
 			mark(a, 'strings', strings)
 		]);
-		return primary(printsStation.find(evidence({ attempts, readings }), protocol, 0));
+		return primary(printsStation.find(evidence({ attempts, readings }), basis, 0));
 	};
 	it('is the mean of the values, weighted as the trial weighs them, with its parts', () => {
 		const found = composite(scored(65, 0), criteria, PRINT_QUANTITIES);
@@ -189,7 +189,7 @@ describe('all marks in one figure', () => {
 	it('what is not known stands in the middle of what can be and widens it; nothing known is no figure', () => {
 		const a = attempt();
 		const some = composite(
-			primary(printsStation.find(evidence({ attempts: [a], readings: [mark(a, 'overhangLastClean', 65)] }), protocol, 0)),
+			primary(printsStation.find(evidence({ attempts: [a], readings: [mark(a, 'overhangLastClean', 65)] }), basis, 0)),
 			criteria,
 			PRINT_QUANTITIES
 		);
@@ -213,7 +213,7 @@ describe('what cannot be below nothing', () => {
 		});
 		const attempts = [attempt(), attempt()];
 		const readings = attempts.flatMap((a, i) => [mark(a, 'cornerLift', i), mark(a, 'sizeX', 19.9 + i / 10)]);
-		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), protocol, 0);
+		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), basis, 0);
 		expect(of(found, 'cornerLift')).toMatchObject({ estimate: 0.5, interval: { low: 0 } });
 		expect(of(found, 'shrinkageX')?.interval?.low).toBeLessThan(0);
 	});

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, diameters, evidence, mark, protocol, quote, reading, weighed } from '../../../../tests/support/evidence';
+import { attempt, diameters, evidence, mark, basis, quote, reading, weighed } from '../../../../tests/support/evidence';
 import { makeFinding } from '../finding/make-finding';
 import type { QuantityDef } from '../finding/types';
 import { candidatesFrom } from '../pick/candidates';
@@ -15,7 +15,7 @@ const build = (
 	spools: ReturnType<typeof evidence>[],
 	stations: readonly Station[] = STATIONS,
 	weights: Record<string, number> = { overhang: 3, costPerGoodKg: 2 }
-) => buildSheet({ spools, protocol, stations, weights, now: 0 });
+) => buildSheet({ spools, basis, stations, weights, now: 0 });
 
 describe('trial sheet', () => {
 	it('of an empty trial has columns, no rows and no next act', () => {
@@ -118,7 +118,7 @@ describe('a new station', () => {
 		const sheet = build(spools, registry);
 		expect(sheet.columns.at(-1)?.id).toBe('squeak');
 		expect(sheet.rows[0]?.cells.at(-1)?.findings[0]?.estimate).toBe(20);
-		const { candidates, defs } = candidatesFrom({ spools, protocol, stations: registry, now: 0 });
+		const { candidates, defs } = candidatesFrom({ spools, basis, stations: registry, now: 0 });
 		const rows = rank({ candidates, defs, criteria: [{ quantity: 'squeak', weight: 5, gate: null }], rule: 'weighted' });
 		expect(rows.map((r) => [r.code, r.score])).toEqual([
 			['KA1', 0.8],

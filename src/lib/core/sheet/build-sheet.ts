@@ -1,5 +1,6 @@
 import { compare, type Flag } from '../compare/compare';
-import type { Protocol, SpoolEvidence } from '../evidence';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
 import { selectFindings } from './select';
@@ -14,20 +15,20 @@ export type Sheet = { columns: QuantityDef[]; rows: SheetRow[]; flags: Flag[]; n
  * The trial sheet: spools down, quantities across, every cell a finding or what is missing. Knows no station by name.
  * @param spools evidence in the order of the trial
  * @param weights weight of each quantity in the pick: an empty cell that weighs more is filled first
- * @example buildSheet({ spools, protocol, stations: STATIONS, weights: { overhang: 3 }, now }).next // the next useful act
+ * @example buildSheet({ spools, basis, stations: STATIONS, weights: { overhang: 3 }, now }).next // the next useful act
  */
 export function buildSheet(given: {
 	spools: readonly SpoolEvidence[];
-	protocol: Protocol;
+	basis: Basis;
 	stations: readonly Station[];
 	weights: Readonly<Record<string, number>>;
 	now: number;
 }): Sheet {
-	const { spools, protocol, stations, weights, now } = given;
-	const defs = stations.flatMap((s) => s.quantities(protocol));
+	const { spools, basis, stations, weights, now } = given;
+	const defs = stations.flatMap((s) => s.quantities(basis));
 	const found = spools.map((evidence) => ({
 		evidence,
-		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, protocol, now) }))
+		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, basis, now) }))
 	}));
 	const uninvited = new Set(stations.filter((s) => s.invited).map((s) => s.id));
 	// What nobody weighs and nobody measured is no column: an invitation must not fill the sheet with empty cells.
@@ -40,7 +41,7 @@ export function buildSheet(given: {
 	});
 	const chosen = found.map(({ byStation }) => {
 		const all = byStation.flatMap((b) => b.findings);
-		return new Map(columns.map((def) => [def.id, selectFindings(all, def.id, protocol)]));
+		return new Map(columns.map((def) => [def.id, selectFindings(all, def.id, basis)]));
 	});
 	const comparisons = new Map(
 		columns.map((def) => [
@@ -48,7 +49,7 @@ export function buildSheet(given: {
 			compare(
 				chosen.flatMap((c) => c.get(def.id)?.slice(0, 1) ?? []),
 				def,
-				protocol
+				basis
 			)
 		])
 	);
@@ -59,7 +60,7 @@ export function buildSheet(given: {
 			findings: chosen[i]?.get(def.id) ?? [],
 			letters: comparisons.get(def.id)?.letters[evidence.spool.id] ?? ''
 		})),
-		missing: byStation.flatMap(({ station, findings }) => station.next(findings, protocol))
+		missing: byStation.flatMap(({ station, findings }) => station.next(findings, basis))
 	}));
 	return {
 		columns,

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, diameters, evidence, mark, protocol, quote, reading } from '../../../../tests/support/evidence';
+import { attempt, diameters, evidence, mark, basis, quote, reading } from '../../../../tests/support/evidence';
 import { STATIONS } from '../registry';
 import { buildSheet } from './build-sheet';
 import { shownSheet } from './shown-sheet';
 
 const weights = { overhang: 3, costPerGoodKg: 2 };
 const shown = (...spools: ReturnType<typeof evidence>[]) => {
-	const sheet = buildSheet({ spools, protocol, stations: STATIONS, weights, now: 0 });
+	const sheet = buildSheet({ spools, basis, stations: STATIONS, weights, now: 0 });
 	const view = shownSheet(sheet);
 	const cell = (row: number, quantity: string) => {
 		const found = view.rows[row]?.cells[view.columns.findIndex((c) => c.id === quantity)];

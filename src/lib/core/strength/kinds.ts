@@ -1,4 +1,5 @@
-import type { Specimen, SpecimenMeasure, SpoolEvidence } from '../evidence';
+import type { Specimen, SpecimenMeasure } from '../evidence/specimen';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { MEASURE_OF } from './quantities';
 
 /**

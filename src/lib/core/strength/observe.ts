@@ -1,4 +1,6 @@
-import type { Reading, Specimen, SpoolEvidence } from '../evidence';
+import type { Reading } from '../evidence/reading';
+import type { Specimen } from '../evidence/specimen';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { FAILURE_WORDS, type FailureMode } from '../readings/quantities';
 import type { Observation } from '../survival/observation';
 import { toCanonical } from '../units/convert';

@@ -1,24 +1,25 @@
-import type { Protocol, SpecimenMeasure } from '../evidence';
+import type { SpecimenMeasure } from '../evidence/specimen';
+import type { Basis } from '../trial/basis';
 import type { QuantityDef } from '../finding/types';
 
-type Of = Pick<Protocol, 'strengthHighN' | 'specimenKinds'>;
+type Of = Pick<Basis, 'strengthHighN' | 'specimenKinds'>;
 
 /** Mean load at which specimens of the compared kind break. The top of the scale is the trial's; a twentieth of it matters. */
-export const strengthLoad = (protocol: Of): QuantityDef => ({
+export const strengthLoad = (basis: Of): QuantityDef => ({
 	id: 'strengthLoad',
 	station: 'strength',
 	unit: 'N',
 	direction: 'more',
 	target: null,
-	scale: { low: 0, high: protocol.strengthHighN },
-	prior: { low: protocol.strengthHighN / 20, high: protocol.strengthHighN * 0.8 },
-	differenceThatMatters: protocol.strengthHighN / 20,
+	scale: { low: 0, high: basis.strengthHighN },
+	prior: { low: basis.strengthHighN / 20, high: basis.strengthHighN * 0.8 },
+	differenceThatMatters: basis.strengthHighN / 20,
 	figure: 'loads',
 	onSheet: true
 });
 
 /** Mean number of blows until a specimen breaks. A column only where somebody counted blows. */
-export const strengthBlows = (protocol: Of): QuantityDef => ({
+export const strengthBlows = (basis: Of): QuantityDef => ({
 	id: 'strengthBlows',
 	station: 'strength',
 	unit: '',
@@ -28,11 +29,11 @@ export const strengthBlows = (protocol: Of): QuantityDef => ({
 	prior: { low: 1, high: 15 },
 	differenceThatMatters: 2,
 	figure: 'loads',
-	onSheet: protocol.specimenKinds.blows !== null
+	onSheet: basis.specimenKinds.blows !== null
 });
 
 /** How a piece gives way in the hands, in four words. */
-export const strengthByHand = (protocol: Of): QuantityDef => ({
+export const strengthByHand = (basis: Of): QuantityDef => ({
 	id: 'strengthByHand',
 	station: 'strength',
 	unit: '',
@@ -42,7 +43,7 @@ export const strengthByHand = (protocol: Of): QuantityDef => ({
 	prior: { low: 0, high: 3 },
 	differenceThatMatters: 1,
 	figure: 'words',
-	onSheet: protocol.specimenKinds.byHand !== null,
+	onSheet: basis.specimenKinds.byHand !== null,
 	words: ['byHand.crumbles', 'byHand.snaps', 'byHand.resists', 'byHand.bends']
 });
 

@@ -1,4 +1,7 @@
-import type { LentScatter, Protocol, SpecimenMeasure, SpoolEvidence } from '../evidence';
+import type { SpecimenMeasure } from '../evidence/specimen';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Basis } from '../trial/basis';
+import type { LentScatter } from '../trial/worked-out';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, FindingContext, Missing, QuantityDef } from '../finding/types';
@@ -17,39 +20,39 @@ const WANTED = 3;
 export const strengthStation: Station = {
 	id: 'strength',
 	invited: true,
-	quantities: (protocol) => [strengthLoad(protocol), strengthBlows(protocol), strengthByHand(protocol)],
-	find(evidence, protocol) {
+	quantities: (basis) => [strengthLoad(basis), strengthBlows(basis), strengthByHand(basis)],
+	find(evidence, basis) {
 		const observed = observedSpecimens(evidence);
 		return (['load', 'blows', 'byHand'] as const).flatMap((measure) =>
-			kindsOf(observed, measure, protocol).map((kind) => findOf(evidence, protocol, measure, kind, observed))
+			kindsOf(observed, measure, basis).map((kind) => findOf(evidence, basis, measure, kind, observed))
 		);
 	},
-	lends: (evidence, protocol) => lends(evidence, protocol),
+	lends: (evidence, basis) => lends(evidence, basis),
 	next: (findings) => findings.flatMap((f) => f.missing).slice(0, 1)
 };
 
-const DEFS: Record<SpecimenMeasure, (protocol: Protocol) => QuantityDef> = {
+const DEFS: Record<SpecimenMeasure, (basis: Basis) => QuantityDef> = {
 	load: strengthLoad,
 	blows: strengthBlows,
 	byHand: strengthByHand
 };
 
 /** The kinds this spool has specimens of, and the one the trial compares. */
-function kindsOf(observed: readonly Observed[], measure: SpecimenMeasure, protocol: Protocol): (string | null)[] {
+function kindsOf(observed: readonly Observed[], measure: SpecimenMeasure, basis: Basis): (string | null)[] {
 	const own = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure).map((o) => kindOf(o.specimen));
-	const compared = protocol.specimenKinds[measure];
+	const compared = basis.specimenKinds[measure];
 	if (compared === null && own.length === 0) return measure === 'load' ? [null] : [];
 	return [...new Set([...(compared === null ? [] : [compared]), ...own])];
 }
 
 function findOf(
 	evidence: SpoolEvidence,
-	protocol: Protocol,
+	basis: Basis,
 	measure: SpecimenMeasure,
 	kind: string | null,
 	observed: readonly Observed[]
 ): Finding {
-	const def = DEFS[measure](protocol);
+	const def = DEFS[measure](basis);
 	const mine = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure && kindOf(o.specimen) === kind);
 	const used = mine.filter((o) => (measure === 'byHand' ? o.byHand !== null : o.observation !== null));
 	const common = {
@@ -60,7 +63,7 @@ function findOf(
 			excluded: evidence.readings.filter((r) => r.station === 'strength' && r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing: missing(used.length, kind, protocol.specimenKinds[measure])
+		missing: missing(used.length, kind, basis.specimenKinds[measure])
 	};
 	const failures = failureMessages(used);
 	if (measure === 'byHand') {
@@ -78,7 +81,7 @@ function findOf(
 		});
 	}
 	const observations = used.flatMap((o) => (o.observation ? [o.observation] : []));
-	const result = meanStrength(observations, def.scale.high, lentFor(protocol, def.id, kind));
+	const result = meanStrength(observations, def.scale.high, lentFor(basis, def.id, kind));
 	if (!result)
 		return makeFinding(def, {
 			...common,
@@ -134,12 +137,12 @@ function contextOf(evidence: SpoolEvidence, used: readonly Observed[], kind: str
 }
 
 /** The scatter of the logarithm of this spool's strengths, for each kind of which it has repeats enough. */
-function lends(evidence: SpoolEvidence, protocol: Protocol): LentScatter[] {
+function lends(evidence: SpoolEvidence, basis: Basis): LentScatter[] {
 	const observed = observedSpecimens(evidence).filter((o) => o.observation !== null);
 	return (['load', 'blows'] as const).flatMap((measure) => {
-		const kind = protocol.specimenKinds[measure];
+		const kind = basis.specimenKinds[measure];
 		const of = observed.filter((o) => kindOf(o.specimen) === kind).flatMap((o) => (o.observation ? [o.observation] : []));
-		const def = DEFS[measure](protocol);
+		const def = DEFS[measure](basis);
 		if (of.length < LEAST_REPEATS) return [];
 		const result = meanStrength(of, def.scale.high, null);
 		return result?.logSd

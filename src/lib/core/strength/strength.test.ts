@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evidence, load, protocol, specimen } from '../../../../tests/support/evidence';
-import type { Specimen } from '../evidence';
+import { evidence, load, basis, specimen } from '../../../../tests/support/evidence';
+import type { Specimen } from '../evidence/specimen';
 import type { Finding } from '../finding/types';
 import { compare } from '../compare/compare';
 import { withHouse } from '../house/lent-scatter';
@@ -19,7 +19,7 @@ function direct(loads: number[], more: Partial<Specimen> = {}) {
 	const specimens = loads.map(() => specimen({ method: 'direct', ...more }));
 	return evidence({ specimens, readings: loads.map((n, i) => load(specimens[i] as Specimen, 'loadBroke', n)) });
 }
-const rules = (spools: ReturnType<typeof evidence>[]) => ({ ...protocol, specimenKinds: specimenKinds(spools) });
+const rules = (spools: ReturnType<typeof evidence>[]) => ({ ...basis, specimenKinds: specimenKinds(spools) });
 const find = (e: ReturnType<typeof evidence>, p = rules([e])) => strengthStation.find(e, p, 0)[0] as Finding;
 
 describe('loads as typed (1 lb = 0.45359237 kg, g_n = 9.80665 m/s2, exact)', () => {
@@ -191,7 +191,7 @@ describe('the station', () => {
 			['strengthByHand', 1]
 		]);
 		expect(strengthStation.quantities(p).map((d) => d.onSheet)).toEqual([true, true, true]);
-		expect(strengthStation.quantities(protocol).map((d) => d.onSheet)).toEqual([true, false, false]);
+		expect(strengthStation.quantities(basis).map((d) => d.onSheet)).toEqual([true, false, false]);
 	});
 	it('letters: spools far apart get different ones', () => {
 		const spools = [direct([100, 104, 98, 102]), direct([101, 103, 99, 104]), direct([200, 205, 198, 203])];

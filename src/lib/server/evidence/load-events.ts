@@ -1,6 +1,6 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
-import type { SpoolEvent } from '$lib/core/evidence';
+import type { SpoolEvent } from '$lib/core/evidence/event';
 import type { Reader } from '../db/client';
 import { amendment, dryer, event } from '../db/schema';
 import { groupBy } from './group';

@@ -1,7 +1,13 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
-import type { Claim, DamagedRecord, Instrument, Piece, PrintSettings, Quote, Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { PrintSettings } from '$lib/core/evidence/attempt';
+import type { Claim } from '$lib/core/evidence/claim';
+import type { Instrument } from '$lib/core/evidence/instrument';
+import type { Piece } from '$lib/core/evidence/piece';
+import type { Quote } from '$lib/core/evidence/quote';
+import type { Reading } from '$lib/core/evidence/reading';
+import type { DamagedRecord, SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Reader } from '../db/client';
 import {
 	attempt,

@@ -1,4 +1,5 @@
-import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
 import { STATIONS } from '$lib/core/registry';
 import type { Station } from '$lib/core/station';
@@ -6,21 +7,21 @@ import type { Station } from '$lib/core/station';
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
 const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
 
-/** A protocol carries the handbook, so its text is long: protocols of the same text share a number. */
-const numbers = new WeakMap<Protocol, number>();
+/** A basis carries the handbook, so its text is long: bases of the same text share a number. */
+const numbers = new WeakMap<Basis, number>();
 const numberOfText = new Map<string, number>();
 const MOST_TEXTS = 200;
 let last = 0;
 
-export function protocolKey(protocol: Protocol): number {
-	let number = numbers.get(protocol);
+export function basisKey(basis: Basis): number {
+	let number = numbers.get(basis);
 	if (number === undefined) {
-		const text = JSON.stringify(protocol);
+		const text = JSON.stringify(basis);
 		number = numberOfText.get(text) ?? ++last;
 		numberOfText.delete(text);
 		if (numberOfText.size >= MOST_TEXTS) numberOfText.delete(numberOfText.keys().next().value ?? '');
 		numberOfText.set(text, number);
-		numbers.set(protocol, number);
+		numbers.set(basis, number);
 	}
 	return number;
 }
@@ -28,13 +29,13 @@ export function protocolKey(protocol: Protocol): number {
 function remembering(station: Station): Station {
 	return {
 		...station,
-		find(evidence: SpoolEvidence, protocol: Protocol, now: number): Finding[] {
-			const key = `${station.id} ${protocolKey(protocol)}`;
+		find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[] {
+			const key = `${station.id} ${basisKey(basis)}`;
 			const known = found.get(evidence) ?? new Map<string, Finding[]>();
 			found.set(evidence, known);
 			let findings = known.get(key);
 			if (!findings) {
-				findings = station.find(evidence, protocol, now);
+				findings = station.find(evidence, basis, now);
 				known.set(key, findings);
 			}
 			return findings;
@@ -42,5 +43,5 @@ function remembering(station: Station): Station {
 	};
 }
 
-/** The registry's stations, each computing a finding once for the same evidence and protocol. */
+/** The registry's stations, each computing a finding once for the same evidence and basis. */
 export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(remembering);

@@ -5,7 +5,7 @@ import { chunksFault, type StoredAxis } from '../diameter/samples';
 import type { Transaction } from '../db/client';
 import { reading, series, seriesChunk } from '../db/schema';
 import { orderError, orderFaultsOf } from '../prints/check-order';
-import type { Checked } from './take-rows';
+import type { Checked } from './checked';
 import type { RecordTable } from './tables';
 
 /**

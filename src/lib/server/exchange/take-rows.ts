@@ -8,6 +8,7 @@ import { columnsOf, fromWire, toWire, type Column } from './column';
 import { breath } from '../diameter/breath';
 import { canonical } from '../write/canonical';
 import { checkRow } from './check-row';
+import type { Checked } from './checked';
 import { checkTogether } from './check-together';
 import { completeRow } from './complete-row';
 import { rowSchema } from './row-schema';
@@ -126,8 +127,6 @@ async function existing(tx: Transaction, target: string, ids: string[]): Promise
 			known.add(String(row.id));
 	return known;
 }
-
-export type Checked = { row: number; values: Record<string, unknown> };
 
 async function unknownReferences(tx: Transaction, table: RecordTable, rows: readonly Checked[]): Promise<FieldError[]> {
 	const wanted = new Map<string, Set<string>>();

@@ -1,6 +1,6 @@
 import { asc } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { MaterialFigures } from '$lib/core/evidence';
+import type { MaterialFigures } from '$lib/core/handbook/figures';
 import { HANDBOOK } from '$lib/core/handbook/defaults';
 import { materialFigures, type handbookBody } from '$lib/schemas/handbook';
 import type { Database, Reader } from '../db/client';

@@ -1,5 +1,5 @@
 import { asc } from 'drizzle-orm';
-import type { Piece } from '$lib/core/evidence';
+import type { Piece } from '$lib/core/evidence/piece';
 import type { PieceMark } from '$lib/core/pieces/types';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';

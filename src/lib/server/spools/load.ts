@@ -1,6 +1,7 @@
 import type { VERDICT_KINDS } from '$lib/core/closed-lists';
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import type { Protocol, SpoolEvidence } from '$lib/core/evidence';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
 import { wetAndDry, type WetDry } from '$lib/core/prints/wet-dry';
 import { STATIONS } from '$lib/core/registry';
@@ -12,7 +13,7 @@ import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
 import { withFacts } from '../facts/facts';
 import { notFound } from '../problem';
-import { completeProtocol } from '../trials/complete-protocol';
+import { basisOf } from '../trials/basis-of';
 import { currentHouseSpool } from '../trials/post';
 import { loadParts, type PartInService } from '../use-log/use-log';
 
@@ -22,7 +23,7 @@ export type SpoolWhole = {
 	evidence: SpoolEvidence;
 	filamentId: string;
 	findings: Finding[];
-	protocol: Protocol;
+	basis: Basis;
 	notes: NoteRow[];
 	parts: PartInService[];
 	wetDry: WetDry[];
@@ -91,16 +92,16 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			high: m.scaleHigh
 		}))
 	};
-	const protocol = await completeProtocol(db, typed, [evidence], houseEvidence ?? null);
+	const basis = await basisOf(db, typed, [evidence], houseEvidence ?? null);
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {
 		evidence,
 		filamentId: owner.filamentId,
-		protocol,
-		findings: STATIONS.flatMap((s) => s.find(evidence, protocol, now)),
+		basis,
+		findings: STATIONS.flatMap((s) => s.find(evidence, basis, now)),
 		notes,
 		parts: await loadParts(db, [spoolId]),
-		wetDry: wetAndDry(evidence, protocol),
+		wetDry: wetAndDry(evidence, basis),
 		amendments: amendments.get(spoolId) ?? [],
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),

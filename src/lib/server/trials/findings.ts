@@ -15,7 +15,7 @@ import type { TrialWhole } from './load';
 export function sheetOf(whole: TrialWhole, now: number): Sheet {
 	const weights = Object.fromEntries(whole.criteria.map((c) => [c.quantity, Math.max(c.weight, c.gate ? 1 : 0)]));
 	return remembered(whole, `sheet ${JSON.stringify(weights)}`, () =>
-		buildSheet({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, weights, now })
+		buildSheet({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, weights, now })
 	);
 }
 
@@ -35,7 +35,7 @@ export const wantedOf = (whole: TrialWhole, station: string, now: number): (Miss
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
 export function pickInputOf(whole: TrialWhole, now: number): PickInput {
 	const { candidates, defs } = remembered(whole, 'candidates', () => {
-		const from = candidatesFrom({ spools: whole.spools, protocol: whole.protocol, stations: REMEMBERING_STATIONS, now });
+		const from = candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, now });
 		return { candidates: share(from.candidates), defs: from.defs };
 	});
 	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };

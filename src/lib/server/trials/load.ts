@@ -1,5 +1,8 @@
 import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
-import type { OwnMeasure, Protocol, SpoolEvidence, ValueRule } from '$lib/core/evidence';
+import type { OwnMeasure } from '$lib/core/evidence/own-measure';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { Basis } from '$lib/core/trial/basis';
+import type { ValueRule } from '$lib/core/trial/protocol';
 import type { UsePreset } from '$lib/core/pick/presets';
 import type { Criterion } from '$lib/core/pick/types';
 import type { Reader } from '../db/client';
@@ -8,7 +11,7 @@ import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { isSound } from '../exchange/row-schema';
 import { notFound, problem } from '../problem';
-import { abilitiesOf, completeProtocol } from './complete-protocol';
+import { abilitiesOf, basisOf } from './basis-of';
 
 type TrialHead = {
 	id: string;
@@ -30,7 +33,7 @@ type TrialHead = {
 
 export type TrialWhole = {
 	head: TrialHead;
-	protocol: Protocol;
+	basis: Basis;
 	criteria: Criterion[];
 	roles: Record<string, 'candidate' | 'house'>;
 	spools: SpoolEvidence[];
@@ -95,7 +98,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			takeOutLeniency: rules.protocol.takeOutLeniency,
 			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
 		},
-		protocol: await completeProtocol(
+		basis: await basisOf(
 			db,
 			{
 				settingsPolicy: rules.protocol.settingsPolicy,

@@ -1,5 +1,5 @@
-import type { SpoolEvidence } from '$lib/core/evidence';
-import { protocolKey } from '../evidence/stations';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import { basisKey } from '../evidence/stations';
 import type { TrialWhole } from './load';
 
 /** Evidence that is the same object is the same evidence: the evidence cache makes a new one when a spool changes. */
@@ -21,8 +21,8 @@ const MOST = 24;
  * they are asked for. What comes out is shared and must not be changed.
  * @param what names the result and all it depends on beside spools and rules
  */
-export function remembered<T>(whole: Pick<TrialWhole, 'spools' | 'protocol'>, what: string, compute: () => T): T {
-	const key = `${what} ${whole.spools.map(numberOf).join(' ')} ${protocolKey(whole.protocol)}`;
+export function remembered<T>(whole: Pick<TrialWhole, 'spools' | 'basis'>, what: string, compute: () => T): T {
+	const key = `${what} ${whole.spools.map(numberOf).join(' ')} ${basisKey(whole.basis)}`;
 	const result = known.has(key) ? (known.get(key) as T) : compute();
 	known.delete(key);
 	known.set(key, result);

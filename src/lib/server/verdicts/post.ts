@@ -22,7 +22,7 @@ export async function postVerdict(
 		const sheet = sheetOf(whole, now);
 		const snapshot = {
 			criteria: whole.criteria,
-			protocol: whole.protocol,
+			protocol: whole.basis,
 			findings: sheet.rows.find((r) => r.spoolId === body.spoolId)?.cells ?? [],
 			pick: pickOf(whole, now)
 		};

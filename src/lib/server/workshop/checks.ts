@@ -1,6 +1,6 @@
 import { asc, eq, inArray, or, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { InstrumentCheck } from '$lib/core/evidence';
+import type { InstrumentCheck } from '$lib/core/evidence/instrument';
 import { checkOfReadings } from '$lib/core/instruments/check';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';

@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { PrinterAbilities } from '$lib/core/evidence';
+import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
@@ -11,7 +11,7 @@ import { readTemperature } from '../drying/temperature';
 import { amendFacts, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { loadPieces } from '../pieces/load';
-import { abilitiesOf } from '../trials/complete-protocol';
+import { abilitiesOf } from '../trials/basis-of';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
 import { loadStudies } from './studies';

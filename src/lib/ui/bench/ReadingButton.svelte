@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Reading } from '$lib/core/evidence';
+	import type { Reading } from '$lib/core/evidence/reading';
 
 	let { reading, waiting = false, edit }: { reading: Reading; waiting?: boolean; edit: (reading: Reading) => void } = $props();
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Reading } from '$lib/core/evidence';
+	import type { Reading } from '$lib/core/evidence/reading';
 	import { Button, Modal } from 'flowbite-svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Field from '../form/Field.svelte';

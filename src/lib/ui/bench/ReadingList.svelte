@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Reading } from '$lib/core/evidence';
+	import type { Reading } from '$lib/core/evidence/reading';
 	import ReadingButton from './ReadingButton.svelte';
 	import ReadingEditor from './ReadingEditor.svelte';
 

@@ -1,5 +1,6 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
-import type { Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { Reading } from '$lib/core/evidence/reading';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import { hereAndNow, newId, zoneHere } from '../form/send';
 import { withLocal, readingOfItem } from './local-readings';
 import { outbox } from './outbox-state.svelte';

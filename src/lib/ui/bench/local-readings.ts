@@ -1,5 +1,6 @@
 import { readReading } from '$lib/core/readings/read-reading';
-import type { Reading, SpoolEvidence } from '$lib/core/evidence';
+import type { Reading } from '$lib/core/evidence/reading';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { OutboxItem } from './outbox';
 
 /**

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { choices, QUOTE_KIND_WORDS } from '../words/closed-lists';
 	import { QUOTE_KINDS } from '$lib/core/closed-lists';
-	import type { Quote } from '$lib/core/evidence';
+	import type { Quote } from '$lib/core/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Envelope } from '$lib/core/diameter/log/envelope';
-	import type { LoggedStrand } from '$lib/core/evidence';
+	import type { LoggedStrand } from '$lib/core/evidence/log';
 	import { ticks } from 'd3-array';
 	import { fixed, upTo } from '../words/numbers';
 	import { ribbonPath } from './ribbon';

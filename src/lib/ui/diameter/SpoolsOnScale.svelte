@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
-	import type { SpoolEvidence } from '$lib/core/evidence';
+	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import { ticks as ticksOf } from 'd3-array';
 	import { tQuantile } from '$lib/core/stats/mean-interval';
 	import { fixed, plural } from '../words/numbers';

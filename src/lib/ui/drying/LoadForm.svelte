@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { MaterialFigures, SpoolEvidence } from '$lib/core/evidence';
+	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { MaterialFigures } from '$lib/core/handbook/figures';
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';
 	import { readQuantityText } from '$lib/core/units/quantity-text';

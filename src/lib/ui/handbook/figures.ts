@@ -1,4 +1,4 @@
-import type { MaterialFigures } from '$lib/core/evidence';
+import type { MaterialFigures } from '$lib/core/handbook/figures';
 import { upTo } from '../words/numbers';
 
 export const FIGURES = [

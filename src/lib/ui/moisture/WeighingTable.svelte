@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { BEFORE } from '$lib/core/closed-lists';
-	import type { Reading } from '$lib/core/evidence';
+	import type { Reading } from '$lib/core/evidence/reading';
 	import type { AccountInterval } from '$lib/core/moisture/account';
 	import type { Weighing } from '$lib/core/moisture/weighings';
 	import ReadingButton from '../bench/ReadingButton.svelte';

@@ -2,7 +2,9 @@
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import type { Departure } from '$lib/core/prints/departures';
 	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
-	import { type Attempt, type FailureCause, type Reading, type SpoolEvent } from '$lib/core/evidence';
+	import type { Attempt, FailureCause } from '$lib/core/evidence/attempt';
+	import type { SpoolEvent } from '$lib/core/evidence/event';
+	import type { Reading } from '$lib/core/evidence/reading';
 	import { Button, Modal } from 'flowbite-svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Choice from '../form/Choice.svelte';

@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { composite } from '$lib/core/prints/composite';
 	import { PRINT_QUANTITIES } from '$lib/core/prints/station';
-	import type { Protocol } from '$lib/core/evidence';
+	import type { Basis } from '$lib/core/trial/basis';
 	import type { Finding } from '$lib/core/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { selectFindings } from '$lib/core/sheet/select';
 	import { percent } from '../words/numbers';
 	import { quantityName } from '../words/quantities';
 
-	let { findings, criteria, protocol, rules }: { findings: Finding[]; criteria: Criterion[]; protocol: Protocol; rules: string } = $props();
+	let { findings, criteria, basis, rules }: { findings: Finding[]; criteria: Criterion[]; basis: Basis; rules: string } = $props();
 	const found = $derived.by(() => {
-		const primary = Object.fromEntries(PRINT_QUANTITIES.map((def) => [def.id, selectFindings(findings, def.id, protocol)[0]]));
+		const primary = Object.fromEntries(PRINT_QUANTITIES.map((def) => [def.id, selectFindings(findings, def.id, basis)[0]]));
 		return composite(primary, criteria, PRINT_QUANTITIES);
 	});
 	const unknown = $derived(found?.parts.filter((p) => p.n === 0) ?? []);

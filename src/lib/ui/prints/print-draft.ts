@@ -1,4 +1,4 @@
-import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/evidence';
+import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/evidence/attempt';
 import type { ConditionKind } from '$lib/core/finding/types';
 import { SETTING_WORDS } from '../words/settings';
 

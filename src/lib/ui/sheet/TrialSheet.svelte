@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolEvidence } from '$lib/core/evidence';
+	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { ShownSheet } from '$lib/core/sheet/shown-sheet';
 	import Figure from '../figures/Figure.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { DamagedRecord } from '$lib/core/evidence';
+	import type { DamagedRecord } from '$lib/core/evidence/spool-evidence';
 	import { dayAndTime } from '../words/numbers';
 
 	let { damaged, kind }: { damaged: DamagedRecord[]; kind?: DamagedRecord['kind'] } = $props();

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { Reading, Specimen } from '$lib/core/evidence';
+	import type { Reading } from '$lib/core/evidence/reading';
+	import type { Specimen } from '$lib/core/evidence/specimen';
 	import { kindOf } from '$lib/core/strength/kinds';
 	import { Button, Modal } from 'flowbite-svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';

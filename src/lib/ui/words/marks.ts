@@ -1,4 +1,4 @@
-import type { Reading } from '$lib/core/evidence';
+import type { Reading } from '$lib/core/evidence/reading';
 import { SURFACE_FAULTS } from '$lib/core/readings/quantities';
 import { FAULT_WORDS } from './scoring';
 

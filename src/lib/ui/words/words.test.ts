@@ -7,7 +7,7 @@ import {
 	load,
 	mark,
 	MAIN_PIECE,
-	protocol,
+	basis,
 	quote,
 	reading,
 	specimen,
@@ -86,8 +86,8 @@ function everyState() {
 	];
 	return {
 		spools: [...spools, ...waterStates(), ...dryStates(), ...strengthStates(), ...printStates()],
-		protocol: {
-			...protocol,
+		basis: {
+			...basis,
 			ownMeasures: [own],
 			currency: 'EUR',
 			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null },
@@ -201,7 +201,7 @@ function strengthStates() {
 }
 
 describe('words', () => {
-	const { spools, protocol: rules } = everyState();
+	const { spools, basis: rules } = everyState();
 	const strict = { ...rules, claimRule: 'anyReading' as const };
 	const findings = [rules, strict].flatMap((by) => spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, by, 0))));
 

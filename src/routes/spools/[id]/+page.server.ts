@@ -17,7 +17,7 @@ export const load: PageServerLoad = async (event) => {
 			loadPhotos(db, [pathId(event)])
 		]);
 		// Definitions travel with the page so that own measures carry their names.
-		const defs = STATIONS.flatMap((s) => s.quantities(whole.protocol));
+		const defs = STATIONS.flatMap((s) => s.quantities(whole.basis));
 		return { ...whole, photos, defs, isHouse: house === whole.evidence.spool.id };
 	} catch (cause) {
 		if (cause instanceof Problem) error(cause.status, cause.title);

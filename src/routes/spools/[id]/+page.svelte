@@ -205,7 +205,7 @@
 									findings={[finding]}
 									{def}
 									hex={spool.colourHex}
-									places={data.protocol.diameterPlaces}
+									places={data.basis.diameterPlaces}
 									{currency}
 								/>{/if}
 							<p class="small">

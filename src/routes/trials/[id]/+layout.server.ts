@@ -21,12 +21,12 @@ export const load: LayoutServerLoad = async (event) => {
 		// The handbook is a page of its own, beside every trial.
 		progress: sheet.progress
 			.filter((p) => p.station !== 'handbook')
-			.filter((p) => p.station !== 'own' || whole.protocol.ownMeasures.length > 0)
+			.filter((p) => p.station !== 'own' || whole.basis.ownMeasures.length > 0)
 	};
 	return {
 		shellTrial,
 		head: whole.head,
-		protocol: whole.protocol,
+		basis: whole.basis,
 		criteria: whole.criteria,
 		roles: whole.roles,
 		spools: whole.spools.map((s) => s.spool),

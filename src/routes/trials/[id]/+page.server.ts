@@ -10,6 +10,6 @@ export const load: PageServerLoad = async (event) => {
 		sheet: shownSheetOf(whole, now),
 		next: sheetOf(whole, now).next,
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.
-		effects: printerEffects(whole.spools, whole.protocol, whole.protocol.printer?.name ?? null)
+		effects: printerEffects(whole.spools, whole.basis, whole.basis.printer?.name ?? null)
 	};
 };

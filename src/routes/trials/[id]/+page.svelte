@@ -43,10 +43,10 @@
 			{#if data.head.question}<p class="text-muted">{data.head.question}</p>{/if}
 		</div>
 		<p class="small md:ml-auto md:text-right">
-			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.protocol.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
-				data.protocol.conditionPolicy
+			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
+				data.basis.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.protocol.repeats === 1 ? 'one print a piece' : `${data.protocol.repeats} prints a piece`} · weighed for {PRESET_WORDS[
+			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints a piece`} · weighed for {PRESET_WORDS[
 				data.head.preset
 			]} ·
 			{data.head.blind ? 'blind: names and prices hidden' : 'names shown'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
@@ -84,7 +84,7 @@
 				sheet={data.sheet}
 				spools={data.spools}
 				roles={data.roles}
-				places={data.protocol.diameterPlaces}
+				places={data.basis.diameterPlaces}
 				currency={data.head.currency}
 				{verdicts}
 			/>

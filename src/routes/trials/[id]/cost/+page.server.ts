@@ -17,7 +17,7 @@ export const load: PageServerLoad = async (event) => {
 			filamentId: filamentIds[e.spool.id] ?? '',
 			hidden: e.pricesHidden,
 			quote: onlyStation(e, 'cost').quotes[0] ?? null,
-			findings: costStation.find(e, whole.protocol, Date.now())
+			findings: costStation.find(e, whole.basis, Date.now())
 		}))
 	};
 };

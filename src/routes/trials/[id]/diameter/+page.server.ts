@@ -8,9 +8,9 @@ import type { PageServerLoad } from './$types';
 /** A spool may have thousands of readings: those of the one that is opened come along, the page fetches the others by itself. */
 export const load: PageServerLoad = async (event) => {
 	const [whole, workshop] = await Promise.all([trialOfRequest(event), listWorkshop(database())]);
-	const { spools, protocol } = whole;
+	const { spools, basis } = whole;
 	const progress = spools.map(diameterProgress);
-	const first = firstUnmeasured(progress, protocol.diameterPlaces * protocol.diameterDirections);
+	const first = firstUnmeasured(progress, basis.diameterPlaces * basis.diameterDirections);
 	// Another spool is chosen without asking the server again.
 	const asked = event.untrack(() => event.url.searchParams.get('spool'));
 	const opened = (spools.find((e) => e.spool.id === asked) ?? spools[first ?? 0])?.spool.id ?? null;

@@ -52,7 +52,7 @@
 	/** Where label says nothing: a kilogram. */
 	const USUAL_MASS_G = 1000;
 
-	const perSpool = $derived(data.protocol.diameterPlaces * data.protocol.diameterDirections);
+	const perSpool = $derived(data.basis.diameterPlaces * data.basis.diameterDirections);
 	const shelf = new Shelf('diameter');
 	$effect(() => {
 		const { evidence: given, opened } = data;
@@ -78,17 +78,17 @@
 		)
 	);
 	const evidence = $derived(live[index]);
-	const findings = $derived<Finding[]>(evidence ? diameterStation.find(evidence, data.protocol, 0) : []);
-	const defs = $derived(diameterStation.quantities(data.protocol));
+	const findings = $derived<Finding[]>(evidence ? diameterStation.find(evidence, data.basis, 0) : []);
+	const defs = $derived(diameterStation.quantities(data.basis));
 	const mean = $derived(findings[0]);
 	const readings = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));
 	const counted = $derived(readings.filter((r) => r.status === 'counts'));
 	const at = $derived(progress[index]?.counted ?? 0);
-	const place = $derived(Math.floor(at / data.protocol.diameterDirections));
-	const direction = $derived(data.protocol.diameterDirections === 1 || at % data.protocol.diameterDirections === 0 ? 'along' : 'across');
-	const stands = $derived(evidence ? toleranceClaims(evidence, data.protocol) : null);
+	const place = $derived(Math.floor(at / data.basis.diameterDirections));
+	const direction = $derived(data.basis.diameterDirections === 1 || at % data.basis.diameterDirections === 0 ? 'along' : 'across');
+	const stands = $derived(evidence ? toleranceClaims(evidence, data.basis) : null);
 	const claim = $derived(stands?.claims[0] ?? null);
-	const nominalMm = $derived(stands?.nominalMm ?? data.protocol.nominalMm);
+	const nominalMm = $derived(stands?.nominalMm ?? data.basis.nominalMm);
 	const instrument = $derived(data.instruments.find((i) => i.id === instrumentId) ?? null);
 	const budget = $derived(instrumentBudget(instrument && { ...instrument, quantity: 'length' }, nominalMm, Date.now()));
 	/** Quick check: gross fault or not. The claim test is for whoever wants to know more. */
@@ -96,7 +96,7 @@
 	let zone = $state<Zone>('first');
 	const lengthM = $derived.by(() => {
 		const densityGcm3 =
-			(evidence && materialOf(evidence.spool.material, data.protocol.handbook)?.densityGcm3?.low) ?? USUAL_STRAND.densityGcm3;
+			(evidence && materialOf(evidence.spool.material, data.basis.handbook)?.densityGcm3?.low) ?? USUAL_STRAND.densityGcm3;
 		const massG = (evidence && stated(evidence.claims, 'netMassG')?.value) ?? USUAL_MASS_G;
 		return strandLengthM(massG, densityGcm3, nominalMm);
 	});
@@ -163,7 +163,7 @@
 			if (!read.ok) return `${one.typed} ${sentenceOf(refusedReading('typed', read))}`;
 		}
 		const { id: spoolId } = evidence.spool;
-		const first = Math.ceil(at / data.protocol.diameterDirections);
+		const first = Math.ceil(at / data.basis.diameterDirections);
 		for (const { typed, place: row, direction: way, positionM } of pasted)
 			void bench.keep({
 				spoolId,
@@ -179,7 +179,7 @@
 	/** Position of the next reading: on from the zone's start, a metre a place. */
 	function planned(of: Zone): number {
 		const start = plan?.zones.find((z) => z.zone === of);
-		return start ? Math.round(start.positionM + Math.floor(start.taken / data.protocol.diameterDirections)) : 0;
+		return start ? Math.round(start.positionM + Math.floor(start.taken / data.basis.diameterDirections)) : 0;
 	}
 	function takeBack(): void {
 		const last = counted.at(-1);
@@ -248,7 +248,7 @@
 		{#if plan}<ClaimTest {plan} bind:zone />{/if}
 		<p id="place" class="mt-3 mb-1.5 text-[1.05rem]">
 			{#if !done}
-				Place <strong>{place + 1}{testing ? '' : ` of ${data.protocol.diameterPlaces}`}</strong> · direction <strong>{direction}</strong>
+				Place <strong>{place + 1}{testing ? '' : ` of ${data.basis.diameterPlaces}`}</strong> · direction <strong>{direction}</strong>
 				{direction === 'across' ? '(turn the strand a quarter)' : '(some way on)'}
 			{:else if !testing}
 				The quick check is complete. More readings are welcome; or go on with the next spool <kbd>↓</kbd>.
@@ -302,7 +302,7 @@
 				</h2>
 				<Strand
 					data={mean.figure}
-					places={data.protocol.diameterPlaces}
+					places={data.basis.diameterPlaces}
 					hex={evidence.spool.colourHex}
 					width={530}
 					height={88}

@@ -8,7 +8,7 @@
 	import { moistureStation, referenceIndex } from '$lib/core/moisture/station';
 	import { tareOf } from '$lib/core/moisture/tare';
 	import { inferBefore, weighings } from '$lib/core/moisture/weighings';
-	import type { Before } from '$lib/core/evidence';
+	import type { Before } from '$lib/core/evidence/reading';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
@@ -54,7 +54,7 @@
 	const points = $derived(
 		water.map((p) => ({ at: p.at, grossG: p.grossG, before: p.before, pct: p.share * 100, lowPct: p.low * 100, highPct: p.high * 100 }))
 	);
-	const findings = $derived(evidence ? moistureStation.find(evidence, data.protocol, 0) : []);
+	const findings = $derived(evidence ? moistureStation.find(evidence, data.basis, 0) : []);
 	const last = $derived(chain.at(-1));
 	const inferred = $derived(evidence && last ? inferBefore(evidence, last.at, openedAt) : null);
 	const total = $derived(netWater(chain));

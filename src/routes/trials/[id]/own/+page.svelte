@@ -16,7 +16,7 @@
 	let { data }: PageProps = $props();
 	const bench = new BenchReadings('own');
 	let field = $state<CaptureField>();
-	const measures = $derived(data.protocol.ownMeasures);
+	const measures = $derived(data.basis.ownMeasures);
 	const measure = $derived(measures.find((m) => m.id === page.url.searchParams.get('measure')) ?? measures[0]);
 	const live = $derived(data.evidence.map((e) => bench.of(e)));
 	const index = $derived(
@@ -28,7 +28,7 @@
 	const evidence = $derived(live[index]);
 	const readings = $derived(measure && evidence ? evidence.readings.filter((r) => r.ownMeasureId === measure.id) : []);
 	const counted = $derived(readings.filter((r) => r.status === 'counts'));
-	const findings = $derived(evidence ? ownStation.find(evidence, data.protocol, 0) : []);
+	const findings = $derived(evidence ? ownStation.find(evidence, data.basis, 0) : []);
 	const items = $derived(
 		live.map((e) => {
 			const n = e.readings.filter((r) => r.ownMeasureId === measure?.id && r.status === 'counts').length;

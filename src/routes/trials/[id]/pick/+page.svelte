@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { VALUE_RULES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
-	import type { ValueRule } from '$lib/core/evidence';
+	import type { ValueRule } from '$lib/core/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';
 	import { paretoEdge } from '$lib/core/pick/pareto';
 	import { rank } from '$lib/core/pick/rank';

@@ -5,7 +5,7 @@
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
 	import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES } from '$lib/core/closed-lists';
-	import { SET_UP } from '$lib/core/evidence';
+	import { SET_UP } from '$lib/core/evidence/attempt';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
@@ -49,7 +49,7 @@
 		)
 	);
 	const evidence = $derived(data.evidence[index]);
-	const findings = $derived(evidence ? printsStation.find(evidence, data.protocol, 0) : []);
+	const findings = $derived(evidence ? printsStation.find(evidence, data.basis, 0) : []);
 	const labelNozzle = $derived.by(() => {
 		const low = evidence ? stated(evidence.claims, 'nozzleLowC') : null;
 		const high = evidence ? stated(evidence.claims, 'nozzleHighC') : null;
@@ -73,7 +73,7 @@
 	const bySpool = $derived(evidence?.spool.id ?? '');
 
 	/** The piece that wants printing next, else the first of the trial. */
-	const wantedPiece = $derived(pieceOf(missingOf(index)) ?? data.protocol.pieceIds[0] ?? '');
+	const wantedPiece = $derived(pieceOf(missingOf(index)) ?? data.basis.pieceIds[0] ?? '');
 	const piece = $derived(evidence?.pieces.find((p) => p.id === draft?.pieceId) ?? null);
 	const pieceName = (id: string) => {
 		const known = evidence?.pieces.find((p) => p.id === id);
@@ -90,7 +90,7 @@
 	/** Pieces to choose from: the trial's first, then all others. */
 	const pieces = $derived.by(() => {
 		const all = evidence?.pieces ?? [];
-		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
+		const ours = data.basis.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		return [...ours, ...all.filter((p) => !ours.includes(p))];
 	});
 
@@ -153,7 +153,7 @@
 		const sent = await form.send<{ condition: string; marks: number }>('attempts', {
 			spoolId: id,
 			trialId: data.head.id,
-			settingsPolicy: data.protocol.settingsPolicy,
+			settingsPolicy: data.basis.settingsPolicy,
 			...draftBody(pressed)
 		});
 		const untouched = JSON.stringify(drafts[id]) === JSON.stringify(next);
@@ -253,7 +253,7 @@
 						<dd class={draft.cause === cause ? 'text-ink' : ''}>{CAUSE_TELLS[cause]}</dd>
 					{/each}
 				</dl>
-				<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[data.protocol.failureRule]}.</p>
+				<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[data.basis.failureRule]}.</p>
 			{/if}
 			{#if carries('overhang') || carries('bridge')}
 				<div class="grid gap-3 sm:grid-cols-4">
@@ -404,7 +404,7 @@
 					photos={data.photos}
 					amendments={data.amendments}
 					{pieceName}
-					departures={(attempt) => departures(evidence, attempt, data.protocol)}
+					departures={(attempt) => departures(evidence, attempt, data.basis)}
 					onchange={() => void invalidateAll()}
 				/>
 			</Later>
@@ -412,7 +412,7 @@
 		{#snippet says()}
 			{#each unlike as line (line)}<p class="question mt-1">≠ {line}</p>{/each}
 			<FindingLines {findings} defs={PRINT_QUANTITIES} {pieceName} />
-			<CompositeLine {findings} criteria={data.criteria} protocol={data.protocol} rules="/trials/{data.head.id}/pick" />
+			<CompositeLine {findings} criteria={data.criteria} basis={data.basis} rules="/trials/{data.head.id}/pick" />
 		{/snippet}
 	</BenchFrame>
 {/if}

@@ -22,12 +22,12 @@
 
 	let { data }: PageProps = $props();
 	const start = () => ({
-		...data.protocol,
+		...data.basis,
 		printerId: data.head.printerId ?? '',
-		repeats: String(data.protocol.repeats),
-		diameterPlaces: String(data.protocol.diameterPlaces),
-		strengthHighN: String(data.protocol.strengthHighN),
-		claimRule: data.protocol.claimRule,
+		repeats: String(data.basis.repeats),
+		diameterPlaces: String(data.basis.diameterPlaces),
+		strengthHighN: String(data.basis.strengthHighN),
+		claimRule: data.basis.claimRule,
 		takeOutPrinter: data.head.takeOutPrinter,
 		takeOutLeniency: data.head.takeOutLeniency
 	});
@@ -275,9 +275,9 @@
 	<Later>
 		<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>
 			<h2 class="font-semibold">A measure of your own</h2>
-			{#if data.protocol.ownMeasures.length}
+			{#if data.basis.ownMeasures.length}
 				<ul class="list-disc pl-5">
-					{#each data.protocol.ownMeasures as m (m.id)}<li>
+					{#each data.basis.ownMeasures as m (m.id)}<li>
 							{m.name}, {m.low} to {m.high}
 							{m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}
 						</li>{/each}

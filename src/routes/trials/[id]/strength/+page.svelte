@@ -4,7 +4,8 @@
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { LoadMethod, Orientation, Specimen, SpoolEvidence } from '$lib/core/evidence';
+	import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
+	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import { BY_HAND_WORDS, FAILURE_WORDS } from '$lib/core/readings/quantities';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import { specimenKinds } from '$lib/core/strength/kinds';
@@ -84,9 +85,9 @@
 	);
 	const evidence = $derived(live[index]);
 	// What was captured a moment ago may be the first of its kind: then it is the one compared.
-	const protocol = $derived({ ...data.protocol, specimenKinds: specimenKinds(live) });
-	const defs = $derived(strengthStation.quantities(protocol));
-	const findings = $derived(evidence ? strengthStation.find(evidence, protocol, 0) : []);
+	const basis = $derived({ ...data.basis, specimenKinds: specimenKinds(live) });
+	const defs = $derived(strengthStation.quantities(basis));
+	const findings = $derived(evidence ? strengthStation.find(evidence, basis, 0) : []);
 	const current = $derived(evidence ? (open.get(evidence.spool.id) ?? null) : null);
 	const count = $derived(evidence?.specimens.filter((s) => s.status === 'counts').length ?? 0);
 	const steps = $derived(
@@ -294,8 +295,8 @@
 		{#snippet says()}
 			<FindingLines {findings} {defs} />
 			<p class="small mt-3">
-				Compared is the kind that most spools have{protocol.specimenKinds.load ? '' : ', once there is one'}; others stay on the spool’s
-				page. This compares spools; it does not say that a part is safe.
+				Compared is the kind that most spools have{basis.specimenKinds.load ? '' : ', once there is one'}; others stay on the spool’s page.
+				This compares spools; it does not say that a part is safe.
 			</p>
 		{/snippet}
 	</BenchFrame>

@@ -27,7 +27,7 @@
 		const mine = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
 		worker = mine;
 		void wrap<DiameterWorker>(mine)
-			.betweenSpools($state.snapshot(evidence), $state.snapshot(data.protocol))
+			.betweenSpools($state.snapshot(evidence), $state.snapshot(data.basis))
 			.then((answer) => {
 				if (worker !== mine) return;
 				found = answer;
@@ -78,7 +78,7 @@
 		<p>Nothing is measured yet.</p>
 	{:else}
 		<p class="wide text-[1.1rem] font-semibold" data-testid="between-sentence">{says}</p>
-		<div class="panel px-3 py-2"><SpoolsOnScale spools={found.spools} {of} nominalMm={data.protocol.nominalMm} /></div>
+		<div class="panel px-3 py-2"><SpoolsOnScale spools={found.spools} {of} nominalMm={data.basis.nominalMm} /></div>
 		<h2 class="font-semibold">Why</h2>
 		<ul class="small wide space-y-1.5">
 			<li>

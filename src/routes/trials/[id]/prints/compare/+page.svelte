@@ -16,7 +16,7 @@
 		chosen?.values.includes(typed.second) && typed.second !== first ? typed.second : (chosen?.values.find((v) => v !== first) ?? '')
 	);
 	const ways = $derived(chosen && { id: chosen.id, first, second });
-	const compared = $derived(ways && compareWays(data.evidence, ways, data.protocol));
+	const compared = $derived(ways && compareWays(data.evidence, ways, data.basis));
 	const codeOf = $derived((spoolId: string) => data.spools.find((s) => s.id === spoolId)?.code ?? '');
 </script>
 

@@ -5,8 +5,8 @@ import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
-	const [{ spools, protocol }, pieces] = await Promise.all([trialOfRequest(event), loadPieces(database())]);
-	const queue = printQueue(spools, protocol, ({ id }) => {
+	const [{ spools, basis }, pieces] = await Promise.all([trialOfRequest(event), loadPieces(database())]);
+	const queue = printQueue(spools, basis, ({ id }) => {
 		const piece = pieces.find((p) => p.id === id);
 		return { grams: piece?.gramsG ?? null, volumeMm3: piece?.volumeMm3 ?? null };
 	});

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Piece } from '$lib/core/evidence';
+	import type { Piece } from '$lib/core/evidence/piece';
 	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/prints/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';
@@ -28,13 +28,13 @@
 	const sitting = $derived<Sitting>(which === 'unscored' || !scorer.trim() ? { kind: 'unscored' } : { kind: which, scorer: scorer.trim() });
 	/** Ids of questions asked only on request. */
 	let alsoAsked = $state<string[]>([]);
-	const extraOf = (piece: Piece) => onRequest(piece, data.protocol.ownMeasures).filter((q) => alsoAsked.includes(q.id));
+	const extraOf = (piece: Piece) => onRequest(piece, data.basis.ownMeasures).filter((q) => alsoAsked.includes(q.id));
 	const nameOf = (q: Question) => (q.kind === 'measure' ? q.own?.name : undefined) ?? QUESTION_WORDS[q.id]?.title ?? q.id;
 	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const pieces = $derived.by(() => {
 		const all = data.evidence[0]?.pieces ?? [];
-		const ours = data.protocol.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
+		const ours = data.basis.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
 		const printed = all.filter((p) => !ours.includes(p) && data.evidence.some((e) => e.attempts.some((a) => a.pieceId === p.id)));
 		return [...ours, ...printed].map((piece) => ({ piece, left: scoringQueue(live, piece, seed, sitting, extraOf(piece)).length }));
 	});
@@ -62,7 +62,7 @@
 		}
 	});
 	const now = $derived(queue[0] ?? null);
-	const requests = $derived(chosen ? onRequest(chosen.piece, data.protocol.ownMeasures) : []);
+	const requests = $derived(chosen ? onRequest(chosen.piece, data.basis.ownMeasures) : []);
 	const question = $derived(now?.questions[0] ?? null);
 	const words = $derived(question ? { title: nameOf(question), about: QUESTION_WORDS[question.id]?.about ?? '' } : null);
 	/** What was kept in this sitting, last first: Backspace takes it back. */

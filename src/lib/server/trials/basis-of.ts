@@ -1,5 +1,9 @@
 import { nominalDiameter } from '$lib/core/claims/nominal';
-import type { PrinterAbilities, Protocol, SpoolEvidence } from '$lib/core/evidence';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { Basis } from '$lib/core/trial/basis';
+import type { Protocol } from '$lib/core/trial/protocol';
+import type { WorkedOut } from '$lib/core/trial/worked-out';
+import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
 import { withHouse } from '$lib/core/house/lent-scatter';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { scorerEffects } from '$lib/core/prints/scorer-effect';
@@ -10,38 +14,29 @@ import type { Reader } from '../db/client';
 import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
-type Typed = Omit<Protocol, 'nominalMm' | 'specimenKinds' | 'lent' | 'handbook' | 'markPieces' | 'printerEffects' | 'scorerEffects'> & {
-	takeOutPrinter?: boolean;
-	takeOutLeniency?: boolean;
-};
+/** What was set, as it is read from the record. */
+type Set = Protocol & { printer: PrinterAbilities | null; takeOutPrinter?: boolean; takeOutLeniency?: boolean };
 
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
  * scatter the house spool lends) and from the handbook.
  */
-export async function completeProtocol(
-	db: Reader,
-	typed: Typed,
-	spools: readonly SpoolEvidence[],
-	house: SpoolEvidence | null
-): Promise<Protocol> {
-	const { takeOutPrinter, takeOutLeniency, ...held } = typed;
-	const compared = markPieces(typed.pieceIds, await loadPieces(db));
+export async function basisOf(db: Reader, set: Set, spools: readonly SpoolEvidence[], house: SpoolEvidence | null): Promise<Basis> {
+	const { takeOutPrinter, takeOutLeniency, ...protocol } = set;
+	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
+	// Scorers first: what a printer adds is told by marks from which they are out.
 	const leniencies = takeOutLeniency ? scorerEffects(spools) : [];
-	const protocol: Protocol = {
-		...held,
+	const worked: WorkedOut = {
+		nominalMm: nominalDiameter(spools),
 		markPieces: compared,
-		// Scorers first: what a printer adds is told by marks from which they are out.
+		specimenKinds: specimenKinds(spools),
 		scorerEffects: leniencies,
 		printerEffects: takeOutPrinter
-			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, typed.printer?.name ?? null)
+			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
-		nominalMm: nominalDiameter(spools),
-		specimenKinds: specimenKinds(spools),
-		lent: [],
-		handbook: await loadHandbook(db)
+		lent: []
 	};
-	return withHouse(protocol, house, STATIONS);
+	return withHouse({ ...protocol, ...worked, handbook: await loadHandbook(db) }, house, STATIONS);
 }
 
 /** What is known of a printer; null when there is none. */

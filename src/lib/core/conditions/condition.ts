@@ -1,0 +1,3 @@
+import type { ConditionKind } from '../finding/types';
+
+export type ConditionAt = { kind: ConditionKind; since: number | null };

@@ -1,0 +1,44 @@
+import type { OBTAINED } from '../closed-lists';
+import type { Attempt } from './attempt';
+import type { Claim } from './claim';
+import type { SpoolEvent } from './event';
+import type { Instrument } from './instrument';
+import type { LoggedStrand } from './log';
+import type { Piece } from './piece';
+import type { Quote } from './quote';
+import type { Reading } from './reading';
+import type { Specimen } from './specimen';
+
+/** A record that is there but cannot be read. */
+export type DamagedRecord = { kind: 'log' | 'print' | 'specimen'; id: string; name: string; at: number };
+
+export type SpoolEvidence = {
+	spool: {
+		id: string;
+		code: string;
+		colourName: string | null;
+		colourHex: string | null;
+		/** Null while the trial is blind. */
+		maker: string | null;
+		filament: string | null;
+		material: string;
+		reelMaterial: string | null;
+		lot: string | null;
+		obtained: (typeof OBTAINED)[number] | null;
+		revision: number;
+	};
+	claims: Claim[];
+	/** The quote a purchase joined to this spool, newest first, else the filament's quotes. Empty while the trial is blind. */
+	quotes: Quote[];
+	pricesHidden: boolean;
+	readings: Reading[];
+	attempts: Attempt[];
+	specimens: Specimen[];
+	/** Logs of a line gauge, oldest first, already worked out. */
+	logs: LoggedStrand[];
+	events: SpoolEvent[];
+	/** Records of this spool that cannot be read, and count nowhere: no form and no file would take them. */
+	damaged: DamagedRecord[];
+	instruments: Instrument[];
+	pieces: Piece[];
+};

@@ -1,0 +1,18 @@
+import type { MaterialFigures } from '../handbook/figures';
+
+export type PrinterAbilities = {
+	name: string;
+	hotEndMaxC: number | null;
+	hardenedNozzle: boolean | null;
+	enclosed: boolean | null;
+	/** Bores that a thickening has to pass. */
+	feedPathMm: number | null;
+	throatMm: number | null;
+};
+
+/** What the workshop knows, whatever the trial. */
+export type BenchFacts = {
+	handbook: MaterialFigures[];
+	/** What the trial's printer can do; null where no printer is named or nothing is known of it. */
+	printer: PrinterAbilities | null;
+};

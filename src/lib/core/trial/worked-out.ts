@@ -1,0 +1,47 @@
+import type { SpecimenMeasure } from '../evidence/specimen';
+import type { LevelEffect } from '../stats/additive-effects';
+
+/** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
+export type PrinterEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'df' | 'low' | 'high'> & {
+	quantity: string;
+	pieceId: string;
+	printer: string;
+	/** Prints of spools that were seen on both, and which spools those are. */
+	prints: number;
+	spoolIds: string[];
+};
+
+/** How much higher one scorer marks than another, for the same prints: in the unit of the mark's readings, in words for marks in words. */
+export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'low' | 'high'> & {
+	quantity: string;
+	scorer: string;
+	/** Scorings of prints that he and others have scored. */
+	scorings: number;
+};
+
+/** Standard deviation of the house spool's repeats of one quantity; of the logarithm where `relative`. */
+export type LentScatter = {
+	quantity: string;
+	subject: string | null;
+	sd: number;
+	df: number;
+	n: number;
+	code: string;
+	relative: boolean;
+};
+
+/** What follows from the spools of a trial and is worked out anew whenever they are seen. */
+export type WorkedOut = {
+	/** Diameter the profile assumes. */
+	nominalMm: number;
+	/** For each quantity of prints the pieces it is compared on: the one that counts first, then other versions of it. Marks of others stay on the spool page. */
+	markPieces: Record<string, string[]>;
+	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */
+	specimenKinds: Record<SpecimenMeasure, string | null>;
+	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
+	printerEffects: PrinterEffect[];
+	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
+	scorerEffects: ScorerEffect[];
+	/** Scatter that the house spool's repeats lend to spools with one print or specimen. */
+	lent: LentScatter[];
+};
