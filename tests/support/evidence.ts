@@ -38,7 +38,7 @@ export const basis: Basis = {
 /** A piece with all marks, ladders in steps of five. */
 export function piece(given: Partial<Piece> = {}): Piece {
 	const steps = (mark: string) => (mark === 'overhang' || mark === 'bridge' ? [5, 10, 15, 20] : null);
-	const marks = [...new Set(MARKS.map((m) => m.mark))].map((mark) => ({ mark, steps: steps(mark) }));
+	const marks = [...new Set(MARKS.map((m) => m.carriedBy))].map((mark) => ({ mark, steps: steps(mark) }));
 	return { id: MAIN_PIECE, familyId: given.id ?? MAIN_PIECE, version: 1, name: 'ladder piece', marks, params: null, ...given };
 }
 

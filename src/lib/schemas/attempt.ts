@@ -2,7 +2,8 @@ import { saying } from './field-error';
 import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { SET_UP } from '$lib/core/evidence/attempt';
-import { BED_WORDS, LOAD_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from '$lib/core/readings/quantities';
+import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/prints/mark-entries';
+import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 
 export const settings = z.object({
@@ -20,33 +21,24 @@ export const sha256 = z.string().regex(/^[0-9a-f]{64}$/, { error: saying('notASh
 /** What stood around a print, in the tester's words. */
 export const setUp = z.partialRecord(z.enum(SET_UP), words(60));
 
+/** Readings that are typed with a print: those a photograph gives come with it. */
+type Typed = Exclude<MarkReading, ReadingOf<'stringCoverage' | 'photoStrings'>> | 'loadEffort';
+type Word<R> = R extends MarkReading ? WordsOf<R> : (typeof LOAD_WORDS)[number];
+type MarkShape = {
+	[R in Typed]: z.ZodOptional<[Word<R>] extends [never] ? typeof typed : z.ZodEnum<{ [W in Word<R>]: W }>>;
+};
+
 /** The marks taken with an attempt in one go; each becomes a reading of its own. */
 const marks = z.object({
-	overhangLastClean: typed.optional(),
-	overhangFirstFaulty: typed.optional(),
-	overhangAwayLastClean: typed.optional(),
-	overhangAwayFirstFaulty: typed.optional(),
-	bridgeLongestClean: typed.optional(),
-	bridgeFirstFaulty: typed.optional(),
-	bridgeSag: typed.optional(),
-	strings: z.enum(STRING_WORDS).optional(),
-	stringCount: typed.optional(),
-	cleanFrom: typed.optional(),
-	cleanTo: typed.optional(),
-	loadEffort: z.enum(LOAD_WORDS).optional(),
-	cornerLift: typed.optional(),
-	smallestText: typed.optional(),
-	sizeX: typed.optional(),
-	sizeY: typed.optional(),
-	sizeZ: typed.optional(),
-	bedHold: z.enum(BED_WORDS).optional(),
-	supportRemoval: z.enum(SUPPORT_WORDS).optional(),
-	printOdour: z.enum(SEVERITY_WORDS).optional(),
-	...(Object.fromEntries(SURFACE_FAULTS.map((fault) => [fault, z.enum(SEVERITY_WORDS).optional()])) as Record<
-		(typeof SURFACE_FAULTS)[number],
-		z.ZodOptional<z.ZodEnum<{ [W in (typeof SEVERITY_WORDS)[number]]: W }>>
-	>)
-});
+	...Object.fromEntries(
+		markEntries()
+			.filter((entry) => entry.asked !== 'photo')
+			.flatMap((entry) =>
+				readingsOfEntry(entry).map((reading) => [reading, (entry.kind === 'words' ? z.enum([...entry.words]) : typed).optional()])
+			)
+	),
+	loadEffort: z.enum(LOAD_WORDS).optional()
+} as unknown as MarkShape);
 export type Marks = z.output<typeof marks>;
 
 const outcomeFields = {

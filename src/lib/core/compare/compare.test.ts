@@ -4,12 +4,14 @@ import reference from '../../../../tests/reference/statistics.json';
 import { basis } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding } from '../finding/types';
-import { overhang } from '../prints/quantities';
+import { markQuantity } from '../prints/mark-entries';
 import { meanInterval } from '../stats/mean-interval';
 import { toldApart } from './apart';
 import { compare } from './compare';
 import { letters } from './letters';
 import { moments } from './moments';
+
+const overhang = markQuantity('overhang');
 
 describe('letters (insert and absorb)', () => {
 	it('chain: ends apart, neighbours not', () => {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef, Sampling } from '../finding/types';
 import { costPerGoodKg } from '../cost/quantities';
-import { overhang, printSuccess, strings } from '../prints/quantities';
+import { markQuantity } from '../prints/mark-entries';
+import { printSuccess } from '../prints/quantities';
 import { chances } from './chances';
 import { explain } from './explain';
 import { judgeGate } from './gates';
@@ -12,6 +13,9 @@ import { presetCriteria } from './presets';
 import { rank } from './rank';
 import type { Candidate, Criterion, PickInput } from './types';
 import { valueOf } from './value';
+
+const overhang = markQuantity('overhang');
+const strings = markQuantity('strings');
 
 const DEFS = [printSuccess, overhang, strings, costPerGoodKg];
 

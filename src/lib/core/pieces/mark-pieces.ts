@@ -10,8 +10,8 @@ import { MARKS } from '../prints/marks';
 export function markPieces(chosen: readonly string[], pieces: readonly Piece[]): Record<string, string[]> {
 	const known = chosen.flatMap((id) => pieces.filter((p) => p.id === id));
 	return Object.fromEntries(
-		MARKS.flatMap(({ def, mark }) => {
-			const carries = (p: Piece) => p.marks.some((m) => m.mark === mark);
+		MARKS.flatMap(({ def, carriedBy }) => {
+			const carries = (p: Piece) => p.marks.some((m) => m.mark === carriedBy);
 			const counts = known.find(carries);
 			if (!counts) return [];
 			const others = pieces

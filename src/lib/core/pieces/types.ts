@@ -1,3 +1,4 @@
+import { markEntries } from '../prints/mark-entries';
 import type { Shape } from './shape';
 
 /** One size of a piece that can be chosen. An optional one came later: pieces without it are as they were. */
@@ -17,22 +18,8 @@ export type Params = Record<string, number>;
 /** What is looked at on a piece: a mark and, where it climbs, its steps from the easiest on. */
 export type PieceMark = { mark: MarkId; steps: number[] | null };
 
-/** Everything that can be looked at on a piece. */
-export const MARK_IDS = [
-	'overhang',
-	'overhangAway',
-	'bridge',
-	'strings',
-	'cornerLift',
-	'adhesion',
-	'supports',
-	'surface',
-	'smallText',
-	'dimensions',
-	'odour',
-	'temperature',
-	'strength'
-] as const;
+/** Everything that can be looked at on a piece: what the marks of prints ask for, and specimens of strength. */
+export const MARK_IDS = [...new Set([...markEntries().map((entry) => entry.carriedBy), 'strength' as const])];
 export type MarkId = (typeof MARK_IDS)[number];
 
 export type PieceKind = {

@@ -4,7 +4,7 @@ import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
-import { PHOTO_WORDS } from '../readings/quantities';
+import { PHOTO_WORDS } from './mark-words';
 import { meanInterval, tQuantile } from '../stats/mean-interval';
 import { combineUncertainties } from '../stats/combined-uncertainty';
 import { missingOf, type Group } from './group';
@@ -93,7 +93,7 @@ function weighed<E>(effects: readonly (E | null)[]): { effect: E; share: number 
 
 /** Distance of two steps of a ladder on a piece. */
 function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder | Window): number {
-	const steps = piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? null;
+	const steps = piece?.marks.find((m) => m.mark === mark.carriedBy)?.steps ?? null;
 	return steps && steps.length > 1 ? Math.abs((steps[1] as number) - (steps[0] as number)) : mark.usualStep;
 }
 
@@ -119,7 +119,7 @@ function findLadder(group: Group, mark: Ladder): Finding {
 /** The clean window of a temperature ladder: its width, between floors; and the temperatures all prints agree on. */
 function findWindow(group: Group, mark: Window): Finding {
 	const windows = windowsOf(group, mark);
-	const steps = group.piece?.marks.find((m) => m.mark === mark.mark)?.steps ?? [];
+	const steps = group.piece?.marks.find((m) => m.mark === mark.carriedBy)?.steps ?? [];
 	const step = stepOf(group, mark);
 	// The true end lies between the last clean floor and the next; a window that reaches the end of the ladder has none to say so.
 	const open = ({ from, to }: { from: number; to: number }) => Number(steps.some((s) => s < from)) + Number(steps.some((s) => s > to));
@@ -179,8 +179,8 @@ function findWords(group: Group, mark: Words): Finding {
 
 /** Measured values, one a print; against the piece's own size as a shortfall in per cent. */
 function valuesOf(group: Group, mark: Measure): number[] {
-	const meant = mark.against === null ? null : (group.piece?.params?.[mark.against] ?? null);
-	if (mark.against !== null && meant === null) return [];
+	const meant = mark.against === undefined ? null : (group.piece?.params?.[mark.against] ?? null);
+	if (mark.against !== undefined && meant === null) return [];
 	return printValues(group, mark)
 		.map((r) => r.value - (shiftOf(group, mark, r.attemptId)?.shift ?? 0))
 		.map((value) => (meant === null ? value : ((meant - value) / meant) * 100));
@@ -207,7 +207,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 			...known,
 			// A length, a share or a count is not below nothing; what shrank may have grown.
 			interval: {
-				low: mark.against === null ? Math.max(0, over.mean - half) : over.mean - half,
+				low: mark.against === undefined ? Math.max(0, over.mean - half) : over.mean - half,
 				high: over.mean + half,
 				level: 0.95,
 				kind: 'confidence'
@@ -219,7 +219,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	if (lent)
 		return makeFinding(mark.def, {
 			...known,
-			...borrowed(over.mean, lent, mark.against === null ? { low: 0, high: Infinity } : null),
+			...borrowed(over.mean, lent, mark.against === undefined ? { low: 0, high: Infinity } : null),
 			messages: [oneOnly(lent), ...doubtful, ...out.messages]
 		});
 	// One print: what a difference that matters could hide, and no interval.

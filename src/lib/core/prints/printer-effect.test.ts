@@ -4,8 +4,10 @@ import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/su
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
 import { printerEffects } from './printer-effect';
-import { overhang } from './quantities';
+import { markQuantity } from './mark-entries';
 import { printsStation } from './station';
+
+const overhang = markQuantity('overhang');
 
 describe('what a printer adds', () => {
 	const { spool, printer, value, ...expected } = reference.printers;

@@ -34,7 +34,7 @@ export function questionsOf(piece: Piece, extra: readonly Question[] = []): Ques
 
 /** What is asked for one mark of a piece; nothing where it does not carry it. */
 function questionOf(piece: Piece, mark: MarkDef): Question[] {
-	const carried = piece.marks.find((m) => m.mark === mark.mark);
+	const carried = piece.marks.find((m) => m.mark === mark.carriedBy);
 	if (!carried) return [];
 	const { id, unit } = mark.def;
 	if (mark.kind === 'ladder')

@@ -43,7 +43,7 @@ export const printsStation: Station = {
 
 /** A piece is asked only for the marks it carries; one that is not known, for those that any may show. */
 function carried({ piece }: Pick<Group, 'piece'>, mark: MarkDef): boolean {
-	return piece ? piece.marks.some((m) => m.mark === mark.mark) : mark.def.onSheet === true;
+	return piece ? piece.marks.some((m) => m.mark === mark.carriedBy) : mark.def.onSheet === true;
 }
 
 /** What drying did is said with the marks printed after it. */

@@ -2,8 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import type { Attempt } from '../evidence/attempt';
 import { judgePairs } from './judge-pairs';
-import { overhang, SHRINKAGES, strings } from './quantities';
+import { markQuantity } from './mark-entries';
 import { compareWays, differencesOf } from './ways';
+
+const overhang = markQuantity('overhang');
+const strings = markQuantity('strings');
 
 const settings = (fanPct: number, more: Partial<Attempt['settings']> = {}) => ({ ...attempt().settings, fanPct, ...more });
 /** A spool with prints of a piece: fan and last clean overhang, a minute apart. */
@@ -43,7 +46,7 @@ describe('pairs', () => {
 					[1, -0.2],
 					[-1, 0.5]
 				],
-				SHRINKAGES.X
+				markQuantity('shrinkageX')
 			)
 		).toMatchObject({ better: 2, worse: 0 });
 	});

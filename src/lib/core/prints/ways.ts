@@ -138,7 +138,7 @@ function unlike(first: Looked, second: Looked): string[] {
 function valueOfMark({ evidence, attempt, marks }: Looked, basis: WaysProtocol, mark: MarkDef): number | null {
 	const value = printValues({ marks, basis }, mark)[0]?.value;
 	if (value === undefined) return null;
-	if (mark.kind !== 'measure' || mark.against === null) return value;
+	if (mark.kind !== 'measure' || mark.against === undefined) return value;
 	const meant = evidence.pieces.find((p) => p.id === attempt.pieceId)?.params?.[mark.against];
 	return meant === undefined ? null : ((meant - value) / meant) * 100;
 }

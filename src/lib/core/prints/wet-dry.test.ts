@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, basis } from '../../../../tests/support/evidence';
 import { withHouse } from '../house/lent-scatter';
-import { overhang, strings } from './quantities';
+import { markQuantity } from './mark-entries';
 import { printsStation } from './station';
 import { wetAndDry } from './wet-dry';
+
+const overhang = markQuantity('overhang');
+const strings = markQuantity('strings');
 
 /** Prints before and after a drying at 1000, each with its strings mark. */
 function spool(wet: number[], dry: number[], pieceId?: string) {

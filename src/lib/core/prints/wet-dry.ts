@@ -17,7 +17,7 @@ export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
 type Prints = { pieceId: string; attempts: Attempt[]; marks: MarksOn };
 
 /** What drying is asked about: every mark that people give. A size alone is neither better nor worse; shrinkage is compared as two ways. */
-const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure' && m.against !== null));
+const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure' && m.against !== undefined));
 
 /**
  * Prints of one piece from one spool before and after drying, as pairs: the last one before with the first one after, and so on

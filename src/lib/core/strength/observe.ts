@@ -1,7 +1,7 @@
 import type { Reading } from '../evidence/reading';
 import type { Specimen } from '../evidence/specimen';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { FAILURE_WORDS, type FailureMode } from '../readings/quantities';
+import { FAILURE_WORDS, type FailureMode } from './words';
 import type { Observation } from '../survival/observation';
 import { toCanonical } from '../units/convert';
 

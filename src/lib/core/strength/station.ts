@@ -7,7 +7,7 @@ import { say, type Message } from '../finding/message';
 import type { Finding, FindingContext, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
 import { ordinal } from '../prints/ordinal';
-import { BY_HAND_WORDS, type FailureMode } from '../readings/quantities';
+import { BY_HAND_WORDS, type FailureMode } from './words';
 import type { Station } from '../station';
 import { kindOf } from './kinds';
 import { meanStrength } from './mean-strength';

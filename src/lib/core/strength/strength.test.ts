@@ -6,7 +6,7 @@ import type { Finding } from '../finding/types';
 import { compare } from '../compare/compare';
 import { withHouse } from '../house/lent-scatter';
 import { readReading } from '../readings/read-reading';
-import { BY_HAND_WORDS, FAILURE_WORDS } from '../readings/quantities';
+import { BY_HAND_WORDS, FAILURE_WORDS } from './words';
 import { kindOf, specimenKinds } from './kinds';
 import { meanStrength } from './mean-strength';
 import { observe, observedSpecimens } from './observe';

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { overhang } from '$lib/core/prints/quantities';
+import { markQuantity } from '$lib/core/prints/mark-entries';
 import type { Chances, PickRow } from '$lib/core/pick/types';
 import { gateWords, pickSentence } from './says';
+
+const overhang = markQuantity('overhang');
 
 const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
 	spoolId: code,

@@ -5,7 +5,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import { MARK_WORDS } from '../words/pieces';
+	import { CARRIED_WORDS } from '../words/print-marks';
 
 	let { register }: { register: (body: object) => Promise<FieldError[] | null> } = $props();
 	/** Marks that climb in steps, and need to know them. */
@@ -78,7 +78,7 @@
 		<div class="flex flex-wrap gap-x-4 gap-y-1">
 			{#each MARK_IDS as mark (mark)}
 				<label class="flex min-h-[26px] items-center gap-1.5"
-					><input type="checkbox" value={mark} bind:group={chosen} /> {MARK_WORDS[mark]}</label
+					><input type="checkbox" value={mark} bind:group={chosen} /> {CARRIED_WORDS[mark]}</label
 				>
 			{/each}
 		</div>
@@ -90,7 +90,7 @@
 				<Field
 					id="steps-{mark}"
 					path="steps.{mark}"
-					label="Steps of {MARK_WORDS[mark]}"
+					label="Steps of {CARRIED_WORDS[mark]}"
 					bind:value={() => steps[mark] ?? '', (text) => (steps[mark] = text)}
 					{errors}
 					placeholder="30 35 40 45"

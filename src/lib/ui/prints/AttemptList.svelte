@@ -16,7 +16,8 @@
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { growing } from '../shell/growing.svelte';
 	import { departureWords } from '../words/departures';
-	import { markName, marksByScorer } from '../words/marks';
+	import { marksByScorer } from '../words/marks';
+	import { markName } from '../words/print-marks';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './print-draft';

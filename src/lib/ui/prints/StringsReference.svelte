@@ -1,9 +1,9 @@
 <script lang="ts">
-	import type { STRING_MARKS } from '../words/quantities';
+	import type { STRING_WORDS } from '$lib/core/prints/mark-words';
 
-	let { word }: { word: (typeof STRING_MARKS)[number] } = $props();
+	let { word }: { word: (typeof STRING_WORDS)[number] } = $props();
 	/** Our own drawing of two spikes: what hangs between them at each word. */
-	const threads: Record<(typeof STRING_MARKS)[number], string[]> = {
+	const threads: Record<(typeof STRING_WORDS)[number], string[]> = {
 		none: [],
 		wisp: ['M13,12q8,4 15,1'],
 		slight: ['M13,12q8,4 15,1', 'M12,20q9,-3 17,0', 'M13,16q7,5 15,3'],

@@ -24,7 +24,7 @@ describe('a print as typed', () => {
 		});
 	});
 	it('leaves out what is empty and reads a decimal comma', () => {
-		const draft = { ...freshDraft(base), overhangLastClean: '65' };
+		const draft = { ...freshDraft(base), marks: { overhangLastClean: '65', overhangFirstFaulty: '' } };
 		draft.settings.retractionMm = '0,8';
 		expect(draftBody(draft)).toEqual({
 			outcome: 'finished',

@@ -8,11 +8,8 @@ export type PrintDraft = {
 	percentReached: string;
 	cause: FailureCause | null;
 	condition: ConditionKind;
-	overhangLastClean: string;
-	overhangFirstFaulty: string;
-	bridgeLongestClean: string;
-	bridgeFirstFaulty: string;
-	strings: string | null;
+	/** Marks that are asked with the print, by their reading. */
+	marks: Record<string, string>;
 	note: string;
 	printerId: string;
 	pieceId: string;
@@ -25,8 +22,6 @@ export type PrintDraft = {
 	/** SHA-256 of the sliced file; empty for not noted. */
 	fileHash: string;
 	midPrint: string;
-	/** How it loaded; empty for not said. */
-	loadEffort: string;
 };
 
 /** What is seen on one print and belongs to no other. */
@@ -34,18 +29,12 @@ const NOTHING_SEEN = {
 	outcome: 'finished',
 	percentReached: '',
 	cause: null,
-	overhangLastClean: '',
-	overhangFirstFaulty: '',
-	bridgeLongestClean: '',
-	bridgeFirstFaulty: '',
-	strings: null,
 	note: '',
 	roomTemperature: '',
 	roomHumidityPct: '',
 	grams: '',
 	minutes: '',
-	midPrint: '',
-	loadEffort: ''
+	midPrint: ''
 } as const satisfies Partial<PrintDraft>;
 
 const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
@@ -71,6 +60,7 @@ export function freshDraft(given: {
 	const setUp = Object.fromEntries(SET_UP.map((name) => [name, before?.setUp[name] ?? ''])) as PrintDraft['setUp'];
 	return {
 		...NOTHING_SEEN,
+		marks: {},
 		condition: given.condition,
 		printerId: given.printerId,
 		pieceId: given.pieceId,
@@ -83,7 +73,7 @@ export function freshDraft(given: {
 
 /** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */
 export function nextDraft(sent: PrintDraft): PrintDraft {
-	return { ...sent, ...NOTHING_SEEN };
+	return { ...sent, ...NOTHING_SEEN, marks: {} };
 }
 
 /** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
@@ -91,11 +81,7 @@ const numberOf = (text: string): number => Number(text.trim().replace(',', '.'))
 
 /** The draft as the body of an attempt; empty fields are left out. */
 export function draftBody(draft: PrintDraft): Record<string, unknown> {
-	const marks = Object.fromEntries(
-		(['overhangLastClean', 'overhangFirstFaulty', 'bridgeLongestClean', 'bridgeFirstFaulty', 'strings', 'loadEffort'] as const).flatMap(
-			(key) => (draft[key] ? [[key, draft[key]]] : [])
-		)
-	);
+	const marks = Object.fromEntries(Object.entries(draft.marks).filter(([, typed]) => typed !== ''));
 	const settings = Object.fromEntries(
 		NAMES.flatMap((name) => (draft.settings[name].trim() ? [[name, textOrNumber(draft.settings[name])]] : []))
 	);

@@ -3,7 +3,7 @@
 	import { isPlainKey } from '../form/keys';
 	import { drawSample } from '$lib/core/prints/trainer/sample';
 	import SampleDrawing from '../trainer/SampleDrawing.svelte';
-	import { FAULT_WORDS } from '../words/scoring';
+	import { faultAbout, markName } from '../words/print-marks';
 
 	type Faults = Question & { kind: 'faults' };
 	let { question, answer }: { question: Faults; answer: (words: Record<string, string>) => void } = $props();
@@ -44,9 +44,7 @@
 				}}
 			>
 				<kbd>{KEYS[i]}</kbd>
-				<span class="flex-1"
-					><span class="font-semibold">{FAULT_WORDS[reading]?.name}</span> <span class="small">{FAULT_WORDS[reading]?.about}</span></span
-				>
+				<span class="flex-1"><span class="font-semibold">{markName(reading)}</span> <span class="small">{faultAbout(reading)}</span></span>
 				<span class={rank > 0 ? 'font-bold' : 'text-muted'}
 					>{'▮'.repeat(rank)}{'▯'.repeat(question.words.length - 1 - rank)} {wordOf(reading)}</span
 				>

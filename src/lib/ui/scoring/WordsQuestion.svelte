@@ -2,8 +2,8 @@
 	import type { Question } from '$lib/core/prints/scoring';
 	import { isPlainKey } from '../form/keys';
 	import StringsReference from '../prints/StringsReference.svelte';
-	import { STRING_MARKS } from '../words/quantities';
-	import { wordAbout } from '../words/scoring';
+	import { STRING_WORDS } from '$lib/core/prints/mark-words';
+	import { wordAbout } from '../words/print-marks';
 
 	type Words = Question & { kind: 'words' };
 	let { question, answer }: { question: Words; answer: (word: string) => void } = $props();
@@ -22,7 +22,7 @@
 <div role="group" aria-label="Choose a word by its number">
 	<div class="flex flex-wrap gap-2">
 		{#each question.words as word, i (word)}
-			{@const drawn = question.reading === 'strings' ? STRING_MARKS.find((m) => m === word) : undefined}
+			{@const drawn = question.reading === 'strings' ? STRING_WORDS.find((m) => m === word) : undefined}
 			<button type="button" tabindex="-1" class="panel flex min-w-28 flex-col items-center px-4 py-2" onclick={() => answer(word)}>
 				{#if drawn}<StringsReference word={drawn} />{/if}
 				<span class="text-[1.15rem]"><kbd>{i + 1}</kbd> {word}</span>

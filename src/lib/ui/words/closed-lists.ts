@@ -19,7 +19,7 @@ import type {
 	VALUE_RULES,
 	VERDICT_KINDS
 } from '$lib/core/closed-lists';
-import type { FAILURE_WORDS } from '$lib/core/readings/quantities';
+import type { FAILURE_WORDS } from '$lib/core/strength/words';
 
 /** Words for the closed lists of the record: a word added to a list does not compile until it is told here. */
 type Words<L extends readonly string[]> = Readonly<Record<L[number], string>>;

@@ -1,36 +1,5 @@
 import type { Reading } from '$lib/core/evidence/reading';
-import { SURFACE_FAULTS } from '$lib/core/readings/quantities';
-import { FAULT_WORDS } from './scoring';
-
-const NAMES: Record<string, string> = {
-	overhangLastClean: 'overhang clean to',
-	overhangFirstFaulty: 'faulty from',
-	overhangAwayLastClean: 'away from the fan clean to',
-	overhangAwayFirstFaulty: 'faulty from',
-	bridgeLongestClean: 'bridge clean to',
-	bridgeFirstFaulty: 'loose from',
-	bridgeSag: 'bridge sag',
-	strings: 'strings',
-	stringCount: 'strands counted',
-	stringCoverage: 'string cover on a photograph, %',
-	photoStrings: 'strands on a photograph',
-	photoQuality: 'photograph',
-	cleanFrom: 'floors clean from',
-	cleanTo: 'to',
-	loadEffort: 'loading',
-	cornerLift: 'corner lift',
-	smallestText: 'smallest text',
-	sizeX: 'size X',
-	sizeY: 'size Y',
-	sizeZ: 'size Z',
-	bedHold: 'bed',
-	supportRemoval: 'supports',
-	printOdour: 'odour',
-	own: 'own measure'
-};
-
-/** The name of a mark as it stands before its value. */
-export const markName = (quantity: string): string => NAMES[quantity] ?? FAULT_WORDS[quantity]?.name ?? quantity;
+import { SURFACE_FAULTS } from '$lib/core/prints/mark-words';
 
 const isFault = (quantity: string) => (SURFACE_FAULTS as readonly string[]).includes(quantity);
 

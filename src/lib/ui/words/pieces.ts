@@ -1,5 +1,6 @@
-import type { MarkId, ParamDef, PieceMark } from '$lib/core/pieces/types';
+import type { ParamDef, PieceMark } from '$lib/core/pieces/types';
 import { upTo } from './numbers';
+import { CARRIED_WORDS } from './print-marks';
 
 /** Our own pieces by name, and what each is for. */
 export const PIECE_WORDS: Record<string, { name: string; about: string }> = {
@@ -74,22 +75,6 @@ export function paramName({ id, unit }: Pick<ParamDef, 'id' | 'unit'>): string {
 	return [PARAMS[id] ?? id, UNITS[unit]].filter(Boolean).join(', ');
 }
 
-export const MARK_WORDS: Record<MarkId, string> = {
-	overhang: 'overhang',
-	overhangAway: 'overhang away from the fan',
-	bridge: 'bridge',
-	strings: 'strings',
-	cornerLift: 'corner lift',
-	adhesion: 'bed hold and release',
-	supports: 'support removal',
-	surface: 'surface',
-	smallText: 'small text',
-	dimensions: 'dimensions',
-	odour: 'odour',
-	temperature: 'temperature',
-	strength: 'strength'
-};
-
 /**
  * What can be looked at on a piece, in one line.
  * @example marksLine([{ mark: 'overhang', steps: [30, 35] }]) // 'overhang 30 to 35'
@@ -97,7 +82,7 @@ export const MARK_WORDS: Record<MarkId, string> = {
 export function marksLine(marks: readonly PieceMark[]): string {
 	return marks
 		.map(({ mark, steps }) =>
-			steps?.length ? `${MARK_WORDS[mark]} ${upTo(steps[0] ?? 0, 2)} to ${upTo(steps.at(-1) ?? 0, 2)}` : MARK_WORDS[mark]
+			steps?.length ? `${CARRIED_WORDS[mark]} ${upTo(steps[0] ?? 0, 2)} to ${upTo(steps.at(-1) ?? 0, 2)}` : CARRIED_WORDS[mark]
 		)
 		.join(', ');
 }

@@ -1,6 +1,9 @@
 import type { Grade, QuantityDef } from '$lib/core/finding/types';
-import { BED_WORDS, BY_HAND_WORDS, LOAD_WORDS, SEVERITY_WORDS, SUPPORT_WORDS } from '$lib/core/readings/quantities';
+import { markEntries } from '$lib/core/prints/mark-entries';
+import { LOAD_WORDS } from '$lib/core/prints/mark-words';
+import { BY_HAND_WORDS } from '$lib/core/strength/words';
 import { fixed, percent, upTo } from './numbers';
+import { PRINT_MARKS } from './print-marks';
 
 type QuantityWords = { name: string; under: string; decimals: number; unit: string };
 
@@ -12,27 +15,10 @@ const WORDS: Record<string, QuantityWords> = {
 	diameterSpread: { name: 'Spread of the strand', under: 'SD, instrument out', decimals: 4, unit: 'mm' },
 	ovality: { name: 'Ovality', under: 'largest less smallest', decimals: 3, unit: 'mm' },
 	strandFlowRatio: { name: 'Flow ratio', under: 'suggested', decimals: 3, unit: '' },
+	...PRINT_MARKS,
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
-	overhang: { name: 'Overhang', under: 'last clean °', decimals: 0, unit: '°' },
-	overhangAway: { name: 'Overhang away', under: 'from the fan, last clean °', decimals: 0, unit: '°' },
-	bridge: { name: 'Bridge', under: 'longest, mm', decimals: 0, unit: 'mm' },
-	strings: { name: 'Strings', under: 'in four words', decimals: 1, unit: '' },
-	stringCount: { name: 'Strands counted', under: 'by eye', decimals: 1, unit: '' },
-	stringCoverage: { name: 'String cover', under: 'of the gap, on a photo, %', decimals: 1, unit: '%' },
-	photoStrings: { name: 'Strands on a photo', under: 'across the gap', decimals: 1, unit: '' },
-	temperatureWindow: { name: 'Clean window', under: 'width of clean floors, K', decimals: 0, unit: 'K' },
 	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
 	loadEffort: { name: 'Loading', under: 'in four words', decimals: 1, unit: '' },
-	bridgeSag: { name: 'Bridge sag', under: 'longest bridge, mm', decimals: 1, unit: 'mm' },
-	cornerLift: { name: 'Corner lift', under: 'worst corner, mm', decimals: 1, unit: 'mm' },
-	smallText: { name: 'Small text', under: 'smallest read, mm', decimals: 1, unit: 'mm' },
-	shrinkageX: { name: 'Shrinkage X', under: 'against its size, %', decimals: 2, unit: '%' },
-	shrinkageY: { name: 'Shrinkage Y', under: 'against its size, %', decimals: 2, unit: '%' },
-	shrinkageZ: { name: 'Shrinkage Z', under: 'against its size, %', decimals: 2, unit: '%' },
-	bedHold: { name: 'Bed', under: 'in four words', decimals: 1, unit: '' },
-	supportRemoval: { name: 'Supports', under: 'in four words', decimals: 1, unit: '' },
-	surface: { name: 'Surface', under: 'worst fault', decimals: 1, unit: '' },
-	printOdour: { name: 'Odour', under: 'in four words', decimals: 1, unit: '' },
 	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
 	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },
 	strengthLoad: { name: 'Strength', under: 'mean load, N', decimals: 0, unit: 'N' },
@@ -61,17 +47,11 @@ export const quantityUnit = (id: string): string => WORDS[id]?.unit ?? '';
 /** A difference of a quantity: one decimal more than its values have. */
 export const shifted = (id: string, value: number): string => fixed(value, (WORDS[id]?.decimals ?? 1) + 1);
 
-export const STRING_MARKS = ['none', 'wisp', 'slight', 'heavy'] as const;
-
 /** Quantities told in words instead of numbers, lowest rank first. */
-const ORDINALS: Record<string, readonly string[]> = {
-	strings: STRING_MARKS,
+const ORDINALS: Readonly<Record<string, readonly string[]>> = {
+	...Object.fromEntries(markEntries().flatMap((entry) => (entry.kind === 'words' ? [[entry.quantity, entry.words]] : []))),
 	strengthByHand: BY_HAND_WORDS,
-	bedHold: BED_WORDS,
-	loadEffort: LOAD_WORDS,
-	supportRemoval: SUPPORT_WORDS,
-	surface: SEVERITY_WORDS,
-	printOdour: SEVERITY_WORDS
+	loadEffort: LOAD_WORDS
 };
 
 /** Whether a quantity is told in words. */

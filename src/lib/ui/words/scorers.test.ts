@@ -2,14 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { attempt, mark } from '../../../../tests/support/evidence';
 import { TRAINER_ANSWERS, TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
 import { trainingResult } from '$lib/core/prints/trainer/training';
-import { overhang, strings } from '$lib/core/prints/quantities';
+import { markQuantity } from '$lib/core/prints/mark-entries';
 import { agreementBand, agreementOfAllWords, agreementWords, leniencyWords } from './agreement';
 import { departureWords } from './departures';
-import { markName, marksByScorer } from './marks';
+import { marksByScorer } from './marks';
+import { markName } from './print-marks';
 import type { Message } from '$lib/core/finding/message';
 import { sentence } from './messages';
 import { photoFaultWords, strandWords } from './strands';
 import { answerWord, gradeWords, resultWords } from './trainer';
+
+const overhang = markQuantity('overhang');
+const strings = markQuantity('strings');
 
 describe('words for scorers', () => {
 	const [ada, ben] = [

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { overhang, strings } from '$lib/core/prints/quantities';
+import { markQuantity } from '$lib/core/prints/mark-entries';
 import type { WayResult } from '$lib/core/prints/ways';
 import { differenceName, wayName, wayWords } from './ways';
+
+const overhang = markQuantity('overhang');
+const strings = markQuantity('strings');
 
 const result = (more: Partial<WayResult>): WayResult => ({
 	def: overhang,

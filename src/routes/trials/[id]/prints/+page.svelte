@@ -16,19 +16,18 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { LOAD_WORDS } from '$lib/core/readings/quantities';
+	import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import SlicedFile from '$lib/ui/prints/SlicedFile.svelte';
-	import StringsReference from '$lib/ui/prints/StringsReference.svelte';
 	import { draftBody, freshDraft, nextDraft, type PrintDraft } from '$lib/ui/prints/print-draft';
-	import { LOAD_ABOUT } from '$lib/ui/words/scoring';
+	import { LOAD_ABOUT } from '$lib/ui/words/print-marks';
+	import PrintMarks from '$lib/ui/prints/PrintMarks.svelte';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import type { Missing } from '$lib/core/finding/types';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
-	import { STRING_MARKS } from '$lib/ui/words/quantities';
 	import { CAUSE_TELLS, CAUSE_WORDS, choices, CONDITION_WORDS, OUTCOME_WORDS, FAILURE_RULE_WORDS } from '$lib/ui/words/closed-lists';
 	import { Button, Label, Textarea } from 'flowbite-svelte';
 	import { tick, untrack } from 'svelte';
@@ -86,7 +85,6 @@
 			(id) => data.spools.find((s) => s.id === id)?.code ?? ''
 		)
 	);
-	const carries = (mark: string) => piece?.marks.some((m) => m.mark === mark) ?? false;
 	/** Pieces to choose from: the trial's first, then all others. */
 	const pieces = $derived.by(() => {
 		const all = evidence?.pieces ?? [];
@@ -255,79 +253,12 @@
 				</dl>
 				<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[data.basis.failureRule]}.</p>
 			{/if}
-			{#if carries('overhang') || carries('bridge')}
-				<div class="grid gap-3 sm:grid-cols-4">
-					{#if carries('overhang')}
-						<Field
-							id="overhangLastClean"
-							path="marks.overhangLastClean"
-							label="Overhang, last clean °"
-							bind:value={draft.overhangLastClean}
-							{errors}
-							inputmode="decimal"
-						/>
-						<Field
-							id="overhangFirstFaulty"
-							path="marks.overhangFirstFaulty"
-							label="First faulty °"
-							bind:value={draft.overhangFirstFaulty}
-							{errors}
-							inputmode="decimal"
-						/>
-					{/if}
-					{#if carries('bridge')}
-						<Field
-							id="bridgeLongestClean"
-							path="marks.bridgeLongestClean"
-							label="Bridge, clean mm"
-							bind:value={draft.bridgeLongestClean}
-							{errors}
-							inputmode="decimal"
-						/>
-						<Field
-							id="bridgeFirstFaulty"
-							path="marks.bridgeFirstFaulty"
-							label="First loose mm"
-							bind:value={draft.bridgeFirstFaulty}
-							{errors}
-							inputmode="decimal"
-						/>
-					{/if}
-				</div>
-			{/if}
-			{#if carries('strings')}
-				<fieldset>
-					<legend class="mb-0.5 text-[0.85rem] font-medium">Strings between the spikes</legend>
-					<div class="flex flex-wrap gap-1">
-						{#each STRING_MARKS as word (word)}
-							<label
-								class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {draft.strings ===
-								word
-									? 'border-act! bg-chosen! font-semibold'
-									: ''}"
-							>
-								<input
-									type="radio"
-									class="sr-only"
-									name="strings"
-									value={word}
-									checked={draft.strings === word}
-									onchange={() => (draft.strings = word)}
-								/>
-								<StringsReference {word} />
-								<span
-									>{#if draft.strings === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
-								>
-							</label>
-						{/each}
-					</div>
-				</fieldset>
-			{/if}
+			<PrintMarks {piece} bind:marks={draft.marks} {errors} />
 			{#if isFlexible(evidence.spool.material)}
 				<Choice
 					name="loadEffort"
 					legend="How it went into the feeder"
-					bind:value={draft.loadEffort}
+					bind:value={() => draft?.marks.loadEffort ?? '', (word) => draft && (draft.marks = { ...draft.marks, loadEffort: word ?? '' })}
 					options={LOAD_WORDS.map((value) => ({ value, label: LOAD_ABOUT[value] }))}
 				/>
 			{/if}

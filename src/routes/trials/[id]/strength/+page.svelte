@@ -6,7 +6,7 @@
 	import { page } from '$app/state';
 	import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
-	import { BY_HAND_WORDS, FAILURE_WORDS } from '$lib/core/readings/quantities';
+	import { BY_HAND_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import { specimenKinds } from '$lib/core/strength/kinds';
 	import { strengthStation } from '$lib/core/strength/station';

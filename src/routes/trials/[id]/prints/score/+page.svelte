@@ -15,7 +15,7 @@
 	import { plural } from '$lib/ui/words/numbers';
 	import { onMount } from 'svelte';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
-	import { QUESTION_WORDS } from '$lib/ui/words/scoring';
+	import { questionWords } from '$lib/ui/words/print-marks';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -29,7 +29,7 @@
 	/** Ids of questions asked only on request. */
 	let alsoAsked = $state<string[]>([]);
 	const extraOf = (piece: Piece) => onRequest(piece, data.basis.ownMeasures).filter((q) => alsoAsked.includes(q.id));
-	const nameOf = (q: Question) => (q.kind === 'measure' ? q.own?.name : undefined) ?? QUESTION_WORDS[q.id]?.title ?? q.id;
+	const nameOf = (q: Question) => (q.kind === 'measure' ? q.own?.name : undefined) ?? questionWords(q.id)?.title ?? q.id;
 	onMount(() => (scorer = localStorage.getItem(SCORER) ?? ''));
 	const live = $derived(data.evidence.map((e) => bench.of({ ...e })));
 	const pieces = $derived.by(() => {
@@ -64,7 +64,7 @@
 	const now = $derived(queue[0] ?? null);
 	const requests = $derived(chosen ? onRequest(chosen.piece, data.basis.ownMeasures) : []);
 	const question = $derived(now?.questions[0] ?? null);
-	const words = $derived(question ? { title: nameOf(question), about: QUESTION_WORDS[question.id]?.about ?? '' } : null);
+	const words = $derived(question ? { title: nameOf(question), about: questionWords(question.id)?.about ?? '' } : null);
 	/** What was kept in this sitting, last first: Backspace takes it back. */
 	let kept = $state<{ ids: string[]; says: string }[]>([]);
 	let skippedLast = $state<string[]>([]);
@@ -246,7 +246,7 @@
 	{#if !now}<AgreementList evidence={live} takenOut={data.head.takeOutLeniency} rules="/trials/{data.head.id}/rules" />{/if}
 	{#if leftOut.length}
 		<p class="small mt-3">
-			Not asked: {leftOut.map((id) => (QUESTION_WORDS[id]?.title ?? id).toLowerCase()).join(', ')}.
+			Not asked: {leftOut.map((id) => (questionWords(id)?.title ?? id).toLowerCase()).join(', ')}.
 			<button type="button" class="link" onclick={() => (leftOut = [])}>Ask again</button>
 		</p>
 	{/if}

@@ -1,0 +1,23 @@
+import type { ReadingQuantity } from '../readings/reading-quantity';
+import { markEntries, readingsOfEntry, type MarkEntry, type MarkReading } from './mark-entries';
+import { LOAD_WORDS, PHOTO_WORDS } from './mark-words';
+
+const PRINT = { station: 'prints', of: 'attempt' } as const;
+
+const inWords = (words: readonly string[]) => ({ ...PRINT, dimension: 'plain', low: 0, high: words.length - 1, words }) as const;
+
+function readingOf(entry: MarkEntry): ReadingQuantity {
+	if (entry.kind === 'words') return inWords(entry.words);
+	const [low, high] = entry.believable;
+	return { ...PRINT, dimension: entry.dimension, low, high };
+}
+
+/** What is read off prints: for the marks of pieces, how a strand went into the feeder, and what a photograph is good for. */
+export const PRINT_READINGS = {
+	...(Object.fromEntries(markEntries().flatMap((entry) => readingsOfEntry(entry).map((reading) => [reading, readingOf(entry)]))) as Record<
+		MarkReading,
+		ReadingQuantity
+	>),
+	photoQuality: inWords(PHOTO_WORDS),
+	loadEffort: inWords(LOAD_WORDS)
+} satisfies Record<string, ReadingQuantity>;
