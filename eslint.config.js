@@ -116,6 +116,20 @@ export default defineConfig(
 		}
 	},
 	{
+		// A refusal is a code with its parameters (schemas/refusals); its words are in ui/words.
+		files: ['src/lib/schemas/**', 'src/lib/server/**'],
+		ignores: ['src/lib/server/config.ts', '**/*.test.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "Property[key.name='error'][value.type=/^(Literal|TemplateLiteral)$/]",
+					message: 'refuse by a code: saying(code, params)'
+				}
+			]
+		}
+	},
+	{
 		// An entry keeps its id through retries: only the form helper, the outbox and the senders of files make one.
 		files: ['src/routes/**', 'src/lib/ui/**'],
 		ignores: [

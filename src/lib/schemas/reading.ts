@@ -1,10 +1,35 @@
 import { saying } from './field-error';
 import { BEFORE, READING_DIRECTIONS } from '$lib/core/closed-lists';
+import type { READING_CONTEXT, ReadingContext } from '$lib/core/evidence/reading';
 import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';
 
 const pixel = z.number().min(-20_000).max(40_000);
+
+/** What may stand beside the value, field by field: body, outbox and files take it from here. */
+export const readingContext = {
+	instrumentId: id.optional(),
+	placeIndex: z.int().min(0).max(9999).optional(),
+	positionM: z.number().min(0).max(5000).optional(),
+	direction: z.enum(READING_DIRECTIONS).optional(),
+	attemptId: id.optional(),
+	specimenId: id.optional(),
+	ownMeasureId: id.optional(),
+	before: z.enum(BEFORE).optional().describe('for a weighing: what lay before it, where the record would infer otherwise'),
+	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart')
+} satisfies { [F in keyof ReadingContext]: z.ZodOptional<z.ZodType<NonNullable<ReadingContext[F]>>> };
+
+/** The fields of the context that a file may hold as they are; ids are checked as references. */
+export const readingContextCells = {
+	placeIndex: readingContext.placeIndex.unwrap(),
+	positionM: readingContext.positionM.unwrap(),
+	direction: readingContext.direction.unwrap(),
+	before: readingContext.before.unwrap(),
+	scorer: readingContext.scorer.unwrap()
+} satisfies Record<PlainField, z.ZodType>;
+
+type PlainField = { [F in keyof ReadingContext]: (typeof READING_CONTEXT)[F] extends 'plain' ? F : never }[keyof ReadingContext];
 
 export const readingBody = z.object({
 	id,
@@ -12,15 +37,7 @@ export const readingBody = z.object({
 	quantity: z.enum(Object.keys(READING_QUANTITIES) as [string, ...string[]]),
 	typed: typed.refine((text) => text !== '', { error: saying('valueMissing') }).describe('the value as typed, with or without its unit'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unlikely value and means it'),
-	instrumentId: id.optional(),
-	placeIndex: z.int().min(0).max(9999).optional(),
-	positionM: z.number().min(0).max(5000).optional(),
-	direction: z.enum(READING_DIRECTIONS).optional(),
-	attemptId: id.optional(),
-	specimenId: id.optional(),
-	before: z.enum(BEFORE).optional().describe('for a weighing: what lay before it, where the record would infer otherwise'),
-	ownMeasureId: id.optional(),
-	scorer: words(60).optional().describe('who scored a mark, if it is to be told apart'),
+	...readingContext,
 	photo: z
 		.object({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: saying('fourCorners') }) })
 		.optional()

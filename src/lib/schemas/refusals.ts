@@ -64,6 +64,7 @@ type TypedRefusals = {
 	notAPrice: None;
 	tooManyDecimals: None;
 	priceOutOfRange: None;
+	notWholeCents: None;
 	notAMass: None;
 	netMassSlip: { grams: number };
 	netMassOutOfRange: None;
@@ -155,6 +156,7 @@ type TogetherRefusals = {
 	notAboveTare: { tareG: number };
 	codeTaken: { code: string };
 	codeSpellsMaterial: { code: string };
+	spellsAMaterial: None;
 	codesExhausted: None;
 	sizesMissing: None;
 	sizeOutOfRange: { low: number; high: number };
@@ -187,6 +189,9 @@ type FileRefusals = {
 	rowTooShort: { row: number };
 	rowBackwards: { row: number; text: string };
 	slicesMissing: None;
+	logNotTakenIn: None;
+	channelsWithoutAlong: None;
+	stepOrPositions: None;
 	notABundle: None;
 	newerFormat: { ours: number };
 	newerVersion: { ours: string };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saying } from '$lib/schemas/field-error';
 import type { GaugeLog, LogPosition } from '$lib/core/diameter/log/gauge-log';
 
 /** Three channels of doubles stay under a mebibyte. */
@@ -14,8 +15,8 @@ export const storedAxis = z
 		startM: z.number().min(0).max(100_000),
 		stepM: z.number().positive().max(10).nullable()
 	})
-	.refine((a) => a.channels[0] === 'along' && new Set(a.channels).size === a.channels.length, { error: 'must begin with "along"' })
-	.refine((a) => a.channels.includes('metres') === (a.stepM === null), { error: 'must have either a step or positions' });
+	.refine((a) => a.channels[0] === 'along' && new Set(a.channels).size === a.channels.length, { error: saying('channelsWithoutAlong') })
+	.refine((a) => a.channels.includes('metres') === (a.stepM === null), { error: saying('stepOrPositions') });
 export type StoredAxis = z.output<typeof storedAxis>;
 
 /** What is wrong with the chunks of a log; null when they are whole: in order, as long as they say, of readable diameters. */

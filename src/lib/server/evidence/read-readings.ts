@@ -1,18 +1,38 @@
 import { asc, inArray, sql } from 'drizzle-orm';
-import type { Reading } from '$lib/core/evidence/reading';
+import type { Reading, READING_CONTEXT, ReadingContext } from '$lib/core/evidence/reading';
 import type { Reader } from '../db/client';
 import { uuidText } from '../db/columns';
 import { reading } from '../db/schema';
 
-type Row = Omit<Reading, 'id' | 'instrumentId' | 'attemptId' | 'specimenId' | 'ownMeasureId' | 'takenAt'> & {
-	id: Buffer;
-	spoolId: Buffer;
-	instrumentId: Buffer | null;
-	attemptId: Buffer | null;
-	specimenId: Buffer | null;
-	ownMeasureId: Buffer | null;
-	takenAt: number | string;
+type Raw = Omit<Reading, 'status' | 'corrected' | 'confirmed'> & { spoolId: string };
+
+/** The row as the driver gives it: ids as bytes, a moment as a number or its text. */
+type Row = {
+	[F in keyof Raw]: F extends IdField ? (null extends Raw[F] ? Buffer | null : Buffer) : F extends 'takenAt' ? number | string : Raw[F];
 };
+type IdField =
+	'id' | 'spoolId' | { [F in keyof ReadingContext]: (typeof READING_CONTEXT)[F] extends 'id' ? F : never }[keyof ReadingContext];
+
+const COLUMNS = {
+	id: reading.id,
+	spoolId: reading.spoolId,
+	station: reading.station,
+	quantity: reading.quantity,
+	value: reading.value,
+	typedText: reading.typedText,
+	typedUnit: reading.typedUnit,
+	resolution: reading.resolution,
+	takenAt: reading.takenAt,
+	instrumentId: reading.instrumentId,
+	placeIndex: reading.placeIndex,
+	positionM: reading.positionM,
+	direction: reading.direction,
+	attemptId: reading.attemptId,
+	specimenId: reading.specimenId,
+	before: reading.before,
+	ownMeasureId: reading.ownMeasureId,
+	scorer: reading.scorer
+} satisfies Record<keyof Row, unknown>;
 
 const idOrNull = (bytes: Buffer | null): string | null => (bytes === null ? null : uuidText(bytes));
 
@@ -21,13 +41,12 @@ const idOrNull = (bytes: Buffer | null): string | null => (bytes === null ? null
  * rows that took three times as long as the query (docs/decisions/0010).
  */
 export async function readReadings(db: Reader, spoolIds: string[]): Promise<{ spoolId: string; reading: Reading }[]> {
+	const columns = sql.join(
+		Object.entries(COLUMNS).map(([name, column]) => sql`${column} AS ${sql.identifier(name)}`),
+		sql`, `
+	);
 	const [rows] = await db.execute(sql`
-		SELECT ${reading.id} AS id, ${reading.spoolId} AS spoolId, ${reading.station} AS station, ${reading.quantity} AS quantity,
-			${reading.value} AS value, ${reading.typedText} AS typedText, ${reading.typedUnit} AS typedUnit, ${reading.resolution} AS resolution,
-			${reading.takenAt} AS takenAt, ${reading.instrumentId} AS instrumentId, ${reading.placeIndex} AS placeIndex,
-			${reading.positionM} AS positionM, ${reading.direction} AS direction, ${reading.attemptId} AS attemptId, ${reading.specimenId} AS specimenId,
-			${reading.before} AS \`before\`, ${reading.ownMeasureId} AS ownMeasureId, ${reading.scorer} AS scorer
-		FROM ${reading} WHERE ${inArray(reading.spoolId, spoolIds)} ORDER BY ${asc(reading.takenAt)}, ${asc(reading.id)}`);
+		SELECT ${columns} FROM ${reading} WHERE ${inArray(reading.spoolId, spoolIds)} ORDER BY ${asc(reading.takenAt)}, ${asc(reading.id)}`);
 	// Written out field by field: objects of one shape are several times cheaper than spread ones.
 	return (rows as unknown as Row[]).map((row) => ({
 		spoolId: uuidText(row.spoolId),

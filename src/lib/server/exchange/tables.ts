@@ -12,7 +12,9 @@ import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
 import { benchCode, colourHex, requiredWords, words } from '$lib/schemas/common';
 import { knownCore } from '$lib/schemas/exchange';
 import { materialFigures } from '$lib/schemas/handbook';
+import { saying } from '$lib/schemas/field-error';
 import { pieceMark } from '$lib/schemas/piece';
+import { readingContextCells } from '$lib/schemas/reading';
 import { criteriaItems, protocolRules } from '$lib/schemas/trial';
 import { CLAIM_QUANTITIES } from '../intake/claims';
 import { storedAxis } from '../diameter/samples';
@@ -43,14 +45,20 @@ export type RecordTable = {
 };
 
 const name = requiredWords();
-const finite = z.number({ error: 'must be a number' });
+const finite = z.number({ error: saying('notANumber') });
 /** Readings kept as a list beside the figures worked out of them. */
 const listedReading = { typed: requiredWords(40), value: finite };
-const positive = z.number({ error: 'must be a number' }).positive({ error: 'must be above zero' });
-const share = z.number({ error: 'must be a number' }).min(0).max(100, { error: 'must be 0 to 100' });
-const whole = z.int({ error: 'must be a whole number' }).min(1, { error: 'must be at least 1' });
-const minor = z.int({ error: 'must be whole cents' }).min(0, { error: 'cannot be below 0' });
-const bore = z.number({ error: 'must be a number' }).min(1).max(6);
+const positive = z.number({ error: saying('notANumber') }).positive({ error: saying('notPositive') });
+const share = z
+	.number({ error: saying('notANumber') })
+	.min(0)
+	.max(100, { error: saying('sizeOutOfRange', { low: 0, high: 100 }) });
+const whole = z.int({ error: saying('notWhole') }).min(1, { error: saying('atLeast', { least: 1, unit: '' }) });
+const minor = z.int({ error: saying('notWholeCents') }).min(0, { error: saying('negative') });
+const bore = z
+	.number({ error: saying('notANumber') })
+	.min(1)
+	.max(6);
 const currency = oneWordOf(CURRENCIES);
 
 /** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
@@ -86,7 +94,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		about: 'physical reels',
 		refs: { filamentId: 'filaments', lotId: 'lots' },
 		rules: {
-			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: 'could be read as a material; take other letters' }),
+			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: saying('spellsAMaterial') }),
 			colourHex
 		},
 		ofThisBench: ['benchCode']
@@ -126,7 +134,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		refs: { instrumentId: 'instruments' },
 		rules: {
 			reference: positive,
-			referenceLimit: z.number({ error: 'must be a number' }).min(0, { error: 'cannot be below 0' }),
+			referenceLimit: z.number({ error: saying('notANumber') }).min(0, { error: saying('negative') }),
 			readings: z.array(z.object(listedReading)).min(1).max(100),
 			repeatability: finite.min(0),
 			n: whole
@@ -235,7 +243,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.dryingRun,
 		about: 'loads of a dryer with their timer',
 		refs: { dryerId: 'dryers' },
-		rules: { setPointC: z.number({ error: 'must be a number' }).min(20).max(500) }
+		rules: {
+			setPointC: z
+				.number({ error: saying('notANumber') })
+				.min(20)
+				.max(500)
+		}
 	},
 	{
 		name: 'drying-run-spools',
@@ -300,13 +313,11 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: {
 			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES]),
 			typedText: requiredWords(),
-			placeIndex: z.int().min(0).max(9999),
-			positionM: finite.min(0).max(5000),
+			...readingContextCells,
 			resolution: finite.min(0),
-			scorer: words(60),
 			roomTemperatureC: finite.min(-40).max(80),
 			roomHumidityPct: share,
-			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: 'must be four corners' })
+			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: saying('fourCorners') })
 		}
 	},
 	{
@@ -320,7 +331,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			unit: oneWordOf(['mm']),
 			axis: storedAxis,
 			samples: whole.max(10_000_000),
-			committed: z.literal(true, { error: 'only logs that were taken in go out and come in' })
+			committed: z.literal(true, { error: saying('logNotTakenIn') })
 		},
 		only: eq(db.series.committed, true)
 	},

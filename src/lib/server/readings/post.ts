@@ -1,4 +1,5 @@
 import { and, desc, eq, lte, sql } from 'drizzle-orm';
+import { contextOfReading } from '$lib/core/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
@@ -36,20 +37,12 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 		typedText: read.typedText,
 		typedUnit: read.typedUnit,
 		resolution: read.resolution,
-		instrumentId: body.instrumentId,
+		...contextOfReading(body),
 		instrumentCheckId: body.instrumentId ? await checkInForceId(tx, body.instrumentId, takenAt) : null,
 		takenAt,
 		zone: body.zone,
 		roomTemperatureC: body.roomTemperatureC,
 		roomHumidityPct: body.roomHumidityPct,
-		placeIndex: body.placeIndex,
-		positionM: body.positionM,
-		direction: body.direction,
-		attemptId: body.attemptId,
-		specimenId: body.specimenId,
-		before: body.before,
-		ownMeasureId: body.ownMeasureId,
-		scorer: body.scorer || null,
 		photoId: body.photo?.id,
 		photoCorners: body.photo?.corners,
 		createdAt: now

@@ -1,5 +1,7 @@
 import { readReading } from '$lib/core/readings/read-reading';
-import type { Reading } from '$lib/core/evidence/reading';
+import { contextOfReading, type Reading } from '$lib/core/evidence/reading';
+import { readingContext } from '$lib/schemas/reading';
+import { z } from 'zod';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { OutboxItem } from './outbox';
 
@@ -12,6 +14,8 @@ export function withLocal(evidence: SpoolEvidence, local: readonly Reading[], ta
 	const all = [...evidence.readings, ...local.filter((r) => !kept.has(r.id))];
 	return { ...evidence, readings: all.map((r) => (takenBack.has(r.id) ? { ...r, status: 'excluded' as const } : r)) };
 }
+
+const context = z.object(readingContext);
 
 /** A waiting capture as the reading it will become; null when it is no reading of this spool and quantity. */
 export function readingOfItem(item: OutboxItem, station: string): (Reading & { spoolId: string }) | null {
@@ -27,6 +31,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 	const read = readReading(body.quantity, body.typed, typeof body.ownUnit === 'string' ? body.ownUnit : '');
 	if (!read.ok) return null;
 	const { ok: _, ...value } = read;
+	const said = context.safeParse(body);
 	return {
 		id: item.id,
 		spoolId: body.spoolId,
@@ -34,15 +39,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		quantity: body.quantity,
 		...value,
 		takenAt: Date.parse(String(body.takenAt)),
-		instrumentId: typeof body.instrumentId === 'string' ? body.instrumentId : null,
-		placeIndex: typeof body.placeIndex === 'number' ? body.placeIndex : null,
-		positionM: typeof body.positionM === 'number' ? body.positionM : null,
-		direction: typeof body.direction === 'string' ? body.direction : null,
-		attemptId: typeof body.attemptId === 'string' ? body.attemptId : null,
-		specimenId: typeof body.specimenId === 'string' ? body.specimenId : null,
-		before: body.before === 'print' || body.before === 'dried' || body.before === 'air' ? body.before : null,
-		ownMeasureId: typeof body.ownMeasureId === 'string' ? body.ownMeasureId : null,
-		scorer: typeof body.scorer === 'string' && body.scorer ? body.scorer : null,
+		...contextOfReading(said.success ? said.data : {}),
 		status: 'counts',
 		corrected: false,
 		confirmed: false
