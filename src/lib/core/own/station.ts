@@ -3,11 +3,12 @@ import type { OwnMeasure } from '../evidence/own-measure';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { LentScatter } from '../trial/worked-out';
+import { findFromValues } from '../finding/find-from-values';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
 import type { Station } from '../station';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { meanInterval } from '../stats/mean-interval';
 
 /**
  * The quantity of a tester's own measure. A tenth of its scale is taken as the difference that matters (common practice, no source).
@@ -57,7 +58,6 @@ function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Fi
 	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
 	const counted = all.filter((r) => r.status === 'counts');
 	const values = valuesOf(evidence, measure);
-	const over = meanInterval(values);
 	const wanted = 3 - counted.length;
 	const base = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
@@ -72,36 +72,12 @@ function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Fi
 		missing: missing(measure, wanted),
 		figure: { kind: 'dot' as const, points: values }
 	};
-	if (over.mean === null) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
-	if (over.standardError === null || over.low === null || over.high === null) {
-		const lent = lentFor(basis, def.id, null);
-		if (lent) {
-			const half = tQuantile(0.975, lent.df) * lent.sd;
-			return makeFinding(def, {
-				...base,
-				estimate: over.mean,
-				n: 1,
-				interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
-				sampling: { kind: 't', mean: over.mean, standardError: lent.sd, df: lent.df },
-				messages: [say('borrowedScatter', { code: lent.code, n: lent.n })]
-			});
-		}
-		// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
-		const width = (measure.high - measure.low) / 5;
-		return makeFinding(def, {
-			...base,
-			estimate: over.mean,
-			n: 1,
-			sampling: { kind: 'bounds', low: over.mean - width, high: over.mean + width },
-			messages: [say('oneReading')]
-		});
-	}
-	return makeFinding(def, {
-		...base,
-		estimate: over.mean,
-		n: over.n,
-		interval: { low: over.low, high: over.high, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: over.mean, standardError: over.standardError, df: over.df },
-		messages: []
-	});
+	const lent = lentFor(basis, def.id, null);
+	// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
+	const width = (measure.high - measure.low) / 5;
+	const [only = 0] = values;
+	const found = findFromValues(values, { lent, alone: { low: only - width, high: only + width, shown: false } });
+	if (!found) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
+	const single = lent ? say('borrowedScatter', { code: lent.code, n: lent.n }) : say('oneReading');
+	return makeFinding(def, { ...base, ...found, messages: found.n === 1 ? [single] : [] });
 }

@@ -1,12 +1,11 @@
 import type { LentScatter } from '../trial/worked-out';
+import { findFromValues } from '../finding/find-from-values';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { stated } from '../claims/stated';
 import { lentFor } from '../house/lent-scatter';
 import { PHOTO_WORDS } from './mark-words';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
-import { combineUncertainties } from '../stats/combined-uncertainty';
 import { missingOf, type Group } from './group';
 import { ladder, type Rung } from './ladder';
 import type { MarkDef } from './marks';
@@ -132,7 +131,7 @@ function findWindow(group: Group, mark: Window): Finding {
 		source: 'width between floors as a ladder of steps; the window all prints share: house rule'
 	};
 	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
-	const interval = { ...result.interval, low: Math.max(0, result.interval.low) };
+	const interval = result.interval && { ...result.interval, low: Math.max(0, result.interval.low) };
 	const [from, to] = [Math.max(...windows.map((w) => w.from)), Math.min(...windows.map((w) => w.to))];
 	const shared: Message =
 		from <= to
@@ -166,12 +165,13 @@ function findWords(group: Group, mark: Words): Finding {
 	};
 	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	const lent = ranks.length === 1 ? lentFor(group.basis, mark.def.id, group.pieceId) : null;
+	const within = { low: 0, high: words - 1 };
+	// The mean rank that the counts give, with the scatter of the house spool's repeats.
+	const lentOne = lent && findFromValues([result.estimate], { lent, within, alone: { ...within, shown: false } });
 	return makeFinding(mark.def, {
 		...common,
 		n: ranks.length,
-		...(lent
-			? borrowed(result.estimate, lent, { low: 0, high: words - 1 })
-			: { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
+		...(lentOne ?? { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
 		messages: [...(ranks.length === 1 ? [oneOnly(lent)] : []), ...takenOut(group, mark).messages],
 		figure: { kind: 'words', counts: result.counts }
 	});
@@ -188,46 +188,31 @@ function valuesOf(group: Group, mark: Measure): number[] {
 
 function findMeasure(group: Group, mark: Measure): Finding {
 	const values = valuesOf(group, mark);
-	const over = meanInterval(values);
 	const common = { ...commonOf(group, mark, [mark.reading], values.length), method: 'mean', source: 'ISO 2602' };
-	if (over.mean === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
-	const lent = over.n === 1 ? lentFor(group.basis, mark.def.id, group.pieceId) : null;
-	const doubtful = mark.asked === 'photo' ? doubtfulPhotos(group, over.n) : [];
-	const known = { ...common, n: over.n, estimate: over.mean, figure: { kind: 'dot' as const, points: values } };
+	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
 	const out = takenOut(group, mark);
 	const scale = group.piece?.params?.[mark.against ?? ''];
 	const shiftSe = scale === undefined ? out.standardUncertainty : (out.standardUncertainty / scale) * 100;
-	if (over.standardError !== null) {
-		const { standardUncertainty, df } = combineUncertainties([
-			{ standardUncertainty: over.standardError, df: over.df },
-			{ standardUncertainty: shiftSe, df: Infinity }
-		]);
-		const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
-		return makeFinding(mark.def, {
-			...known,
-			// A length, a share or a count is not below nothing; what shrank may have grown.
-			interval: {
-				low: mark.against === undefined ? Math.max(0, over.mean - half) : over.mean - half,
-				high: over.mean + half,
-				level: 0.95,
-				kind: 'confidence'
-			},
-			sampling: { kind: 't', mean: over.mean, standardError: standardUncertainty, df: df !== null && Number.isFinite(df) ? df : null },
-			messages: [...doubtful, ...out.messages]
-		});
-	}
-	if (lent)
-		return makeFinding(mark.def, {
-			...known,
-			...borrowed(over.mean, lent, mark.against === undefined ? { low: 0, high: Infinity } : null),
-			messages: [oneOnly(lent), ...doubtful, ...out.messages]
-		});
 	// One print: what a difference that matters could hide, and no interval.
-	const half = mark.def.differenceThatMatters;
+	const half = mark.def.differenceThatMatters + 2 * shiftSe;
+	const [only = 0] = values;
+	const found = findFromValues(values, {
+		lent,
+		also: shiftSe,
+		// A length, a share or a count is not below nothing; what shrank may have grown.
+		within: mark.against === undefined ? { low: 0, high: Infinity } : null,
+		alone: { low: only - half, high: only + half, shown: false }
+	});
+	if (!found) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	return makeFinding(mark.def, {
-		...known,
-		messages: [oneOnly(null), ...doubtful, ...out.messages],
-		sampling: { kind: 'bounds', low: over.mean - half - 2 * shiftSe, high: over.mean + half + 2 * shiftSe }
+		...common,
+		...found,
+		figure: { kind: 'dot', points: values },
+		messages: [
+			...(found.n === 1 ? [oneOnly(lent)] : []),
+			...(mark.asked === 'photo' ? doubtfulPhotos(group, found.n) : []),
+			...out.messages
+		]
 	});
 }
 
@@ -237,21 +222,6 @@ function doubtfulPhotos(group: Group, n: number): Message[] {
 	const said = (group.marks.get('photoQuality') ?? []).filter((r) => r.status === 'counts' && r.value === doubtful);
 	const count = new Set(said.map((r) => r.attemptId)).size;
 	return count === 0 ? [] : [say('photoDoubtful', { count, n })];
-}
-
-/** One mark with the scatter that the house spool lends, clipped to what can be. */
-function borrowed(
-	estimate: number,
-	lent: LentScatter,
-	clip: { low: number; high: number } | null
-): Pick<Finding, 'estimate' | 'interval' | 'sampling'> {
-	const half = tQuantile(0.975, lent.df) * lent.sd;
-	const [low, high] = [estimate - half, estimate + half];
-	return {
-		estimate,
-		interval: { low: clip ? Math.max(clip.low, low) : low, high: clip ? Math.min(clip.high, high) : high, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: estimate, standardError: lent.sd, df: lent.df }
-	};
 }
 
 /** What is said where one print has to do. */

@@ -1,10 +1,6 @@
-import type { Interval, Sampling } from '../finding/types';
-import { combineUncertainties } from '../stats/combined-uncertainty';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { findFromValues, type FromValues } from '../finding/find-from-values';
 
 export type Rung = { lastClean: number; firstFaulty: number | null };
-
-export type LadderResult = { estimate: number; n: number; interval: Interval; sampling: Sampling };
 
 /** Scatter between prints known from elsewhere. */
 export type Lent = { sd: number; df: number };
@@ -20,34 +16,17 @@ export type Lent = { sd: number; df: number };
  * @param shiftSe standard uncertainty of a shift that was taken off all rungs
  * @example ladder([{ lastClean: 65, firstFaulty: 70 }], 5) // estimate 65, interval 60 to 75, bounds
  */
-export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null = null, shiftSe = 0): LadderResult | null {
+export function ladder(rungs: readonly Rung[], step: number, lent: Lent | null = null, shiftSe = 0): FromValues | null {
 	const [first] = rungs;
 	if (!first) return null;
 	const upper = (r: Rung) => r.firstFaulty ?? r.lastClean + step;
-	const over = meanInterval(rungs.map((r) => r.lastClean));
-	if (over.mean === null) return null;
 	const width = rungs.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / rungs.length;
-	const scatter = over.standardError !== null ? { se: over.standardError, df: over.df } : lent ? { se: lent.sd, df: lent.df } : null;
-	if (scatter === null) {
-		const low = first.lastClean - step - 2 * shiftSe;
-		const high = upper(first) + step + 2 * shiftSe;
-		return {
-			estimate: first.lastClean,
-			n: 1,
-			interval: { low, high, level: null, kind: 'bounds' },
-			sampling: { kind: 'bounds', low, high }
-		};
-	}
-	const combined = combineUncertainties([
-		{ standardUncertainty: scatter.se, df: scatter.df },
-		{ standardUncertainty: Math.hypot(width / Math.sqrt(12), shiftSe), df: Infinity }
-	]);
-	const df = combined.df !== null && Number.isFinite(combined.df) ? combined.df : null;
-	const half = tQuantile(0.975, df ?? Infinity) * combined.standardUncertainty;
-	return {
-		estimate: over.mean,
-		n: rungs.length,
-		interval: { low: over.mean - half, high: over.mean + half, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: over.mean, standardError: combined.standardUncertainty, df }
-	};
+	return findFromValues(
+		rungs.map((r) => r.lastClean),
+		{
+			lent,
+			also: Math.hypot(width / Math.sqrt(12), shiftSe),
+			alone: { low: first.lastClean - step - 2 * shiftSe, high: upper(first) + step + 2 * shiftSe, shown: true }
+		}
+	);
 }

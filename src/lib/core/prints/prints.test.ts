@@ -49,7 +49,7 @@ describe('ladder', () => {
 			5
 		);
 		// No scatter, so only the rectangular width 5 / sqrt 12 is left, with the normal quantile (arithmetic).
-		expect((r?.interval.high ?? 0) - 65).toBeCloseTo((1.959964 * 5) / Math.sqrt(12), 5);
+		expect((r?.interval?.high ?? 0) - 65).toBeCloseTo((1.959964 * 5) / Math.sqrt(12), 5);
 	});
 	it('says nothing of no prints', () => expect(ladder([], 5)).toBeNull());
 	it('always holds its estimate', () => {
@@ -59,8 +59,8 @@ describe('ladder', () => {
 					steps.map((s) => ({ lastClean: s * 5, firstFaulty: s * 5 + 5 })),
 					5
 				);
-				expect(r?.interval.low).toBeLessThanOrEqual(r?.estimate as number);
-				expect(r?.interval.high).toBeGreaterThanOrEqual(r?.estimate as number);
+				expect(r?.interval?.low).toBeLessThanOrEqual(r?.estimate as number);
+				expect(r?.interval?.high).toBeGreaterThanOrEqual(r?.estimate as number);
 			})
 		);
 	});
@@ -70,7 +70,7 @@ describe('words', () => {
 	it('keeps counts, and one mark is not certainty', () => {
 		const r = ordinal([0], 4);
 		expect(r).toMatchObject({ estimate: 0, counts: [1, 0, 0, 0] });
-		expect(r?.interval.high).toBeGreaterThan(0.5);
+		expect(r?.interval?.high).toBeGreaterThan(0.5);
 	});
 	it('gets surer with more marks', () => {
 		const few = ordinal([1, 1], 4);
