@@ -10,7 +10,7 @@ import { loadAmendments } from '../evidence/load-events';
 import { readWholeLog } from '../diameter/logs';
 import { notFound, refuse, refuseField } from '../problem';
 import { requireOrder } from '../prints/check-order';
-import { raiseRevision } from '../readings/post';
+import { raiseRevision } from '../write/revisions';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';

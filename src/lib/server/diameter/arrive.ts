@@ -9,7 +9,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../db/schema';
 import { notFound, problem, refuse, refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
+import { raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { breath } from './breath';
 import { axisOf, CHUNK_SAMPLES, chunkBytes } from './samples';

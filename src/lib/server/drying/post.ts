@@ -10,7 +10,7 @@ import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, filament, spool 
 import type { DryingDetail } from '../evidence/load-events';
 import { loadHandbook } from '../handbook/handbook';
 import { problem, refuse, refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
+import { raiseRevision } from '../write/revisions';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { readTemperature } from './temperature';

@@ -9,7 +9,7 @@ import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
-import { lockCodes } from '../intake/take-in';
+import { lockCodes } from '../intake/bench-codes';
 import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';

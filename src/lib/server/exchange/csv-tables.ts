@@ -4,7 +4,7 @@ import type { csvImportBody } from '$lib/schemas/exchange';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { hiddenSpools } from '../evidence/load';
-import { lockCodes } from '../intake/take-in';
+import { lockCodes } from '../intake/bench-codes';
 import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';

@@ -3,7 +3,7 @@ import { UNNAMED_MAKER } from './take-in';
 import type { Reader } from '../db/client';
 import { claim, filament, maker, purchase, quote, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
-import { nextBenchCode } from '../spools/post';
+import { nextBenchCode } from './bench-codes';
 
 export type LastIntake = {
 	code: string;

@@ -1,19 +1,20 @@
-import { and, eq, isNull, max, sql } from 'drizzle-orm';
+import { and, eq, isNull, max } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { proposeBenchCode, spellsMaterial } from '$lib/core/intake/bench-code';
-import { ODDITIES } from '$lib/core/intake/station';
-import { readReading } from '$lib/core/readings/read-reading';
-import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
+import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { IntakeBody } from '$lib/schemas/spool';
+import { keepPrice } from '../cost/keep-price';
 import { readQuote } from '../cost/read-quote';
 import type { Database, Transaction } from '../db/client';
-import { claim, event, filament, lot, maker, note, purchase, quote, reading, server, spool, trial, trialSpool } from '../db/schema';
+import { claim, event, filament, lot, maker, note, spool, trial, trialSpool } from '../db/schema';
 import { refuse } from '../problem';
-import { raiseFilament } from '../readings/post';
-import { refusedReading } from '$lib/schemas/refused-reading';
+import { keepReadings, readFields } from '../readings/keep-readings';
 import { isFuture } from '../time';
+import { raiseFilament, raiseTrial } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
+import { chooseCode, lockCodes } from './bench-codes';
 import { readClaims } from './claims';
+import { massesApart, massFields } from './masses';
+import { unboxingValues } from './unboxing';
 
 export type TakenIn = { spoolId: string; filamentId: string; benchCode: string };
 
@@ -47,11 +48,6 @@ export async function takeInList(
 	});
 }
 
-/** Whoever takes a spool in waits here, before its first look at the codes, so that no two are proposed the same one. */
-export async function lockCodes(tx: Transaction): Promise<void> {
-	await tx.select({ id: server.id }).from(server).for('update');
-}
-
 type Row = Omit<IntakeBody, 'trialId'>;
 
 async function takeInRow(
@@ -69,8 +65,8 @@ async function takeInRow(
 	const newFilamentId = filamentId ?? v7();
 	const claims = readClaims(newFilamentId, body, now);
 	errors.push(...claims.errors);
-	const masses = readMasses(body);
-	errors.push(...masses.errors);
+	const masses = readFields(massFields(body), errors);
+	errors.push(...massesApart(masses));
 	const code = await chooseCode(tx, body.benchCode);
 	if (!code.ok) errors.push(code.error);
 	if (trialId) {
@@ -113,91 +109,18 @@ async function takeInRow(
 		createdAt: now
 	});
 	if (money.numbers) {
-		const quoteId = v7();
-		await tx.insert(quote).values({
-			id: quoteId,
-			filamentId: newFilamentId,
-			...money.numbers,
-			currency: body.currency,
-			quantity: body.quantity,
-			kind: body.quoteKind,
-			seenAt: at,
-			zone: body.zone,
-			createdAt: now
-		});
-		await tx.insert(purchase).values({ id: v7(), spoolId, quoteId, createdAt: now });
+		const { currency, quantity, quoteKind: kind, zone } = body;
+		const price = { id: v7(), filamentId: newFilamentId, numbers: money.numbers, currency, quantity, kind, seenAt: at, zone };
+		await keepPrice(tx, price, spoolId, now);
 	}
 	await tx.insert(event).values({ id: v7(), spoolId, kind: 'opened', at, zone: body.zone, createdAt: now });
-	const looks = unboxingRows(spoolId, body, at, body.zone, now);
-	const weighings = masses.rows.map((m) => ({
-		...m,
-		id: v7(),
-		spoolId,
-		station: 'moisture',
-		takenAt: at,
-		zone: body.zone,
-		createdAt: now
-	}));
-	const rows = [...looks, ...weighings];
-	if (rows.length > 0) await tx.insert(reading).values(rows);
+	await keepReadings(tx, { spoolId, takenAt: at, zone: body.zone, now }, [...unboxingValues(body), ...masses]);
 	if (body.note)
 		await tx
 			.insert(note)
 			.values({ id: v7(), spoolId, targetKind: 'spool', targetId: spoolId, text: body.note, at, zone: body.zone, createdAt: now });
 	if (trialId) await joinTrial(tx, trialId, spoolId, body.role, now);
 	return { ok: true, taken: { spoolId, filamentId: newFilamentId, benchCode: code.code } };
-}
-
-/** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd. */
-export function unboxingRows(
-	spoolId: string,
-	seen: { nothingOdd?: boolean; odd?: Partial<Record<(typeof ODDITIES)[number], string>> },
-	takenAt: number,
-	zone: string,
-	now: number
-): (typeof reading.$inferInsert)[] {
-	const base = { spoolId, station: 'intake', typedUnit: '', takenAt, zone, createdAt: now };
-	const odd = ODDITIES.filter((oddity) => seen.odd?.[oddity] !== undefined);
-	if (odd.length > 0) return odd.map((oddity) => ({ ...base, id: v7(), quantity: oddity, value: 1, typedText: seen.odd?.[oddity] ?? '' }));
-	return seen.nothingOdd ? [{ ...base, id: v7(), quantity: 'nothingOdd', value: 0, typedText: 'nothing odd' }] : [];
-}
-
-function readMasses(body: Row) {
-	const errors: FieldError[] = [];
-	const rows: { quantity: string; value: number; typedText: string; typedUnit: string; resolution: number | null }[] = [];
-	for (const [path, quantity] of [
-		['grossMass', 'grossMass'],
-		['tare', 'tareMass']
-	] as const) {
-		const text = body[path];
-		if (!text) continue;
-		const read = readReading(quantity, text);
-		if (!read.ok) errors.push(refusedReading(path, read));
-		else rows.push({ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution });
-	}
-	const of = (quantity: string) => rows.find((r) => r.quantity === quantity)?.value;
-	const gross = of('grossMass');
-	const tare = of('tareMass');
-	if (gross !== undefined && tare !== undefined && gross <= tare) errors.push(fieldError('grossMass', 'notAboveTare', { tareG: tare }));
-	return { rows, errors };
-}
-
-async function chooseCode(
-	tx: Transaction,
-	wanted: string | undefined
-): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
-	const used = new Set((await tx.select({ code: spool.benchCode }).from(spool)).map((row) => row.code));
-	if (wanted) {
-		if (used.has(wanted)) return { ok: false, error: fieldError('benchCode', 'codeTaken', { code: wanted }) };
-		if (spellsMaterial(wanted))
-			return {
-				ok: false,
-				error: fieldError('benchCode', 'codeSpellsMaterial', { code: wanted })
-			};
-		return { ok: true, code: wanted };
-	}
-	const code = proposeBenchCode(used);
-	return code ? { ok: true, code } : { ok: false, error: fieldError('benchCode', 'codesExhausted') };
 }
 
 /** The filament this spool is of, when maker, name and material are the same; makers without a name are kept apart. */
@@ -250,8 +173,5 @@ export async function joinTrial(
 		.insert(trialSpool)
 		.values({ trialId, spoolId, role, position: (last?.position ?? 0) + 1, createdAt: now })
 		.onDuplicateKeyUpdate({ set: { role, leftAt: null } });
-	await tx
-		.update(trial)
-		.set({ revision: sql`${trial.revision} + 1` })
-		.where(eq(trial.id, trialId));
+	await raiseTrial(tx, trialId);
 }

@@ -1,18 +1,17 @@
+import { keepReadings, readFields } from '../readings/keep-readings';
 import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
 import { orderFaults, partnerOf } from '$lib/core/prints/order';
-import { readReading } from '$lib/core/readings/read-reading';
 import type { AttemptBody, Marks } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { attempt, event, note, piece, printer, protocol, reading } from '../db/schema';
+import { attempt, event, note, piece, printer, protocol } from '../db/schema';
 import { readTemperature } from '../drying/temperature';
 import { loadEvents } from '../evidence/load-events';
 import { refuse, refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
-import { refusedReading } from '$lib/schemas/refused-reading';
+import { raiseRevision } from '../write/revisions';
 import { orderError } from './check-order';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -53,19 +52,11 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 		midPrint: body.midPrint || null,
 		createdAt: now
 	});
-	if (marks.length > 0)
-		await tx.insert(reading).values(
-			marks.map((m) => ({
-				...m,
-				id: v7(),
-				spoolId: body.spoolId,
-				station: 'prints',
-				takenAt: at,
-				zone: body.zone,
-				attemptId: body.id,
-				createdAt: now
-			}))
-		);
+	await keepReadings(
+		tx,
+		{ spoolId: body.spoolId, takenAt: at, zone: body.zone, now },
+		marks.map((m) => ({ ...m, attemptId: body.id }))
+	);
 	if (body.note)
 		await tx.insert(note).values({
 			id: v7(),
@@ -134,15 +125,10 @@ async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number
 /** Marks as typed into readings; a first faulty step must lie beyond the last clean one. */
 function readMarks(marks: Marks) {
 	const errors: FieldError[] = [];
-	const rows = Object.entries(marks).flatMap(([quantity, typed]) => {
-		if (!typed) return [];
-		const read = readReading(quantity, typed);
-		if (!read.ok) {
-			errors.push(refusedReading(`marks.${quantity}`, read));
-			return [];
-		}
-		return [{ quantity, value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution }];
-	});
+	const rows = readFields(
+		Object.entries(marks).map(([quantity, text]) => ({ path: `marks.${quantity}`, quantity, text })),
+		errors
+	);
 	const marksTaken = rows.map((r) => ({ ...r, id: r.quantity, takenAt: 0 }));
 	for (const fault of orderFaults(marksTaken))
 		errors.push(orderError(`marks.${fault.code === 'alone' ? partnerOf(fault.quantity) : fault.quantity}`, fault));

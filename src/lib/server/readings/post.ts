@@ -1,10 +1,12 @@
-import { and, desc, eq, lte, sql } from 'drizzle-orm';
+import { raiseRevision } from '../write/revisions';
+import { keepReadings } from './keep-readings';
+import { and, desc, eq, lte } from 'drizzle-orm';
 import { contextOfReading } from '$lib/core/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
-import { attempt, instrument, instrumentCheck, ownMeasure, photo, reading, specimen, spool } from '../db/schema';
+import { attempt, instrument, instrumentCheck, ownMeasure, photo, specimen } from '../db/schema';
 import { refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -28,28 +30,25 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 	const read = readReading(body.quantity, body.typed, ownUnit);
 	if (!read.ok) throw refuse([refusedReading('typed', read)]);
 	await checkMasses(tx, body.spoolId, body.quantity, read.value);
-	const row = {
-		id: body.id,
-		spoolId: body.spoolId,
-		station: READING_QUANTITIES[body.quantity]?.station ?? 'own',
-		quantity: body.quantity,
-		value: read.value,
-		typedText: read.typedText,
-		typedUnit: read.typedUnit,
-		resolution: read.resolution,
-		...contextOfReading(body),
-		instrumentCheckId: body.instrumentId ? await checkInForceId(tx, body.instrumentId, takenAt) : null,
-		takenAt,
-		zone: body.zone,
-		roomTemperatureC: body.roomTemperatureC,
-		roomHumidityPct: body.roomHumidityPct,
-		photoId: body.photo?.id,
-		photoCorners: body.photo?.corners,
-		createdAt: now
-	};
-	await tx.insert(reading).values(row);
+	const { value, typedText, typedUnit, resolution } = read;
+	await keepReadings(tx, { spoolId: body.spoolId, takenAt, zone: body.zone, now }, [
+		{
+			...contextOfReading(body),
+			id: body.id,
+			quantity: body.quantity,
+			value,
+			typedText,
+			typedUnit,
+			resolution,
+			instrumentCheckId: body.instrumentId ? await checkInForceId(tx, body.instrumentId, takenAt) : null,
+			roomTemperatureC: body.roomTemperatureC,
+			roomHumidityPct: body.roomHumidityPct,
+			photoId: body.photo?.id,
+			photoCorners: body.photo?.corners
+		}
+	]);
 	if (body.attemptId) await requireOrder(tx, body.attemptId, body.id, 'typed');
-	return { id: row.id, value: row.value, typedText: row.typedText, typedUnit: row.typedUnit };
+	return { id: body.id, value, typedText, typedUnit };
 }
 
 /** The check of an instrument that was the last one when a reading was taken; findings ask again, since one may be made later. */
@@ -61,23 +60,6 @@ async function checkInForceId(tx: Transaction, instrumentId: string, takenAt: nu
 		.orderBy(desc(instrumentCheck.at))
 		.limit(1);
 	return check?.id ?? null;
-}
-
-/** Raises the revision by which caches of findings are keyed, in the writing transaction. Refuses an unknown spool. */
-export async function raiseRevision(tx: Transaction, spoolId: string): Promise<void> {
-	const [raised] = await tx
-		.update(spool)
-		.set({ revision: sql`${spool.revision} + 1` })
-		.where(eq(spool.id, spoolId));
-	if (raised.affectedRows === 0) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
-}
-
-/** A claim or a price belongs to a filament: all its spools are seen anew. */
-export async function raiseFilament(tx: Transaction, filamentId: string): Promise<void> {
-	await tx
-		.update(spool)
-		.set({ revision: sql`${spool.revision} + 1` })
-		.where(eq(spool.filamentId, filamentId));
 }
 
 /** Refuses a print that this spool does not have. */

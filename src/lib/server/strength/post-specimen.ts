@@ -1,7 +1,8 @@
 import type { SpecimenBody } from '$lib/schemas/strength';
 import type { Database } from '../db/client';
 import { specimen } from '../db/schema';
-import { raiseRevision, requireAttempt } from '../readings/post';
+import { requireAttempt } from '../readings/post';
+import { raiseRevision } from '../write/revisions';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 

@@ -1,4 +1,5 @@
-import { and, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
+import { raiseTrial } from '../write/revisions';
+import { and, desc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { presetCriteria } from '$lib/core/pick/presets';
@@ -13,7 +14,7 @@ import type {
 	trialLeaveBody,
 	trialSpoolBody
 } from '$lib/schemas/trial';
-import type { Database, Reader, Transaction } from '../db/client';
+import type { Database, Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
@@ -79,15 +80,6 @@ async function checkSpools(tx: Reader, spoolIds: string[]): Promise<void> {
 	const known = new Set((await tx.select({ id: spool.id }).from(spool).where(inArray(spool.id, spoolIds))).map((r) => r.id));
 	const at = spoolIds.findIndex((id) => !known.has(id));
 	if (at >= 0) throw refuseField(`spoolIds.${at}`, 'unknownId', { what: 'spool' });
-}
-
-/** Raises the revision of a trial, and refuses an unknown one. */
-async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
-	const [raised] = await tx
-		.update(trial)
-		.set({ revision: sql`${trial.revision} + 1` })
-		.where(eq(trial.id, trialId));
-	if (raised.affectedRows === 0) throw refuseField('trialId', 'unknownId', { what: 'trial' });
 }
 
 /** Says the name or question of a trial better; the first one stays on record. */

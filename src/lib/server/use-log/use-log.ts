@@ -6,7 +6,7 @@ import type { Database, Reader } from '../db/client';
 import { part, partState } from '../db/schema';
 import { groupBy } from '../evidence/group';
 import { refuseField } from '../problem';
-import { raiseRevision } from '../readings/post';
+import { raiseRevision } from '../write/revisions';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 

@@ -1,12 +1,13 @@
-import { asc, eq, inArray, or, sql } from 'drizzle-orm';
+import { raiseSpoolsOf } from '../write/revisions';
+import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { InstrumentCheck } from '$lib/core/evidence/instrument';
 import { checkOfReadings } from '$lib/core/instruments/check';
 import { readQuantityText } from '$lib/core/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Database, Reader, Transaction } from '../db/client';
-import { instrument, instrumentCheck, reading, series, spool } from '../db/schema';
+import type { Database, Reader } from '../db/client';
+import { instrument, instrumentCheck } from '../db/schema';
 import { isSound } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
@@ -68,14 +69,4 @@ export async function postInstrumentCheck(
 		await raiseSpoolsOf(tx, instrumentId);
 		return { id };
 	});
-}
-
-/** Spools that were measured with an instrument are judged anew. */
-export async function raiseSpoolsOf(tx: Transaction, instrumentId: string): Promise<void> {
-	const read = tx.select({ id: reading.spoolId }).from(reading).where(eq(reading.instrumentId, instrumentId));
-	const logged = tx.select({ id: series.spoolId }).from(series).where(eq(series.instrumentId, instrumentId));
-	await tx
-		.update(spool)
-		.set({ revision: sql`${spool.revision} + 1` })
-		.where(or(inArray(spool.id, read), inArray(spool.id, logged)));
 }

@@ -12,7 +12,7 @@ import { isSound } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { writeOnce } from '../write/write-once';
-import { raiseSpoolsOf } from './checks';
+import { raiseSpoolsOf } from '../write/revisions';
 
 /** Gauge studies of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */
 export async function loadStudies(db: Reader): Promise<Map<string, InstrumentStudy[]>> {

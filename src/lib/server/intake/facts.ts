@@ -1,0 +1,59 @@
+import { eq } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { z } from 'zod';
+import type { FieldError } from '$lib/schemas/field-error';
+import type { spoolFactsBody } from '$lib/schemas/spool';
+import type { Database } from '../db/client';
+import { amendment, claim, spool } from '../db/schema';
+import { refuse, refuseField } from '../problem';
+import { keepReadings, readFields } from '../readings/keep-readings';
+import { pastInstant } from '../time';
+import { raiseFilament, raiseRevision } from '../write/revisions';
+import { writeOnce } from '../write/write-once';
+import { readClaims } from './claims';
+import { checkMasses, massFields } from './masses';
+
+/** Completes what was left for later. Facts of the spool change by amendment, stated figures by a newer claim, masses by readings. */
+export async function postSpoolFacts(
+	db: Database,
+	body: z.output<typeof spoolFactsBody>,
+	now: number
+): Promise<{ answer: { id: string }; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'spoolFacts', body, now }, async (tx) => {
+		const at = pastInstant(body.at, now, 'at');
+		await raiseRevision(tx, body.spoolId);
+		const [row] = await tx.select({ filamentId: spool.filamentId }).from(spool).where(eq(spool.id, body.spoolId));
+		if (!row) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
+		const errors: FieldError[] = [];
+		const claims = readClaims(row.filamentId, body, now);
+		errors.push(...claims.errors);
+		const masses = readFields(massFields(body), errors);
+		if (errors.length > 0) throw refuse(errors);
+		for (const mass of masses) {
+			await checkMasses(tx, body.spoolId, mass.quantity, mass.value);
+			await keepReadings(tx, { spoolId: body.spoolId, takenAt: at, zone: body.zone, now }, [mass]);
+		}
+		if (claims.rows.length > 0) {
+			await tx.insert(claim).values(claims.rows);
+			await raiseFilament(tx, row.filamentId);
+		}
+		const facts = Object.fromEntries(
+			Object.entries({ colourName: body.colourName, colourHex: body.colourHex, obtained: body.obtained, lot: body.lot }).filter(
+				([, v]) => v !== undefined && v !== ''
+			)
+		);
+		if (Object.keys(facts).length > 0)
+			await tx.insert(amendment).values({
+				id: v7(),
+				spoolId: body.spoolId,
+				targetKind: 'spool',
+				targetId: body.spoolId,
+				action: 'correct',
+				replacement: facts,
+				reason: 'completed later',
+				at: now,
+				createdAt: now
+			});
+		return { id: body.id };
+	});
+}

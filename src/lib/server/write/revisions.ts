@@ -1,0 +1,38 @@
+import { eq, inArray, or, sql } from 'drizzle-orm';
+import type { Transaction } from '../db/client';
+import { reading, series, spool, trial } from '../db/schema';
+import { refuseField } from '../problem';
+
+// Caches of findings are keyed by these counters, so they are raised in the transaction that writes.
+
+const raised = { revision: sql`${spool.revision} + 1` };
+
+/** Raises the revision of one spool. Refuses an unknown one. */
+export async function raiseRevision(tx: Transaction, spoolId: string): Promise<void> {
+	const [result] = await tx.update(spool).set(raised).where(eq(spool.id, spoolId));
+	if (result.affectedRows === 0) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
+}
+
+/** A claim or a price belongs to a filament: all its spools are seen anew. */
+export async function raiseFilament(tx: Transaction, filamentId: string): Promise<void> {
+	await tx.update(spool).set(raised).where(eq(spool.filamentId, filamentId));
+}
+
+/** Spools that were measured with an instrument are judged anew. */
+export async function raiseSpoolsOf(tx: Transaction, instrumentId: string): Promise<void> {
+	const read = tx.select({ id: reading.spoolId }).from(reading).where(eq(reading.instrumentId, instrumentId));
+	const logged = tx.select({ id: series.spoolId }).from(series).where(eq(series.instrumentId, instrumentId));
+	await tx
+		.update(spool)
+		.set(raised)
+		.where(or(inArray(spool.id, read), inArray(spool.id, logged)));
+}
+
+/** Raises the revision of a trial. Refuses an unknown one. */
+export async function raiseTrial(tx: Transaction, trialId: string): Promise<void> {
+	const [result] = await tx
+		.update(trial)
+		.set({ revision: sql`${trial.revision} + 1` })
+		.where(eq(trial.id, trialId));
+	if (result.affectedRows === 0) throw refuseField('trialId', 'unknownId', { what: 'trial' });
+}
