@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
+import { PROBLEM_CODES } from '$lib/ui/words/problems';
+import { REFUSAL_CODES } from '$lib/ui/words/refusals';
 import { ENDPOINTS, type Endpoint } from './endpoints';
 
 const params = z.record(z.string(), z.union([z.string(), z.number()]));
@@ -8,9 +10,9 @@ const problem = z.object({
 	type: z.string(),
 	title: z.string(),
 	status: z.number(),
-	code: z.string(),
+	code: z.enum(PROBLEM_CODES).describe('why the request was not carried out'),
 	params,
-	errors: z.array(z.object({ path: z.string(), code: z.string(), params, message: z.string(), suggestion: z.string().optional() }))
+	errors: z.array(z.object({ path: z.string(), code: z.enum(REFUSAL_CODES), params, message: z.string(), suggestion: z.string().optional() }))
 });
 
 /** Draft 2020-12 is the dialect of OpenAPI 3.1; what comes in is described, before defaults are filled in. */

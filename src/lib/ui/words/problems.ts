@@ -59,6 +59,9 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	pictureDamaged: () => 'This picture is damaged: it ends early or cannot be read. Nothing was stored.'
 };
 
+/** Every code, for those who read answers with a program. */
+export const PROBLEM_CODES = Object.keys(PROBLEMS) as [ProblemCode, ...ProblemCode[]];
+
 /**
  * A problem as a sentence.
  * @example problemWords({ code: 'tooLarge', params: { mostKB: 256 } }) // 'This is larger than 256 kB allows. Nothing was stored.'

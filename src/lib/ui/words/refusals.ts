@@ -230,6 +230,9 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	hereAlready: () => 'stands here already'
 };
 
+/** Every code, for those who read answers with a program. */
+export const REFUSAL_CODES = Object.keys(REFUSALS) as [RefusalCode, ...RefusalCode[]];
+
 /**
  * Why something was refused, as it stands behind the label of its field.
  * @example refusalWords({ code: 'atMost', params: { most: 1, unit: 'mm' } }) // 'must be at most 1 mm'
