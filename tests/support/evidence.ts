@@ -4,7 +4,7 @@ import type { Attempt } from '../../src/lib/core/evidence/attempt';
 import type { SpoolEvent } from '../../src/lib/core/evidence/event';
 import type { Piece } from '../../src/lib/core/evidence/piece';
 import type { Quote } from '../../src/lib/core/evidence/quote';
-import type { Reading } from '../../src/lib/core/evidence/reading';
+import { contextOfReading, type Reading } from '../../src/lib/core/evidence/reading';
 import type { Specimen } from '../../src/lib/core/evidence/specimen';
 import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
 import type { Basis } from '../../src/lib/core/trial/basis';
@@ -53,15 +53,7 @@ export function reading(given: Partial<Reading> & Pick<Reading, 'station' | 'qua
 		typedUnit: '',
 		resolution: null,
 		takenAt: 1000,
-		instrumentId: null,
-		placeIndex: null,
-		positionM: null,
-		direction: null,
-		attemptId: null,
-		specimenId: null,
-		ownMeasureId: null,
-		before: null,
-		scorer: null,
+		...contextOfReading({}),
 		status: 'counts',
 		corrected: false,
 		confirmed: false,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyAmendments, inForce, type Amendment } from './apply';
+import { applyAmendments, inForce, leftOutOf, type Amendment } from './apply';
 
 const raw = { id: 'r1', value: 1.57, typedText: '1.57' };
 let clock = 0;
@@ -32,6 +32,35 @@ describe('amendments', () => {
 		expect(applyAmendments(raw, [out, undo]).status).toBe('counts');
 		expect(applyAmendments(raw, [out, undo, again]).status).toBe('excluded');
 		expect(inForce([out, undo])).toEqual([]);
+	});
+	it('at one moment the id decides', () => {
+		const [first, second] = [amend({ id: 'a-1', action: 'exclude', at: 5 }), amend({ id: 'a-2', action: 'reinstate', at: 5 })];
+		expect(applyAmendments(raw, [second, first]).status).toBe('counts');
+		expect(inForce([second, first]).map((a) => a.id)).toEqual(['a-1', 'a-2']);
+		expect(inForce([first, second]).map((a) => a.id)).toEqual(['a-1', 'a-2']);
+	});
+	it('only an undo takes back what it points at', () => {
+		const out = amend({ action: 'exclude' });
+		expect(inForce([out, amend({ action: 'confirm', undoesId: out.id })])).toHaveLength(2);
+		expect(inForce([out, amend({ action: 'undo', undoesId: null })])).toEqual([out]);
+	});
+	it('a confirmation says so and changes nothing else; nothing else confirms', () => {
+		expect(applyAmendments(raw, [amend({ action: 'confirm' })])).toEqual({ ...raw, status: 'counts', corrected: false, confirmed: true });
+		expect(applyAmendments(raw, [amend({ action: 'exclude' })])).toEqual({
+			...raw,
+			status: 'excluded',
+			corrected: false,
+			confirmed: false
+		});
+		expect(applyAmendments(raw, [])).toEqual({ ...raw, status: 'counts', corrected: false, confirmed: false });
+	});
+	it('parts of a log are left out while their amendment is in force; the log itself still counts', () => {
+		const part = amend({ action: 'exclude', range: { from: 10, to: 20 }, reason: 'touched' });
+		const whole = amend({ action: 'exclude', targetId: 'r2', range: { from: 0, to: 5 } });
+		expect(applyAmendments(raw, [part]).status).toBe('counts');
+		expect(leftOutOf('r1', [part, whole])).toEqual([{ from: 10, to: 20, amendmentId: part.id, reason: 'touched' }]);
+		expect(leftOutOf('r1', [part, amend({ action: 'undo', undoesId: part.id })])).toEqual([]);
+		expect(leftOutOf('r1', [amend({ action: 'exclude' })])).toEqual([]);
 	});
 	it('leaves other records alone', () => {
 		expect(applyAmendments(raw, [amend({ action: 'exclude', targetId: 'r2' })])).toMatchObject({ status: 'counts', corrected: false });

@@ -32,6 +32,12 @@ describe('what repeats say', () => {
 		// t(0.975, 32) = 2.0369333.
 		expect(found?.interval?.high).toBeCloseTo(2 + 2.0369333 * Math.sqrt(4 / 3), 6);
 	});
+	it('carries no infinity: without scatter of its own the further uncertainty stands alone, by the normal law', () => {
+		const found = findFromValues([2, 2, 2], { also: 1, alone });
+		expect(found?.sampling).toEqual({ kind: 't', mean: 2, standardError: 1, df: null });
+		expect(found?.interval?.high).toBeCloseTo(2 + 1.959964, 6);
+		expect(findFromValues([2, 2, 2], { alone })?.sampling).toEqual({ kind: 't', mean: 2, standardError: 0, df: null });
+	});
 	it('does not reach beyond what can be', () => {
 		expect(findFromValues([1, 2, 3], { within: { low: 0, high: 3 }, alone })?.interval).toMatchObject({ low: 0, high: 3 });
 	});

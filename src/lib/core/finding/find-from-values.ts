@@ -56,7 +56,6 @@ export function findFromValues(values: readonly number[], { lent = null, also = 
 
 /** Degrees of freedom are null where the further uncertainty outweighs the scatter. */
 function withFurther({ se, df }: { se: number; df: number }, also: number): { standardError: number; df: number | null } {
-	if (also === 0) return { standardError: se, df };
 	const combined = combineUncertainties([
 		{ standardUncertainty: se, df },
 		{ standardUncertainty: also, df: Infinity }

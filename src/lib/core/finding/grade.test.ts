@@ -10,7 +10,8 @@ describe('grade: half-width over the difference that matters', () => {
 		[5, 2, 'fair'],
 		[5, 1.1, 'fair'],
 		[5, 1, 'firm'],
-		[1, 0.1, 'thin']
+		[1, 0.1, 'thin'],
+		[2, 0.1, 'firm']
 	])('n %i, half-width %f is %s', (n, half, expected) => expect(grade({ n, interval: wide(half) }, def)).toBe(expected));
 	it('none without readings, thin without an interval', () => {
 		expect(grade({ n: 0, interval: null }, def)).toBe('none');
