@@ -5,7 +5,13 @@
  */
 export const PARTS = {
 	finding: ['finding/*.ts', 'claims/*.ts', 'amendments/*.ts'],
-	diameter: ['diameter/budget.ts', 'diameter/find-mean.ts', 'diameter/find-spread.ts', 'diameter/strand.ts', 'diameter/strand-of-readings.ts'],
+	diameter: [
+		'diameter/budget.ts',
+		'diameter/find-mean.ts',
+		'diameter/find-spread.ts',
+		'diameter/strand.ts',
+		'diameter/strand-of-readings.ts'
+	],
 	moisture: ['moisture/account.ts', 'moisture/tare.ts', 'moisture/station.ts'],
 	drying: ['drying/*.ts', 'readings/*.ts'],
 	units: ['units/*.ts'],

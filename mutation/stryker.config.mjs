@@ -9,7 +9,7 @@ export default {
 	packageManager: 'npm',
 	plugins: ['@stryker-mutator/vitest-runner'],
 	testRunner: 'vitest',
-	vitest: { configFile: 'mutation/vitest.config.ts' },
+	vitest: { configFile: 'mutation/vitest.config.mjs' },
 	tsconfigFile: 'mutation/tsconfig.json',
 	mutate: [...files.map((file) => `src/lib/core/${file}`), '!src/lib/core/**/*.test.ts'],
 	coverageAnalysis: 'perTest',
@@ -18,7 +18,18 @@ export default {
 	jsonReporter: { fileName: `.cache/mutation/${part}.json` },
 	clearTextReporter: { allowColor: false, logTests: false },
 	tempDirName: '.cache/stryker',
-	ignorePatterns: ['!.svelte-kit', '/build', '/docs', '/static', '/drizzle', '/src/routes', '/src/lib/server', '/src/lib/ui', '/tests/e2e', '/tests/adversary'],
+	ignorePatterns: [
+		'!.svelte-kit',
+		'/build',
+		'/docs',
+		'/static',
+		'/drizzle',
+		'/src/routes',
+		'/src/lib/server',
+		'/src/lib/ui',
+		'/tests/e2e',
+		'/tests/adversary'
+	],
 	// A text that nobody reads (method, source) is no behaviour.
 	mutator: { excludedMutations: ['StringLiteral'] },
 	disableTypeChecks: false

@@ -1,4 +1,5 @@
 import type { LoggedStrand } from '../evidence/log';
+import type { Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
@@ -43,7 +44,6 @@ export function strandSubject(evidence: SpoolEvidence, basis: Basis): StrandSubj
 	// A gauge that saw the whole length speaks before single readings; they stay on record beside it.
 	const log = evidence.logs.filter((l) => l.status === 'counts').at(-1) ?? null;
 	const counted = log ? [] : (read?.counted ?? []);
-	const times = log ? [log.at] : counted.map((r) => r.takenAt);
 	const logged = log && strandOfLog(log.summary, instrumentBudget(instrumentById(evidence, log.instrumentId), nominalMm, log.at));
 	const strand = logged ?? read?.strand ?? null;
 	return {
@@ -58,21 +58,25 @@ export function strandSubject(evidence: SpoolEvidence, basis: Basis): StrandSubj
 		places: log && logged ? placesOfLog(log.summary, logged.budget.biasMm) : (read?.places ?? []),
 		common: {
 			subject: { spoolId: evidence.spool.id },
-			context: {
-				...EMPTY_CONTEXT,
-				lots: evidence.spool.lot ? [evidence.spool.lot] : [],
-				instruments: [
-					...new Set([
-						...counted.map((r) => instrumentOf(evidence, r)?.name ?? 'unnamed'),
-						...(log ? [instrumentById(evidence, log.instrumentId)?.name ?? 'unnamed'] : [])
-					])
-				],
-				from: times.length ? Math.min(...times) : null,
-				to: times.length ? Math.max(...times) : null
-			},
+			context: contextOf(evidence, counted, log),
 			inputs: { used: log ? [log.id] : counted.map((r) => r.id), excluded, revision: evidence.spool.revision },
 			missing: log ? [] : missingReadings(all.length, basis)
 		}
+	};
+}
+
+/** With what, when and of which lot the strand was measured. */
+function contextOf(evidence: SpoolEvidence, counted: readonly Reading[], log: LoggedStrand | null): FindingContext {
+	const times = log ? [log.at] : counted.map((r) => r.takenAt);
+	const names = log
+		? [instrumentById(evidence, log.instrumentId)?.name ?? 'unnamed']
+		: counted.map((r) => instrumentOf(evidence, r)?.name ?? 'unnamed');
+	return {
+		...EMPTY_CONTEXT,
+		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
+		instruments: [...new Set(names)],
+		from: times.length ? Math.min(...times) : null,
+		to: times.length ? Math.max(...times) : null
 	};
 }
 

@@ -29,58 +29,66 @@ export type ClaimTexts = {
 const NOZZLE_C = { low: 120, high: 500 };
 const TOLERANCE_MM = { low: 0.001, high: 0.5 };
 
+type Keep = (quantity: string, source: 'label' | 'listing', text: string, value: number, unit: string) => void;
+
 /**
  * Claims as typed into rows, errors at their fields. A temperature range "210-230 C" becomes its two ends.
  * A tolerance may carry its sign (+/-0.02).
  */
 export function readClaims(filamentId: string, texts: ClaimTexts, now: number): { rows: ClaimRow[]; errors: FieldError[] } {
 	const rows: ClaimRow[] = [];
-	const errors: FieldError[] = [];
-	const keep = (quantity: string, source: 'label' | 'listing', text: string, value: number, unit: string) =>
-		rows.push({ id: v7(), filamentId, quantity, source, value, typedText: text, typedUnit: unit, createdAt: now });
-
-	if (texts.nominalDiameter) {
-		const read = readReading('diameter', texts.nominalDiameter);
-		if (read.ok) keep('diameter', 'label', texts.nominalDiameter, read.value, read.typedUnit);
-		else errors.push(refusedReading('nominalDiameter', read));
-	}
-	for (const [path, source] of [
-		['labelTolerance', 'label'],
-		['listingTolerance', 'listing']
-	] as const) {
-		const text = texts[path];
-		if (!text) continue;
-		const read = readQuantityText(text.replace(/^(\+\/-|±|\+-)\s*/, ''), 'length');
-		if (!read.ok)
-			errors.push(
-				read.reason === 'unknownUnit'
-					? fieldError(path, 'unknownUnit', { allowed: read.allowed.join(', ') })
-					: fieldError(path, 'notATolerance')
-			);
-		else if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high) errors.push(fieldError(path, 'toleranceOutOfRange'));
-		else keep('diameterTolerance', source, text, read.value, read.typedUnit);
-	}
-	if (texts.labelNozzle) {
-		const ends = texts.labelNozzle.split(/\s*(?:-|–|to|\.\.)\s*/).filter((end) => end !== '');
-		const unit = /f$/i.test(texts.labelNozzle.trim()) ? 'F' : 'C';
-		const read = ends.map((end) => readQuantityText(end, 'temperature', unit));
-		const values = read.flatMap((r) => (r.ok ? [r.value] : []));
-		if (ends.length === 0 || ends.length > 2 || values.length !== read.length)
-			errors.push(fieldError('labelNozzle', 'notANozzleTemperature'));
-		else if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high))
-			errors.push(fieldError('labelNozzle', 'nozzleOutOfRange', NOZZLE_C));
-		else {
-			keep('nozzleLowC', 'label', texts.labelNozzle, Math.min(...values), unit);
-			keep('nozzleHighC', 'label', texts.labelNozzle, Math.max(...values), unit);
-		}
-	}
-	if (texts.hardness) {
-		// A and D are two instruments (ISO 868): the letter is part of the figure, and neither is turned into the other.
-		const [, number, scale] = /^(?:shore\s*)?(\d{1,3}(?:[.,]\d)?)\s*(?:shore\s*)?([ad])$/i.exec(texts.hardness.trim()) ?? [];
-		const value = Number(number?.replace(',', '.'));
-		if (scale === undefined) errors.push(fieldError('hardness', 'notAHardness'));
-		else if (value < 1 || value > 100) errors.push(fieldError('hardness', 'sizeOutOfRange', { low: 1, high: 100 }));
-		else keep(`hardness${scale.toUpperCase()}`, 'label', texts.hardness, value, scale.toUpperCase());
-	}
+	const keep: Keep = (quantity, source, text, value, unit) =>
+		void rows.push({ id: v7(), filamentId, quantity, source, value, typedText: text, typedUnit: unit, createdAt: now });
+	const errors = [
+		readDiameter(texts.nominalDiameter, keep),
+		readTolerance('labelTolerance', 'label', texts.labelTolerance, keep),
+		readTolerance('listingTolerance', 'listing', texts.listingTolerance, keep),
+		readNozzle(texts.labelNozzle, keep),
+		readHardness(texts.hardness, keep)
+	].filter((error) => error !== null);
 	return { rows, errors };
+}
+
+function readDiameter(text: string | undefined, keep: Keep): FieldError | null {
+	if (!text) return null;
+	const read = readReading('diameter', text);
+	if (!read.ok) return refusedReading('nominalDiameter', read);
+	keep('diameter', 'label', text, read.value, read.typedUnit);
+	return null;
+}
+
+function readTolerance(path: string, source: 'label' | 'listing', text: string | undefined, keep: Keep): FieldError | null {
+	if (!text) return null;
+	const read = readQuantityText(text.replace(/^(\+\/-|±|\+-)\s*/, ''), 'length');
+	if (!read.ok)
+		return read.reason === 'unknownUnit'
+			? fieldError(path, 'unknownUnit', { allowed: read.allowed.join(', ') })
+			: fieldError(path, 'notATolerance');
+	if (read.value < TOLERANCE_MM.low || read.value > TOLERANCE_MM.high) return fieldError(path, 'toleranceOutOfRange');
+	keep('diameterTolerance', source, text, read.value, read.typedUnit);
+	return null;
+}
+
+function readNozzle(text: string | undefined, keep: Keep): FieldError | null {
+	if (!text) return null;
+	const ends = text.split(/\s*(?:-|–|to|\.\.)\s*/).filter((end) => end !== '');
+	const unit = /f$/i.test(text.trim()) ? 'F' : 'C';
+	const read = ends.map((end) => readQuantityText(end, 'temperature', unit));
+	const values = read.flatMap((r) => (r.ok ? [r.value] : []));
+	if (ends.length === 0 || ends.length > 2 || values.length !== read.length) return fieldError('labelNozzle', 'notANozzleTemperature');
+	if (values.some((v) => v < NOZZLE_C.low || v > NOZZLE_C.high)) return fieldError('labelNozzle', 'nozzleOutOfRange', NOZZLE_C);
+	keep('nozzleLowC', 'label', text, Math.min(...values), unit);
+	keep('nozzleHighC', 'label', text, Math.max(...values), unit);
+	return null;
+}
+
+function readHardness(text: string | undefined, keep: Keep): FieldError | null {
+	if (!text) return null;
+	// A and D are two instruments (ISO 868): the letter is part of the figure, and neither is turned into the other.
+	const [, number, scale] = /^(?:shore\s*)?(\d{1,3}(?:[.,]\d)?)\s*(?:shore\s*)?([ad])$/i.exec(text.trim()) ?? [];
+	if (scale === undefined) return fieldError('hardness', 'notAHardness');
+	const value = Number(number?.replace(',', '.'));
+	if (value < 1 || value > 100) return fieldError('hardness', 'sizeOutOfRange', { low: 1, high: 100 });
+	keep(`hardness${scale.toUpperCase()}`, 'label', text, value, scale.toUpperCase());
+	return null;
 }

@@ -12,7 +12,9 @@ const problem = z.object({
 	status: z.number(),
 	code: z.enum(PROBLEM_CODES).describe('why the request was not carried out'),
 	params,
-	errors: z.array(z.object({ path: z.string(), code: z.enum(REFUSAL_CODES), params, message: z.string(), suggestion: z.string().optional() }))
+	errors: z.array(
+		z.object({ path: z.string(), code: z.enum(REFUSAL_CODES), params, message: z.string(), suggestion: z.string().optional() })
+	)
 });
 
 /** Draft 2020-12 is the dialect of OpenAPI 3.1; what comes in is described, before defaults are filled in. */

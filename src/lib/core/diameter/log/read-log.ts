@@ -78,7 +78,7 @@ export class LogReader {
 	}
 
 	#take(lines: string): void {
-		const { headerRows, delimiter, decimal, along, across, place, unit } = this.#layout;
+		const { headerRows, delimiter, decimal, along, across, unit } = this.#layout;
 		const rows = Papa.parse<string[]>(lines, { delimiter, fastMode: true, newline: lines.includes('\r\n') ? '\r\n' : '\n' }).data;
 		const number = (text: string) => Number(decimal === ',' ? text.replace(',', '.') : text);
 		for (const cells of rows) {
@@ -86,18 +86,22 @@ export class LogReader {
 			if (this.#row <= headerRows || (cells.length === 1 && (cells[0] as string).trim() === '')) continue;
 			const diameter = this.#diameter(cells[along], number, MM[unit]);
 			const other = across === null ? null : this.#diameter(cells[across], number, MM[unit]);
-			if (place.kind !== 'step') {
-				const text = cells[place.column];
-				const raw = text === undefined || text.trim() === '' ? NaN : number(text);
-				const metres = place.kind === 'position' ? raw / place.perMetre : (raw / place.perSecond) * place.speedMPerS;
-				if (!Number.isFinite(metres)) this.#error(text === undefined ? 'missing' : 'notANumber', text ?? '');
-				else if (metres < (this.#place?.last ?? -Infinity)) this.#error('backwards', text ?? '');
-				else this.#place?.push(metres);
-			}
+			this.#takePlace(cells, number);
 			if (this.failed) return;
 			this.#along.push(diameter);
 			if (other !== null) this.#across?.push(other);
 		}
+	}
+
+	#takePlace(cells: readonly string[], number: (text: string) => number): void {
+		const { place } = this.#layout;
+		if (place.kind === 'step') return;
+		const text = cells[place.column];
+		const raw = text === undefined || text.trim() === '' ? NaN : number(text);
+		const metres = place.kind === 'position' ? raw / place.perMetre : (raw / place.perSecond) * place.speedMPerS;
+		if (!Number.isFinite(metres)) this.#error(text === undefined ? 'missing' : 'notANumber', text ?? '');
+		else if (metres < (this.#place?.last ?? -Infinity)) this.#error('backwards', text ?? '');
+		else this.#place?.push(metres);
 	}
 
 	#diameter(text: string | undefined, number: (text: string) => number, toMm: (value: number) => number): number {
