@@ -1,11 +1,13 @@
-import type { None } from '$lib/core/finding/none';
+import type { None, ParamsOf } from '$lib/core/finding/none';
 import type { Refusal, RefusalCode, RefusalParams } from './refusals';
 
 /** An error at one field, or at one row of a list (`rows.16.price`). `suggestion` is what was probably meant. */
 export type FieldError = Refusal & { path: string; suggestion?: string };
 
 /** What has to be given beside the code. */
-export type RefusalRest<C extends RefusalCode> = RefusalParams[C] extends None ? [] : [params: RefusalParams[C], suggestion?: string];
+export type RefusalRest<C extends RefusalCode> = [ParamsOf<RefusalParams, C>] extends [None]
+	? []
+	: [params: ParamsOf<RefusalParams, C>, suggestion?: string];
 
 /**
  * An error at one field.
@@ -24,7 +26,7 @@ export const errorAt = (path: string, error: FieldError): FieldError => ({ ...er
  */
 export function saying<C extends RefusalCode>(
 	code: C,
-	...[params]: RefusalParams[C] extends None ? [] : [params: RefusalParams[C]]
+	...[params]: [ParamsOf<RefusalParams, C>] extends [None] ? [] : [params: ParamsOf<RefusalParams, C>]
 ): string {
 	return JSON.stringify({ code, params: params ?? {} });
 }

@@ -113,7 +113,6 @@ type TogetherRefusals = {
 	notOfTrial: None;
 	notInHandbook: None;
 	noRules: None;
-	unknownStation: { allowed: string };
 	idReused: None;
 	nothingOddSaid: None;
 	noSpoolsInRun: None;

@@ -7,7 +7,7 @@ import type { MoistureMessages } from '../moisture/message-params';
 import type { PrintsMessages } from '../prints/message-params';
 import type { StrengthMessages } from '../strength/message-params';
 import type { CommonMessages } from './common-messages';
-import type { None } from './none';
+import type { None, ParamsOf } from './none';
 
 /** Every message of core by its id, with the parameters its sentence needs. Core holds no sentences: those are in ui/words, by id. */
 export type MessageParams = CommonMessages &
@@ -27,15 +27,13 @@ export type MessageOf<I extends MessageId> = { [K in I]: { id: K; params: Messag
 
 export type Message = MessageOf<MessageId>;
 
-/** What all of several messages need, so that one of them may be said by an id that is only known when it is said. */
-type ParamsOf<I extends MessageId> = (I extends MessageId ? (given: MessageParams[I]) => void : never) extends (given: infer P) => void
-	? P
-	: never;
-
 /**
  * A message by its id, with the parameters that its sentence needs and no others.
  * @example say('successCount', { finished: 3, n: 4 }) // { id: 'successCount', params: { finished: 3, n: 4 } }
  */
-export function say<I extends MessageId>(id: I, ...[params]: [ParamsOf<I>] extends [None] ? [] : [ParamsOf<I>]): MessageOf<I> {
+export function say<I extends MessageId>(
+	id: I,
+	...[params]: [ParamsOf<MessageParams, I>] extends [None] ? [] : [ParamsOf<MessageParams, I>]
+): MessageOf<I> {
 	return { id, params: params ?? {} } as MessageOf<I>;
 }

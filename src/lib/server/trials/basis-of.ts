@@ -15,13 +15,13 @@ import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
 /** What was set, as it is read from the record. */
-type Set = Protocol & { printer: PrinterAbilities | null; takeOutPrinter?: boolean; takeOutLeniency?: boolean };
+type AsSet = Protocol & { printer: PrinterAbilities | null; takeOutPrinter?: boolean; takeOutLeniency?: boolean };
 
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
  * scatter the house spool lends) and from the handbook.
  */
-export async function basisOf(db: Reader, set: Set, spools: readonly SpoolEvidence[], house: SpoolEvidence | null): Promise<Basis> {
+export async function basisOf(db: Reader, set: AsSet, spools: readonly SpoolEvidence[], house: SpoolEvidence | null): Promise<Basis> {
 	const { takeOutPrinter, takeOutLeniency, ...protocol } = set;
 	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
 	// Scorers first: what a printer adds is told by marks from which they are out.

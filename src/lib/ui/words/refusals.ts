@@ -40,7 +40,7 @@ const BROKEN = {
 	values: 'holds what is no diameter'
 };
 
-const REEL_ERRORS = { length: ['length', 'mm', '0.02 mm'], mass: ['mass', 'g', '0.1 g'] } as const;
+const INSTRUMENT_ERRORS = { length: ['length', 'mm', '0.02 mm'], mass: ['mass', 'g', '0.1 g'] } as const;
 
 const withUnit = (value: number | string, unit: string) =>
 	`${typeof value === 'number' ? value.toLocaleString('en-GB') : value}${unit && ` ${unit}`}`;
@@ -103,7 +103,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	durationOutOfRange: (p) => `must be more than nothing and at most ${p.mostDays} days`,
 	notABore: () => 'must be a bore between 1 and 6 mm, such as 2.0 mm',
 	notAnErrorLimit: (p) => {
-		const [what, unit, such] = REEL_ERRORS[p.dimension];
+		const [what, unit, such] = INSTRUMENT_ERRORS[p.dimension];
 		return `must be a ${what} above 0 and at most ${p.most} ${unit}, such as ${such}`;
 	},
 	notAReference: (p) => `must be a ${p.dimension}, such as ${p.dimension === 'mass' ? '100 g' : '1.700 mm'}`,
@@ -134,7 +134,6 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	notOfTrial: () => 'this trial has no such spool',
 	notInHandbook: () => 'is not in the handbook',
 	noRules: () => 'this trial has no rules to change',
-	unknownStation: (p) => `must be one of ${p.allowed}`,
 	idReused: () => 'already used with another body',
 	nothingOddSaid: () => 'say what is odd, or that nothing is',
 	noSpoolsInRun: () => 'say which spools are in the load',
