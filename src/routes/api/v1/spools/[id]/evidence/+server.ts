@@ -7,8 +7,7 @@ import { notFound, refuseField } from '$lib/server/problem';
 
 export const GET = show(async (event, db) => {
 	const station = event.url.searchParams.get('station') ?? '';
-	if (!STATIONS.some((s) => s.id === station))
-		throw refuseField('station', 'oneOf', { allowed: STATIONS.map((s) => s.id).join(', ') });
+	if (!STATIONS.some((s) => s.id === station)) throw refuseField('station', 'oneOf', { allowed: STATIONS.map((s) => s.id).join(', ') });
 	const [evidence] = await loadEvidence(db, [pathId(event)]);
 	if (!evidence) throw notFound('spool');
 	return { evidence: onlyStation(evidence, station) };
