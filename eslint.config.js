@@ -1,3 +1,4 @@
+import { docComments } from './scripts/lint-doc-comments.mjs';
 import js from '@eslint/js';
 import { defineConfig, includeIgnoreFile } from 'eslint/config';
 import prettier from 'eslint-config-prettier';
@@ -100,6 +101,23 @@ export default defineConfig(
 			'no-restricted-syntax': [
 				'error',
 				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core is given the time' }
+			]
+		}
+	},
+	{
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['src/lib/core/**/*.test.ts'],
+		plugins: { draught: { rules: { 'doc-comments': docComments } } },
+		rules: { 'draught/doc-comments': 'error' }
+	},
+	{
+		// One place asks the library; everything else of core asks that.
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['src/lib/core/stats/distributions.ts', 'src/lib/core/stats/additive-effects.ts', 'src/lib/core/**/*.test.ts'],
+		rules: {
+			'@typescript-eslint/no-restricted-imports': [
+				'error',
+				{ paths: [{ name: 'jstat', message: 'distributions come from core/stats/distributions' }] }
 			]
 		}
 	},

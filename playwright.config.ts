@@ -22,6 +22,7 @@ export default defineConfig({
 		actionTimeout: 30_000,
 		timezoneId: 'Europe/Vienna',
 		locale: 'en-GB',
+		screenshot: 'only-on-failure',
 		launchOptions: {
 			executablePath: '/usr/bin/chromium',
 			args: browserArguments

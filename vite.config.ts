@@ -18,8 +18,6 @@ const fewerFiles: Plugin = {
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), fewerFiles],
 	worker: { format: 'es' },
-	// Our own classes say with ! what they override, so Flowbite's need not be merged with them at run time.
-	resolve: { alias: [{ find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' }] },
 	// Flowbite's modules do nothing when loaded but do not say so: without this a page carries all of its components for the few it uses.
 	build: { rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
 	optimizeDeps: {
@@ -38,6 +36,14 @@ export default defineConfig({
 		]
 	},
 	test: {
+		// Only where it is asked for (--coverage), as npm test does; the limits are in scripts/closing-line.mjs.
+		coverage: {
+			provider: 'v8',
+			include: ['src/lib/core/**/*.ts', 'src/lib/server/**/*.ts'],
+			exclude: ['**/*.test.ts'],
+			reporter: ['json-summary'],
+			reportsDirectory: '.cache/coverage'
+		},
 		projects: [
 			{
 				extends: true,

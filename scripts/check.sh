@@ -5,11 +5,12 @@ need_modules
 report=${DRAUGHT_CHECK_REPORT:-}
 failed=0
 run() { # run NAME COMMAND...
-	local name=$1 state=passed
+	local name=$1 state=passed from=$SECONDS
 	shift
 	say "check: $name"
 	"$@" || { state=failed; failed=1; }
 	[ -z "$report" ] || printf '%s %s\n' "$name" "$state" >>"$report"
+	[ -z "$report" ] || printf '%-10s %4d s\n' "$name" $((SECONDS - from)) >>"${report%.txt}-time.txt"
 }
 svelte-kit sync
 run lint eslint . --max-warnings 0

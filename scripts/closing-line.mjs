@@ -47,6 +47,27 @@ export function sumVitest(report) {
 	return sum;
 }
 
+/** Lines that tests go through, in per cent; below it a part counts as one failure. */
+const COVERED = { core: 95, server: 85 };
+
+/** Vitest's coverage summary by part. A missing one is one failure: limits that nobody looks at hold nothing. @param {any} summary */
+export function sumCoverage(summary) {
+	/** @type {Sum} */
+	const sum = { passed: 0, failed: 0, skipped: 0, remarks: [] };
+	if (!summary) return missing('coverage summary is missing or unreadable');
+	for (const [part, least] of Object.entries(COVERED)) {
+		const files = Object.entries(summary).filter(([file]) => file.includes(`/src/lib/${part}/`));
+		/** @param {string} key */
+		const linesIn = (key) => files.reduce((n, [, file]) => n + file.lines[key], 0);
+		const [covered, total] = [linesIn('covered'), linesIn('total')];
+		const percent = total ? (100 * covered) / total : 0;
+		const said = `${part}: ${percent.toFixed(1)} % of ${total} lines are tested, at least ${least} % wanted`;
+		if (percent < least) sum.failed += 1;
+		sum.remarks.push(said);
+	}
+	return sum;
+}
+
 /** Playwright's JSON report; flaky counts as failed, did-not-run as skipped. @param {any} report */
 export function sumPlaywright(report) {
 	/** @type {Sum} */
@@ -106,6 +127,7 @@ if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) 
 	const sum = addUp([
 		sumChecks(read(join(directory, 'checks.txt'))),
 		sumVitest(readJson(join(directory, 'vitest.json'))),
+		sumCoverage(readJson(join(directory, 'coverage-summary.json'))),
 		sumPlaywright(readJson(join(directory, 'playwright.json')))
 	]);
 	for (const remark of sum.remarks) console.log(remark);

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { addUp, closingLine, sumChecks, sumPlaywright, sumVitest } from './closing-line.mjs';
+import { addUp, closingLine, sumChecks, sumCoverage, sumPlaywright, sumVitest } from './closing-line.mjs';
 
 const vitest = (statuses: string[], more: object = {}) => ({
 	success: !statuses.includes('failed'),
@@ -45,6 +45,21 @@ describe('closing line', () => {
 	it('flaky is failed, an error outside tests is failed', () => {
 		expect(sumPlaywright(playwright({ expected: 3, flaky: 1 }, [{ message: 'no browser' }]))).toMatchObject({ passed: 3, failed: 2 });
 	});
+	it('too few tested lines of a part, or no summary of them, is a failure', () => {
+		const lines = (covered: number, total: number) => ({ lines: { covered, total } });
+		const summary = (core: number, server: number) => ({
+			total: lines(0, 9),
+			'/w/src/lib/core/a.ts': lines(core, 100),
+			'/w/src/lib/core/b.ts': lines(100, 100),
+			'/w/src/lib/server/c.ts': lines(server, 100)
+		});
+		expect(sumCoverage(summary(90, 85)).failed).toBe(0);
+		expect(sumCoverage(summary(89, 85)).failed).toBe(1);
+		expect(sumCoverage(summary(89, 84)).failed).toBe(2);
+		expect(sumCoverage(summary(90, 85)).remarks[0]).toBe('core: 95.0 % of 200 lines are tested, at least 95 % wanted');
+		expect(sumCoverage({}).failed).toBe(2);
+		expect(sumCoverage(null).failed).toBe(1);
+	});
 	it('a missing report or no test at all is one failure', () => {
 		expect(sumVitest(null).failed).toBe(1);
 		expect(sumPlaywright(undefined).failed).toBe(1);
@@ -57,6 +72,11 @@ describe('closing line', () => {
 			writeFileSync(join(directory, 'checks.txt'), checks);
 			writeFileSync(join(directory, 'vitest.json'), JSON.stringify(vitest(['passed'])));
 			writeFileSync(join(directory, 'playwright.json'), JSON.stringify(playwright({ expected: 1 })));
+			const lines = { lines: { covered: 1, total: 1 } };
+			writeFileSync(
+				join(directory, 'coverage-summary.json'),
+				JSON.stringify({ '/w/src/lib/core/a.ts': lines, '/w/src/lib/server/b.ts': lines })
+			);
 			const good = execFileSync('node', ['scripts/closing-line.mjs', directory], { encoding: 'utf8' });
 			expect(good.trim().split('\n').at(-1)).toBe('2 passed, 0 failed, 0 skipped');
 			rmSync(join(directory, 'playwright.json'));

@@ -1,9 +1,11 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { building } from '$app/environment';
 import { startServer, serverContext, stopServer } from '$lib/server/context';
 import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
 import { Problem, problem, problemResponse } from '$lib/server/problem';
+import { locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
 import { problemWords } from '$lib/ui/words/problems';
 import { isAway } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
@@ -19,25 +21,35 @@ export const init: ServerInit = async () => {
 	process.once('sveltekit:shutdown', () => void stopServer());
 };
 
-export const handle: Handle = async ({ event, resolve }) => {
-	if (building) return await resolve(event);
+/** The locale of the request that is being answered: what is made for it is written in it. */
+const asked = new AsyncLocalStorage<string>();
+localeFrom(() => asked.getStore());
+
+export const handle: Handle = ({ event, resolve }) => {
+	if (building) return resolve(event);
+	const transformPageChunk = ({ html }: { html: string }) => html.replace('%draught.locale%', locale());
+	const asksFor = preferredLocale(event.request.headers.get('accept-language')) ?? USUAL_LOCALE;
+	return asked.run(asksFor, () => answer(event, () => resolve(event, { transformPageChunk })));
+};
+
+async function answer(event: RequestEvent, resolve: () => Response | Promise<Response>): Promise<Response> {
 	const refused = guard(event.request, event.url, serverContext().config);
 	if (refused) return refused;
-	const response = (await access(event)) ?? inOneForm(event.url, await (isShared(event) ? answerTogether(event, resolve) : resolve(event)));
+	const response = (await access(event)) ?? inOneForm(event.url, await (isShared(event) ? answerTogether(event, resolve) : resolve()));
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	// What only those may see who know the passphrase stays in no cache.
 	if (serverContext().passphrase) response.headers.set('cache-control', 'no-store');
 	return response;
-};
+}
 
 /** Pages of a trial are the same for everybody who may see them, and many look at one trial at once. */
 const isShared = ({ request, route }: RequestEvent): boolean => request.method === 'GET' && (route.id ?? '').startsWith('/trials/[id]');
 
 /** One answer for all who ask for the same page at the same moment; what only one of them brings along plays no part in it. */
-async function answerTogether(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
-	const { status, headers, body } = await together(`${event.isDataRequest} ${event.url.href}`, async () => {
-		const response = await resolve(event);
+async function answerTogether(event: RequestEvent, resolve: () => Response | Promise<Response>): Promise<Response> {
+	const { status, headers, body } = await together(`${locale()} ${event.isDataRequest} ${event.url.href}`, async () => {
+		const response = await resolve();
 		return { status: response.status, headers: [...response.headers], body: await response.arrayBuffer() };
 	});
 	return new Response(body.byteLength === 0 ? null : body, { status, headers });

@@ -5,7 +5,7 @@ import { intakeBody } from '../../src/lib/schemas/spool';
 import { trialBody } from '../../src/lib/schemas/trial';
 import type { Database } from '../../src/lib/server/db/client';
 import { reading } from '../../src/lib/server/db/schema';
-import { takeIn } from '../../src/lib/server/intake/take-in';
+import { addSpool } from '../../src/lib/server/intake/add-spool';
 import { postAttempt } from '../../src/lib/server/prints/post-attempt';
 import { postTrial } from '../../src/lib/server/trials/post';
 
@@ -21,7 +21,7 @@ export async function fill(db: Database): Promise<string> {
 	const source = randomSource(1);
 	const rows: (typeof reading.$inferInsert)[] = [];
 	for (let s = 0; s < SPOOLS; s++) {
-		const { answer } = await takeIn(
+		const { answer } = await addSpool(
 			db,
 			intakeBody.parse({ id: v7(), trialId, material: 'PETG', price: '20', netMass: '1 kg', labelTolerance: '0.02', nothingOdd: true, at }),
 			now

@@ -9,7 +9,7 @@ import type { Database } from '../../src/lib/server/db/client';
 import { announceLog, endLog, putSlice } from '../../src/lib/server/diameter/arrive';
 import { logPicture } from '../../src/lib/server/diameter/logs';
 import { loadEvidence } from '../../src/lib/server/evidence/load';
-import { takeIn } from '../../src/lib/server/intake/take-in';
+import { addSpool } from '../../src/lib/server/intake/add-spool';
 import { lineGauge } from '../../src/lib/standins/line-gauge';
 import { line, ms, msAsync } from './timing';
 
@@ -18,10 +18,10 @@ const SLICE = 448 * 1024;
 const STRAND = {
 	meanMm: 1.75,
 	driftMmPer100M: 0.002,
-	rhythm: { periodM: 1.87, amplitudeMm: 0.006 },
+	periodicity: { periodM: 1.87, amplitudeMm: 0.006 },
 	wander: { sdMm: 0.005, lengthM: 8 },
 	noiseMm: 0.0015,
-	bumps: [{ atM: 200, overMm: 0.21, lengthM: 0.4 }]
+	thickSpots: [{ atM: 200, overMm: 0.21, lengthM: 0.4 }]
 };
 const GAUGE = { stepM: 0.00033, resolutionMm: 0.001, axes: 2 as const, ovalityMm: 0.004 };
 const LAYOUT = {
@@ -41,7 +41,7 @@ export async function benchLog(db: Database): Promise<void> {
 	const now = Date.now();
 	const at = new Date(now).toISOString();
 	const take = async (): Promise<{ logId: string; spoolId: string }> => {
-		const { spoolId } = (await takeIn(db, intakeBody.parse({ id: v7(), material: 'PETG', labelTolerance: '0.02', at }), now)).answer;
+		const { spoolId } = (await addSpool(db, intakeBody.parse({ id: v7(), material: 'PETG', labelTolerance: '0.02', at }), now)).answer;
 		const bytes = readFileSync(path);
 		const slices = Math.ceil(bytes.length / SLICE);
 		const logId = v7();

@@ -6,15 +6,15 @@ import { usualParams } from '../../src/lib/core/pieces/usual';
 import { markPieces } from '../../src/lib/core/pieces/mark-pieces';
 import { questionsOf, type Question } from '../../src/lib/core/prints/scoring';
 import { printsStation } from '../../src/lib/core/prints/station';
-import { measureStrands } from '../../src/lib/core/prints/strands/measure-strands';
-import type { Corners } from '../../src/lib/core/prints/strands/types';
+import { measureStringCover } from '../../src/lib/core/prints/string-cover/measure-string-cover';
+import type { Corners } from '../../src/lib/core/prints/string-cover/types';
 import type { Piece } from '../../src/lib/core/evidence/piece';
 import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
 import type { Database } from '../../src/lib/server/db/client';
 import { attempt as attemptTable, photo } from '../../src/lib/server/db/schema';
 import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/photos/photos';
 import { attempt, evidence, mark, basis } from '../../tests/support/evidence';
-import { drawnPhoto } from '../../tests/support/drawn-strands';
+import { drawnPhoto } from '../../tests/support/drawn-strings';
 import { line, ms, msAsync, percentile } from './timing';
 
 const SPOOLS = 40;
@@ -104,7 +104,7 @@ export async function benchPrints(db: Database, spoolId: string): Promise<void> 
 	let said = '';
 	const measure = async () => {
 		const data = new Uint8ClampedArray(await decode());
-		const strands = measureStrands({ width, height, data }, corners);
+		const strands = measureStringCover({ width, height, data }, corners);
 		said = `${strands.count} strands, ${strands.coveragePct.toFixed(1)} %, ${strands.quality}`;
 	};
 	const times: number[] = [];

@@ -9,6 +9,8 @@
 	import { soon } from '$lib/ui/shell/soon';
 	import Shell from '$lib/ui/shell/Shell.svelte';
 	import type { ShellTrial } from '$lib/ui/shell/types';
+	import { theme } from '$lib/ui/theme';
+	import { ThemeProvider } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { LayoutProps } from './$types';
 
@@ -30,8 +32,10 @@
 	});
 </script>
 
-{#if data.locked || page.route.id === '/login'}
-	{@render children()}
-{:else}
-	<Shell {trial} instance={data.instance} loggedIn={data.loggedIn}>{@render children()}</Shell>
-{/if}
+<ThemeProvider {theme}>
+	{#if data.locked || page.route.id === '/login'}
+		{@render children()}
+	{:else}
+		<Shell {trial} instance={data.instance} loggedIn={data.loggedIn}>{@render children()}</Shell>
+	{/if}
+</ThemeProvider>

@@ -1,4 +1,5 @@
 import { Agent, request, type IncomingMessage } from 'node:http';
+import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../e2e/server';
 
@@ -50,11 +51,37 @@ describe('a refused body leaves the connection good for the next request', () =>
 
 describe('answers', () => {
 	it('refuse in words what is larger than the process takes at all', async () => {
-		const agent = new Agent();
+		const agent = new Agent({ keepAlive: true });
 		const headers = { ...json, 'content-length': '20000000' };
 		const refused = await ask(agent, '/api/v1/dryers', { method: 'POST', headers, chunks: [Buffer.alloc(20_000_000, 'x')] });
 		expect(JSON.parse(refused.body)).toMatchObject({ status: 413, title: 'This is larger than 256 kB allows. Nothing was stored.' });
 		agent.destroy();
+	});
+
+	it('are not cut off under a client that asked for the connection to be closed and still sends', async () => {
+		const { hostname, port, host } = new URL(server.url);
+		const socket = connect(Number(port), hostname);
+		const size = 600_000;
+		const head = `POST /api/v1/dryers HTTP/1.1\r\nHost: ${host}\r\nContent-Type: application/json\r\nConnection: close\r\nContent-Length: ${size}\r\n\r\n`;
+		let [heard, sentWhenEnded, sent] = ['', -1, 0];
+		await new Promise<void>((done, fail) => {
+			socket.once('error', fail);
+			socket.once('close', () => done());
+			socket.once('end', () => (sentWhenEnded = sent));
+			socket.write(head);
+			socket.on('data', (part: Buffer) => {
+				heard += part.toString();
+				// Only when the refusal was heard is the body sent, a piece after the other.
+				const next = (): void => {
+					if (sent >= size) return;
+					sent += 60_000;
+					socket.write(Buffer.alloc(60_000, 'x'), next);
+				};
+				if (sent === 0 && heard.includes('256 kB')) next();
+			});
+		});
+		expect(heard.split('\r\n')[0]).toBe('HTTP/1.1 413 Payload Too Large');
+		expect(sentWhenEnded).toBe(size);
 	});
 
 	it('go out compressed to whoever takes them so', async () => {

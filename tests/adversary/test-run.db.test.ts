@@ -25,8 +25,10 @@ function treeWith(passed: number, failed: number): string {
 	const results = [...Array<string>(passed).fill('passed'), ...Array<string>(failed).fill('failed')].map((status) => ({ status }));
 	const vitest = JSON.stringify({ success: failed === 0, testResults: [{ name: 'a.test.ts', assertionResults: results }] });
 	const playwright = JSON.stringify({ stats: { expected: 1, unexpected: 0, flaky: 0, skipped: 0 } });
+	const lines = { lines: { covered: 1, total: 1 } };
+	const coverage = JSON.stringify({ '/w/src/lib/core/a.ts': lines, '/w/src/lib/server/b.ts': lines });
 	const programs = {
-		vitest: `cat >"$DRAUGHT_REPORTS/vitest.json" <<'E'\n${vitest}\nE`,
+		vitest: `cat >"$DRAUGHT_REPORTS/vitest.json" <<'E'\n${vitest}\nE\ncat >"$DRAUGHT_REPORTS/coverage-summary.json" <<'E'\n${coverage}\nE`,
 		playwright: `cat >"$DRAUGHT_REPORTS/playwright.json" <<'E'\n${playwright}\nE`
 	};
 	for (const name of ['eslint', 'prettier', 'svelte-check', 'svelte-kit', 'depcruise', 'knip', 'vitest', 'playwright']) {

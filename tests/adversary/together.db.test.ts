@@ -53,6 +53,21 @@ describe('many who read one trial at once', () => {
 		const many = await Promise.all([...paths, ...paths, ...paths].map(read));
 		many.forEach((text, i) => expect(heading(text)).toBe(alone[i % paths.length]));
 	});
+
+	it('two languages are not taken for one another: each gets its own numbers and dates', async () => {
+		const weighing = { spoolId, quantity: 'grossMass', typed: '1234.5 g', takenAt: new Date().toISOString() };
+		expect((await api(server.url, 'readings', { id: v7(), ...weighing })).status).toBe(201);
+		const of = async (language: string): Promise<string> => {
+			const headers = { 'accept-language': language };
+			const html = await (await fetch(`${server.url}/trials/${trialId}`, { headers })).text();
+			const spool = await (await fetch(`${server.url}/spools/${spoolId}`, { headers })).text();
+			const marked = [html, spool].map((text) => /data-locale="([^"]*)"/.exec(text)?.[1]);
+			return `${marked.join(' ')} ${/1234.5 g gross/.exec(spool)?.[0]}`;
+		};
+		const all = await Promise.all([of('de-DE,de;q=0.9'), of('en-GB'), of('*'), of('de-DE'), of('en-GB')]);
+		const [german, british] = ['de-DE de-DE 1234,5 g gross', 'en-GB en-GB 1234.5 g gross'];
+		expect(all).toEqual([german, british, british, german, british]);
+	});
 });
 
 /** What tells an answer of these apart: its title, or how its data begin. */

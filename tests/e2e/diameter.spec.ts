@@ -77,10 +77,10 @@ test('a claim test by keys: planned, redrawn, decided over the whole spool', asy
 const strand = {
 	meanMm: 1.751,
 	driftMmPer100M: 0.002,
-	rhythm: { periodM: 1.9, amplitudeMm: 0.006 },
+	periodicity: { periodM: 1.9, amplitudeMm: 0.006 },
 	wander: { sdMm: 0.003, lengthM: 5 },
 	noiseMm: 0.001,
-	bumps: [{ atM: 120, overMm: 0.25, lengthM: 0.3 }]
+	thickSpots: [{ atM: 120, overMm: 0.25, lengthM: 0.3 }]
 };
 const gauge = { stepM: 0.002, resolutionMm: 0.001, axes: 2 as const, ovalityMm: 0.004 };
 const fileOf = (text: string, name = 'gauge.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { trainingPlan } from '../../src/lib/core/prints/trainer/training';
-import { drawnPhoto } from '../support/drawn-strands';
+import { drawnPhoto } from '../support/drawn-strings';
 import { allKept, api, makeTrial, open } from './bench';
 import { TestServer } from './server';
 

@@ -6,7 +6,7 @@ let server: TestServer;
 test.beforeAll(async () => (server = await TestServer.start()));
 test.afterAll(() => server.stop());
 
-async function takeIn(page: Page, spool: { material: string; price: string; netMass: string; label: string }): Promise<void> {
+async function addSpool(page: Page, spool: { material: string; price: string; netMass: string; label: string }): Promise<void> {
 	await tabTo(page, 'Material');
 	await type(page, spool.material);
 	await page.keyboard.press('Tab');
@@ -51,9 +51,9 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	await expect(page.getByRole('heading', { name: 'Intake' })).toBeVisible();
 
 	// The second is clean and cheap, the first dear and clean, the third cheap and poor: the second must win.
-	await takeIn(page, { material: 'PETG', price: '38', netMass: '1 kg', label: '240' });
-	await takeIn(page, { material: 'PETG', price: '16,50', netMass: '1 kg', label: '230-250' });
-	await takeIn(page, { material: 'PETG', price: '14', netMass: '1000 g', label: '235' });
+	await addSpool(page, { material: 'PETG', price: '38', netMass: '1 kg', label: '240' });
+	await addSpool(page, { material: 'PETG', price: '16,50', netMass: '1 kg', label: '230-250' });
+	await addSpool(page, { material: 'PETG', price: '14', netMass: '1000 g', label: '235' });
 	const codes = await page.getByRole('complementary').locator('a.wide').allTextContents();
 	expect(codes).toHaveLength(3);
 

@@ -30,7 +30,7 @@ export const basis: Basis = {
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
 	ownMeasures: [],
-	lent: [],
+	borrowed: [],
 	handbook: [...HANDBOOK],
 	printer: null
 };

@@ -16,7 +16,9 @@ export const BEFORE = ['print', 'dried', 'air'] as const;
 /** How a diameter is read: along the plane of the first reading, or across it. */
 export const READING_DIRECTIONS = ['along', 'across'] as const;
 
-export const EVENT_KINDS = ['opened', 'exposed', 'dried', 'printed', 'respooled', 'cutOff'] as const;
+/** What only the tester can tell of a spool: each takes filament away or changes the reel. */
+export const SAID_EVENTS = ['printed', 'respooled', 'cutOff'] as const;
+export const EVENT_KINDS = ['opened', 'exposed', 'dried', ...SAID_EVENTS] as const;
 export const DRYING_OUTCOMES = ['done', 'void'] as const;
 
 export const PRINT_OUTCOMES = ['finished', 'failed'] as const;

@@ -1,6 +1,6 @@
 import type { SpoolEvidence } from './evidence/spool-evidence';
 import type { Basis } from './trial/basis';
-import type { LentScatter } from './trial/worked-out';
+import type { BorrowedScatter } from './trial/worked-out';
 import type { Finding, Missing, QuantityDef } from './finding/types';
 
 /**
@@ -13,7 +13,7 @@ export type Station = {
 	quantities(basis: Basis): QuantityDef[];
 	find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[];
 	/** Scatter this spool's repeats can lend to spools with a single one. */
-	lends?(evidence: SpoolEvidence, basis: Basis): LentScatter[];
+	scatterToBorrow?(evidence: SpoolEvidence, basis: Basis): BorrowedScatter[];
 	/** Invited where it would change an answer, never demanded: without weight in the pick it is nobody's next step. */
 	invited?: true;
 	/** The next useful acts at this station for one spool, the most useful first. */

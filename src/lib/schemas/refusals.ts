@@ -136,7 +136,6 @@ type TogetherRefusals = {
 	highNotAboveLow: None;
 	lowestAboveHighest: None;
 	mustFollow: { other: string };
-	mustNotPrecede: { other: string };
 	otherMaterial: None;
 	percentMissing: None;
 	percentWhole: None;
@@ -150,7 +149,7 @@ type TogetherRefusals = {
 	loadWithoutSpecimen: None;
 	ownMeasureMissing: None;
 	wrongStation: { station: string; quantity: string };
-	valueContradictsText: { value: number; text: string; says: number };
+	valueContradictsText: { value: number; text: string; textValue: number };
 	grossBelowTare: { grossG: number; tareG: number };
 	notAboveTare: { tareG: number };
 	codeTaken: { code: string };

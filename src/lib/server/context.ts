@@ -3,6 +3,7 @@ import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
 import { backupFile } from './db/backup-file';
 import { ensureDefaults } from './db/defaults';
+import { sayDangling } from './db/dangling-rows';
 import { dump } from './db/dump';
 import { migrate } from './db/migrate';
 import { PassphraseCheck } from './http/passphrase';
@@ -17,7 +18,10 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 	if (context) return;
 	const config = readConfig(env);
 	// Started by hand or by script: what was there is dumped before anything in it changes.
-	await migrate(config.DATABASE_URL, 'drizzle', () => dump(config.DATABASE_URL, backupFile(config, 'before-migration', now)));
+	const { dangling } = await migrate(config.DATABASE_URL, 'drizzle', () =>
+		dump(config.DATABASE_URL, backupFile(config, 'before-migration', now))
+	);
+	for (const line of sayDangling(dangling)) console.warn(`draught: ${line}`);
 	const connection = connect(config.DATABASE_URL);
 	const { serverId, sessionKey } = await ensureDefaults(connection.db, now);
 	const word = config.DRAUGHT_PASSPHRASE;

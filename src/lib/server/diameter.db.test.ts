@@ -11,7 +11,8 @@ import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSumma
 import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
 import { logPicture } from './diameter/logs';
 import { postAmendment } from './amendments/post';
-import { takeIn } from './intake/take-in';
+import { loadEvidence } from './evidence/load';
+import { addSpool } from './intake/add-spool';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postInstrumentCheck } from './workshop/checks';
@@ -32,7 +33,7 @@ const check = async (instrumentId: string, given: object) =>
 describe('check of an instrument', () => {
 	it('keeps its raw readings, and what was measured with it is judged anew', async () => {
 		const instrumentId = await caliper();
-		const { spoolId } = (await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer;
+		const { spoolId } = (await addSpool(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer;
 		for (const [i, typed] of ['1.76', '1.77', '1.76', '1.75', '1.76', '1.76'].entries())
 			await postReading(
 				t.db,
@@ -91,7 +92,8 @@ describe('gauge study', () => {
 
 	it('keeps its raw readings, and what was measured with the instrument is judged anew', async () => {
 		const instrumentId = await caliper();
-		const spoolId = (await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer.spoolId;
+		const spoolId = (await addSpool(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer
+			.spoolId;
 		const given = { spoolId, quantity: 'diameter', instrumentId, takenAt: AT };
 		for (const typed of ['1.75', '1.76', '1.74', '1.75'])
 			await postReading(t.db, checked(readingBody, { ...given, typed, placeIndex: 0 }), NOW);
@@ -144,11 +146,22 @@ describe('a gauge’s log', () => {
 		return Array.from({ length: Math.ceil(bytes.length / size) }, (_, i) => bytes.subarray(i * size, (i + 1) * size));
 	};
 	const spoolOf = async () =>
-		(await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer.spoolId;
+		(await addSpool(t.db, checked(intakeBody, { material: 'PETG', at: AT, labelTolerance: '0.02 mm' }), NOW)).answer.spoolId;
 	const announce = async (spoolId: string, slices: number) =>
 		(await announceLog(t.db, checked(logBody, { spoolId, name: 'gauge.csv', slices, layout, at: AT }), NOW)).answer.id;
 	const end = (logId: string, outcome: 'commit' | 'cancel', id = v7()) => endLog(t.db, checked(logEndBody, { id, logId, outcome }), NOW);
 	const findings = async (spoolId: string) => (await loadSpool(t.db, spoolId, NOW)).findings;
+
+	it('is looked at for the nominal diameter that is stated of its filament, not the usual one', async () => {
+		const given = { material: 'PETG', at: AT, nominalDiameter: '2.85 mm' };
+		const { spoolId } = (await addSpool(t.db, checked(intakeBody, given), NOW)).answer;
+		const thick = Array.from({ length: 2000 }, (_, i) => `${(i * 0.01).toFixed(2)},${(2.85 + ((i * 7919) % 13) / 5000).toFixed(4)},2.85`);
+		const logId = await announce(spoolId, 1);
+		await putSlice(t.db, logId, 0, Buffer.from(['m,a,b', ...thick].join('\n')));
+		await end(logId, 'commit');
+		const [evidence] = await loadEvidence(t.db, [spoolId]);
+		expect(evidence?.logs[0]?.summary.thickSpots).toMatchObject({ count: 0 });
+	});
 
 	it('arrives in slices in any order, is taken whole, and speaks for the spool', async () => {
 		const spoolId = await spoolOf();
@@ -165,8 +178,8 @@ describe('a gauge’s log', () => {
 		const mean = found.find((f) => f.quantity === 'diameterMean');
 		expect(mean).toMatchObject({ n: 90_000, inputs: { used: [logId] } });
 		const said = found.find((f) => f.quantity === 'diameterSpread')?.messages;
-		expect(Number(said?.find((m) => m.id === 'rhythm')?.params.period)).toBeCloseTo(1.6, 2);
-		expect(said?.find((m) => m.id === 'bumpsJam')?.params).toMatchObject({ count: 1, at: 43.21 });
+		expect(Number(said?.find((m) => m.id === 'periodicity')?.params.period)).toBeCloseTo(1.6, 2);
+		expect(said?.find((m) => m.id === 'thickSpotsJam')?.params).toMatchObject({ count: 1, at: 43.21 });
 		const whole = await logPicture(t.db, logId, { columns: 300 });
 		expect(Math.max(...whole.columns.map((c) => c.highMm))).toBeGreaterThan(2.04);
 		const near = await logPicture(t.db, logId, { fromM: 43.2, toM: 43.3, columns: 300 });
@@ -237,14 +250,17 @@ describe('a gauge’s log', () => {
 		const leave = (fromM: number, toM: number) => amend({ action: 'exclude', range: { fromM, toM }, reason: 'the gauge was touched' });
 		const seen = async () => {
 			const found = await findings(spoolId);
-			const bumps = found.find((f) => f.quantity === 'diameterSpread')?.messages.find((m) => m.id.startsWith('bumps'));
-			return { n: found.find((f) => f.quantity === 'diameterMean')?.n, bumps: bumps && 'count' in bumps.params ? bumps.params.count : 0 };
+			const thickSpots = found.find((f) => f.quantity === 'diameterSpread')?.messages.find((m) => m.id.startsWith('thickSpots'));
+			return {
+				n: found.find((f) => f.quantity === 'diameterMean')?.n,
+				thickSpots: thickSpots && 'count' in thickSpots.params ? thickSpots.params.count : 0
+			};
 		};
 		const before = await seen();
-		expect(before).toEqual({ n: 5000, bumps: 1 });
+		expect(before).toEqual({ n: 5000, thickSpots: 1 });
 		// 43.21 m is the thickening; both ends belong to the part.
 		const part = await leave(43.2, 43.22);
-		expect(await seen()).toEqual({ n: 4997, bumps: 0 });
+		expect(await seen()).toEqual({ n: 4997, thickSpots: 0 });
 		expect((await loadSpool(t.db, spoolId, NOW)).evidence.logs[0]?.leftOut).toMatchObject([{ amendmentId: part, fromM: 43.2, toM: 43.22 }]);
 		await amend({ action: 'undo', undoesId: part });
 		expect(await seen()).toEqual(before);

@@ -12,7 +12,7 @@ import { intakeBody } from '../schemas/spool';
 import { protocolBody, trialBody } from '../schemas/trial';
 import { piece } from './db/schema';
 import { postAmendment } from './amendments/post';
-import { takeIn } from './intake/take-in';
+import { addSpool } from './intake/add-spool';
 import { loadPhotos, photoFile, putPhoto } from './photos/photos';
 import { Problem } from './problem';
 import { pieceFile } from './pieces/file';
@@ -73,7 +73,7 @@ describe('pieces', () => {
 		expect(await t.db.select({ id: piece.id }).from(piece)).toHaveLength(before);
 	});
 	it('is known to spools that were looked at before', async () => {
-		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const { spoolId } = (await addSpool(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
 		const pieces = async () => (await loadSpool(t.db, spoolId, NOW)).evidence.pieces.length;
 		const before = await pieces();
 		await register({ name: 'Later', kind: 'flatTile', params: TILE });
@@ -120,7 +120,7 @@ describe('prints of pieces', () => {
 	});
 	it('keeps bed, agent, room and every kind of mark; sizes become shrinkage against the piece’s own', async () => {
 		const { id: pieceId } = await register({ name: 'B', kind: 'measuringBlock', params: { alongX: 20, alongY: 20, alongZ: 20, bore: 0 } });
-		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const { spoolId } = (await addSpool(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
 		const given = { spoolId, pieceId, outcome: 'finished', at: AT };
 		const body = { ...given, setUp: { bedSurface: 'glass', profile: '' }, roomTemperature: '66 F', roomHumidityPct: 40 };
 		const marks = { sizeX: '19.9', sizeY: '20.05 mm', surfaceZits: 'plain', surfaceGaps: 'faint' };
@@ -150,7 +150,7 @@ describe('photographs', () => {
 			.jpeg()
 			.toBuffer();
 	const printOf = async () => {
-		const { spoolId } = (await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
+		const { spoolId } = (await addSpool(t.db, check(intakeBody, { material: 'PETG', at: AT }), NOW)).answer;
 		const { id } = (await postAttempt(t.db, check(attemptBody, { spoolId, outcome: 'finished', at: AT }), NOW)).answer;
 		return { spoolId, attemptId: id };
 	};

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { amendmentBody, noteBody } from '../schemas/amendment';
 import { attemptBody, type AttemptInput } from '../schemas/attempt';
+import { eventBody } from '../schemas/event';
 import { read } from '../schemas/read';
 import { readingBody, type ReadingInput } from '../schemas/reading';
 import { intakeBody, intakeListBody, quoteBody, spoolFactsBody, type IntakeInput } from '../schemas/spool';
@@ -10,7 +11,7 @@ import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
 import { reading, spool, verdict, writeLog } from './db/schema';
 import { loadEvidence } from './evidence/load';
-import { takeIn, takeInList } from './intake/take-in';
+import { addSpool, addSpools } from './intake/add-spool';
 import { postNote } from './notes/post';
 import { postAttempt } from './prints/post-attempt';
 import { Problem, refuse } from './problem';
@@ -18,6 +19,8 @@ import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postQuote } from './cost/post';
 import { postSpoolFacts } from './intake/facts';
+import { inferBefore } from '../core/moisture/weighings';
+import { postEvent } from './spools/post-event';
 import { searchSpools } from './spools/search';
 import { pickOf, sheetOf } from './trials/findings';
 import { loadTrial } from './trials/load';
@@ -38,7 +41,7 @@ function checked<S extends Parameters<typeof read>[0]>(schema: S, input: unknown
 	return parsed.value;
 }
 const intake = (given: Partial<IntakeInput> = {}) =>
-	takeIn(
+	addSpool(
 		t.db,
 		checked(intakeBody, { id: v7(), material: 'PETG', price: '21,90', netMass: '1 kg', labelNozzle: '230-245', at, ...given }),
 		NOW
@@ -137,9 +140,9 @@ describe('intake', () => {
 		const row = (more: object = {}) => ({ id: v7(), material: 'PLA', price: '18', netMass: '1000', at, ...more });
 		const before = await count(spool);
 		const bad = checked(intakeListBody, { id: v7(), rows: [row(), row({ price: 'abc' }), row(), row({ netMass: '-5' })] });
-		expect(await errorsOf(takeInList(t.db, bad, NOW))).toEqual(['rows.1.price notAPrice', 'rows.3.netMass notPositive']);
+		expect(await errorsOf(addSpools(t.db, bad, NOW))).toEqual(['rows.1.price notAPrice', 'rows.3.netMass notPositive']);
 		expect(await count(spool)).toBe(before);
-		await takeInList(t.db, checked(intakeListBody, { id: v7(), rows: [row(), row()] }), NOW);
+		await addSpools(t.db, checked(intakeListBody, { id: v7(), rows: [row(), row()] }), NOW);
 		expect(await count(spool)).toBe(before + 2);
 		expect(read(intakeListBody, { id: v7(), rows: [] }).ok).toBe(false);
 	});
@@ -231,6 +234,27 @@ describe('amendments', () => {
 		const { id } = (await print(spoolId, { outcome: 'failed', percentReached: 30, cause: 'filament' })).answer;
 		await amend(id, { targetKind: 'attempt', action: 'correct', replacement: { cause: 'printer' }, reason: 'belt was loose' });
 		expect((await loadEvidence(t.db, [spoolId]))[0]?.attempts[0]).toMatchObject({ cause: 'printer', corrected: true, percentReached: 30 });
+	});
+});
+
+describe('what else happened to a spool', () => {
+	const say = (spoolId: string, kind: string, when = at) =>
+		Promise.resolve(postEvent(t.db, checked(eventBody, { id: v7(), spoolId, kind, at: when, zone: 'UTC' }), NOW));
+	it('is kept with its moment, and what it lost since is then no water', async () => {
+		const { spoolId } = (await intake()).answer;
+		await say(spoolId, 'cutOff');
+		const [evidence] = await loadEvidence(t.db, [spoolId]);
+		expect(evidence?.events.map((e) => [e.kind, e.at])).toEqual([
+			['opened', Date.parse(at)],
+			['cutOff', Date.parse(at)]
+		]);
+		expect(evidence && inferBefore(evidence, Date.parse(at) - 1, NOW)).toBe('print');
+	});
+	it('refuses what other entries tell, an unknown spool and the future', async () => {
+		const { spoolId } = (await intake()).answer;
+		expect(await errorsOf((async () => await say(spoolId, 'dried'))())).toEqual(['kind oneOf']);
+		expect(await errorsOf(say(v7(), 'cutOff'))).toEqual(['spoolId unknownId']);
+		expect(await errorsOf(say(spoolId, 'cutOff', '2026-10-09T11:00:00Z'))).toEqual(['at future']);
 	});
 });
 

@@ -12,7 +12,7 @@ import { intakeBody } from '../schemas/spool';
 import { trainingBody } from '../schemas/training';
 import { protocolBody, trialBody } from '../schemas/trial';
 import { reading } from './db/schema';
-import { takeIn } from './intake/take-in';
+import { addSpool } from './intake/add-spool';
 import { putPhoto } from './photos/photos';
 import { postPiece } from './pieces/post';
 import { postAttempt } from './prints/post-attempt';
@@ -29,7 +29,7 @@ beforeAll(async () => (t = await testDatabase()));
 afterAll(() => t.close());
 
 const spoolOf = async (more: object = {}) =>
-	(await takeIn(t.db, check(intakeBody, { material: 'PETG', at: AT, ...more }), NOW)).answer.spoolId;
+	(await addSpool(t.db, check(intakeBody, { material: 'PETG', at: AT, ...more }), NOW)).answer.spoolId;
 const print = async (spoolId: string, more: object = {}) =>
 	(await postAttempt(t.db, check(attemptBody, { spoolId, outcome: 'finished', at: AT, ...more }), NOW)).answer.id;
 const say = (spoolId: string, attemptId: string, quantity: string, typed: string, more: object = {}) =>

@@ -17,7 +17,7 @@ import { postAmendment } from './amendments/post';
 import { postDryer, postDryingEnd, postDryingRun } from './drying/post';
 import { runningRuns, runsOf } from './drying/runs';
 import { loadHandbook, postHandbook } from './handbook/handbook';
-import { takeIn } from './intake/take-in';
+import { addSpool } from './intake/add-spool';
 import { postAttempt } from './prints/post-attempt';
 import { Problem, refuse } from './problem';
 import { postReading } from './readings/post';
@@ -52,7 +52,7 @@ async function errorsOf(work: () => Promise<unknown>): Promise<FieldError[]> {
 	throw new Error('was not refused');
 }
 const intake = async (given: object = {}) =>
-	(await takeIn(t.db, checked(intakeBody, { material: 'PETG', at: ago(900), ...given }), NOW)).answer.spoolId;
+	(await addSpool(t.db, checked(intakeBody, { material: 'PETG', at: ago(900), ...given }), NOW)).answer.spoolId;
 const post = async (spoolId: string, quantity: string, typed: string, hours: number, more: object = {}) =>
 	(await postReading(t.db, checked(readingBody, { spoolId, quantity, typed, takenAt: ago(hours), ...more }), NOW)).answer.id;
 const findingOf = async (spoolId: string, quantity: string) =>

@@ -6,11 +6,11 @@ export type MadeStrand = {
 	/** Change of the mean over a hundred metres. */
 	driftMmPer100M: number;
 	/** Regular coming and going; amplitude 0 for none. */
-	rhythm: { periodM: number; amplitudeMm: number };
+	periodicity: { periodM: number; amplitudeMm: number };
 	/** Spread that wanders slowly, and over what length it forgets itself. */
 	wander: { sdMm: number; lengthM: number };
 	noiseMm: number;
-	bumps: { atM: number; overMm: number; lengthM: number }[];
+	thickSpots: { atM: number; overMm: number; lengthM: number }[];
 };
 
 export type MadeGauge = { stepM: number; resolutionMm: number; axes: 1 | 2; ovalityMm: number };
@@ -32,16 +32,16 @@ export function* lineGauge(
 	for (let i = 0; i < samples; i++) {
 		const positionM = i * gauge.stepM;
 		wander = wander * forgets + normal() * strand.wander.sdMm * Math.sqrt(1 - forgets * forgets);
-		const bump = strand.bumps.reduce((sum, b) => {
+		const thickSpot = strand.thickSpots.reduce((sum, b) => {
 			const distance = Math.abs(positionM - b.atM) / (b.lengthM / 2);
 			return distance < 1 ? sum + (b.overMm * (1 + Math.cos(Math.PI * distance))) / 2 : sum;
 		}, 0);
 		const mm =
 			strand.meanMm +
 			(strand.driftMmPer100M * positionM) / 100 +
-			strand.rhythm.amplitudeMm * Math.sin((2 * Math.PI * positionM) / strand.rhythm.periodM) +
+			strand.periodicity.amplitudeMm * Math.sin((2 * Math.PI * positionM) / strand.periodicity.periodM) +
 			wander +
-			bump;
+			thickSpot;
 		yield {
 			positionM: Number(positionM.toFixed(6)),
 			along: shown(mm + gauge.ovalityMm / 2 + normal() * strand.noiseMm),

@@ -8,10 +8,10 @@ import { lineGauge, lineGaugeFile, lineGaugeText, type MadeStrand } from './line
 const strand: MadeStrand = {
 	meanMm: 1.75,
 	driftMmPer100M: 0.01,
-	rhythm: { periodM: 1.9, amplitudeMm: 0.006 },
+	periodicity: { periodM: 1.9, amplitudeMm: 0.006 },
 	wander: { sdMm: 0.003, lengthM: 5 },
 	noiseMm: 0.001,
-	bumps: [{ atM: 40, overMm: 0.25, lengthM: 0.1 }]
+	thickSpots: [{ atM: 40, overMm: 0.25, lengthM: 0.1 }]
 };
 const gauge = { stepM: 0.01, resolutionMm: 0.001, axes: 2 as const, ovalityMm: 0.004 };
 
@@ -30,10 +30,10 @@ describe('stand-ins', () => {
 		const read = reader.finish();
 		if (!read.ok) throw new Error('was refused');
 		const found = summarise(read.log, 1.75);
-		expect(found.rhythm?.periodM).toBeCloseTo(1.9, 1);
-		expect(found.rhythm?.amplitudeMm).toBeCloseTo(0.006, 3);
-		expect(found.bumps.thickest[0]?.fromM).toBeGreaterThan(39.9);
-		expect(found.bumps.thickest[0]?.fromM).toBeLessThan(40.1);
+		expect(found.periodicity?.periodM).toBeCloseTo(1.9, 1);
+		expect(found.periodicity?.amplitudeMm).toBeCloseTo(0.006, 3);
+		expect(found.thickSpots.thickest[0]?.fromM).toBeGreaterThan(39.9);
+		expect(found.thickSpots.thickest[0]?.fromM).toBeLessThan(40.1);
 		expect(found.ovalityMm?.estimate).toBeCloseTo(0.004, 3);
 	});
 	it('a line gauge that measures live writes the same as its file, some lines at a time', () => {

@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { chances } from '$lib/core/pick/chances';
+import { rankAcceptability } from '$lib/core/pick/rank-acceptability';
 
 /** A thin shell: draws run here, off the page's thread. */
-const pickWorker = { chances };
+const pickWorker = { rankAcceptability };
 
 export type PickWorker = typeof pickWorker;
 

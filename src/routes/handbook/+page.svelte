@@ -54,7 +54,7 @@
 							<td class="px-2 py-1.5">
 								{#if m[f.key]}
 									<span class="whitespace-nowrap">{figureText(m[f.key])}</span>
-									<span class="small block max-w-[9rem] text-[0.75rem]! leading-tight">{m[f.key]?.source}</span>
+									<span class="small block max-w-[9rem] text-[0.75rem] leading-tight">{m[f.key]?.source}</span>
 								{:else}<span class="small">not known</span>{/if}
 							</td>
 						{/each}
@@ -74,7 +74,7 @@
 	</p>
 </div>
 
-<Modal bind:open title={editing ? editing.material : 'Another material'} size="sm" class="bg-panel! text-ink!">
+<Modal bind:open title={editing ? editing.material : 'Another material'} size="sm">
 	{#key opening}
 		<MaterialForm material={editing} resettable={editing !== null && data.first.includes(editing.material)} ondone={() => (open = false)} />
 	{/key}

@@ -28,17 +28,16 @@
 <form class="mx-auto mt-16 max-w-sm space-y-4 p-4" onsubmit={submit} novalidate>
 	<h1 class="wide text-2xl font-extrabold">Draught</h1>
 	<div>
-		<Label for="passphrase" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Passphrase</Label>
+		<Label for="passphrase">Passphrase</Label>
 		<Input
 			id="passphrase"
 			type="password"
 			autocomplete="current-password"
 			bind:value={passphrase}
-			class="bg-panel! text-ink!"
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby={problem ? 'passphrase-error' : undefined}
 		/>
 		{#if problem}<p id="passphrase-error" role="alert" class="mt-1 text-harm">▲ {problem}</p>{/if}
 	</div>
-	<Button type="submit" class="bg-act! text-on-act!" disabled={busy}>Log in</Button>
+	<Button type="submit" disabled={busy}>Log in</Button>
 </form>

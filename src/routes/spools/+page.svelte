@@ -27,7 +27,6 @@
 			autofocus
 			value={data.q}
 			oninput={(e) => search((e.currentTarget as HTMLInputElement).value)}
-			class="bg-panel!"
 			autocomplete="off"
 			maxlength={100}
 		/>

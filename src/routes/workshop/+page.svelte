@@ -41,7 +41,7 @@
 	});
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
-	const ABLE = { both: 'either way', evenStrands: 'kept only by even strands', onlyBroken: 'broken only' };
+	const ABLE = { both: 'either way', evenFilament: 'kept only by even strands', onlyBroken: 'broken only' };
 	type Caliper = (typeof data.instruments)[number];
 	const budgetOf = (one: Caliper) => instrumentBudget({ ...one, quantity: 'length' }, NOMINAL_MM, Date.now());
 	/** What an instrument can show of the usual claims. */
@@ -137,7 +137,7 @@
 							}}
 						>
 							{@render can(abilities, abilityErrors, 'later')}
-							<Button type="submit" size="xs" class="bg-act! text-on-act!">Keep it</Button>
+							<Button type="submit" size="xs">Keep it</Button>
 						</form>
 					{:else}
 						<button
@@ -173,7 +173,7 @@
 			<Field id="printer-name" path="name" label="Name" bind:value={printer.name} errors={printerErrors} placeholder="North" />
 			<Field id="printer-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={printerErrors} placeholder="0.4 brass" />
 			{@render can(printer, printerErrors, 'new')}
-			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
+			<Button type="submit" size="sm">Add it</Button>
 		</form>
 	</section>
 	<section class="space-y-2" aria-label="Scales">
@@ -243,7 +243,7 @@
 				/>
 			</div>
 			<p class="caution">Dryers burn; an unattended heater is a fire risk. The appliance’s manual comes first.</p>
-			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
+			<Button type="submit" size="sm">Add it</Button>
 		</form>
 	</section>
 </div>

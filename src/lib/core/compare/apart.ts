@@ -1,5 +1,5 @@
+import { tQuantile } from '../stats/distributions';
 import type { Sampling } from '../finding/types';
-import { tQuantile } from '../stats/mean-interval';
 import { moments } from './moments';
 
 /**

@@ -8,25 +8,25 @@ import { markQuantity } from '../prints/mark-entries';
 import { meanInterval } from '../stats/mean-interval';
 import { toldApart } from './apart';
 import { compare } from './compare';
-import { letters } from './letters';
+import { compactLetterDisplay } from './compact-letter-display';
 import { moments } from './moments';
 
 const overhang = markQuantity('overhang');
 
 describe('letters (insert and absorb)', () => {
 	it('chain: ends apart, neighbours not', () => {
-		expect(letters(3, (i, j) => Math.abs(i - j) === 2)).toEqual(['a', 'ab', 'b']);
+		expect(compactLetterDisplay(3, (i, j) => Math.abs(i - j) === 2)).toEqual(['a', 'ab', 'b']);
 	});
 	it('all alike, all apart, none', () => {
-		expect(letters(3, () => false)).toEqual(['a', 'a', 'a']);
-		expect(letters(3, () => true)).toEqual(['a', 'b', 'c']);
-		expect(letters(0, () => true)).toEqual([]);
+		expect(compactLetterDisplay(3, () => false)).toEqual(['a', 'a', 'a']);
+		expect(compactLetterDisplay(3, () => true)).toEqual(['a', 'b', 'c']);
+		expect(compactLetterDisplay(0, () => true)).toEqual([]);
 	});
 	it('two share a letter exactly when not told apart', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 1, max: 8 }), fc.array(fc.boolean(), { minLength: 28, maxLength: 28 }), (n, bits) => {
 				const apart = (i: number, j: number) => bits[(Math.max(i, j) * (Math.max(i, j) - 1)) / 2 + Math.min(i, j)] as boolean;
-				const given = letters(n, apart);
+				const given = compactLetterDisplay(n, apart);
 				for (let i = 0; i < n; i++)
 					for (let j = 0; j < i; j++) {
 						const share = [...(given[i] as string)].some((l) => (given[j] as string).includes(l));

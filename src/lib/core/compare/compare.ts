@@ -3,7 +3,7 @@ import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
 import { toldApart } from './apart';
-import { letters } from './letters';
+import { compactLetterDisplay } from './compact-letter-display';
 
 /** A set of findings of one quantity that are not like with like. */
 export type Flag = {
@@ -42,7 +42,9 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 	};
 	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
 	const pairs = Math.max(1, (ordered.length * (ordered.length - 1)) / 2);
-	const given = letters(ordered.length, (i, j) => toldApart((ordered[i] as Finding).sampling, (ordered[j] as Finding).sampling, pairs));
+	const given = compactLetterDisplay(ordered.length, (i, j) =>
+		toldApart((ordered[i] as Finding).sampling, (ordered[j] as Finding).sampling, pairs)
+	);
 	return {
 		flags: flagsOf(known, def.id, basis),
 		letters: ordered.length < 2 ? {} : Object.fromEntries(ordered.map((f, i) => [f.subject.spoolId, given[i] as string]))
@@ -69,11 +71,11 @@ function settingsOf(finding: Finding, name: string): string[] {
 	return name === 'midPrint' && values.length === 0 && finding.context.pieces.length > 0 ? [UNCHANGED] : values;
 }
 
-type Look = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
+type FlagRule = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
 
 function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Flag[] {
 	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
-	const looks: Look[] = [
+	const rules: FlagRule[] = [
 		// Success is told over all pieces alike; a mark belongs to one.
 		{ kind: 'unlikePiece', detail: null, of: (f) => (f.subject.pieceId === null ? [] : f.context.pieces) },
 		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers.map((p) => takenOut(basis, quantity, p) ?? p) },
@@ -84,13 +86,13 @@ function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Fla
 		{ kind: 'unlikeCondition', detail: null, of: (f) => (f.subject.condition ? [f.subject.condition] : []) },
 		...settingNames
 			.filter((name) => heldEqual(basis, name))
-			.map((name): Look => ({
+			.map((name): FlagRule => ({
 				kind: 'unlikeSettings',
 				detail: name,
 				of: (f) => settingsOf(f, name)
 			}))
 	];
-	return looks.flatMap(({ kind, detail, of }) => {
+	return rules.flatMap(({ kind, detail, of }) => {
 		const values = [...new Set(known.flatMap(of))].sort();
 		if (values.length < 2) return [];
 		// The minority is named: the fewest spools that would have to be done again.

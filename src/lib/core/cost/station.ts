@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { betaQuantile } from '../stats/distributions';
 import type { Quote } from '../evidence/quote';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
@@ -100,7 +100,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 	const sampling = {
 		kind: 'quantiles' as const,
 		probabilities: PROBABILITIES,
-		values: PROBABILITIES.map((p) => cost(p === 0 ? 0 : jStat.beta.inv(p, failed + 0.5, finished + 0.5)))
+		values: PROBABILITIES.map((p) => cost(p === 0 ? 0 : betaQuantile(p, failed + 0.5, finished + 0.5)))
 	};
 	const messages = quoteMessages(evidence, quote);
 	if (n === 0)

@@ -1,4 +1,4 @@
-import { letters } from '../compare/letters';
+import { compactLetterDisplay } from '../compare/compact-letter-display';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { brownForsythe, type BrownForsythe } from '../stats/brown-forsythe';
@@ -77,7 +77,7 @@ export function betweenSpools(evidence: readonly SpoolEvidence[], basis: Basis):
 		const [i, j] = [tested[x] as number, tested[y] as number].sort((a, b) => a - b);
 		return surely.get(`${i} ${j}`) ?? false;
 	};
-	const given = letters(tested.length, apart);
+	const given = compactLetterDisplay(tested.length, apart);
 	const lettersOf = new Map(tested.map((index, at) => [index, given[at] as string]));
 	const idOf = (i: number) => read[i]?.one.spool.id ?? '';
 	return {

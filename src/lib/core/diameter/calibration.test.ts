@@ -10,15 +10,15 @@ const spool = (id: string, values: number[], quantity = 'calibratedFlow') =>
 describe('calibrations of two colours', () => {
 	it('one value each cannot be told apart, however different', () => {
 		const [flow] = compareCalibrations([spool('a', [0.97]), spool('b', [0.9])]);
-		expect(flow?.pairs).toMatchObject([{ a: 'a', b: 'b', interval: null, says: 'cannotTell' }]);
+		expect(flow?.pairs).toMatchObject([{ a: 'a', b: 'b', interval: null, outcome: 'cannotTell' }]);
 		expect(flow?.spools[0]).toMatchObject({ mean: 0.97, low: null });
 	});
 	it.each(reference.welch)('with repeats decides as scipy’s Welch test, p = $p', ({ a, b, p }) => {
 		const [flow] = compareCalibrations([spool('a', a), spool('b', b)]);
-		expect(flow?.pairs[0]?.says).toBe(p < 0.05 ? 'apart' : 'notApart');
+		expect(flow?.pairs[0]?.outcome).toBe(p < 0.05 ? 'apart' : 'notApart');
 	});
 	it('repeats that all agree show no scatter to judge by', () => {
-		expect(compareCalibrations([spool('a', [0.95, 0.95]), spool('b', [0.96, 0.96])])[0]?.pairs[0]?.says).toBe('cannotTell');
+		expect(compareCalibrations([spool('a', [0.95, 0.95]), spool('b', [0.96, 0.96])])[0]?.pairs[0]?.outcome).toBe('cannotTell');
 	});
 	it('keeps flow and pressure advance apart, and says nothing of nothing', () => {
 		const both = compareCalibrations([spool('a', [0.97]), spool('b', [0.04, 0.05], 'pressureAdvance')]);

@@ -1,5 +1,6 @@
+import { tQuantile } from '../stats/distributions';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { meanInterval } from '../stats/mean-interval';
 
 /** What a calibration print gives; noted once or several times for a spool. */
 const CALIBRATIONS = ['calibratedFlow', 'pressureAdvance'] as const;
@@ -13,7 +14,7 @@ export type CalibrationPair = {
 	difference: number;
 	/** Welch's 95 % interval of the difference; null where a spool has one value only. */
 	interval: { low: number; high: number } | null;
-	says: 'apart' | 'notApart' | 'cannotTell';
+	outcome: 'apart' | 'notApart' | 'cannotTell';
 };
 
 export type ComparedCalibration = { quantity: Calibration; spools: CalibratedSpool[]; pairs: CalibrationPair[] };
@@ -22,7 +23,7 @@ export type ComparedCalibration = { quantity: Calibration; spools: CalibratedSpo
  * Calibrations of several spools against the repeatability of the calibration itself: Welch's interval of each difference. A value noted
  * once says nothing of its own scatter, so its difference to another cannot be told.
  * Source: Welch 1947, Biometrika 34, 28-35.
- * @example compareCalibrations(evidence)[0]?.pairs[0]?.says // 'cannotTell'
+ * @example compareCalibrations(evidence)[0]?.pairs[0]?.outcome // 'cannotTell'
  */
 export function compareCalibrations(evidence: readonly SpoolEvidence[]): ComparedCalibration[] {
 	return CALIBRATIONS.flatMap((quantity) => {
@@ -44,15 +45,15 @@ function pairOf(a: CalibratedSpool, b: CalibratedSpool): CalibrationPair {
 		const { standardError, df } = meanInterval(values);
 		return standardError === null ? null : { variance: standardError ** 2, df };
 	}) as [{ variance: number; df: number } | null, { variance: number; df: number } | null];
-	if (!va || !vb) return { ...pair, interval: null, says: 'cannotTell' };
+	if (!va || !vb) return { ...pair, interval: null, outcome: 'cannotTell' };
 	const variance = va.variance + vb.variance;
 	// Repeats that all agree show no scatter; it is below what was noted, and nothing can be said of it.
-	if (!(variance > 0)) return { ...pair, interval: null, says: 'cannotTell' };
+	if (!(variance > 0)) return { ...pair, interval: null, outcome: 'cannotTell' };
 	const df = variance ** 2 / (va.variance ** 2 / va.df + vb.variance ** 2 / vb.df);
 	const half = tQuantile(0.975, df) * Math.sqrt(variance);
 	return {
 		...pair,
 		interval: { low: difference - half, high: difference + half },
-		says: Math.abs(difference) > half ? 'apart' : 'notApart'
+		outcome: Math.abs(difference) > half ? 'apart' : 'notApart'
 	};
 }

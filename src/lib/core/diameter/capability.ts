@@ -1,5 +1,4 @@
-import jStat from 'jstat';
-import { tQuantile } from '../stats/mean-interval';
+import { chiSquareQuantile, tQuantile } from '../stats/distributions';
 
 export type Capability = {
 	/** Performance over all readings; null with its reason where the spread is nought or the readings are too few. */
@@ -29,8 +28,8 @@ export function capability(
 	return {
 		pp: {
 			estimate: pp,
-			low: pp * Math.sqrt(jStat.chisquare.inv(0.025, df) / df),
-			high: pp * Math.sqrt(jStat.chisquare.inv(0.975, df) / df)
+			low: pp * Math.sqrt(chiSquareQuantile(0.025, df) / df),
+			high: pp * Math.sqrt(chiSquareQuantile(0.975, df) / df)
 		},
 		ppk: { estimate: ppk, low: ppk - half, high: ppk + half }
 	};

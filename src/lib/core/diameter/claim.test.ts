@@ -100,7 +100,7 @@ describe('verdict on the claim', () => {
 describe('what an instrument can ever decide', () => {
 	it('nothing is kept beyond 1.96 u (arithmetic); a finer one leaves room for spread', () => {
 		expect(decisiveness(0.02 / 1.95, 0.02)).toMatchObject({ able: 'onlyBroken', keepSdMm: null });
-		expect(decisiveness(0.02 / 2, 0.02).able).toBe('evenStrands');
+		expect(decisiveness(0.02 / 2, 0.02).able).toBe('evenFilament');
 		expect(decisiveness(0.001, 0.02).able).toBe('both');
 		// Without uncertainty 95 % inside is a spread of tolerance / 1.96.
 		expect(decisiveness(1e-9, 0.02).keepSdMm).toBeCloseTo(0.02 / 1.959964, 6);
@@ -108,7 +108,7 @@ describe('what an instrument can ever decide', () => {
 	it('a common caliper of ±0.02 mm never shows ±0.02 mm kept (common practice, no source, for its error limit)', () => {
 		expect(caliper.standardUncertaintyMm).toBeCloseTo(Math.sqrt((0.0004 + 0.000025) / 3), 12);
 		expect(decisiveness(caliper.standardUncertaintyMm, 0.02).able).toBe('onlyBroken');
-		expect(decisiveness(caliper.standardUncertaintyMm, 0.05).able).toBe('evenStrands');
+		expect(decisiveness(caliper.standardUncertaintyMm, 0.05).able).toBe('evenFilament');
 		expect(decisiveness(checkedUncertainty(0.01), 0.02).able).toBe('both');
 	});
 	it('is borne out by the verdict with endless readings', () => {

@@ -1,4 +1,4 @@
-import { normalCdf } from '../stats/normal';
+import { normalCdf } from '../stats/distributions';
 
 /**
  * Chance that what was read really lies between two limits.

@@ -1,10 +1,9 @@
-import jStat from 'jstat';
-import { normalCdf } from '../stats/normal';
+import { normalCdf, normalQuantile } from '../stats/distributions';
 import { GUARD, SHARE_KEPT } from './claim-verdict';
 
 /** What an instrument can ever say of a tolerance, however many readings are taken. */
 export type Decisiveness = {
-	able: 'both' | 'evenStrands' | 'onlyBroken';
+	able: 'both' | 'evenFilament' | 'onlyBroken';
 	/** Largest spread of a strand, on the nominal diameter, whose claim it could show kept; null when none. */
 	keepSdMm: number | null;
 	/** Distance of the mean from the nominal from which it could show the claim broken, even of a strand without spread. */
@@ -21,13 +20,13 @@ const FULL_SD_SHARE = 0.75;
  * @example decisiveness(0.0115, 0.02).able // 'onlyBroken'
  */
 export function decisiveness(uMm: number, toleranceMm: number): Decisiveness {
-	const farthest = jStat.normal.inv((1 + SHARE_KEPT) / 2, 0, 1) * uMm;
+	const farthest = normalQuantile((1 + SHARE_KEPT) / 2) * uMm;
 	const breakFromMm = toleranceMm + GUARD * uMm;
 	if (farthest >= toleranceMm) return { able: 'onlyBroken', keepSdMm: null, breakFromMm };
 	const inside = (sd: number) => normalCdf((toleranceMm - farthest) / sd) - normalCdf((-toleranceMm - farthest) / sd);
 	const keepSdMm = largestSd(inside, toleranceMm);
 	const without = largestSd((sd) => normalCdf(toleranceMm / sd) - normalCdf(-toleranceMm / sd), toleranceMm);
-	return { able: keepSdMm >= FULL_SD_SHARE * without ? 'both' : 'evenStrands', keepSdMm, breakFromMm };
+	return { able: keepSdMm >= FULL_SD_SHARE * without ? 'both' : 'evenFilament', keepSdMm, breakFromMm };
 }
 
 function largestSd(inside: (sd: number) => number, toleranceMm: number): number {

@@ -1,8 +1,8 @@
+import { tQuantile } from '../stats/distributions';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { combineUncertainties } from '../stats/combined-uncertainty';
-import { tQuantile } from '../stats/mean-interval';
 import { claimSentence, instrumentLines } from './claim-sentence';
 import { pathLimits } from './log/limits';
 import { logMessages } from './log/messages';
@@ -78,7 +78,7 @@ function verdictWord(subject: StrandSubject): Message | null {
 
 /** A strand may keep its tolerance nearly everywhere and still jam once: that is said beside the verdict. */
 function jams({ log, nominalMm, basis }: StrandSubject): Message[] {
-	return log ? logMessages(log.summary, pathLimits(nominalMm, basis.printer)).filter((m) => m.id === 'bumpsJam') : [];
+	return log ? logMessages(log.summary, pathLimits(nominalMm, basis.printer)).filter((m) => m.id === 'thickSpotsJam') : [];
 }
 
 /** A quick check notes no positions: it is taken within arm's reach of the loose end. */

@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { chiSquareQuantile, fCdf } from '../stats/distributions';
 import { mean } from 'simple-statistics';
 
 /** Readings of a crossed study: for each place, for each rater, the repeats. All cells hold the same number of at least two. */
@@ -94,7 +94,7 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 /** Chance of so large a ratio of mean squares by luck; a coarse display may repeat itself exactly and leave nothing to divide by. */
 function tailOfRatio(above: number, below: number, dfAbove: number, dfBelow: number): number {
 	if (dfAbove === 0 || above < DUST) return 1;
-	return below < DUST ? 0 : 1 - jStat.centralF.cdf(above / below, dfAbove, dfBelow);
+	return below < DUST ? 0 : 1 - fCdf(above / below, dfAbove, dfBelow);
 }
 
 /** 95 % interval of the root of a sum of scaled mean squares (Satterthwaite). */
@@ -102,6 +102,6 @@ function sdInterval(parts: readonly { variance: number; df: number }[]): { low: 
 	const variance = parts.reduce((sum, part) => sum + part.variance, 0);
 	if (variance < DUST) return { low: 0, high: 0 };
 	const df = variance ** 2 / parts.reduce((sum, part) => sum + part.variance ** 2 / part.df, 0);
-	const at = (p: number) => Math.sqrt((variance * df) / jStat.chisquare.inv(p, df));
+	const at = (p: number) => Math.sqrt((variance * df) / chiSquareQuantile(p, df));
 	return { low: at(0.975), high: at(0.025) };
 }

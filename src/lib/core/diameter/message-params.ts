@@ -14,7 +14,7 @@ export type DiameterMessages = {
 	'strict.broken': { source: string; tolerance: number; guard: number; chance: number };
 	'strict.undecided': { source: string; tolerance: number; guard: number; chance: number };
 	'instrument.both': { tolerance: number; u: number };
-	'instrument.evenStrands': { tolerance: number; u: number; keepSd: number; breakFrom: number };
+	'instrument.evenFilament': { tolerance: number; u: number; keepSd: number; breakFrom: number };
 	'instrument.onlyBroken': { tolerance: number; u: number; breakFrom: number };
 	instrumentUnnamed: { errorLimit: number };
 	'budget.errorLimit': None;
@@ -48,12 +48,12 @@ export type DiameterMessages = {
 	firstMetresOnly: None;
 	ovalityOfLog: { n: number };
 	logWorth: { n: number; metres: number; lag1: number; nEffective: number };
-	rhythm: { period: number; amplitude: number; sharePct: number };
-	rhythmAliased: { period: number; amplitude: number };
-	noRhythm: None;
-	bumpsJam: { assumed: boolean; count: number; peak: number; at: number; limit: number };
-	bumpsFit: { assumed: boolean; count: number; over: number; peak: number; at: number; limit: number };
-	noBumps: { over: number };
+	periodicity: { period: number; amplitude: number; sharePct: number };
+	periodicityAliased: { period: number; amplitude: number };
+	noPeriodicity: None;
+	thickSpotsJam: { assumed: boolean; count: number; peak: number; at: number; limit: number };
+	thickSpotsFit: { assumed: boolean; count: number; over: number; peak: number; at: number; limit: number };
+	noThickSpots: { over: number };
 	worstMetre: { at: number; rms: number };
 	noTwoDirections: None;
 	ovalityDefined: { n: number };

@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { chiSquareQuantile } from '../stats/distributions';
 
 /** Spread of the strand itself, the instrument's scatter taken out. */
 export type OwnSpread = { sdMm: number; lowMm: number; highMm: number; hidden: boolean };
@@ -13,6 +13,6 @@ export function ownSpread(given: { sdMm: number; nEffective: number; repeatabili
 	const { sdMm, nEffective, repeatabilityMm } = given;
 	const df = nEffective - 1;
 	const left = (variance: number) => Math.sqrt(Math.max(0, variance - repeatabilityMm ** 2));
-	const lowMm = left((df * sdMm ** 2) / jStat.chisquare.inv(0.975, df));
-	return { sdMm: left(sdMm ** 2), lowMm, highMm: left((df * sdMm ** 2) / jStat.chisquare.inv(0.025, df)), hidden: lowMm === 0 };
+	const lowMm = left((df * sdMm ** 2) / chiSquareQuantile(0.975, df));
+	return { sdMm: left(sdMm ** 2), lowMm, highMm: left((df * sdMm ** 2) / chiSquareQuantile(0.025, df)), hidden: lowMm === 0 };
 }

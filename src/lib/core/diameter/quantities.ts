@@ -1,7 +1,10 @@
 import type { Basis } from '../trial/basis';
 import type { QuantityDef } from '../finding/types';
 
-/** Mean diameter: best at the nominal the profile assumes. A 0.02 mm offset is about 2.3 % flow: it matters. */
+/**
+ * Mean diameter: best at the nominal the profile assumes. A 0.02 mm offset is about 2.3 % flow: it matters.
+ * @example diameterMean({ nominalMm: 2.85 }).scale // { low: 2.75, high: 2.95 }
+ */
 export const diameterMean = ({ nominalMm }: Pick<Basis, 'nominalMm'>): QuantityDef => ({
 	id: 'diameterMean',
 	station: 'diameter',

@@ -1,5 +1,5 @@
+import { tQuantile } from '../stats/distributions';
 import { spreadOf } from '../stats/spread';
-import { tQuantile } from '../stats/mean-interval';
 import type { PlaceReadings } from './strand';
 import { meanOfPlace } from './strand-of-readings';
 

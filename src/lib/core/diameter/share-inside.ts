@@ -1,5 +1,4 @@
-import jStat from 'jstat';
-import { normalCdf } from '../stats/normal';
+import { chiSquareQuantile, normalCdf, normalQuantile } from '../stats/distributions';
 
 /** What the readings say of the strand, before the claim is asked. */
 export type StrandEstimate = {
@@ -69,8 +68,8 @@ function between(mean: number, sd: number, low: number, high: number): number {
 /** Quantiles do not change, and spools of a trial have like numbers of readings: each set is worked out once. */
 const known = new Map<string, readonly number[]>();
 
-const normalSlices = (count: number) => slices('z', 0, count, (p) => jStat.normal.inv(p, 0, 1));
-const chiSlices = (df: number, count: number) => slices('chi', df, count, (p) => jStat.chisquare.inv(p, df) / df);
+const normalSlices = (count: number) => slices('z', 0, count, (p) => normalQuantile(p));
+const chiSlices = (df: number, count: number) => slices('chi', df, count, (p) => chiSquareQuantile(p, df) / df);
 
 function slices(law: string, df: number, count: number, inverse: (p: number) => number): readonly number[] {
 	const key = `${law} ${df} ${count}`;

@@ -1,5 +1,5 @@
+import { normalCdf } from '../stats/distributions';
 import { say, type Message } from '../finding/message';
-import { normalCdf } from '../stats/normal';
 import { wilsonInterval } from '../stats/wilson';
 import type { ToleranceClaim } from './claims';
 import type { ClaimVerdict } from './claim-verdict';

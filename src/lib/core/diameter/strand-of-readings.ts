@@ -5,11 +5,11 @@ import { spreadOf } from '../stats/spread';
 import { instrumentBudget, type InstrumentBudget } from './budget';
 import { normalStrand, type PlaceReadings, type Strand } from './strand';
 
-type Valued = Reading & { value: number };
+type MeasuredReading = Reading & { value: number };
 
 /** The diameter readings that count for a strand, and the strand they tell of. */
 export type ReadStrand = {
-	counted: Valued[];
+	counted: MeasuredReading[];
 	/** Counted readings of coarser instruments, left aside for the finest. */
 	leftAside: number;
 	valuesMm: number[];
@@ -60,10 +60,10 @@ export function strandOfReadings(evidence: SpoolEvidence, nominalMm: number): Re
 	return { counted, leftAside: all.length - counted.length, valuesMm, places, strand };
 }
 
-type InstrumentSet = { readings: Valued[]; budget: InstrumentBudget };
+type InstrumentSet = { readings: MeasuredReading[]; budget: InstrumentBudget };
 
 /** Readings by instrument and check in force, the finest first. */
-function setsOf(evidence: SpoolEvidence, readings: readonly Valued[], nominalMm: number): InstrumentSet[] {
+function setsOf(evidence: SpoolEvidence, readings: readonly MeasuredReading[], nominalMm: number): InstrumentSet[] {
 	const sets = new Map<string, InstrumentSet>();
 	for (const r of readings) {
 		const instrument = instrumentOf(evidence, r);
@@ -80,8 +80,8 @@ function setsOf(evidence: SpoolEvidence, readings: readonly Valued[], nominalMm:
  * All diameter readings of a spool that have a value, by whether they count.
  * @example diameterReadings(evidence).counted.length // 10
  */
-export function diameterReadings(evidence: SpoolEvidence): { counted: Valued[]; excluded: string[] } {
-	const all = evidence.readings.filter((r): r is Valued => r.quantity === 'diameter' && r.value !== null);
+export function diameterReadings(evidence: SpoolEvidence): { counted: MeasuredReading[]; excluded: string[] } {
+	const all = evidence.readings.filter((r): r is MeasuredReading => r.quantity === 'diameter' && r.value !== null);
 	const counted = all.filter((r) => r.status === 'counts');
 	return { counted, excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id) };
 }
@@ -110,7 +110,7 @@ export function meanOfPlace(place: PlaceReadings): number {
 	return (spreadOf(place.valuesMm) as { mean: number }).mean;
 }
 
-function placesOf(counted: readonly Valued[], valuesMm: readonly number[]): PlaceReadings[] {
+function placesOf(counted: readonly MeasuredReading[], valuesMm: readonly number[]): PlaceReadings[] {
 	const byPlace = new Map<string, PlaceReadings>();
 	counted.forEach((r, i) => {
 		const key = r.placeIndex === null ? r.id : String(r.placeIndex);

@@ -12,13 +12,13 @@ describe('what repeats say', () => {
 		expect(found?.interval?.high).toBeCloseTo(2 + 2.4841377, 6);
 	});
 	it('lent scatter is for one alone', () => {
-		const lent = { sd: 0.5, df: 4 };
+		const borrowed = { sd: 0.5, df: 4 };
 		// t(0.975, 4) = 2.7764451.
-		const one = findFromValues([2], { lent, alone });
+		const one = findFromValues([2], { borrowed, alone });
 		expect(one?.interval).toMatchObject({ level: 0.95, kind: 'confidence' });
 		expect(one?.interval?.high).toBeCloseTo(2 + 2.7764451 * 0.5, 6);
 		expect(one?.sampling).toEqual({ kind: 't', mean: 2, standardError: 0.5, df: 4 });
-		expect(findFromValues([1, 2, 3], { lent, alone })).toEqual(findFromValues([1, 2, 3], { alone }));
+		expect(findFromValues([1, 2, 3], { borrowed, alone })).toEqual(findFromValues([1, 2, 3], { alone }));
 	});
 	it('one without any scatter is bounds, shown only where they are meant to be', () => {
 		expect(findFromValues([1], { alone })).toEqual({ estimate: 1, n: 1, interval: null, sampling: { kind: 'bounds', low: -4, high: 6 } });

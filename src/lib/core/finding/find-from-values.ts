@@ -1,5 +1,6 @@
+import { tQuantile } from '../stats/distributions';
 import { combineUncertainties } from '../stats/combined-uncertainty';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { meanInterval } from '../stats/mean-interval';
 import type { Interval, Sampling } from './types';
 
 type Range = { low: number; high: number };
@@ -9,7 +10,7 @@ export type FromValues = { estimate: number; n: number; interval: Interval | nul
 
 type Known = {
 	/** Scatter between repeats known from elsewhere; used for a single value only. */
-	lent?: { sd: number; df: number } | null;
+	borrowed?: { sd: number; df: number } | null;
 	/** Standard uncertainty that more values do not average out: a shift that was taken off, the width of a step. */
 	also?: number;
 	/** What the quantity can be at all; an interval does not reach beyond it. */
@@ -25,11 +26,11 @@ type Known = {
  * Source: ISO 2602; JCGM 100 (GUM), G.4 where a further uncertainty is combined; bounds of a single value are common practice, no source.
  * @example findFromValues([1, 2, 3], { alone: { low: 0, high: 4, shown: false } })?.interval?.low // -0.484
  */
-export function findFromValues(values: readonly number[], { lent = null, also = 0, within = null, alone }: Known): FromValues | null {
+export function findFromValues(values: readonly number[], { borrowed = null, also = 0, within = null, alone }: Known): FromValues | null {
 	const over = meanInterval(values);
 	if (over.mean === null) return null;
 	const { mean: estimate, n } = over;
-	const scatter = over.standardError !== null ? { se: over.standardError, df: over.df } : lent && { se: lent.sd, df: lent.df };
+	const scatter = over.standardError !== null ? { se: over.standardError, df: over.df } : borrowed && { se: borrowed.sd, df: borrowed.df };
 	if (!scatter) {
 		const { low, high, shown } = alone;
 		return {

@@ -156,6 +156,16 @@ describe('what lay between', () => {
 		expect(weighings(e).map((w) => w.before)).toEqual([null, 'dried', 'air']);
 	});
 	it('nothing recorded: air', () => expect(weighings(evidence({ readings: two }))[1]?.before).toBe('air'));
+	it.each([
+		['printed', 'print'],
+		['respooled', 'print'],
+		['cutOff', 'print'],
+		['dried', 'dried'],
+		['exposed', 'air'],
+		['opened', 'air']
+	] as const)('%s between two weighings is told as %s', (kind, before) => {
+		expect(weighings(evidence({ readings: two, events: [event({ kind, at: at - 5 })] }))[1]).toMatchObject({ before });
+	});
 	it('what the tester says counts before what is inferred', () => {
 		const said = [two[0], { ...two[1], before: 'air' }] as typeof two;
 		expect(weighings(evidence({ readings: said, attempts: [attempt({ at: at - 5 })] }))[1]).toMatchObject({ before: 'air', said: true });

@@ -2,11 +2,11 @@ import { say } from '../finding/message';
 import type { OwnMeasure } from '../evidence/own-measure';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { LentScatter } from '../trial/worked-out';
+import type { BorrowedScatter } from '../trial/worked-out';
 import { findFromValues } from '../finding/find-from-values';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
+import { LEAST_REPEATS, borrowedScatter } from '../house/borrowed-scatter';
 import type { Station } from '../station';
 import { meanInterval } from '../stats/mean-interval';
 
@@ -35,14 +35,14 @@ export const ownStation: Station = {
 	id: 'own',
 	quantities: (basis) => basis.ownMeasures.map(ownQuantity),
 	find: (evidence, basis) => basis.ownMeasures.map((measure) => findOwn(evidence, basis, measure)),
-	lends: (evidence, basis) => basis.ownMeasures.flatMap((measure) => lends(evidence, measure)),
+	scatterToBorrow: (evidence, basis) => basis.ownMeasures.flatMap((measure) => scatterToBorrow(evidence, measure)),
 	next: (findings) => findings.flatMap((f) => f.missing)
 };
 
 const valuesOf = (evidence: SpoolEvidence, measure: OwnMeasure) =>
 	evidence.readings.flatMap((r) => (r.ownMeasureId === measure.id && r.value !== null && r.status === 'counts' ? [r.value] : []));
 
-function lends(evidence: SpoolEvidence, measure: OwnMeasure): LentScatter[] {
+function scatterToBorrow(evidence: SpoolEvidence, measure: OwnMeasure): BorrowedScatter[] {
 	const over = meanInterval(valuesOf(evidence, measure));
 	return over.sd && over.n >= LEAST_REPEATS
 		? [{ quantity: `own.${measure.id}`, subject: null, sd: over.sd, df: over.df, n: over.n, code: evidence.spool.code, relative: false }]
@@ -72,12 +72,12 @@ function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Fi
 		missing: missing(measure, wanted),
 		figure: { kind: 'dot' as const, points: values }
 	};
-	const lent = lentFor(basis, def.id, null);
+	const borrowed = borrowedScatter(basis, def.id, null);
 	// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
 	const width = (measure.high - measure.low) / 5;
 	const [only = 0] = values;
-	const found = findFromValues(values, { lent, alone: { low: only - width, high: only + width, shown: false } });
+	const found = findFromValues(values, { borrowed, alone: { low: only - width, high: only + width, shown: false } });
 	if (!found) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
-	const single = lent ? say('borrowedScatter', { code: lent.code, n: lent.n }) : say('oneReading');
+	const single = borrowed ? say('borrowedScatter', { code: borrowed.code, n: borrowed.n }) : say('oneReading');
 	return makeFinding(def, { ...base, ...found, messages: found.n === 1 ? [single] : [] });
 }

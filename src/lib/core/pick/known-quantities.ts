@@ -19,7 +19,7 @@ const NEUTRAL: Basis = {
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
 	ownMeasures: [],
-	lent: [],
+	borrowed: [],
 	handbook: [],
 	printer: null
 };

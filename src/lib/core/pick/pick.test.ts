@@ -5,7 +5,7 @@ import type { Finding, QuantityDef, Sampling } from '../finding/types';
 import { costPerGoodKg } from '../cost/quantities';
 import { markQuantity } from '../prints/mark-entries';
 import { printSuccess } from '../prints/quantities';
-import { chances } from './chances';
+import { rankAcceptability } from './rank-acceptability';
 import { explain } from './explain';
 import { judgeGate } from './gates';
 import { paretoEdge } from './pareto';
@@ -98,7 +98,7 @@ describe('ranking', () => {
 		expect(rank(input([a, b], criteria, 'cheapest'))[0]?.code).toBe('KA2');
 		expect(rank(input([a, b], criteria, 'perMoney'))[0]?.code).toBe('KA2');
 	});
-	it('equal merit shares a place', () => {
+	it('equal rank value shares a place', () => {
 		const rows = rank(
 			input(
 				[candidate('KA3', { overhang: [70] }), candidate('KA2', { overhang: [70] }), candidate('KA1', { overhang: [50] })],
@@ -138,31 +138,30 @@ describe('chances', () => {
 	const criteria = [weigh('overhang', 1)];
 
 	it('are the same for the same seed', () => {
-		expect(chances(input(close, criteria), 500, 7)).toEqual(chances(input(close, criteria), 500, 7));
+		expect(rankAcceptability(input(close, criteria), 500, 7)).toEqual(rankAcceptability(input(close, criteria), 500, 7));
 	});
 	it('a clear lead is certain, equals share', () => {
-		expect(chances(input(clear, criteria), 500, 1).places['id-KA1']?.[0]).toBe(1);
-		const share = chances(input(close, criteria), 4000, 1).places['id-KA1']?.[0] as number;
+		expect(rankAcceptability(input(clear, criteria), 500, 1).places['id-KA1']?.[0]).toBe(1);
+		const share = rankAcceptability(input(close, criteria), 4000, 1).places['id-KA1']?.[0] as number;
 		// Binomial standard error at 4000 draws is 0.8 %.
 		expect(Math.abs(share - 0.5)).toBeLessThan(0.03);
 	});
 	it('agree with the closed form for two normals', () => {
 		const pair = [candidate('KA1', { overhang: [62, 4] }), candidate('KA2', { overhang: [60, 4] })];
 		// Student t with 20 df and scale 2 each: difference 2, sd 2 sqrt(2) sqrt(20/18); P > 0 is about Phi(2 / 2.98) = 0.749.
-		const share = chances(input(pair, criteria), 8000, 3).places['id-KA1']?.[0] as number;
+		const share = rankAcceptability(input(pair, criteria), 8000, 3).places['id-KA1']?.[0] as number;
 		expect(Math.abs(share - 0.749)).toBeLessThan(0.02);
 	});
 	it('places of a spool and spools of a place sum to one', () => {
 		const three = [...close, candidate('KA3', { strings: [1, 1] })];
-		const r = chances(input(three, [weigh('overhang', 1), weigh('strings', 1)]), 300, 5);
+		const r = rankAcceptability(input(three, [weigh('overhang', 1), weigh('strings', 1)]), 300, 5);
 		for (const places of Object.values(r.places)) expect(places.reduce((x, y) => x + y, 0)).toBeCloseTo(1, 9);
 		for (const place of [0, 1, 2]) expect(Object.values(r.places).reduce((sum, p) => sum + (p[place] as number), 0)).toBeCloseTo(1, 9);
 	});
 	it('an undecided gate costs chance, not the place', () => {
 		const gated = [candidate('KA1', { overhang: [60, 6], strings: [0] }), candidate('KA2', { overhang: [75, 2], strings: [2] })];
-		const share = chances(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2).places[
-			'id-KA1'
-		]?.[0] as number;
+		const share = rankAcceptability(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2)
+			.places['id-KA1']?.[0] as number;
 		expect(Math.abs(share - 0.5)).toBeLessThan(0.04);
 	});
 });

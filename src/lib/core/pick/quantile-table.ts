@@ -1,9 +1,8 @@
-import jStat from 'jstat';
+import { betaQuantile, tQuantile } from '../stats/distributions';
 import { randomGamma } from 'd3-random';
 import { quantileSorted } from 'simple-statistics';
 import type { QuantityDef, Sampling } from '../finding/types';
 import { randomSource } from '../random/source';
-import { tQuantile } from '../stats/mean-interval';
 
 /** Cells of a table; the chance of a cell is 1/256, finer than any chance of a place is told. */
 const CELLS = 256;
@@ -41,7 +40,7 @@ export function quantileTable(sampling: Sampling, def: Pick<QuantityDef, 'prior'
 			return standardT(sampling.df).map((t) => mean + standardError * t);
 		}
 		case 'beta':
-			return remembered(`beta ${sampling.a} ${sampling.b}`, () => at((p) => jStat.beta.inv(p, sampling.a, sampling.b)));
+			return remembered(`beta ${sampling.a} ${sampling.b}`, () => at((p) => betaQuantile(p, sampling.a, sampling.b)));
 		case 'ordinal':
 			return remembered(`ordinal ${sampling.counts.join(' ')}`, () => meanRank(sampling.counts));
 		case 'bounds':

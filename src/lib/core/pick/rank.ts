@@ -12,22 +12,22 @@ type Ranked = { eligible: boolean; score: number; worth: number; cost: number | 
 /**
  * How good a spool is under a value rule; higher is better.
  * weighted: the weighted value; perMoney: value without cost per unit of money; cheapest: the least cost among those that pass.
- * @example merit({ eligible: true, score: 0.7, worth: 0.8, cost: 20 }, 'perMoney') // 0.04
+ * @example rankValue({ eligible: true, score: 0.7, worth: 0.8, cost: 20 }, 'perMoney') // 0.04
  */
-export function merit(row: Ranked, rule: ValueRule): number {
+export function rankValue(row: Ranked, rule: ValueRule): number {
 	if (rule === 'weighted') return row.score;
 	if (row.cost === null || row.cost <= 0) return -Infinity;
 	return rule === 'perMoney' ? row.worth / row.cost : -row.cost;
 }
 
 /**
- * Ranks the candidates on their estimates: gates first, then the value rule. Equal merit shares a place.
+ * Ranks the candidates on their estimates: gates first, then the value rule. equal rank value shares a place.
  * @example rank({ candidates, criteria, defs, rule: 'weighted' })[0].code // the first place
  */
 export function rank(input: PickInput): PickRow[] {
 	const rows = input.candidates.map((candidate) => scoreCandidate(candidate, input));
-	const merits = new Map(rows.map((row) => [row.spoolId, merit(row, input.rule)]));
-	const of = (row: PickRow) => merits.get(row.spoolId) as number;
+	const rankValues = new Map(rows.map((row) => [row.spoolId, rankValue(row, input.rule)]));
+	const of = (row: PickRow) => rankValues.get(row.spoolId) as number;
 	rows.sort((a, b) => Number(b.eligible) - Number(a.eligible) || compareNumbers(of(b), of(a)) || (a.code < b.code ? -1 : 1));
 	rows.forEach((row, i) => {
 		const before = rows[i - 1];

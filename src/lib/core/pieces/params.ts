@@ -21,9 +21,9 @@ const MOST_STEPS = 24;
 /**
  * The size of a piece by its id.
  * Errors: throws a RangeError for a size the piece does not have, which is a fault of the program.
- * @example of({ width: 8 }, 'width') // 8
+ * @example sizeOf({ width: 8 }, 'width') // 8
  */
-export function of(params: Params, id: string): number {
+export function sizeOf(params: Params, id: string): number {
 	const value = params[id];
 	if (value === undefined) throw new RangeError(`a piece without ${id}`);
 	return value;
@@ -34,7 +34,7 @@ export function of(params: Params, id: string): number {
  * @example stepsOf({ from: 30, to: 45, step: 5 }) // [30, 35, 40, 45]
  */
 export function stepsOf(params: Params): number[] {
-	const [from, to, step] = [of(params, 'from'), of(params, 'to'), of(params, 'step')];
+	const [from, to, step] = [sizeOf(params, 'from'), sizeOf(params, 'to'), sizeOf(params, 'step')];
 	const count = Math.floor(Math.abs(to - from) / step + 1e-9) + 1;
 	return Array.from({ length: count }, (_, i) => Number((from + (to >= from ? i : -i) * step).toFixed(6)));
 }
@@ -47,7 +47,7 @@ export function ladderFault(
 	params: Params,
 	way: 'up' | 'down' = 'up'
 ): { param: string; reason: 'notBelow' | 'tooFew' | 'tooMany' } | null {
-	const rise = of(params, 'to') - of(params, 'from');
+	const rise = sizeOf(params, 'to') - sizeOf(params, 'from');
 	if (way === 'up' ? rise < 0 : rise >= 0) return { param: 'to', reason: 'notBelow' };
 	const steps = stepsOf(params).length;
 	if (steps < 2) return { param: 'step', reason: 'tooFew' };

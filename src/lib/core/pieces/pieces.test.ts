@@ -2,7 +2,7 @@ import { unzipSync, strFromU8 } from 'fflate';
 import fc from 'fast-check';
 import Module from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { letters, textWidth } from './letters';
+import { raisedText, textWidth } from './raised-text';
 import { paramFaults, pieceKind, PIECE_KINDS } from './library';
 import { materialNeeded } from './material-needed';
 import { ROUND } from './shape';
@@ -208,9 +208,9 @@ describe('sizes and marks', () => {
 	});
 	it('letters: no two of them look alike, and a sign without a letter is a blank', () => {
 		const signs = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789'];
-		const looks = signs.map((sign) => JSON.stringify(letters(sign, { x: 0, y: 0, z: 0, high: 7, raised: 1, on: 'plate' })));
+		const looks = signs.map((sign) => JSON.stringify(raisedText(sign, { x: 0, y: 0, z: 0, high: 7, raised: 1, on: 'plate' })));
 		expect(new Set(looks).size).toBe(signs.length);
-		expect(letters('?', { x: 0, y: 0, z: 0, high: 7, raised: 1, on: 'plate' })).toEqual([]);
+		expect(raisedText('?', { x: 0, y: 0, z: 0, high: 7, raised: 1, on: 'plate' })).toEqual([]);
 		expect(textWidth('AB1')).toBeCloseTo(17 / 7, 12);
 	});
 });

@@ -31,7 +31,11 @@ const cornerOf = (corners: Float32Array, i: number): Vector => [
 	corners[3 * i + 2] as number
 ];
 
-/** Unit vector that points out of a triangle, by the right-hand rule; zero for one without area. */
+/**
+ * Unit vector that points out of a triangle, by the right-hand rule; zero for one without area.
+ * @param triangle its three corners, anticlockwise seen from outside
+ * @example normalOf([[0, 0, 0], [1, 0, 0], [0, 1, 0]]) // [0, 0, 1]
+ */
 export function normalOf([a, b, c]: [Vector, Vector, Vector]): Vector {
 	const [u, v] = [
 		[b[0] - a[0], b[1] - a[1], b[2] - a[2]],

@@ -3,7 +3,7 @@ import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/
 import { agreements } from './agreement';
 import { scoringQueue } from './scoring';
 import { printsStation } from './station';
-import { compareWays } from './ways';
+import { comparePaired } from './paired-comparison';
 import { wetAndDry } from './wet-dry';
 
 /** One spool whose prints two people scored: ranks of strings, degrees of overhang. */
@@ -36,8 +36,8 @@ describe('scorers', () => {
 		expect(strings?.def.id).toBe('overhang');
 		expect(strings).toMatchObject({
 			raters: [
-				{ scorer: 'Ada', look: 0 },
-				{ scorer: 'Ben', look: 0 }
+				{ scorer: 'Ada', round: 0 },
+				{ scorer: 'Ben', round: 0 }
 			],
 			n: 3,
 			kappa: null,
@@ -74,7 +74,7 @@ describe('scorers', () => {
 			['overhang', 62.5, 55],
 			['strings', 3, 1]
 		]);
-		const { results } = compareWays([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, basis);
+		const { results } = comparePaired([dried], { id: 'condition', first: 'asReceived', second: 'dried' }, basis);
 		expect(results.find((r) => r.def.id === 'strings')?.pairs[0]).toMatchObject({ first: 3, second: 1 });
 		expect(results.find((r) => r.def.id === 'overhang')?.pairs[0]).toMatchObject({ first: 62.5, second: 55 });
 	});

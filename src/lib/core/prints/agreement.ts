@@ -7,8 +7,8 @@ import { meanInterval } from '../stats/mean-interval';
 import { MARKS, type MarkDef } from './marks';
 import { scoringsOf, type Scoring } from './scorings';
 
-/** Who scored, and in which look at the same prints, from 0: the same scorer again is told apart from himself. */
-export type Rater = { scorer: string; look: number };
+/** Who scored, and in which round over the same prints, from 0: the same scorer again is told apart from himself. */
+export type Rater = { scorer: string; round: number };
 
 /** How two raters of the same prints agree on one mark. */
 export type Agreement = {
@@ -33,8 +33,8 @@ type Rated = Scoring & { scorer: string };
 /** Named scorings of a mark by print, and their raters in order. */
 function ratedOf(spools: readonly SpoolEvidence[], mark: MarkDef): { byPrint: Rated[][]; raters: Rater[] } {
 	const named = scoringsOf(spools, mark).filter((s): s is Rated => s.scorer !== null);
-	const raters = [...new Map(named.map(({ scorer, look }) => [`${scorer} ${look}`, { scorer, look }])).values()];
-	raters.sort((a, b) => (a.scorer === b.scorer ? a.look - b.look : a.scorer < b.scorer ? -1 : 1));
+	const raters = [...new Map(named.map(({ scorer, round }) => [`${scorer} ${round}`, { scorer, round }])).values()];
+	raters.sort((a, b) => (a.scorer === b.scorer ? a.round - b.round : a.scorer < b.scorer ? -1 : 1));
 	return { byPrint: [...group(named, (s) => s.attemptId).values()], raters };
 }
 
@@ -47,7 +47,7 @@ function ratedOf(spools: readonly SpoolEvidence[], mark: MarkDef): { byPrint: Ra
 export function agreements(spools: readonly SpoolEvidence[]): Agreement[] {
 	return ASKED.flatMap((mark) => {
 		const { byPrint, raters } = ratedOf(spools, mark);
-		const of = (print: readonly Rated[], { scorer, look }: Rater) => print.find((s) => s.scorer === scorer && s.look === look)?.value;
+		const of = (print: readonly Rated[], { scorer, round }: Rater) => print.find((s) => s.scorer === scorer && s.round === round)?.value;
 		return raters.flatMap((first, i) =>
 			raters.slice(i + 1).flatMap((second): Agreement[] => {
 				const pairs = byPrint.flatMap((print): [number, number][] => {

@@ -1,13 +1,13 @@
-import type { LentScatter } from '../trial/worked-out';
+import type { BorrowedScatter } from '../trial/worked-out';
 import { findFromValues } from '../finding/find-from-values';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { stated } from '../claims/stated';
-import { lentFor } from '../house/lent-scatter';
+import { borrowedScatter } from '../house/borrowed-scatter';
 import { PHOTO_WORDS } from './mark-words';
 import { missingOf, type Group } from './group';
-import { ladder, type Rung } from './ladder';
+import { ladder, type LadderMark } from './ladder';
 import type { MarkDef } from './marks';
 import { ordinal } from './ordinal';
 import { firstFaulties, leniencyOf, printValues, windowsOf } from './print-values';
@@ -47,8 +47,8 @@ function commonOf(group: Group, mark: MarkDef, quantities: readonly string[], ma
 	};
 }
 
-/** Marks of a ladder, one rung a print that has both or only its last clean step. */
-function rungsOf(group: Group, mark: Ladder): Rung[] {
+/** Marks of a ladder, one a print that has both or only its last clean step. */
+function ladderMarksOf(group: Group, mark: Ladder): LadderMark[] {
 	const faulty = firstFaulties(group, mark);
 	return printValues(group, mark).map((clean) => {
 		const shift = shiftOf(group, mark, clean.attemptId)?.shift ?? 0;
@@ -97,21 +97,21 @@ function stepOf({ piece }: Pick<Group, 'piece'>, mark: Ladder | Window): number 
 }
 
 function findLadder(group: Group, mark: Ladder): Finding {
-	const rungs = rungsOf(group, mark);
-	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
+	const ladderMarks = ladderMarksOf(group, mark);
+	const borrowed = borrowedScatter(group.basis, mark.def.id, group.pieceId);
 	const out = takenOut(group, mark);
-	const result = ladder(rungs, stepOf(group, mark), lent, out.standardUncertainty);
+	const result = ladder(ladderMarks, stepOf(group, mark), borrowed, out.standardUncertainty);
 	const common = {
-		...commonOf(group, mark, [mark.lastClean, mark.firstFaulty], rungs.length),
-		method: rungs.length > 1 ? 'ladderMean' : lent ? 'ladderBorrowed' : 'ladderBounds',
+		...commonOf(group, mark, [mark.lastClean, mark.firstFaulty], ladderMarks.length),
+		method: ladderMarks.length > 1 ? 'ladderMean' : borrowed ? 'ladderBorrowed' : 'ladderBounds',
 		source: 'ISO 2602; GUM 4.3.7; one print widened by one step (common practice, no source)'
 	};
 	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
 	return makeFinding(mark.def, {
 		...common,
 		...result,
-		messages: [...(result.n === 1 ? [oneOnly(lent)] : []), ...out.messages],
-		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
+		messages: [...(result.n === 1 ? [oneOnly(borrowed)] : []), ...out.messages],
+		figure: { kind: 'steps', lastClean: ladderMarks.map((r) => r.lastClean), firstFaulty: ladderMarks.map((r) => r.firstFaulty) }
 	});
 }
 
@@ -122,11 +122,14 @@ function findWindow(group: Group, mark: Window): Finding {
 	const step = stepOf(group, mark);
 	// The true end lies between the last clean floor and the next; a window that reaches the end of the ladder has none to say so.
 	const open = ({ from, to }: { from: number; to: number }) => Number(steps.some((s) => s < from)) + Number(steps.some((s) => s > to));
-	const rungs = windows.map((w) => ({ lastClean: w.to - w.from, firstFaulty: open(w) === 0 ? null : w.to - w.from + open(w) * step }));
-	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
-	const result = ladder(rungs, 2 * step, lent);
+	const ladderMarks = windows.map((w) => ({
+		lastClean: w.to - w.from,
+		firstFaulty: open(w) === 0 ? null : w.to - w.from + open(w) * step
+	}));
+	const borrowed = borrowedScatter(group.basis, mark.def.id, group.pieceId);
+	const result = ladder(ladderMarks, 2 * step, borrowed);
 	const common = {
-		...commonOf(group, mark, [mark.from, mark.to], rungs.length),
+		...commonOf(group, mark, [mark.from, mark.to], ladderMarks.length),
 		method: 'temperatureWindow',
 		source: 'width between floors as a ladder of steps; the window all prints share: house rule'
 	};
@@ -142,8 +145,8 @@ function findWindow(group: Group, mark: Window): Finding {
 		...result,
 		interval,
 		word: from <= to ? say('windowFromTo', { from, to }) : null,
-		messages: [shared, ...labelMessages(group, from, to), ...(result.n === 1 ? [oneOnly(lent)] : [])],
-		figure: { kind: 'steps', lastClean: rungs.map((r) => r.lastClean), firstFaulty: rungs.map((r) => r.firstFaulty) }
+		messages: [shared, ...labelMessages(group, from, to), ...(result.n === 1 ? [oneOnly(borrowed)] : [])],
+		figure: { kind: 'steps', lastClean: ladderMarks.map((r) => r.lastClean), firstFaulty: ladderMarks.map((r) => r.firstFaulty) }
 	});
 }
 
@@ -164,15 +167,15 @@ function findWords(group: Group, mark: Words): Finding {
 		source: 'Dirichlet counts, prior 1/2 a word'
 	};
 	if (result === null) return makeFinding(mark.def, { ...common, sampling: UNKNOWN });
-	const lent = ranks.length === 1 ? lentFor(group.basis, mark.def.id, group.pieceId) : null;
+	const borrowed = ranks.length === 1 ? borrowedScatter(group.basis, mark.def.id, group.pieceId) : null;
 	const within = { low: 0, high: words - 1 };
 	// The mean rank that the counts give, with the scatter of the house spool's repeats.
-	const lentOne = lent && findFromValues([result.estimate], { lent, within, alone: { ...within, shown: false } });
+	const borrowedOne = borrowed && findFromValues([result.estimate], { borrowed, within, alone: { ...within, shown: false } });
 	return makeFinding(mark.def, {
 		...common,
 		n: ranks.length,
-		...(lentOne ?? { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
-		messages: [...(ranks.length === 1 ? [oneOnly(lent)] : []), ...takenOut(group, mark).messages],
+		...(borrowedOne ?? { estimate: result.estimate, interval: result.interval, sampling: result.sampling }),
+		messages: [...(ranks.length === 1 ? [oneOnly(borrowed)] : []), ...takenOut(group, mark).messages],
 		figure: { kind: 'words', counts: result.counts }
 	});
 }
@@ -189,7 +192,7 @@ function valuesOf(group: Group, mark: Measure): number[] {
 function findMeasure(group: Group, mark: Measure): Finding {
 	const values = valuesOf(group, mark);
 	const common = { ...commonOf(group, mark, [mark.reading], values.length), method: 'mean', source: 'ISO 2602' };
-	const lent = lentFor(group.basis, mark.def.id, group.pieceId);
+	const borrowed = borrowedScatter(group.basis, mark.def.id, group.pieceId);
 	const out = takenOut(group, mark);
 	const scale = group.piece?.params?.[mark.against ?? ''];
 	const shiftSe = scale === undefined ? out.standardUncertainty : (out.standardUncertainty / scale) * 100;
@@ -197,7 +200,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 	const half = mark.def.differenceThatMatters + 2 * shiftSe;
 	const [only = 0] = values;
 	const found = findFromValues(values, {
-		lent,
+		borrowed,
 		also: shiftSe,
 		// A length, a share or a count is not below nothing; what shrank may have grown.
 		within: mark.against === undefined ? { low: 0, high: Infinity } : null,
@@ -209,7 +212,7 @@ function findMeasure(group: Group, mark: Measure): Finding {
 		...found,
 		figure: { kind: 'dot', points: values },
 		messages: [
-			...(found.n === 1 ? [oneOnly(lent)] : []),
+			...(found.n === 1 ? [oneOnly(borrowed)] : []),
 			...(mark.asked === 'photo' ? doubtfulPhotos(group, found.n) : []),
 			...out.messages
 		]
@@ -225,7 +228,8 @@ function doubtfulPhotos(group: Group, n: number): Message[] {
 }
 
 /** What is said where one print has to do. */
-const oneOnly = (lent: LentScatter | null): Message => (lent ? say('borrowedScatter', { code: lent.code, n: lent.n }) : say('onePrint'));
+const oneOnly = (borrowed: BorrowedScatter | null): Message =>
+	borrowed ? say('borrowedScatter', { code: borrowed.code, n: borrowed.n }) : say('onePrint');
 
 /**
  * Values of a mark, one a print, as its scatter is taken from; and the least scatter it can have (half a step, half a word, or none known).
@@ -233,7 +237,7 @@ const oneOnly = (lent: LentScatter | null): Message => (lent ? say('borrowedScat
  */
 export function scatterOf(group: Group, mark: MarkDef): { values: number[]; least: number } {
 	if (mark.kind === 'window') return { values: printValues(group, mark).map((v) => v.value), least: stepOf(group, mark) };
-	if (mark.kind === 'ladder') return { values: rungsOf(group, mark).map((r) => r.lastClean), least: stepOf(group, mark) / 2 };
+	if (mark.kind === 'ladder') return { values: ladderMarksOf(group, mark).map((r) => r.lastClean), least: stepOf(group, mark) / 2 };
 	if (mark.kind === 'words') return { values: printValues(group, mark).map((v) => v.value), least: 0.5 };
 	return { values: valuesOf(group, mark), least: mark.def.differenceThatMatters / 10 };
 }

@@ -10,7 +10,7 @@ export type PairsVerdict = {
 	p: number | null;
 	/** Exact signed rank test beside it, which counts how far they differ; null for marks in words and where the sign test is null. */
 	rankP: number | null;
-	says: 'helped' | 'hurt' | 'noDifference' | 'tooFew';
+	outcome: 'helped' | 'hurt' | 'noDifference' | 'tooFew';
 };
 
 /** Under six untied pairs no p value of the sign test can be under 0.05. */
@@ -21,7 +21,7 @@ const LEAST_PAIRS = 6;
  * decides, since words have no distances.
  * Source: sign test (Conover); Wilcoxon 1945.
  * @param pairs value the first way and the second way
- * @example judgePairs([[60, 65], [55, 60]], overhang).says // 'tooFew'
+ * @example judgePairs([[60, 65], [55, 60]], overhang).outcome // 'tooFew'
  */
 export function judgePairs(
 	pairs: readonly (readonly [number, number])[],
@@ -42,6 +42,6 @@ export function judgePairs(
 		same: pairs.length - better - worse,
 		p,
 		rankP: p === null || def.words ? null : (wilcoxonSignedRank(gains)?.p ?? null),
-		says: !enough ? 'tooFew' : parted ? (better > worse ? 'helped' : 'hurt') : 'noDifference'
+		outcome: !enough ? 'tooFew' : parted ? (better > worse ? 'helped' : 'hurt') : 'noDifference'
 	};
 }

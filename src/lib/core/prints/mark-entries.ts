@@ -224,13 +224,19 @@ export type WordsOf<R extends MarkReading> = {
 /** An entry with its quantity. */
 export type MarkDescribed = MarkEntry & { quantity: MarkQuantity; carriedBy: CarriedMark };
 
-/** All entries with their quantity, in the order in which they are asked. */
+/**
+ * All entries with their quantity, in the order in which they are asked.
+ * @example markEntries()[0].quantity // 'overhang'
+ */
 export const markEntries = (): MarkDescribed[] =>
 	(Object.keys(MARK_ENTRIES) as MarkQuantity[]).map(
 		(quantity) => ({ quantity, ...(MARK_ENTRIES[quantity] as MarkEntry) }) as MarkDescribed
 	);
 
-/** The readings of one entry. */
+/**
+ * The readings of one entry.
+ * @example readingsOfEntry(markEntries()[0]) // ['overhangLastClean', 'overhangFirstFaulty']
+ */
 export function readingsOfEntry(entry: MarkEntry): readonly string[] {
 	switch (entry.kind) {
 		case 'ladder':

@@ -5,7 +5,7 @@ import type { ScorerEffect } from '../trial/worked-out';
 import { asScorings, readingsOfMark } from './scorings';
 
 /** Marks on the prints to be valued, and the leniencies that are taken out of their marks. */
-export type Valued = { marks: MarksOn; basis: Pick<Basis, 'scorerEffects'> };
+export type MarkedPrints = { marks: MarksOn; basis: Pick<Basis, 'scorerEffects'> };
 
 /**
  * What each print was given for a mark, one value a print, in the unit of its readings: the last clean step of a ladder, a length, the
@@ -15,7 +15,7 @@ export type Valued = { marks: MarksOn; basis: Pick<Basis, 'scorerEffects'> };
  * Source: house rule.
  * @example printValues({ marks: marksFinder(evidence)(evidence.attempts), basis }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
  */
-export function printValues(of: Valued, mark: MarkDef): { attemptId: string; value: number }[] {
+export function printValues(of: MarkedPrints, mark: MarkDef): { attemptId: string; value: number }[] {
 	if (mark.kind === 'window') return windowsOf(of, mark).map(({ attemptId, from, to }) => ({ attemptId, value: to - from }));
 	const values = meansOf(of, mark, readingsOfMark(mark));
 	if (mark.kind !== 'words') return values;
@@ -28,7 +28,7 @@ export function printValues(of: Valued, mark: MarkDef): { attemptId: string; val
  * The first faulty step of each print that has one, as printValues gives its last clean one.
  * @example firstFaulties(group, MARKS[0]) // [{ attemptId: 'a1', value: 67.5 }]
  */
-export function firstFaulties(of: Valued, mark: MarkDef & { kind: 'ladder' }): { attemptId: string; value: number }[] {
+export function firstFaulties(of: MarkedPrints, mark: MarkDef & { kind: 'ladder' }): { attemptId: string; value: number }[] {
 	return meansOf(of, mark, [mark.firstFaulty]);
 }
 
@@ -36,7 +36,7 @@ export function firstFaulties(of: Valued, mark: MarkDef & { kind: 'ladder' }): {
  * The temperatures between which the floors of each print came out clean.
  * @example windowsOf(group, MARKS[7]) // [{ attemptId: 'a1', from: 205, to: 220 }]
  */
-export function windowsOf(of: Valued, mark: MarkDef & { kind: 'window' }): { attemptId: string; from: number; to: number }[] {
+export function windowsOf(of: MarkedPrints, mark: MarkDef & { kind: 'window' }): { attemptId: string; from: number; to: number }[] {
 	const tops = meansOf(of, mark, [mark.to]);
 	return meansOf(of, mark, [mark.from]).flatMap(({ attemptId, value: from }) => {
 		const to = tops.find((t) => t.attemptId === attemptId)?.value;
@@ -45,7 +45,7 @@ export function windowsOf(of: Valued, mark: MarkDef & { kind: 'window' }): { att
 }
 
 /** One value a print: several scorings of the same print are one look each at one thing, so their mean counts, once. */
-function meansOf(of: Valued, mark: MarkDef, readings: readonly string[]): { attemptId: string; value: number }[] {
+function meansOf(of: MarkedPrints, mark: MarkDef, readings: readonly string[]): { attemptId: string; value: number }[] {
 	const counted = readings.flatMap((quantity) => (of.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'));
 	const byPrint = new Map<string, { sum: number; n: number }>();
 	for (const { attemptId, scorer, value } of asScorings(counted)) {
@@ -61,6 +61,6 @@ function meansOf(of: Valued, mark: MarkDef, readings: readonly string[]): { atte
  * What is taken out of one scorer's marks; null where nothing is.
  * @example leniencyOf({ basis }, MARKS[0], 'Ben')?.shift // 0.5
  */
-export function leniencyOf({ basis }: Pick<Valued, 'basis'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
+export function leniencyOf({ basis }: Pick<MarkedPrints, 'basis'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
 	return basis.scorerEffects.find((e) => e.quantity === def.id && e.scorer === scorer) ?? null;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import { agreements, agreementsOfAll } from './agreement';
-import { looksOf } from './looks';
+import { roundsOf } from './scoring-rounds';
 import { MARKS } from './marks';
 import { marksFinder, type Marked } from './marks-on';
 import { printValues } from './print-values';
@@ -32,14 +32,14 @@ describe('the same scorer again', () => {
 		readings: [mark(a, 'strings', 1, { scorer: 'Ada', takenAt: 10 }), mark(a, 'strings', 3, { scorer: 'Ada', takenAt: 20 })]
 	});
 	it('is a second look, told apart from the first', () => {
-		expect(looksOf(twice.readings as Marked[])).toEqual([0, 1]);
-		expect(looksOf([...twice.readings].reverse() as Marked[])).toEqual([1, 0]);
+		expect(roundsOf(twice.readings as Marked[])).toEqual([0, 1]);
+		expect(roundsOf([...twice.readings].reverse() as Marked[])).toEqual([1, 0]);
 		expect(agreements([twice])).toMatchObject([
 			{
 				n: 1,
 				raters: [
-					{ scorer: 'Ada', look: 0 },
-					{ scorer: 'Ada', look: 1 }
+					{ scorer: 'Ada', round: 0 },
+					{ scorer: 'Ada', round: 1 }
 				],
 				difference: { mean: 2 }
 			}
@@ -54,7 +54,7 @@ describe('the same scorer again', () => {
 			attempts: [a],
 			readings: [mark(a, 'surfaceDots', 1, { scorer: 'Ada' }), mark(a, 'surfaceSeam', 3, { scorer: 'Ada' })]
 		});
-		expect(scoringsOf([faults], SURFACE)).toEqual([{ attemptId: a.id, scorer: 'Ada', look: 0, value: 3 }]);
+		expect(scoringsOf([faults], SURFACE)).toEqual([{ attemptId: a.id, scorer: 'Ada', round: 0, value: 3 }]);
 	});
 	it('waits for what was scored once, and no longer after the second look', () => {
 		const only = piece({ marks: [{ mark: 'strings', steps: null }] });

@@ -101,9 +101,9 @@ export function scoringQueue(
 		.flatMap(({ evidence, attempt }) => {
 			const here = evidence.readings.filter((r) => r.attemptId === attempt.id && r.status === 'counts');
 			const by = sitting.kind === 'unscored' ? here : here.filter((r) => r.scorer === sitting.scorer);
-			const looks = (q: Question) =>
+			const roundsOfQuestion = (q: Question) =>
 				Math.max(...readingsOf(q).map((reading) => by.filter((r) => r.quantity === reading && r.ownMeasureId === ownOf(q)).length));
-			const left = questions.filter((q) => looks(q) === (sitting.kind === 'again' ? 1 : 0));
+			const left = questions.filter((q) => roundsOfQuestion(q) === (sitting.kind === 'again' ? 1 : 0));
 			if (left.length === 0) return [];
 			const condition = conditionAt(evidence.events, attempt.at).kind;
 			return [{ spoolId: evidence.spool.id, code: evidence.spool.code, attemptId: attempt.id, condition, questions: left }];

@@ -1,10 +1,10 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { looksOf, type Look } from './looks';
+import { roundsOf, type ScoringRound } from './scoring-rounds';
 import type { MarkDef } from './marks';
 import type { Marked } from './marks-on';
 
-/** What one look at one print gave for a mark. */
-export type Scoring = Look & { attemptId: string; value: number };
+/** What one round of scoring gave a print for a mark. */
+export type Scoring = ScoringRound & { attemptId: string; value: number };
 
 /**
  * Readings a mark rests on; of a ladder its last clean step, of a window its coolest clean floor.
@@ -24,22 +24,22 @@ export function readingsOfMark(mark: MarkDef): readonly string[] {
 }
 
 /**
- * Marks as scorings: one value a look. Of several faults seen in one look the worst counts.
+ * Marks as scorings: one value a round. Of several faults seen in one round the worst counts.
  * @param marks counted readings of one mark
- * @example asScorings(marks)[0] // { attemptId: 'a1', scorer: 'Ada', look: 0, value: 2 }
+ * @example asScorings(marks)[0] // { attemptId: 'a1', scorer: 'Ada', round: 0, value: 2 }
  */
 export function asScorings(marks: readonly Marked[]): Scoring[] {
-	const looks = looksOf(marks);
-	const byLook = new Map<string, Scoring>();
+	const rounds = roundsOf(marks);
+	const byRound = new Map<string, Scoring>();
 	marks.forEach(({ attemptId, scorer, value }, i) => {
 		if (attemptId === null) return;
-		const look = looks[i] as number;
-		const key = `${attemptId} ${scorer ?? ''} ${look}`;
-		const seen = byLook.get(key);
-		if (!seen) byLook.set(key, { attemptId, scorer, look, value });
+		const round = rounds[i] as number;
+		const key = `${attemptId} ${scorer ?? ''} ${round}`;
+		const seen = byRound.get(key);
+		if (!seen) byRound.set(key, { attemptId, scorer, round, value });
 		else if (value > seen.value) seen.value = value;
 	});
-	return [...byLook.values()];
+	return [...byRound.values()];
 }
 
 /**

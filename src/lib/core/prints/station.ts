@@ -1,8 +1,8 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { LentScatter } from '../trial/worked-out';
+import type { BorrowedScatter } from '../trial/worked-out';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { LEAST_REPEATS } from '../house/lent-scatter';
+import { LEAST_REPEATS } from '../house/borrowed-scatter';
 import type { Station } from '../station';
 import { meanInterval } from '../stats/mean-interval';
 import { findFlexible } from './find-flexible';
@@ -25,7 +25,7 @@ export const printsStation: Station = {
 		);
 		return [findSuccess(evidence, basis.failureRule), ...withWetDry(marks, evidence, basis), ...findFlexible(evidence, basis)];
 	},
-	lends: (evidence, basis) => lends(evidence, basis),
+	scatterToBorrow: (evidence, basis) => scatterToBorrow(evidence, basis),
 	next(findings, basis) {
 		const seen = new Map<string, Missing>();
 		const compared = (f: Finding) => f.subject.pieceId === null || basis.markPieces[f.quantity]?.[0] === f.subject.pieceId;
@@ -59,7 +59,7 @@ function withWetDry(marks: Finding[], evidence: SpoolEvidence, basis: Basis): Fi
 }
 
 /** Scatter between this spool's prints of each compared piece, as received; a column without scatter lends its least (it cannot be none). */
-function lends(evidence: SpoolEvidence, basis: Basis): LentScatter[] {
+function scatterToBorrow(evidence: SpoolEvidence, basis: Basis): BorrowedScatter[] {
 	const asReceived = groupsOf(evidence, basis).filter((g) => g.condition === 'asReceived');
 	return MARKS.flatMap((mark) => {
 		const pieceId = basis.markPieces[mark.def.id]?.[0];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, basis } from '../../../../tests/support/evidence';
-import { withHouse } from '../house/lent-scatter';
+import { withHouse } from '../house/borrowed-scatter';
 import { markQuantity } from './mark-entries';
 import { printsStation } from './station';
 import { wetAndDry } from './wet-dry';
@@ -28,16 +28,16 @@ describe('wet and dry', () => {
 		]);
 	});
 	it('two pairs are too few to say; five too, whatever they show', () => {
-		expect(says([2, 2], [0, 0])).toMatchObject({ says: 'tooFew', better: 2, p: null });
-		expect(says([2, 2, 2, 2, 2], [0, 0, 0, 0, 0])?.says).toBe('tooFew');
+		expect(says([2, 2], [0, 0])).toMatchObject({ outcome: 'tooFew', better: 2, p: null });
+		expect(says([2, 2, 2, 2, 2], [0, 0, 0, 0, 0])?.outcome).toBe('tooFew');
 	});
 	it('six of six: drying helped, p 0.03125; the other way round it hurt', () => {
-		expect(says([2, 2, 2, 2, 2, 2], [0, 0, 0, 1, 1, 1])).toMatchObject({ says: 'helped', p: 0.03125 });
-		expect(says([0, 0, 0, 0, 0, 0], [1, 1, 1, 1, 1, 1])?.says).toBe('hurt');
+		expect(says([2, 2, 2, 2, 2, 2], [0, 0, 0, 1, 1, 1])).toMatchObject({ outcome: 'helped', p: 0.03125 });
+		expect(says([0, 0, 0, 0, 0, 0], [1, 1, 1, 1, 1, 1])?.outcome).toBe('hurt');
 	});
 	it('pairs enough and no direction: no difference these prints can show; ties are left out of the test', () => {
-		expect(says([1, 1, 1, 0, 0, 0], [1, 1, 1, 0, 0, 0])).toMatchObject({ says: 'noDifference', p: 1 });
-		expect(says([1, 1, 1, 1, 1, 1], [1, 1, 1, 1, 1, 1])).toMatchObject({ says: 'noDifference', same: 6, p: null });
+		expect(says([1, 1, 1, 0, 0, 0], [1, 1, 1, 0, 0, 0])).toMatchObject({ outcome: 'noDifference', p: 1 });
+		expect(says([1, 1, 1, 1, 1, 1], [1, 1, 1, 1, 1, 1])).toMatchObject({ outcome: 'noDifference', same: 6, p: null });
 	});
 	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), basis)).toEqual([]));
 	it('the station says it with the marks printed after drying', () => {
@@ -54,7 +54,7 @@ describe('borrowed scatter', () => {
 	it('a single overhang takes the house spool’s scatter instead of a step each way', () => {
 		const house = marked([60, 65, 70, 65], 'overhangLastClean');
 		const p = withHouse(basis, house, [printsStation]);
-		expect(p.lent[0]).toMatchObject({ quantity: overhang.id, n: 4, df: 3 });
+		expect(p.borrowed[0]).toMatchObject({ quantity: overhang.id, n: 4, df: 3 });
 		const one = printsStation.find(marked([60], 'overhangLastClean'), p, 0).find((f) => f.quantity === 'overhang');
 		expect(one).toMatchObject({ method: 'ladderBorrowed', n: 1, grade: 'thin', messages: [{ id: 'borrowedScatter', params: { n: 4 } }] });
 		expect(one?.sampling.kind).toBe('t');
@@ -66,8 +66,8 @@ describe('borrowed scatter', () => {
 		expect(one?.messages).toMatchObject([{ id: 'borrowedScatter' }]);
 	});
 	it('a house without scatter lends half a step, never none; one with two prints lends nothing', () => {
-		expect(withHouse(basis, marked([65, 65, 65], 'overhangLastClean'), [printsStation]).lent[0]?.sd).toBe(2.5);
-		expect(withHouse(basis, marked([65, 60], 'overhangLastClean'), [printsStation]).lent).toEqual([]);
+		expect(withHouse(basis, marked([65, 65, 65], 'overhangLastClean'), [printsStation]).borrowed[0]?.sd).toBe(2.5);
+		expect(withHouse(basis, marked([65, 60], 'overhangLastClean'), [printsStation]).borrowed).toEqual([]);
 		expect(withHouse(basis, null, [printsStation])).toBe(basis);
 	});
 	it('several prints keep their own scatter', () => {

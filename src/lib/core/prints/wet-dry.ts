@@ -23,7 +23,7 @@ const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure
  * Prints of one piece from one spool before and after drying, as pairs: the last one before with the first one after, and so on
  * outwards, so that neighbours in time stand together. A pair needs its mark on both sides; pieces are never mixed.
  * Source: sign test (Conover); the pairing is a house rule.
- * @example wetAndDry(evidence, basis).find((w) => w.quantity === 'strings')?.says // 'tooFew'
+ * @example wetAndDry(evidence, basis).find((w) => w.quantity === 'strings')?.outcome // 'tooFew'
  */
 export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffects'>): WetDry[] {
 	const marksOn = marksFinder(evidence);
@@ -48,8 +48,8 @@ export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEff
  * @example wetDryMessage(compared).id // 'wetDry.tooFew'
  */
 export function wetDryMessage(compared: WetDry): Message {
-	const { quantity, better, worse, same, p, says } = compared;
-	return say(`wetDry.${says}`, { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 });
+	const { quantity, better, worse, same, p, outcome } = compared;
+	return say(`wetDry.${outcome}`, { quantity, better, worse, same, pairs: compared.pairs.length, p: p ?? 1 });
 }
 
 function pairsOf(

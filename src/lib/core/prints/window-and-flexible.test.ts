@@ -6,7 +6,7 @@ import { composite } from './composite';
 import { isFlexible } from './find-flexible';
 import { questionsOf } from './scoring';
 import { PRINT_QUANTITIES, printsStation } from './station';
-import { compareWays } from './ways';
+import { comparePaired } from './paired-comparison';
 
 const FLOORS = [240, 235, 230, 225, 220, 215, 210, 205, 200];
 const tower = piece({ marks: [{ mark: 'temperature', steps: FLOORS }] });
@@ -78,7 +78,7 @@ describe('temperature ladder', () => {
 			[205, 230]
 		]);
 		const attempts = fans.attempts.map((one, i) => ({ ...one, settings: { ...one.settings, fanPct: i * 50 } }));
-		const { results } = compareWays([{ ...fans, attempts }], { id: 'fanPct', first: '0', second: '50' }, basis);
+		const { results } = comparePaired([{ ...fans, attempts }], { id: 'fanPct', first: '0', second: '50' }, basis);
 		expect(results.find((r) => r.def.id === 'temperatureWindow')?.pairs[0]).toMatchObject({ first: 10, second: 25 });
 	});
 });

@@ -1,6 +1,6 @@
+import { tQuantile } from './distributions';
 import { group } from 'd3-array';
 import jStat from 'jstat';
-import { tQuantile } from './mean-interval';
 
 /** One value with what it is compared within and the level whose effect is asked for. */
 export type LevelValue = { within: string; level: string; value: number };

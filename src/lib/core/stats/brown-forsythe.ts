@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { fCdf } from './distributions';
 import { mean, median } from 'simple-statistics';
 
 export type BrownForsythe = { f: number; df1: number; df2: number; p: number };
@@ -25,5 +25,5 @@ export function brownForsythe(groups: readonly (readonly number[])[]): BrownFors
 	const df2 = all.length - usable.length;
 	if (!(within > 1e-24)) return null;
 	const f = between / df1 / (within / df2);
-	return { f, df1, df2, p: 1 - jStat.centralF.cdf(f, df1, df2) };
+	return { f, df1, df2, p: 1 - fCdf(f, df1, df2) };
 }

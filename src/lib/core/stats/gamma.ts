@@ -1,14 +1,3 @@
-import jStat from 'jstat';
-
-/**
- * Natural logarithm of the gamma function, for positive arguments.
- * Source: jStat (Lanczos).
- * @example logGamma(5) // ln 24 = 3.178
- */
-export function logGamma(x: number): number {
-	return jStat.gammaln(x);
-}
-
 /**
  * Digamma function, the slope of logGamma, for positive arguments: recurrence up to 6, then the asymptotic series.
  * Source: Abramowitz & Stegun 6.3.5 and 6.3.18.

@@ -1,9 +1,9 @@
+import { tQuantile } from './distributions';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/diameter.json';
 import studentized from '../../../../tests/reference/studentized.json';
 import { brownForsythe } from './brown-forsythe';
 import { gamesHowell } from './games-howell';
-import { tQuantile } from './mean-interval';
 import { nestedVariance } from './nested-variance';
 import { spreadOf } from './spread';
 import { studentizedRange } from './studentized-range';

@@ -1,4 +1,4 @@
-import { tQuantile } from './mean-interval';
+import { tQuantile } from './distributions';
 
 export type Kappa = { kappa: number; standardError: number; low: number; high: number; n: number };
 

@@ -1,4 +1,4 @@
-import { tQuantile } from './mean-interval';
+import { tQuantile } from './distributions';
 
 export type Alpha = {
 	alpha: number;

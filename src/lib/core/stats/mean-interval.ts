@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { tQuantile } from './distributions';
 import { mean, sampleStandardDeviation } from 'simple-statistics';
 
 export type MeanInterval = {
@@ -28,12 +28,4 @@ export function meanInterval(values: readonly number[], level = 0.95): MeanInter
 	const standardError = sd / Math.sqrt(n);
 	const half = tQuantile(0.5 + level / 2, n - 1) * standardError;
 	return { n, mean: m, sd, standardError, df: n - 1, low: m - half, high: m + half };
-}
-
-/**
- * Quantile of Student's t. Degrees of freedom may be fractional (Welch-Satterthwaite); above 1e5 the normal law is used.
- * @example tQuantile(0.975, 9) // 2.2622
- */
-export function tQuantile(p: number, df: number): number {
-	return df > 1e5 ? jStat.normal.inv(p, 0, 1) : jStat.studentt.inv(p, df);
 }

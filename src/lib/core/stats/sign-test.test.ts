@@ -1,6 +1,7 @@
+import { logGamma } from './distributions';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
-import { digamma, logGamma } from './gamma';
+import { digamma } from './gamma';
 import { signTest } from './sign-test';
 
 describe('sign test', () => {

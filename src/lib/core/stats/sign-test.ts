@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { binomialCdf } from './distributions';
 
 /**
  * Exact two-sided sign test on paired differences. Ties are left out (Dixon & Mood); with m pairs left, p cannot be under 2^(1-m), so
@@ -12,5 +12,5 @@ export function signTest(better: number, worse: number): { pairs: number; p: num
 		throw new RangeError(`signTest: ${better} and ${worse} are not counts`);
 	const pairs = better + worse;
 	if (pairs === 0) return { pairs, p: null };
-	return { pairs, p: Math.min(1, 2 * jStat.binomial.cdf(Math.min(better, worse), pairs, 0.5)) };
+	return { pairs, p: Math.min(1, 2 * binomialCdf(Math.min(better, worse), pairs, 0.5)) };
 }

@@ -1,5 +1,4 @@
-import jStat from 'jstat';
-import { normalCdf } from './normal';
+import { logGamma, normalCdf } from './distributions';
 
 /** Distribution of the studentised range of a number of groups, for given degrees of freedom of the spread. */
 export type StudentizedRange = { cdf(q: number): number; inv(p: number): number };
@@ -87,7 +86,7 @@ function spreads(df: number): { points: Float64Array; weights: Float64Array } {
 	const high = Math.log(1 + 9 / Math.sqrt(df));
 	const low = Math.max(Math.log(1e-5), -12 / Math.sqrt(df));
 	const step = (high - low) / SPREAD_POINTS;
-	const constant = Math.log(2) + (df / 2) * Math.log(df / 2) - jStat.gammaln(df / 2);
+	const constant = Math.log(2) + (df / 2) * Math.log(df / 2) - logGamma(df / 2);
 	const points = Float64Array.from({ length: SPREAD_POINTS + 1 }, (_, i) => Math.exp(low + i * step));
 	const weights = points.map((s, i) => {
 		const ends = i === 0 || i === SPREAD_POINTS ? 0.5 : 1;

@@ -1,5 +1,4 @@
-import jStat from 'jstat';
-import { normalCdf } from './normal';
+import { chiSquareCdf, chiSquareQuantile, normalCdf, normalQuantile } from './distributions';
 
 /** Panels of Simpson's rule over the deviate of the mean; with 60 the factor is right to six digits. */
 const PANELS = 60;
@@ -26,7 +25,7 @@ function solve(n: number, coverage: number, confidence: number): number {
 	const df = n - 1;
 	const widths = meanDeviates(n, coverage);
 	const lacking = (k: number) =>
-		widths.reduce((sum, { weight, half }) => sum + weight * (1 - jStat.chisquare.cdf((df * half ** 2) / k ** 2, df)), 0) - confidence;
+		widths.reduce((sum, { weight, half }) => sum + weight * (1 - chiSquareCdf((df * half ** 2) / k ** 2, df)), 0) - confidence;
 	// Howe's factor is within a few per cent: a secant from there settles in a few steps.
 	let [a, b] = [howeFactor(n, coverage, confidence), howeFactor(n, coverage, confidence) * 1.02];
 	let [fa, fb] = [lacking(a), lacking(b)];
@@ -44,15 +43,15 @@ function solve(n: number, coverage: number, confidence: number): number {
  * @example howeFactor(10, 0.95, 0.95) // 3.382
  */
 export function howeFactor(n: number, coverage = 0.95, confidence = 0.95): number {
-	const z = jStat.normal.inv((1 + coverage) / 2, 0, 1);
-	return z * Math.sqrt(((n - 1) * (1 + 1 / n)) / jStat.chisquare.inv(1 - confidence, n - 1));
+	const z = normalQuantile((1 + coverage) / 2);
+	return z * Math.sqrt(((n - 1) * (1 + 1 / n)) / chiSquareQuantile(1 - confidence, n - 1));
 }
 
 /** For each deviate of the mean (in SDs of the population): its weight, and the half-width that holds the coverage around it. */
 function meanDeviates(n: number, coverage: number): { weight: number; half: number }[] {
 	const reach = 8 / Math.sqrt(n);
 	const step = reach / PANELS;
-	let half = jStat.normal.inv((1 + coverage) / 2, 0, 1);
+	let half = normalQuantile((1 + coverage) / 2);
 	return Array.from({ length: PANELS + 1 }, (_, i) => {
 		const z = i * step;
 		const simpson = i === 0 || i === PANELS ? 1 : i % 2 ? 4 : 2;

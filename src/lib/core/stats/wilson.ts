@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { normalQuantile } from './distributions';
 
 /**
  * Wilson's score interval for a proportion; never the normal interval, which fails near 0 and 1.
@@ -10,7 +10,7 @@ export function wilsonInterval(successes: number, n: number, level = 0.95): { lo
 	if (!Number.isInteger(successes) || !Number.isInteger(n) || successes < 0 || n < successes)
 		throw new RangeError(`wilsonInterval: ${successes} of ${n} is not a count`);
 	if (n === 0) return null;
-	const z = jStat.normal.inv(0.5 + level / 2, 0, 1);
+	const z = normalQuantile(0.5 + level / 2);
 	const p = successes / n;
 	const centre = p + (z * z) / (2 * n);
 	const half = z * Math.sqrt((p * (1 - p)) / n + (z * z) / (4 * n * n));

@@ -1,6 +1,7 @@
+import { tQuantile } from '../stats/distributions';
 import { say, type Message } from '../finding/message';
 import type { Interval, Sampling } from '../finding/types';
-import { meanInterval, tQuantile } from '../stats/mean-interval';
+import { meanInterval } from '../stats/mean-interval';
 import { isExact, isHeld, type Observation } from '../survival/observation';
 import { weibullFit } from '../survival/weibull-fit';
 
@@ -25,13 +26,13 @@ const ONE_SPECIMEN = 0.3;
  * would explain them all: bounds. None broke: what they held at least. One specimen: bounds, or the scatter the house spool lends.
  * Source: ISO 2602; Meeker & Escobar 1998, ch. 8; ISO 20501 for Weibull strengths.
  * @param ceiling top of the scale, the upper bound where nothing broke
- * @param lentLogSd scatter of the logarithm borrowed from the house spool, with its degrees of freedom
+ * @param borrowedLogSd scatter of the logarithm borrowed from the house spool, with its degrees of freedom
  * @example meanStrength([{ low: 110, high: 110 }, { low: 118, high: 118 }], 400, null)?.estimate // 114
  */
 export function meanStrength(
 	observations: readonly Observation[],
 	ceiling: number,
-	lentLogSd: { sd: number; df: number; n: number; code: string } | null
+	borrowedLogSd: { sd: number; df: number; n: number; code: string } | null
 ): MeanStrength | null {
 	const n = observations.length;
 	const [first] = observations;
@@ -51,7 +52,7 @@ export function meanStrength(
 			logSd: null
 		};
 	}
-	if (n === 1) return single(first, lentLogSd);
+	if (n === 1) return single(first, borrowedLogSd);
 	if (observations.every(isExact)) return allExact(lows);
 	const fitted = weibullFit(observations);
 	if (fitted.ok) {
@@ -101,20 +102,20 @@ function allExact(values: number[]): MeanStrength {
 	};
 }
 
-function single(one: Observation, lent: { sd: number; df: number; n: number; code: string } | null): MeanStrength {
+function single(one: Observation, borrowed: { sd: number; df: number; n: number; code: string } | null): MeanStrength {
 	const high = one.high as number;
 	const middle = isExact(one) ? high : (one.low + high) / 2;
-	if (lent && lent.sd > 0) {
+	if (borrowed && borrowed.sd > 0) {
 		// The width of a step counts beside the borrowed scatter, as a rectangular part.
-		const logSd = Math.hypot(lent.sd, (high - one.low) / Math.sqrt(12) / middle);
-		const half = tQuantile(0.975, lent.df) * logSd;
+		const logSd = Math.hypot(borrowed.sd, (high - one.low) / Math.sqrt(12) / middle);
+		const half = tQuantile(0.975, borrowed.df) * logSd;
 		return {
 			estimate: middle,
 			n: 1,
 			interval: { low: middle * Math.exp(-half), high: middle * Math.exp(half), level: 0.95, kind: 'confidence' },
-			sampling: { kind: 't', mean: middle, standardError: middle * logSd, df: lent.df },
+			sampling: { kind: 't', mean: middle, standardError: middle * logSd, df: borrowed.df },
 			method: 'strengthBorrowed',
-			messages: [say('borrowedScatter', { code: lent.code, n: lent.n })],
+			messages: [say('borrowedScatter', { code: borrowed.code, n: borrowed.n })],
 			logSd: null
 		};
 	}

@@ -4,7 +4,10 @@ import type { QuantityDef } from '../finding/types';
 
 type Of = Pick<Basis, 'strengthHighN' | 'specimenKinds'>;
 
-/** Mean load at which specimens of the compared kind break. The top of the scale is the trial's; a twentieth of it matters. */
+/**
+ * Mean load at which specimens of the compared kind break. The top of the scale is the trial's, in N; a twentieth of it matters.
+ * @example strengthLoad({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } }).differenceThatMatters // 20
+ */
 export const strengthLoad = (basis: Of): QuantityDef => ({
 	id: 'strengthLoad',
 	station: 'strength',
@@ -18,7 +21,10 @@ export const strengthLoad = (basis: Of): QuantityDef => ({
 	onSheet: true
 });
 
-/** Mean number of blows until a specimen breaks. A column only where somebody counted blows. */
+/**
+ * Mean number of blows until a specimen breaks. A column only where somebody counted blows.
+ * @example strengthBlows({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } }).onSheet // false
+ */
 export const strengthBlows = (basis: Of): QuantityDef => ({
 	id: 'strengthBlows',
 	station: 'strength',
@@ -32,7 +38,10 @@ export const strengthBlows = (basis: Of): QuantityDef => ({
 	onSheet: basis.specimenKinds.blows !== null
 });
 
-/** How a piece gives way in the hands, in four words. */
+/**
+ * How a piece gives way in the hands, in four words. A column only where somebody said one.
+ * @example strengthByHand({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: 'hook' } }).onSheet // true
+ */
 export const strengthByHand = (basis: Of): QuantityDef => ({
 	id: 'strengthByHand',
 	station: 'strength',

@@ -1,11 +1,11 @@
 import type { SpecimenMeasure } from '../evidence/specimen';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { LentScatter } from '../trial/worked-out';
+import type { BorrowedScatter } from '../trial/worked-out';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, FindingContext, Missing, QuantityDef } from '../finding/types';
-import { LEAST_REPEATS, lentFor } from '../house/lent-scatter';
+import { LEAST_REPEATS, borrowedScatter } from '../house/borrowed-scatter';
 import { ordinal } from '../prints/ordinal';
 import { BY_HAND_WORDS, type FailureMode } from './words';
 import type { Station } from '../station';
@@ -27,7 +27,7 @@ export const strengthStation: Station = {
 			kindsOf(observed, measure, basis).map((kind) => findOf(evidence, basis, measure, kind, observed))
 		);
 	},
-	lends: (evidence, basis) => lends(evidence, basis),
+	scatterToBorrow: (evidence, basis) => scatterToBorrow(evidence, basis),
 	next: (findings) => findings.flatMap((f) => f.missing).slice(0, 1)
 };
 
@@ -81,7 +81,7 @@ function findOf(
 		});
 	}
 	const observations = used.flatMap((o) => (o.observation ? [o.observation] : []));
-	const result = meanStrength(observations, def.scale.high, lentFor(basis, def.id, kind));
+	const result = meanStrength(observations, def.scale.high, borrowedScatter(basis, def.id, kind));
 	if (!result)
 		return makeFinding(def, {
 			...common,
@@ -137,7 +137,7 @@ function contextOf(evidence: SpoolEvidence, used: readonly Observed[], kind: str
 }
 
 /** The scatter of the logarithm of this spool's strengths, for each kind of which it has repeats enough. */
-function lends(evidence: SpoolEvidence, basis: Basis): LentScatter[] {
+function scatterToBorrow(evidence: SpoolEvidence, basis: Basis): BorrowedScatter[] {
 	const observed = observedSpecimens(evidence).filter((o) => o.observation !== null);
 	return (['load', 'blows'] as const).flatMap((measure) => {
 		const kind = basis.specimenKinds[measure];

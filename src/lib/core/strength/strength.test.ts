@@ -4,7 +4,7 @@ import { evidence, load, basis, specimen } from '../../../../tests/support/evide
 import type { Specimen } from '../evidence/specimen';
 import type { Finding } from '../finding/types';
 import { compare } from '../compare/compare';
-import { withHouse } from '../house/lent-scatter';
+import { withHouse } from '../house/borrowed-scatter';
 import { readReading } from '../readings/read-reading';
 import { BY_HAND_WORDS, FAILURE_WORDS } from './words';
 import { kindOf, specimenKinds } from './kinds';
@@ -134,9 +134,13 @@ describe('mean strength', () => {
 	});
 	it('one specimen: wide bounds, or the scatter the house spool lends', () => {
 		expect(meanStrength(exact(100), 400, null)).toMatchObject({ method: 'strengthBounds', interval: { low: 70, high: 130 } });
-		const lent = meanStrength(exact(100), 400, { sd: 0.08, df: 4, n: 5, code: 'AB1' });
-		expect(lent).toMatchObject({ method: 'strengthBorrowed', n: 1, messages: [{ id: 'borrowedScatter', params: { code: 'AB1', n: 5 } }] });
-		expect(lent?.interval.high).toBeLessThan(130);
+		const borrowed = meanStrength(exact(100), 400, { sd: 0.08, df: 4, n: 5, code: 'AB1' });
+		expect(borrowed).toMatchObject({
+			method: 'strengthBorrowed',
+			n: 1,
+			messages: [{ id: 'borrowedScatter', params: { code: 'AB1', n: 5 } }]
+		});
+		expect(borrowed?.interval.high).toBeLessThan(130);
 	});
 	it('nothing loaded, nothing said', () => expect(meanStrength([], 400, null)).toBeNull());
 	it('the estimate always lies within its interval', () => {
@@ -207,9 +211,9 @@ describe('the station', () => {
 		const house = direct([100, 110, 104, 96]);
 		const one = direct([150]);
 		const p = withHouse(rules([house, one]), house, [strengthStation]);
-		expect(p.lent).toMatchObject([{ quantity: 'strengthLoad', n: 4, relative: true, code: 'KA1' }]);
+		expect(p.borrowed).toMatchObject([{ quantity: 'strengthLoad', n: 4, relative: true, code: 'KA1' }]);
 		expect(find(one, p)).toMatchObject({ method: 'strengthBorrowed', grade: 'thin' });
 		expect(find(house, p).method).toBe('strengthMean');
-		expect(withHouse(rules([house]), direct([100, 110]), [strengthStation]).lent).toEqual([]);
+		expect(withHouse(rules([house]), direct([100, 110]), [strengthStation]).borrowed).toEqual([]);
 	});
 });

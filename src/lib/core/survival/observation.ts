@@ -4,7 +4,15 @@
  */
 export type Observation = { low: number; high: number | null };
 
+/**
+ * Whether the strength itself was read, in the unit of the observation.
+ * @example isExact({ low: 20, high: 20 }) // true
+ */
 export const isExact = (o: Observation): boolean => o.high === o.low;
+/**
+ * Whether it never broke: then only its lower end is known.
+ * @example isHeld({ low: 20, high: null }) // true
+ */
 export const isHeld = (o: Observation): boolean => o.high === null;
 
 /**

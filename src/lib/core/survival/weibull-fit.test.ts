@@ -1,7 +1,7 @@
+import { logGamma } from '../stats/distributions';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/weibull.json';
-import { logGamma } from '../stats/gamma';
 import { isHeld, oneValueFits, type Observation } from './observation';
 import { weibullFit } from './weibull-fit';
 

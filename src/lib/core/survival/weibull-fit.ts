@@ -1,5 +1,6 @@
+import { logGamma } from '../stats/distributions';
 import { isHeld, oneValueFits, type Observation } from './observation';
-import { digamma, logGamma } from '../stats/gamma';
+import { digamma } from '../stats/gamma';
 
 type WeibullFit = {
 	/** Characteristic strength: 63.2 % have broken. */

@@ -20,7 +20,7 @@ export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardErro
 };
 
 /** Standard deviation of the house spool's repeats of one quantity; of the logarithm where `relative`. */
-export type LentScatter = {
+export type BorrowedScatter = {
 	quantity: string;
 	subject: string | null;
 	sd: number;
@@ -43,5 +43,5 @@ export type WorkedOut = {
 	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
 	scorerEffects: ScorerEffect[];
 	/** Scatter that the house spool's repeats lend to spools with one print or specimen. */
-	lent: LentScatter[];
+	borrowed: BorrowedScatter[];
 };

@@ -6,7 +6,7 @@ import { requireFilament } from '../spools/post';
 import { pastInstant } from '../time';
 import { raiseFilament, raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
-import { keepPrice } from './keep-price';
+import { keepQuote } from './keep-quote';
 import { readQuote } from './read-quote';
 
 /** A price that was seen or paid. */
@@ -24,7 +24,7 @@ export async function postQuote(
 		await raiseFilament(tx, body.filamentId);
 		if (body.spoolId) await raiseRevision(tx, body.spoolId);
 		const { id, filamentId, currency, quantity, quoteKind: kind, zone } = body;
-		await keepPrice(tx, { id, filamentId, numbers, currency, quantity, kind, seenAt, zone }, body.spoolId, now);
+		await keepQuote(tx, { id, filamentId, numbers, currency, quantity, kind, seenAt, zone }, body.spoolId, now);
 		return { id: body.id };
 	});
 }

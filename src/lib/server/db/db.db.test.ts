@@ -7,6 +7,7 @@ import { v7 } from 'uuid';
 import { afterEach, describe, expect, it } from 'vitest';
 import { dropDatabase, testDatabase, testDatabaseUrl, type TestDatabase } from '../../../../tests/support/database';
 import { connect } from './client';
+import { sayDangling } from './dangling-rows';
 import { dump } from './dump';
 import { migrate } from './migrate';
 import { restore } from './restore';
@@ -124,6 +125,34 @@ describe('migrations', () => {
 		await migrate(url, 'drizzle', () => Promise.reject(new Error('nothing changes: no dump')));
 		await pool.end();
 		rmSync(older, { recursive: true });
+	});
+
+	it('rows that point nowhere are reported, never block, and no new ones get in', async () => {
+		const url = fresh();
+		const directory = mkdtempSync(join(tmpdir(), 'draught-dangling-'));
+		await migrate(url, firstMigrations(directory, 11));
+		const connection = await createConnection(url);
+		const [lost, spools] = [Buffer.alloc(16, 7), [Buffer.alloc(16, 1), Buffer.alloc(16, 2)]];
+		const put = (id: Buffer, code: string) =>
+			connection.query('INSERT INTO spool (id, filament_id, bench_code, created_at) VALUES (?, ?, ?, 1)', [id, lost, code]);
+		for (const [i, id] of spools.entries()) await put(id, `KE${i}`);
+		await connection.query('INSERT INTO part (id, spool_id, name, at, zone, created_at) VALUES (?, ?, ?, 1, ?, 1)', [
+			lost,
+			lost,
+			'Hook',
+			'UTC'
+		]);
+		const { dangling } = await migrate(url);
+		expect(dangling).toEqual([
+			{ table: 'part', column: 'spool_id', into: 'spool', rows: 1 },
+			{ table: 'spool', column: 'filament_id', into: 'filament', rows: 2 }
+		]);
+		expect(sayDangling(dangling)[0]).toBe('in part, 1 row points at nothing in spool (spool_id); left as found');
+		expect((await migrate(url)).dangling).toEqual([]);
+		await expect(put(Buffer.alloc(16, 3), 'KE3')).rejects.toMatchObject({ code: 'ER_NO_REFERENCED_ROW_2' });
+		await connection.query('UPDATE spool SET revision = revision + 1');
+		await connection.end();
+		rmSync(directory, { recursive: true });
 	});
 
 	it('a schema newer than the program is refused and left alone', async () => {

@@ -2,11 +2,13 @@ import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { drizzle } from 'drizzle-orm/mysql2';
 import { migrate as runMigrations } from 'drizzle-orm/mysql2/migrator';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
+import { danglingRows, type DanglingRows } from './dangling-rows';
 
 const LOCK = 'draught_migrate';
 const TABLE = '__drizzle_migrations';
 
-export type MigrationResult = { applied: number; total: number };
+/** What was applied now, of how many; and, after a change, the rows found that point nowhere. */
+export type MigrationResult = { applied: number; total: number; dangling: DanglingRows[] };
 
 /**
  * Brings a database up to date from one process at a time: others wait on a named lock and then find nothing to do.
@@ -35,7 +37,8 @@ export async function migrate(databaseUrl: string, folder = 'drizzle', beforeCha
 			throw new Error(`this database was written by a newer version of Draught (${ahead.length} migrations ahead); it was left as it is`);
 		if (done.length < known.length && done.length > 0 && beforeChange) await beforeChange();
 		await runMigrations(drizzle(connection, { casing: 'snake_case', mode: 'planetscale' }), { migrationsFolder: folder });
-		return { applied: known.length - done.length, total: known.length };
+		const applied = known.length - done.length;
+		return { applied, total: known.length, dangling: applied > 0 ? await danglingRows(connection, database) : [] };
 	} finally {
 		await connection.end();
 	}

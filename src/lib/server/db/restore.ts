@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 import { parse, v7 } from 'uuid';
+import { danglingRows, type DanglingRows } from './dangling-rows';
 import { dump, load, readBackup } from './dump';
 import { migrate } from './migrate';
 
@@ -9,8 +10,9 @@ import { migrate } from './migrate';
  * then the two change places in one statement. What was there is dumped to `keepFile` afterwards, so that nothing is lost that was
  * written meanwhile. A backup that is not whole or does not load leaves everything as it was. A running server may go on: the record
  * gets a new epoch, by which it tells what it had worked out before.
+ * @returns rows of the backup that point nowhere; they come along as they are
  */
-export async function restore(databaseUrl: string, file: string, keepFile: string): Promise<void> {
+export async function restore(databaseUrl: string, file: string, keepFile: string): Promise<DanglingRows[]> {
 	const contents = await readBackup(file);
 	if (!contents.tables.includes('write_log') || !contents.tables.includes('server'))
 		throw new Error('this file is no backup of Draught; nothing was changed');
@@ -25,6 +27,7 @@ export async function restore(databaseUrl: string, file: string, keepFile: strin
 		await load(at(staging), file);
 		await checkRows(connection, staging, contents);
 		await migrate(at(staging));
+		const dangling = await danglingRows(connection, staging);
 		await connection.query(`UPDATE \`${staging}\`.server SET epoch = ?`, [Buffer.from(parse(v7()))]);
 		await makeDatabase(connection, replaced);
 		const moves = [...(await movesOf(connection, database, replaced)), ...(await movesOf(connection, staging, database))];
@@ -32,6 +35,7 @@ export async function restore(databaseUrl: string, file: string, keepFile: strin
 		await dump(at(replaced), keepFile);
 		await connection.query(`DROP DATABASE \`${replaced}\``);
 		await connection.query(`DROP DATABASE \`${staging}\``);
+		return dangling;
 	} finally {
 		await connection.end();
 	}

@@ -28,7 +28,7 @@ import {
 	VERDICT_KINDS
 } from '$lib/core/closed-lists';
 import type { PieceMark } from '$lib/core/pieces/types';
-import { boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { type MySqlColumn, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
 
 /**
@@ -37,10 +37,12 @@ import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone
  */
 
 const id = () => uuid().primaryKey();
+/** Points at a row of another table, as a foreign key: the row must be there. */
+const to = (id: () => MySqlColumn) => uuid().references(id);
 const word = (length = 32) => varchar({ length });
 /** One word of a closed list: the column says which, so that forms, files and code ask the same. */
 const oneOf = <U extends string, T extends Readonly<[U, ...U[]]>>(list: T, length = 16) => varchar({ length, enum: list });
-const created = () => ({ createdAt: moment().notNull(), createdBy: uuid() });
+const created = () => ({ createdAt: moment().notNull() });
 
 /** One row: which server this is. It keys the outbox of browsers, so that demo readings never reach real data. */
 export const server = mysqlTable('server', {
@@ -63,15 +65,20 @@ export const writeLog = mysqlTable('write_log', {
 	clockAheadMs: moment()
 });
 
-export const tester = mysqlTable('tester', { id: id(), name: shortText().notNull(), ...created() });
-
 export const maker = mysqlTable('maker', { id: id(), name: shortText().notNull(), ...created() }, (t) => [
 	uniqueIndex('maker_name').on(t.name)
 ]);
 
 export const filament = mysqlTable(
 	'filament',
-	{ id: id(), makerId: uuid().notNull(), name: shortText().notNull(), material: word(40).notNull(), variant: shortText(), ...created() },
+	{
+		id: id(),
+		makerId: to(() => maker.id).notNull(),
+		name: shortText().notNull(),
+		material: word(40).notNull(),
+		variant: shortText(),
+		...created()
+	},
 	(t) => [index('filament_maker').on(t.makerId)]
 );
 
@@ -80,7 +87,7 @@ export const claim = mysqlTable(
 	'claim',
 	{
 		id: id(),
-		filamentId: uuid().notNull(),
+		filamentId: to(() => filament.id).notNull(),
 		quantity: word(40).notNull(),
 		source: oneOf(CLAIM_SOURCES).notNull(),
 		value: number().notNull(),
@@ -91,16 +98,18 @@ export const claim = mysqlTable(
 	(t) => [index('claim_filament').on(t.filamentId)]
 );
 
-export const lot = mysqlTable('lot', { id: id(), filamentId: uuid().notNull(), code: shortText().notNull(), ...created() }, (t) => [
-	index('lot_filament').on(t.filamentId)
-]);
+export const lot = mysqlTable(
+	'lot',
+	{ id: id(), filamentId: to(() => filament.id).notNull(), code: shortText().notNull(), ...created() },
+	(t) => [index('lot_filament').on(t.filamentId)]
+);
 
 export const spool = mysqlTable(
 	'spool',
 	{
 		id: id(),
-		filamentId: uuid().notNull(),
-		lotId: uuid(),
+		filamentId: to(() => filament.id).notNull(),
+		lotId: to(() => lot.id),
 		benchCode: varchar({ length: 8 }).notNull(),
 		colourName: shortText(),
 		colourHex: varchar({ length: 7 }),
@@ -113,14 +122,14 @@ export const spool = mysqlTable(
 );
 
 /** Which spool is the standing reference; the newest row is in force. */
-export const houseSpool = mysqlTable('house_spool', { id: id(), spoolId: uuid().notNull(), ...created() });
+export const houseSpool = mysqlTable('house_spool', { id: id(), spoolId: to(() => spool.id).notNull(), ...created() });
 
 /** A price seen: for the whole order of `quantity` spools of `netMassG` each. */
 export const quote = mysqlTable(
 	'quote',
 	{
 		id: id(),
-		filamentId: uuid().notNull(),
+		filamentId: to(() => filament.id).notNull(),
 		priceMinor: int().notNull(),
 		shippingMinor: int().notNull(),
 		currency: varchar({ length: 3 }).notNull(),
@@ -134,9 +143,11 @@ export const quote = mysqlTable(
 	(t) => [index('quote_filament').on(t.filamentId)]
 );
 
-export const purchase = mysqlTable('purchase', { id: id(), spoolId: uuid().notNull(), quoteId: uuid().notNull(), ...created() }, (t) => [
-	index('purchase_spool').on(t.spoolId)
-]);
+export const purchase = mysqlTable(
+	'purchase',
+	{ id: id(), spoolId: to(() => spool.id).notNull(), quoteId: to(() => quote.id).notNull(), ...created() },
+	(t) => [index('purchase_spool').on(t.spoolId)]
+);
 
 export const instrument = mysqlTable('instrument', {
 	id: id(),
@@ -152,7 +163,7 @@ export const instrumentCheck = mysqlTable(
 	'instrument_check',
 	{
 		id: id(),
-		instrumentId: uuid().notNull(),
+		instrumentId: to(() => instrument.id).notNull(),
 		reference: number().notNull(),
 		/** Stated error limit of the reference itself. */
 		referenceLimit: number().notNull().default(0),
@@ -175,7 +186,7 @@ export const gaugeStudy = mysqlTable(
 	'gauge_study',
 	{
 		id: id(),
-		instrumentId: uuid().notNull(),
+		instrumentId: to(() => instrument.id).notNull(),
 		raters: json<string[]>()().notNull(),
 		readings: json<(CheckReading & { place: number; rater: number })[]>()().notNull(),
 		at: moment().notNull(),
@@ -197,8 +208,6 @@ export const printer = mysqlTable('printer', {
 	...created()
 });
 
-export const place = mysqlTable('place', { id: id(), name: shortText().notNull(), kind: word(16).notNull(), ...created() });
-
 export const dryer = mysqlTable('dryer', {
 	id: id(),
 	name: shortText().notNull(),
@@ -210,7 +219,7 @@ export const dryer = mysqlTable('dryer', {
 /** One load in a dryer, with its timer. Rows are never changed: the end is a row of its own. */
 export const dryingRun = mysqlTable('drying_run', {
 	id: id(),
-	dryerId: uuid().notNull(),
+	dryerId: to(() => dryer.id).notNull(),
 	setPointC: number().notNull(),
 	startedAt: moment().notNull(),
 	plannedEndAt: moment().notNull(),
@@ -218,14 +227,15 @@ export const dryingRun = mysqlTable('drying_run', {
 	...created()
 });
 
-export const dryingRunSpool = mysqlTable('drying_run_spool', { runId: uuid().notNull(), spoolId: uuid().notNull() }, (t) => [
-	primaryKey({ columns: [t.runId, t.spoolId] }),
-	index('drying_run_spool_spool').on(t.spoolId)
-]);
+export const dryingRunSpool = mysqlTable(
+	'drying_run_spool',
+	{ runId: to(() => dryingRun.id).notNull(), spoolId: to(() => spool.id).notNull() },
+	(t) => [primaryKey({ columns: [t.runId, t.spoolId] }), index('drying_run_spool_spool').on(t.spoolId)]
+);
 
 /** A run that was done dried its spools; one that was void (the dryer never got warm) did not. */
 export const dryingRunEnd = mysqlTable('drying_run_end', {
-	runId: uuid().primaryKey(),
+	runId: to(() => dryingRun.id).primaryKey(),
 	endedAt: moment().notNull(),
 	outcome: oneOf(DRYING_OUTCOMES).notNull(),
 	zone: zone(),
@@ -244,7 +254,7 @@ export const part = mysqlTable(
 	'part',
 	{
 		id: id(),
-		spoolId: uuid().notNull(),
+		spoolId: to(() => spool.id).notNull(),
 		name: shortText().notNull(),
 		place: shortText(),
 		at: moment().notNull(),
@@ -259,7 +269,7 @@ export const partState = mysqlTable(
 	'part_state',
 	{
 		id: id(),
-		partId: uuid().notNull(),
+		partId: to(() => part.id).notNull(),
 		state: oneOf(PART_STATES).notNull(),
 		note: longText(),
 		at: moment().notNull(),
@@ -302,8 +312,8 @@ export const trial = mysqlTable('trial', {
 export const trialSpool = mysqlTable(
 	'trial_spool',
 	{
-		trialId: uuid().notNull(),
-		spoolId: uuid().notNull(),
+		trialId: to(() => trial.id).notNull(),
+		spoolId: to(() => spool.id).notNull(),
 		role: oneOf(TRIAL_ROLES).notNull(),
 		position: int().notNull(),
 		leftAt: moment(),
@@ -317,15 +327,15 @@ export const protocol = mysqlTable(
 	'protocol',
 	{
 		id: id(),
-		trialId: uuid().notNull(),
+		trialId: to(() => trial.id).notNull(),
 		version: int().notNull(),
 		settingsPolicy: oneOf(SETTINGS_POLICIES).notNull(),
 		conditionPolicy: oneOf(CONDITION_POLICIES).notNull(),
 		valueRule: oneOf(VALUE_RULES).notNull(),
 		/** The first of the pieces, which is all of them in records of earlier versions. */
-		mainPieceId: uuid().notNull(),
+		mainPieceId: to(() => piece.id).notNull(),
 		pieceIds: json<string[]>()(),
-		printerId: uuid(),
+		printerId: to(() => printer.id),
 		repeats: int().notNull(),
 		diameterPlaces: int().notNull(),
 		diameterDirections: int().notNull(),
@@ -342,7 +352,7 @@ export const protocol = mysqlTable(
 /** Criteria, weights and gates of a trial: versions, the newest in force. */
 export const criteria = mysqlTable(
 	'criteria',
-	{ id: id(), trialId: uuid().notNull(), version: int().notNull(), items: json<unknown>()().notNull(), ...created() },
+	{ id: id(), trialId: to(() => trial.id).notNull(), version: int().notNull(), items: json<unknown>()().notNull(), ...created() },
 	(t) => [uniqueIndex('criteria_version').on(t.trialId, t.version)]
 );
 
@@ -350,7 +360,7 @@ export const ownMeasure = mysqlTable(
 	'own_measure',
 	{
 		id: id(),
-		trialId: uuid().notNull(),
+		trialId: to(() => trial.id).notNull(),
 		name: shortText().notNull(),
 		unit: word(16).notNull(),
 		direction: oneOf(DIRECTIONS).notNull(),
@@ -365,13 +375,11 @@ export const event = mysqlTable(
 	'event',
 	{
 		id: id(),
-		spoolId: uuid().notNull(),
+		spoolId: to(() => spool.id).notNull(),
 		kind: oneOf(EVENT_KINDS).notNull(),
 		at: moment().notNull(),
-		endedAt: moment(),
 		zone: zone(),
-		placeId: uuid(),
-		dryerId: uuid(),
+		dryerId: to(() => dryer.id),
 		detail: json<unknown>()(),
 		...created()
 	},
@@ -382,9 +390,9 @@ export const attempt = mysqlTable(
 	'attempt',
 	{
 		id: id(),
-		spoolId: uuid().notNull(),
-		pieceId: uuid().notNull(),
-		printerId: uuid(),
+		spoolId: to(() => spool.id).notNull(),
+		pieceId: to(() => piece.id).notNull(),
+		printerId: to(() => printer.id),
 		at: moment().notNull(),
 		zone: zone(),
 		outcome: oneOf(PRINT_OUTCOMES).notNull(),
@@ -410,9 +418,9 @@ export const specimen = mysqlTable(
 	'specimen',
 	{
 		id: id(),
-		spoolId: uuid().notNull(),
-		attemptId: uuid(),
-		pieceId: uuid(),
+		spoolId: to(() => spool.id).notNull(),
+		attemptId: to(() => attempt.id),
+		pieceId: to(() => piece.id),
 		shape: word(60).notNull(),
 		orientation: oneOf(ORIENTATIONS).notNull(),
 		method: oneOf(LOAD_METHODS).notNull(),
@@ -428,7 +436,7 @@ export const reading = mysqlTable(
 	'reading',
 	{
 		id: id(),
-		spoolId: uuid().notNull(),
+		spoolId: to(() => spool.id).notNull(),
 		station: word().notNull(),
 		quantity: word(40).notNull(),
 		/** In the canonical unit; null for words only. */
@@ -436,8 +444,8 @@ export const reading = mysqlTable(
 		typedText: shortText().notNull(),
 		typedUnit: word(16).notNull(),
 		resolution: number(),
-		instrumentId: uuid(),
-		instrumentCheckId: uuid(),
+		instrumentId: to(() => instrument.id),
+		instrumentCheckId: to(() => instrumentCheck.id),
 		takenAt: moment().notNull(),
 		zone: zone(),
 		roomTemperatureC: number(),
@@ -445,15 +453,14 @@ export const reading = mysqlTable(
 		placeIndex: int(),
 		positionM: number(),
 		direction: oneOf(READING_DIRECTIONS),
-		attemptId: uuid(),
-		specimenId: uuid(),
-		eventId: uuid(),
-		ownMeasureId: uuid(),
+		attemptId: to(() => attempt.id),
+		specimenId: to(() => specimen.id),
+		ownMeasureId: to(() => ownMeasure.id),
 		/** For a weighing: what the tester says lay before it. */
 		before: oneOf(BEFORE, 8),
 		/** Who scored a mark, by the name given at the bench. */
 		scorer: varchar({ length: 60 }),
-		/** For what was measured on a photograph: which, and the four corners that were set on it, in its points. */
+		/** For what was measured on a photograph: which, and the four corners that were set on it, in its points. No foreign key: a trial's file brings the reading without the photograph. */
 		photoId: uuid(),
 		photoCorners: json<[number, number][]>()(),
 		...created()
@@ -533,12 +540,12 @@ export const series = mysqlTable(
 	'series',
 	{
 		id: id(),
-		spoolId: uuid(),
+		spoolId: to(() => spool.id),
 		station: word().notNull(),
 		quantity: word(40).notNull(),
 		unit: word(16).notNull(),
 		name: shortText(),
-		instrumentId: uuid(),
+		instrumentId: to(() => instrument.id),
 		/** How the file was laid out while it arrives; then where its samples lie. */
 		axis: json<unknown>()().notNull(),
 		samples: int().notNull(),
@@ -555,20 +562,20 @@ export const series = mysqlTable(
 /** Samples of a log: for each of its channels in turn, little-endian doubles. */
 export const seriesChunk = mysqlTable(
 	'series_chunk',
-	{ seriesId: uuid().notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() },
+	{ seriesId: to(() => series.id).notNull(), position: int().notNull(), samples: int().notNull(), bytes: mediumBlob().notNull() },
 	(t) => [primaryKey({ columns: [t.seriesId, t.position] })]
 );
 
 /** Pieces of a file that is still arriving; gone when it is committed or cancelled. */
 export const seriesSlice = mysqlTable(
 	'series_slice',
-	{ seriesId: uuid().notNull(), position: int().notNull(), bodyHash: hash().notNull(), bytes: mediumBlob().notNull() },
+	{ seriesId: to(() => series.id).notNull(), position: int().notNull(), bodyHash: hash().notNull(), bytes: mediumBlob().notNull() },
 	(t) => [primaryKey({ columns: [t.seriesId, t.position] })]
 );
 
 /** What was worked out from a log, kept because it takes a second. Deleting it changes no number. */
 export const seriesSummary = mysqlTable('series_summary', {
-	seriesId: uuid().primaryKey(),
+	seriesId: to(() => series.id).primaryKey(),
 	madeBy: word(60).notNull(),
 	summary: json<unknown>()().notNull()
 });
@@ -578,8 +585,8 @@ export const verdict = mysqlTable(
 	'verdict',
 	{
 		id: id(),
-		trialId: uuid().notNull(),
-		spoolId: uuid().notNull(),
+		trialId: to(() => trial.id).notNull(),
+		spoolId: to(() => spool.id).notNull(),
 		kind: oneOf(VERDICT_KINDS).notNull(),
 		buyFor: shortText(),
 		note: longText(),

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
-import { measureStrands, type Strands } from '$lib/core/prints/strands/measure-strands';
-import type { Corners } from '$lib/core/prints/strands/types';
+import { measureStringCover, type StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
+import type { Corners } from '$lib/core/prints/string-cover/types';
 import { drawSample } from '$lib/core/prints/trainer/sample';
 
 /** A picture of a spike pair is drawn at this many points to a unit of the drawing. */
@@ -50,8 +50,8 @@ const CORNERS = [
 ].map(([x = 0, y = 0]) => [x * POINTS, y * POINTS] as const) as unknown as Corners;
 
 /** The strings on such a picture, measured as the page does it. */
-export async function measuredOn(picture: Buffer): Promise<{ corners: Corners; strands: Strands }> {
+export async function measuredOn(picture: Buffer): Promise<{ corners: Corners; strands: StringCover }> {
 	const { data, info } = await sharp(picture).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
 	const pixels = { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
-	return { corners: CORNERS, strands: measureStrands(pixels, CORNERS) };
+	return { corners: CORNERS, strands: measureStringCover(pixels, CORNERS) };
 }

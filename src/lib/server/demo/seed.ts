@@ -21,7 +21,7 @@ import type { Database } from '../db/client';
 import { trial } from '../db/schema';
 import { postDryingRun } from '../drying/post';
 import { postHandbook } from '../handbook/handbook';
-import { takeIn } from '../intake/take-in';
+import { addSpool } from '../intake/add-spool';
 import { postNote } from '../notes/post';
 import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
@@ -108,7 +108,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 			...(odd ? { odd } : index === DEMO_SPOOLS.length - 2 ? {} : { nothingOdd: true }),
 			...bench.tick(6)
 		};
-		ids.push((await takeIn(db, checked(intakeBody, body), bench.now)).answer.spoolId);
+		ids.push((await addSpool(db, checked(intakeBody, body), bench.now)).answer.spoolId);
 	}
 	const at = (index: number) => ids[index] as string;
 	await postHouseSpool(db, { id: v7(), spoolId: at(0) }, bench.now);
@@ -187,10 +187,10 @@ async function logStrand(bench: DemoBench, spoolId: string): Promise<void> {
 	const strand = {
 		meanMm: 1.749,
 		driftMmPer100M: 0.002,
-		rhythm: { periodM: 1.87, amplitudeMm: 0.007 },
+		periodicity: { periodM: 1.87, amplitudeMm: 0.007 },
 		wander: { sdMm: 0.006, lengthM: 8 },
 		noiseMm: 0.0015,
-		bumps: [
+		thickSpots: [
 			{ atM: 212.4, overMm: 0.21, lengthM: 0.4 },
 			{ atM: 87.1, overMm: 0.07, lengthM: 0.6 }
 		]

@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { attemptBody } from '$lib/schemas/attempt';
 import { intakeBody } from '$lib/schemas/spool';
 import { trialBody } from '$lib/schemas/trial';
-import { takeIn } from '../intake/take-in';
+import { addSpool } from '../intake/add-spool';
 import { postAttempt } from '../prints/post-attempt';
 import { postTrial } from '../trials/post';
 import { DEMO_SOFT_FEET, DEMO_SOFT_TRIAL } from './bench';
@@ -15,7 +15,7 @@ export async function feedSoftFeet(bench: DemoBench, printers: Record<'North' | 
 	const trialId = v7();
 	await postTrial(db, checked(trialBody, { id: trialId, ...DEMO_SOFT_TRIAL, preset: 'flexibleParts' }), START - 2 * DAY);
 	for (const { feeds, loads, ...facts } of DEMO_SOFT_FEET) {
-		const { answer } = await takeIn(
+		const { answer } = await addSpool(
 			db,
 			checked(intakeBody, { id: v7(), trialId, nothingOdd: true, ...facts, ...bench.tick(6) }),
 			bench.now

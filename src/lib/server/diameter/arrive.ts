@@ -11,7 +11,7 @@ import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '.
 import { notFound, problem, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
-import { breath } from './breath';
+import { letOthersIn } from '../http/let-others-in';
 import { axisOf, CHUNK_SAMPLES, chunkBytes } from './samples';
 
 /** A log that is arriving: announced, then slice by slice, then taken whole or forgotten. Until then nobody sees it. */
@@ -130,7 +130,7 @@ async function readArrived(db: Database, logId: string, came: number | undefined
 			.where(and(eq(seriesSlice.seriesId, logId), eq(seriesSlice.position, position)));
 		if (!slice) throw problem(409, 'sliceNotArrived', { slice: position + 1, slices });
 		reader.push(decoder.decode(slice.bytes, { stream: true }));
-		await breath();
+		await letOthersIn();
 	}
 	const read = reader.finish();
 	if (!read.ok) throw refuse(read.errors.map(errorOfRow));

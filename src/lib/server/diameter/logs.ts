@@ -11,7 +11,7 @@ import { CORE_VERSION } from '$lib/core/version';
 import type { Reader } from '../db/client';
 import { series, seriesChunk, seriesSummary } from '../db/schema';
 import { notFound, problem } from '../problem';
-import { breath } from './breath';
+import { letOthersIn } from '../http/let-others-in';
 import { chunksFault, logOfChunks, storedAxis } from './samples';
 
 /** Logs of spools that were taken in, oldest first, worked out. `nominalOf` gives the diameter a spool is meant to have. */
@@ -67,7 +67,7 @@ async function summaryOf(db: Reader, row: Row, nominalMm: number, leftOut: reado
 	const steps = summarySteps(log, nominalMm, leftOut);
 	let step = steps.next();
 	while (!step.done) {
-		await breath();
+		await letOthersIn();
 		step = steps.next();
 	}
 	const summary = step.value;

@@ -26,7 +26,7 @@ import {
 	trialSpool
 } from '../db/schema';
 import { loadLogs } from '../diameter/logs';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadStudies } from '../workshop/studies';
@@ -97,9 +97,9 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
 	for (const { attempt: a } of attempts)
-		if (!isSound('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
+		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
 	for (const one of specimens)
-		if (!isSound('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
+		if (!isValidRow('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
 	// One list for all spools, so that a page that carries many of them carries it once.
 	const onBench = {
 		instruments: sameAsBefore(

@@ -13,26 +13,17 @@ import { lockCodes } from '../intake/bench-codes';
 import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
-import { breath } from '../diameter/breath';
+import { letOthersIn } from '../http/let-others-in';
 import { canonical } from '../write/canonical';
 import { brokenLogs } from './check-together';
-import { raiseAll, takeRows, type Aliases } from './take-rows';
+import { tablesOfToday } from './earlier-formats';
+import { raiseAll, importRows, type Aliases } from './import-rows';
 import { RECORD_TABLES, type RecordTable } from './tables';
 
 type Row = Record<string, unknown>;
 
 /** Small tables of the workshop go along whole: what a trial does not use does no harm, and nothing it uses is missing. */
-const WHOLE = new Set([
-	'testers',
-	'places',
-	'instruments',
-	'instrument-checks',
-	'gauge-studies',
-	'printers',
-	'dryers',
-	'pieces',
-	'handbook'
-]);
+const WHOLE = new Set(['instruments', 'instrument-checks', 'gauge-studies', 'printers', 'dryers', 'pieces', 'handbook']);
 
 /** A trial with its spools and all their evidence as one document. Closed while one of its spools is in a blind trial. */
 export async function exportBundle(db: Reader, trialId: string, now: number): Promise<Bundle> {
@@ -114,7 +105,8 @@ export async function importBundle(
 	body: z.output<typeof bundleImportBody>,
 	now: number
 ): Promise<{ answer: BundleAnswer; repeated: boolean }> {
-	const { tables, trialId } = body.bundle;
+	const { trialId } = body.bundle;
+	const tables = tablesOfToday(body.bundle.tables);
 	const unknown = Object.keys(tables).find((name) => !RECORD_TABLES.some((t) => t.name === name));
 	if (unknown) throw refuse([fieldError(`bundle.tables.${unknown}`, 'noSuchTable')]);
 	if (!tables.trials?.some((t) => t.id === trialId)) throw refuse([fieldError('bundle.trialId', 'noTrialInBundle')]);
@@ -128,7 +120,7 @@ export async function importBundle(
 		for (const table of RECORD_TABLES) {
 			const rows = table.name === 'spools' ? spools : (tables[table.name] ?? []);
 			if (rows.length === 0) continue;
-			const taken = await takeRows(
+			const taken = await importRows(
 				tx,
 				table,
 				rows.map((values, i) => ({ row: i, values })),
@@ -157,7 +149,7 @@ async function fingerprint(tables: Bundle['tables']): Promise<Record<string, str
 	for (const [name, rows] of Object.entries(tables)) {
 		const hash = createHash('sha256');
 		for (const [i, row] of rows.entries()) {
-			if (i % 500 === 499) await breath();
+			if (i % 500 === 499) await letOthersIn();
 			hash.update(canonical(row)).update('\n');
 		}
 		hashes[name] = hash.digest('hex');

@@ -28,7 +28,6 @@ const CHECKS: Record<string, (row: Row, path: string) => FieldError[]> = {
 	'own-measures': (row, path) => inOrder(row, path, 'scaleLow', 'scaleHigh'),
 	dryers: (row, path) => inOrder(row, path, 'setPointLowC', 'setPointHighC'),
 	'drying-runs': (row, path) => inOrder(row, path, 'startedAt', 'plannedEndAt'),
-	events: (row, path) => inOrder(row, path, 'at', 'endedAt', true),
 	pieces: checkPiece,
 	verdicts: (row, path) => (row.kind === 'buyFor' && !row.buyFor ? [fieldError(`${path}.buyFor`, 'buyForMissing')] : [])
 };
@@ -45,11 +44,11 @@ function unseenText(table: RecordTable, row: Row, path: string): FieldError[] {
 		.map(([name]) => fieldError(`${path}.${name}`, 'unseenCharacters'));
 }
 
-/** Two cells of which the second must lie above the first (or not below it), where both are filled. */
-function inOrder(row: Row, path: string, low: string, high: string, equal = false): FieldError[] {
+/** Two cells of which the second must lie above the first, where both are filled. */
+function inOrder(row: Row, path: string, low: string, high: string): FieldError[] {
 	const [a, b] = [row[low], row[high]].map((v) => (typeof v === 'string' ? Date.parse(v) : v)) as (number | null)[];
-	if (a === null || b === null || a === undefined || b === undefined || (equal ? b >= a : b > a)) return [];
-	return [fieldError(`${path}.${high}`, equal ? 'mustNotPrecede' : 'mustFollow', { other: low })];
+	if (a === null || b === null || a === undefined || b === undefined || b > a) return [];
+	return [fieldError(`${path}.${high}`, 'mustFollow', { other: low })];
 }
 
 /** A made piece has the sizes its kind asks for; a model of the tester's own says what can be looked at on it. */
@@ -88,7 +87,7 @@ function checkTyped(row: Row, path: string): FieldError[] {
 	if (!typed.ok) return [refusedReading(`${path}.typedText`, typed)];
 	const value = row.value as number | null;
 	if (value === null || Math.abs(value - typed.value) <= SAME * Math.max(1, Math.abs(typed.value))) return [];
-	return [fieldError(`${path}.value`, 'valueContradictsText', { value, text: String(row.typedText), says: typed.value })];
+	return [fieldError(`${path}.value`, 'valueContradictsText', { value, text: String(row.typedText), textValue: typed.value })];
 }
 
 function checkAttempt(row: Row, path: string): FieldError[] {

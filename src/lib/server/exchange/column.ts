@@ -17,8 +17,8 @@ export type Column = {
 	column: MySqlColumn;
 };
 
-/** Counters that follow from the record, and who typed it (nobody signs in yet), are not part of what is exchanged. */
-const LEFT_OUT = new Set(['revision', 'createdBy']);
+/** Counters that follow from the record are not part of what is exchanged. */
+const LEFT_OUT = new Set(['revision']);
 
 const KINDS: Record<string, ColumnKind> = {
 	'binary(16)': 'id',

@@ -9,8 +9,9 @@ import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
 import { readCsv, writeCsv } from './csv';
-import { MOST_ERRORS, raiseAll, takeRows, type Taken } from './take-rows';
-import { RECORD_TABLES, recordTable, type RecordTable } from './tables';
+import { goneColumns } from './earlier-formats';
+import { MOST_ERRORS, raiseAll, importRows, type Imported } from './import-rows';
+import { RECORD_TABLES, recordTable, referencesIn, type RecordTable } from './tables';
 
 /** The header of every table, for the page and the API: name, kind, whether it must be filled, what it points at. */
 export function describeTables() {
@@ -22,7 +23,7 @@ export function describeTables() {
 			name: c.name,
 			kind: c.kind,
 			required: c.required && !MADE_HERE.has(c.name) && !(t.name === 'readings' && READ_FROM_TEXT.has(c.name)),
-			of: t.refs[c.name] ?? null
+			of: referencesIn(t)[c.name] ?? null
 		}))
 	}));
 }
@@ -59,11 +60,11 @@ export async function importCsv(
 	now: number
 ): Promise<{ answer: CsvAnswer; repeated: boolean }> {
 	const table = knownTable(body.table);
-	const { rows, errors } = await readCsv(body.text, columnsOf(table.table));
+	const { rows, errors } = await readCsv(body.text, columnsOf(table.table), goneColumns(table.name));
 	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
 	if (rows.length === 0) throw refuse([fieldError('text', 'noRows')]);
 	if (rows.length > MOST_ROWS) throw refuse([fieldError('text', 'tooManyRows', { most: MOST_ROWS })]);
-	const answer = (taken: Taken): CsvAnswer => {
+	const answer = (taken: Imported): CsvAnswer => {
 		if (taken.errors.length > 0) throw refuse(few(taken.errors));
 		return { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
 	};
@@ -71,7 +72,7 @@ export async function importCsv(
 	if (!body.apply)
 		return {
 			answer: answer(
-				await db.transaction((tx) => takeRows(tx, table, rows, new Map(), now, { lookOnly: true }), {
+				await db.transaction((tx) => importRows(tx, table, rows, new Map(), now, { previewOnly: true }), {
 					isolationLevel: 'repeatable read',
 					accessMode: 'read only'
 				})
@@ -80,7 +81,7 @@ export async function importCsv(
 		};
 	return await writeOnce(db, { id: body.id, kind: 'csvImport', body, now }, async (tx) => {
 		if (table.name === 'spools') await lockCodes(tx);
-		const taken = answer(await takeRows(tx, table, rows, new Map(), now));
+		const taken = answer(await importRows(tx, table, rows, new Map(), now));
 		await raiseAll(tx);
 		return taken;
 	});

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import { breath } from '../diameter/breath';
+import { letOthersIn } from '../http/let-others-in';
 import type { Column } from './column';
 
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
@@ -28,22 +28,30 @@ export function writeCsv(columns: readonly Column[], rows: readonly Record<strin
 	);
 }
 
-/** CSV text as rows of typed cells. A cell that is not of its column's kind stays the text it was, and the schema refuses it by name. */
-export async function readCsv(text: string, columns: readonly Column[]): Promise<{ rows: FileRow[]; errors: FieldError[] }> {
+/**
+ * CSV text as rows of typed cells. A cell that is not of its column's kind stays the text it was, and the schema refuses it by name.
+ * @param gone columns that earlier versions wrote: passed over as long as they are empty
+ */
+export async function readCsv(
+	text: string,
+	columns: readonly Column[],
+	gone: readonly string[]
+): Promise<{ rows: FileRow[]; errors: FieldError[] }> {
 	const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd(), { skipEmptyLines: false });
 	const [header = [], ...lines] = parsed.data;
 	const names = header.map((h) => h.trim());
 	const errors: FieldError[] = parsed.errors
 		.filter((e) => e.code !== 'UndetectableDelimiter')
 		.map((e) => fieldError(`rows.${(e.row ?? 0) + 1}`, 'csvQuotes'));
-	for (const name of names.filter((n) => !columns.some((c) => c.name === n)))
+	const isEmpty = (name: string) => lines.every((line) => (line[names.indexOf(name)] ?? '').trim() === '');
+	for (const name of names.filter((n) => !columns.some((c) => c.name === n) && !(gone.includes(n) && isEmpty(n))))
 		errors.push(fieldError('rows.1', 'unknownColumn', { name, known: columns.map((c) => c.name).join(', ') }));
 	const twice = names.find((n, i) => names.indexOf(n) !== i);
 	if (twice) errors.push(fieldError('rows.1', 'columnTwice', { name: twice }));
 	const wanted = columns.filter((c) => names.includes(c.name)).map((column) => ({ column, at: names.indexOf(column.name) }));
 	const rows: FileRow[] = [];
 	for (const [i, line] of lines.entries()) {
-		if (i % SLICE === SLICE - 1) await breath();
+		if (i % SLICE === SLICE - 1) await letOthersIn();
 		if (line.every((c) => c.trim() === '')) continue;
 		if (line.length !== names.length) {
 			errors.push(fieldError(`rows.${i + 2}`, 'wrongCells', { has: line.length, wanted: names.length }));

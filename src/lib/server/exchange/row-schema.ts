@@ -16,7 +16,7 @@ const looked = new Map<string, boolean>();
 const MOST_LOOKED = 5000;
 
 /** Whether a row of the database is one that a form or a file would have brought: the same schema, asked on the way out. */
-export function isSound(name: string, row: Record<string, unknown>): boolean {
+export function isValidRow(name: string, row: Record<string, unknown>): boolean {
 	const table = recordTable(name) as RecordTable;
 	const columns = columnsOf(table.table);
 	const schema = schemas.get(name) ?? rowSchema(table, columns);

@@ -20,6 +20,7 @@ import { CLAIM_QUANTITIES } from '../intake/claims';
 import { storedAxis } from '../diameter/samples';
 import * as db from '../db/schema';
 import { oneWordOf } from './column';
+import { referencesOf } from './references';
 
 export type RecordTable = {
 	/** As it stands in addresses, file names and bundles. */
@@ -28,8 +29,6 @@ export type RecordTable = {
 	about: string;
 	/** Columns that make a row one of its kind; `id` unless said. */
 	key?: string[];
-	/** Which table a column points into. */
-	refs: Record<string, string>;
 	/** What a cell may hold beyond its kind. */
 	rules?: Record<string, z.ZodType>;
 	/** Columns that may differ when a row comes in again: switches and places that each bench has for itself. */
@@ -63,14 +62,11 @@ const currency = oneWordOf(CURRENCIES);
 
 /** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
 export const RECORD_TABLES: readonly RecordTable[] = [
-	{ name: 'testers', table: db.tester, about: 'who measures', refs: {}, rules: { name } },
-	{ name: 'places', table: db.place, about: 'where spools lie', refs: {}, rules: { name } },
-	{ name: 'makers', table: db.maker, about: 'who makes filament', refs: {}, rules: { name: words() }, knownBy: 'name', reveals: true },
+	{ name: 'makers', table: db.maker, about: 'who makes filament', rules: { name: words() }, knownBy: 'name', reveals: true },
 	{
 		name: 'filaments',
 		table: db.filament,
 		about: 'products of a maker',
-		refs: { makerId: 'makers' },
 		rules: { name: words(), material: requiredWords(40) },
 		reveals: true
 	},
@@ -78,21 +74,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'claims',
 		table: db.claim,
 		about: 'what maker or shop states about a filament',
-		refs: { filamentId: 'filaments' },
 		rules: { quantity: oneWordOf(CLAIM_QUANTITIES), value: positive }
 	},
 	{
 		name: 'lots',
 		table: db.lot,
 		about: 'lots of a filament',
-		refs: { filamentId: 'filaments' },
 		rules: { code: requiredWords() }
 	},
 	{
 		name: 'spools',
 		table: db.spool,
 		about: 'physical reels',
-		refs: { filamentId: 'filaments', lotId: 'lots' },
 		rules: {
 			benchCode: benchCode.refine((code) => !spellsMaterial(code), { error: saying('spellsAMaterial') }),
 			colourHex
@@ -102,14 +95,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 	{
 		name: 'house-spools',
 		table: db.houseSpool,
-		about: 'which spool is the standing reference, the newest in force',
-		refs: { spoolId: 'spools' }
+		about: 'which spool is the standing reference, the newest in force'
 	},
 	{
 		name: 'quotes',
 		table: db.quote,
 		about: 'prices seen, for the whole order',
-		refs: { filamentId: 'filaments' },
 		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive },
 		reveals: true
 	},
@@ -117,21 +108,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'purchases',
 		table: db.purchase,
 		about: 'which quote was paid for a spool',
-		refs: { spoolId: 'spools', quoteId: 'quotes' },
 		reveals: true
 	},
 	{
 		name: 'instruments',
 		table: db.instrument,
 		about: 'calipers and scales',
-		refs: {},
 		rules: { name, resolution: positive, errorLimit: positive }
 	},
 	{
 		name: 'instrument-checks',
 		table: db.instrumentCheck,
 		about: 'checks of an instrument against a known size',
-		refs: { instrumentId: 'instruments' },
 		rules: {
 			reference: positive,
 			referenceLimit: z.number({ error: saying('notANumber') }).min(0, { error: saying('negative') }),
@@ -144,7 +132,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'gauge-studies',
 		table: db.gaugeStudy,
 		about: 'places read by several raters several times',
-		refs: { instrumentId: 'instruments' },
 		rules: {
 			raters: z.array(requiredWords(60)).min(1).max(6),
 			readings: z
@@ -157,7 +144,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'trainings',
 		table: db.trainingRun,
 		about: 'runs of the scorer’s trainer: known grade and answer of each drawing',
-		refs: {},
 		rules: {
 			scorer: requiredWords(60),
 			subject: oneWordOf(TRAINER_SUBJECTS),
@@ -168,21 +154,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'printers',
 		table: db.printer,
 		about: 'printers with their nozzle',
-		refs: {},
 		rules: { name, nozzle, hotEndMaxC: finite.min(20).max(1000), feedPathMm: bore, throatMm: bore }
 	},
 	{
 		name: 'dryers',
 		table: db.dryer,
 		about: 'dryers',
-		refs: {},
 		rules: { name, setPointLowC: finite.min(0).max(500), setPointHighC: finite.min(0).max(500) }
 	},
 	{
 		name: 'pieces',
 		table: db.piece,
 		about: 'test models, a version a row',
-		refs: {},
 		rules: {
 			name,
 			version: whole,
@@ -200,7 +183,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'trials',
 		table: db.trial,
 		about: 'questions put to spools',
-		refs: {},
 		rules: { name, question: words(2000), currency },
 		ofThisBench: ['blind']
 	},
@@ -209,7 +191,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.trialSpool,
 		about: 'which spools a trial is laid over',
 		key: ['trialId', 'spoolId'],
-		refs: { trialId: 'trials', spoolId: 'spools' },
 		ofThisBench: ['leftAt', 'position', 'role']
 	},
 	{
@@ -217,7 +198,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.protocol,
 		about: 'what a trial holds equal, a version a row',
 		unique: ['trialId', 'version'],
-		refs: { trialId: 'trials', mainPieceId: 'pieces', printerId: 'printers' },
 		rules: {
 			...protocolRules.shape,
 			version: whole
@@ -228,21 +208,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.criteria,
 		about: 'weights and gates of a trial, a version a row',
 		unique: ['trialId', 'version'],
-		refs: { trialId: 'trials' },
 		rules: { version: whole, items: criteriaItems }
 	},
 	{
 		name: 'own-measures',
 		table: db.ownMeasure,
 		about: 'measures a tester defined',
-		refs: { trialId: 'trials' },
 		rules: { name: requiredWords(60), unit: words(16) }
 	},
 	{
 		name: 'drying-runs',
 		table: db.dryingRun,
 		about: 'loads of a dryer with their timer',
-		refs: { dryerId: 'dryers' },
 		rules: {
 			setPointC: z
 				.number({ error: saying('notANumber') })
@@ -254,21 +231,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'drying-run-spools',
 		table: db.dryingRunSpool,
 		about: 'which spools were in a load',
-		key: ['runId', 'spoolId'],
-		refs: { runId: 'drying-runs', spoolId: 'spools' }
+		key: ['runId', 'spoolId']
 	},
 	{
 		name: 'drying-run-ends',
 		table: db.dryingRunEnd,
 		about: 'how a load ended',
-		key: ['runId'],
-		refs: { runId: 'drying-runs' }
+		key: ['runId']
 	},
 	{
 		name: 'events',
 		table: db.event,
 		about: 'what happened to a spool',
-		refs: { spoolId: 'spools', placeId: 'places', dryerId: 'dryers' },
 		rules: {
 			detail: z.record(z.string(), z.unknown())
 		}
@@ -277,7 +251,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'attempts',
 		table: db.attempt,
 		about: 'prints that were tried',
-		refs: { spoolId: 'spools', pieceId: 'pieces', printerId: 'printers' },
 		rules: {
 			percentReached: share,
 			settings,
@@ -294,22 +267,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'specimens',
 		table: db.specimen,
 		about: 'things loaded until they broke or held',
-		refs: { spoolId: 'spools', attemptId: 'attempts', pieceId: 'pieces' },
 		rules: { shape: requiredWords(60) }
 	},
 	{
 		name: 'readings',
 		table: db.reading,
 		about: 'raw observations as typed',
-		refs: {
-			spoolId: 'spools',
-			instrumentId: 'instruments',
-			instrumentCheckId: 'instrument-checks',
-			attemptId: 'attempts',
-			specimenId: 'specimens',
-			eventId: 'events',
-			ownMeasureId: 'own-measures'
-		},
 		rules: {
 			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES]),
 			typedText: requiredWords(),
@@ -324,7 +287,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'logs',
 		table: db.series,
 		about: 'logs of a line gauge',
-		refs: { spoolId: 'spools', instrumentId: 'instruments' },
 		rules: {
 			station: oneWordOf(['diameter']),
 			quantity: oneWordOf(['diameter']),
@@ -340,14 +302,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.seriesChunk,
 		about: 'samples of a log, base64 of little-endian doubles, channel by channel',
 		key: ['seriesId', 'position'],
-		refs: { seriesId: 'logs' },
 		rules: { position: z.int().min(0), samples: whole }
 	},
 	{
 		name: 'amendments',
 		table: db.amendment,
 		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
-		refs: {},
 		rules: {
 			reason: words(500),
 			rangeFrom: z.int().min(0),
@@ -359,30 +319,26 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'notes',
 		table: db.note,
 		about: 'free notes; for a trial its own id stands in spoolId',
-		refs: {},
 		rules: { text: requiredWords(2000) },
 		reveals: true
 	},
-	{ name: 'parts', table: db.part, about: 'parts in service', refs: { spoolId: 'spools' }, rules: { name, place: words() } },
+	{ name: 'parts', table: db.part, about: 'parts in service', rules: { name, place: words() } },
 	{
 		name: 'part-states',
 		table: db.partState,
 		about: 'how a part in service was found',
-		refs: { partId: 'parts' },
 		rules: { note: words(2000) }
 	},
 	{
 		name: 'handbook',
 		table: db.handbookEntry,
 		about: 'own copies of what the handbook says of a material',
-		refs: {},
 		rules: { figures: materialFigures }
 	},
 	{
 		name: 'verdicts',
 		table: db.verdict,
 		about: 'decisions, frozen with what they rest on',
-		refs: { trialId: 'trials', spoolId: 'spools' },
 		rules: {
 			buyFor: words(),
 			note: words(2000),
@@ -404,5 +360,9 @@ export const TARGET_TABLES: Record<string, string> = {
 	trial: 'trials',
 	printer: 'printers'
 };
+
+/** Which table of the record each column points into, by the schema's foreign keys. */
+export const referencesIn = ({ table }: RecordTable): Record<string, string> =>
+	Object.fromEntries([...referencesOf(table)].map(([column, into]) => [column, RECORD_TABLES.find((t) => t.table === into)?.name ?? '']));
 
 export const recordTable = (name: string): RecordTable | null => RECORD_TABLES.find((t) => t.name === name) ?? null;

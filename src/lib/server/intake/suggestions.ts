@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
-import { UNNAMED_MAKER } from './take-in';
+import { UNNAMED_MAKER } from './add-spool';
 import type { Reader } from '../db/client';
 import { claim, filament, maker, purchase, quote, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';

@@ -5,7 +5,7 @@ import { stlOf } from '$lib/core/pieces/stl';
 import { threeMfOf } from '$lib/core/pieces/three-mf';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { notFound, problem } from '../problem';
 import { geometryEngine } from './engine';
 
@@ -15,7 +15,7 @@ export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; nam
 export async function pieceFile(db: Reader, pieceId: string, given: { format: 'stl' | '3mf'; code: string }): Promise<PieceFile> {
 	const [row] = await db.select().from(piece).where(eq(piece.id, pieceId));
 	if (!row) throw notFound('piece');
-	if (!isSound('pieces', row)) throw problem(422, 'damagedPiece');
+	if (!isValidRow('pieces', row)) throw problem(422, 'damagedPiece');
 	const kind = row.kind === null ? null : pieceKind(row.kind);
 	if (!kind || !row.params) throw problem(404, 'ownModel');
 	const { mesh } = solidOf(await geometryEngine(), kind.shape(row.params, given.code));

@@ -3,7 +3,7 @@ import type { Piece } from '$lib/core/evidence/piece';
 import type { PieceMark } from '$lib/core/pieces/types';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 
 export type KnownPiece = Piece & {
 	kind: string | null;
@@ -17,7 +17,7 @@ export type KnownPiece = Piece & {
 export async function loadPieces(db: Reader): Promise<KnownPiece[]> {
 	const rows = await db.select().from(piece).orderBy(asc(piece.createdAt), asc(piece.version));
 	return rows
-		.map((p) => ({ ...p, damaged: !isSound('pieces', p) }))
+		.map((p) => ({ ...p, damaged: !isValidRow('pieces', p) }))
 		.map((p) => ({
 			id: p.id,
 			familyId: p.familyId,

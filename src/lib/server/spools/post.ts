@@ -6,7 +6,7 @@ import type { Database, Transaction } from '../db/client';
 import { claim, event, filament, spool } from '../db/schema';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { readClaims } from '../intake/claims';
-import { ensureLot, ensureMaker, joinTrial } from '../intake/take-in';
+import { ensureLot, ensureMaker, joinTrial } from '../intake/add-spool';
 import { refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';

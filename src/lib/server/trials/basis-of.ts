@@ -4,7 +4,7 @@ import type { Basis } from '$lib/core/trial/basis';
 import type { Protocol } from '$lib/core/trial/protocol';
 import type { WorkedOut } from '$lib/core/trial/worked-out';
 import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
-import { withHouse } from '$lib/core/house/lent-scatter';
+import { withHouse } from '$lib/core/house/borrowed-scatter';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { scorerEffects } from '$lib/core/prints/scorer-effect';
 import { STATIONS } from '$lib/core/registry';
@@ -34,7 +34,7 @@ export async function basisOf(db: Reader, set: AsSet, spools: readonly SpoolEvid
 		printerEffects: takeOutPrinter
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
-		lent: []
+		borrowed: []
 	};
 	return withHouse({ ...protocol, ...worked, handbook: await loadHandbook(db) }, house, STATIONS);
 }

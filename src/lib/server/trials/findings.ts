@@ -1,5 +1,5 @@
 import { candidatesFrom } from '$lib/core/pick/candidates';
-import { chances } from '$lib/core/pick/chances';
+import { rankAcceptability } from '$lib/core/pick/rank-acceptability';
 import { explain } from '$lib/core/pick/explain';
 import { rank } from '$lib/core/pick/rank';
 import type { PickInput } from '$lib/core/pick/types';
@@ -48,5 +48,5 @@ const PICK_SEED = 20260301;
 export function pickOf(whole: TrialWhole, now: number) {
 	const input = pickInputOf(whole, now);
 	const rows = rank(input);
-	return { rule: input.rule, rows, explanation: explain(input, rows), chances: chances(input, API_DRAWS, PICK_SEED) };
+	return { rule: input.rule, rows, explanation: explain(input, rows), chances: rankAcceptability(input, API_DRAWS, PICK_SEED) };
 }

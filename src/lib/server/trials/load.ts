@@ -9,7 +9,7 @@ import type { Reader } from '../db/client';
 import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { notFound, problem } from '../problem';
 import { abilitiesOf, basisOf } from './basis-of';
 
@@ -70,8 +70,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.orderBy(asc(trialSpool.position)),
 		loadVerdicts(db, trialId)
 	]);
-	const rules = allRules.find((r) => isSound('protocols', r.protocol));
-	const weights = allWeights.find((w) => isSound('criteria', w));
+	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
+	const weights = allWeights.find((w) => isValidRow('criteria', w));
 	if (!rules || !weights) throw problem(422, 'damagedTrial');
 	const houses = members.filter((m) => m.role === 'house');
 	const ordered = [...houses, ...members.filter((m) => m.role !== 'house')];

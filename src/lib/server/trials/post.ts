@@ -18,7 +18,7 @@ import type { Database, Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
-import { joinTrial } from '../intake/take-in';
+import { joinTrial } from '../intake/add-spool';
 import { refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 

@@ -5,7 +5,7 @@ import { testDatabase, type TestDatabase } from '../../../../tests/support/datab
 import { readingBody } from '../../schemas/reading';
 import { intakeBody } from '../../schemas/spool';
 import { criteriaBody, protocolBody, trialBody } from '../../schemas/trial';
-import { takeIn } from '../intake/take-in';
+import { addSpool } from '../intake/add-spool';
 import { postReading } from '../readings/post';
 import { shownSheetOf, pickInputOf, sheetOf } from './findings';
 import { loadTrial } from './load';
@@ -20,7 +20,7 @@ beforeAll(async () => {
 	t = await testDatabase();
 	trialId = v7();
 	await postTrial(t.db, checked(trialBody, { id: trialId, name: 'Shared' }), NOW);
-	spoolId = (await takeIn(t.db, checked(intakeBody, { trialId, material: 'PETG', nothingOdd: true, at: AT }), NOW)).answer.spoolId;
+	spoolId = (await addSpool(t.db, checked(intakeBody, { trialId, material: 'PETG', nothingOdd: true, at: AT }), NOW)).answer.spoolId;
 });
 afterAll(() => t.close());
 

@@ -8,7 +8,7 @@ import type { instrumentCheckBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { instrument, instrumentCheck } from '../db/schema';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 
@@ -20,7 +20,7 @@ export async function loadChecks(db: Reader): Promise<Map<string, InstrumentChec
 	const rows = await db.select().from(instrumentCheck).orderBy(asc(instrumentCheck.at), asc(instrumentCheck.id));
 	const byInstrument = new Map<string, InstrumentCheck[]>();
 	for (const row of rows) {
-		if (!isSound('instrument-checks', row)) continue;
+		if (!isValidRow('instrument-checks', row)) continue;
 		const figures = row.readings
 			? checkOfReadings(
 					row.reference,

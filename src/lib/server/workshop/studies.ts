@@ -8,7 +8,7 @@ import type { gaugeStudyBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { gaugeStudy, instrument } from '../db/schema';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { writeOnce } from '../write/write-once';
@@ -19,7 +19,7 @@ export async function loadStudies(db: Reader): Promise<Map<string, InstrumentStu
 	const rows = await db.select().from(gaugeStudy).orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id));
 	const byInstrument = new Map<string, InstrumentStudy[]>();
 	for (const row of rows) {
-		if (!isSound('gauge-studies', row)) continue;
+		if (!isValidRow('gauge-studies', row)) continue;
 		const { id, at, instrumentId, readings } = row;
 		const cells = cellsOf(readings);
 		if (!cells) continue;
@@ -44,7 +44,7 @@ export async function studiesOf(db: Reader, instrumentId: string) {
 		.where(eq(gaugeStudy.instrumentId, instrumentId))
 		.orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id));
 	return rows
-		.filter((row) => isSound('gauge-studies', row))
+		.filter((row) => isValidRow('gauge-studies', row))
 		.reverse()
 		.map(({ id, at, raters, readings }) => ({ id, at, raters, readings }));
 }

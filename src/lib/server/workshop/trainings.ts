@@ -6,7 +6,7 @@ import type { trainingBody } from '$lib/schemas/training';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { trainingRun } from '../db/schema';
-import { isSound } from '../exchange/row-schema';
+import { isValidRow } from '../exchange/row-schema';
 import { refuse } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -36,7 +36,7 @@ export async function postTraining(
 export async function listTrainings(db: Reader): Promise<TrainingListed[]> {
 	const rows = await db.select().from(trainingRun).orderBy(desc(trainingRun.at), desc(trainingRun.id)).limit(200);
 	return rows
-		.filter((row) => isSound('trainings', row))
+		.filter((row) => isValidRow('trainings', row))
 		.map(({ id, scorer, subject, at, pairs }) => {
 			const of = subject as TrainerSubject;
 			return { id, scorer, subject: of, at, result: trainingResult(pairs, TRAINER_ANSWERS[of].length) };

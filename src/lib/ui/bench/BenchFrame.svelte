@@ -12,9 +12,9 @@
 		/** J and K, outside a text field. */
 		move: (by: 1 | -1) => void;
 		children: Snippet;
-		says: Snippet;
+		results: Snippet;
 	};
-	let { items, chosen, onchoose, move, children, says }: Props = $props();
+	let { items, chosen, onchoose, move, children, results }: Props = $props();
 </script>
 
 <svelte:window
@@ -30,6 +30,6 @@
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
 		<h2 class="small font-semibold">What it says</h2>
-		<Later first>{@render says()}</Later>
+		<Later first>{@render results()}</Later>
 	</aside>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import { upTo } from '../words/numbers';
 
@@ -15,9 +16,11 @@
 
 {#if instruments.length > 0}
 	<label class="sr-only" for="instrument">Instrument</label>
-	<select
+	<Select
+		placeholder=""
+		size="sm"
+		classes={{ select: 'pr-7 pl-1.5 text-[0.9rem]' }}
 		id="instrument"
-		class="rounded border bg-panel py-0.5 pr-7 pl-1.5 text-[0.9rem]"
 		bind:value={chosen}
 		onchange={() => {
 			localStorage.setItem(store, chosen);
@@ -26,7 +29,7 @@
 	>
 		<option value="">not named</option>
 		{#each instruments as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option>{/each}
-	</select>
+	</Select>
 {:else}
 	<a class="link" href="/workshop">{none}</a>
 {/if}

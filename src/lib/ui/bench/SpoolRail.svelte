@@ -20,7 +20,7 @@
 					onclick={() => onchoose(item.id)}
 				>
 					<span class="wide text-[1.05rem] leading-tight font-bold">{item.code}</span>
-					<span class="small whitespace-nowrap lg:row-span-2">{item.says}</span>
+					<span class="small whitespace-nowrap lg:row-span-2">{item.status}</span>
 					<Sliver hex={item.colourHex} label={item.colourName ?? undefined} />
 				</button>
 			</li>

@@ -45,5 +45,5 @@
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />
-	<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the price</Button>
+	<Button type="submit" size="sm">Keep the price</Button>
 </form>

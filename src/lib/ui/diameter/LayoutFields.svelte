@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Select } from 'flowbite-svelte';
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import type { Preview } from './guess-layout';
 
@@ -13,7 +14,6 @@
 		caption: string;
 	};
 	let { preview, layout = $bindable(), stepMm = $bindable(), speed = $bindable(), single = false, caption }: Props = $props();
-	const FIELD = 'h-[28px] rounded border bg-panel py-0 pl-1.5 pr-7 text-[0.9rem]';
 	const columns = $derived(Math.max(1, ...preview.rows.map((r) => r.length)));
 	const names = $derived(
 		Array.from(
@@ -47,47 +47,66 @@
 	</table>
 </div>
 <div class="flex flex-wrap items-end gap-x-4 gap-y-2 text-[0.9rem]">
-	<label>Diameter in column <select class={FIELD} bind:value={layout.along}>{@render options()}</select></label>
+	<label>Diameter in column <Select placeholder="" size="sm" bind:value={layout.along}>{@render options()}</Select></label>
 	<label
-		>second axis <select
-			class={FIELD}
+		>second axis <Select
+			placeholder=""
+			size="sm"
 			value={layout.across ?? -1}
 			onchange={(e) => (layout.across = Number(e.currentTarget.value) < 0 ? null : Number(e.currentTarget.value))}
-			><option value={-1}>none</option>{@render options()}</select
+			><option value={-1}>none</option>{@render options()}</Select
 		></label
 	>
 	<label
-		>in <select class={FIELD} bind:value={layout.unit}
-			><option value="mm">mm</option><option value="um">µm</option><option value="in">inch</option></select
+		>in <Select placeholder="" size="sm" bind:value={layout.unit}
+			><option value="mm">mm</option><option value="um">µm</option><option value="in">inch</option></Select
 		></label
 	>
 	<label
-		>decimal <select class={FIELD} bind:value={layout.decimal}><option value=".">point</option><option value=",">comma</option></select
+		>decimal <Select placeholder="" size="sm" bind:value={layout.decimal}
+			><option value=".">point</option><option value=",">comma</option></Select
 		></label
 	>
 	<label
-		>places <select class={FIELD} value={layout.place.kind} onchange={(e) => setPlace(e.currentTarget.value as LogLayout['place']['kind'])}
+		>places <Select
+			placeholder=""
+			size="sm"
+			value={layout.place.kind}
+			onchange={(e) => setPlace(e.currentTarget.value as LogLayout['place']['kind'])}
 			><option value="step">{single ? 'in this order' : 'at even steps'}</option><option value="position">a column of positions</option
-			>{#if !single}<option value="time">a column of times</option>{/if}</select
+			>{#if !single}<option value="time">a column of times</option>{/if}</Select
 		></label
 	>
 	{#if layout.place.kind === 'step'}
-		{#if !single}<label>one every <input class="{FIELD} w-20" inputmode="decimal" bind:value={stepMm} aria-label="Step in mm" /> mm</label
+		{#if !single}<label
+				>one every <input
+					class="h-[28px] w-20 rounded border bg-panel py-0 pr-1 pl-1.5 text-[0.9rem]"
+					inputmode="decimal"
+					bind:value={stepMm}
+					aria-label="Step in mm"
+				/> mm</label
 			>{/if}
 	{:else}
-		<label>column <select class={FIELD} bind:value={layout.place.column}>{@render options()}</select></label>
+		<label>column <Select placeholder="" size="sm" bind:value={layout.place.column}>{@render options()}</Select></label>
 		{#if layout.place.kind === 'position'}
 			<label
-				>in <select class={FIELD} bind:value={layout.place.perMetre}><option value={1}>m</option><option value={1000}>mm</option></select
+				>in <Select placeholder="" size="sm" bind:value={layout.place.perMetre}
+					><option value={1}>m</option><option value={1000}>mm</option></Select
 				></label
 			>
 		{:else}
 			<label
-				>in <select class={FIELD} bind:value={layout.place.perSecond}><option value={1}>s</option><option value={1000}>ms</option></select
+				>in <Select placeholder="" size="sm" bind:value={layout.place.perSecond}
+					><option value={1}>s</option><option value={1000}>ms</option></Select
 				></label
 			>
 			<label
-				>at <input class="{FIELD} w-20" inputmode="decimal" bind:value={speed} aria-label="Line speed in m a minute" /> m a minute</label
+				>at <input
+					class="h-[28px] w-20 rounded border bg-panel py-0 pr-1 pl-1.5 text-[0.9rem]"
+					inputmode="decimal"
+					bind:value={speed}
+					aria-label="Line speed in m a minute"
+				/> m a minute</label
 			>
 		{/if}
 	{/if}

@@ -60,7 +60,7 @@
 			<Field id="leave-to" path="to" label="to metre" bind:value={typed.to} {errors} inputmode="decimal" />
 			<Field id="leave-reason" path="reason" label="Why" bind:value={typed.reason} {errors} placeholder="the gauge was touched" />
 		</div>
-		<Button type="submit" size="xs" class="bg-act! text-on-act!">Leave it out</Button>
+		<Button type="submit" size="xs">Leave it out</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
 	</form>
 {:else}

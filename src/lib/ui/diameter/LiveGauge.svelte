@@ -86,7 +86,7 @@
 		{/if}
 		{#if live.open}
 			<p class="mt-2 flex items-center gap-3">
-				<Button size="sm" class="bg-act! text-on-act!" onclick={() => live && void stop(live)}>Stop and take it in</Button>
+				<Button size="sm" onclick={() => live && void stop(live)}>Stop and take it in</Button>
 				<button type="button" class="link" onclick={() => void live?.cancel()}>Give it up</button>
 			</p>
 		{/if}

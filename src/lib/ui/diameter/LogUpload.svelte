@@ -66,9 +66,7 @@
 					<span role="status">{upload.state === 'reading' ? 'Reading it …' : `${upTo(upload.share * 100, 0)} % arrived`}</span>
 					<button type="button" class="link" onclick={() => void upload.cancel()}>Cancel</button>
 				{:else}
-					<Button size="sm" class="bg-act! text-on-act!" onclick={() => void take()}
-						>{upload.state === 'broken' ? 'Go on' : 'Take it in'}</Button
-					>
+					<Button size="sm" onclick={() => void take()}>{upload.state === 'broken' ? 'Go on' : 'Take it in'}</Button>
 					<span role="status" class="small">
 						{#if upload.state === 'broken'}The connection broke off at {upTo(upload.share * 100, 0)} %. What arrived is kept; go on when the server
 							answers.

@@ -63,9 +63,7 @@
 	{#if preview && layout}
 		<div class="panel mt-2 space-y-2 px-3 py-2">
 			<LayoutFields {preview} bind:layout bind:stepMm bind:speed single caption="The first rows pasted" />
-			<Button size="sm" class="bg-act! text-on-act!" onclick={keep}
-				>Keep {read?.ok ? plural(read.readings.length, 'reading') : 'them'}</Button
-			>
+			<Button size="sm" onclick={keep}>Keep {read?.ok ? plural(read.readings.length, 'reading') : 'them'}</Button>
 		</div>
 	{/if}
 	{#if problems.length}

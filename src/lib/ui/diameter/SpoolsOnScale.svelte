@@ -2,7 +2,7 @@
 	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import { ticks as ticksOf } from 'd3-array';
-	import { tQuantile } from '$lib/core/stats/mean-interval';
+	import { tQuantile } from '$lib/core/stats/distributions';
 	import { fixed, plural } from '../words/numbers';
 
 	type Props = { spools: SpoolOnScale[]; of: Record<string, SpoolEvidence['spool']>; nominalMm: number };

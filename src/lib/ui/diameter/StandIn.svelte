@@ -51,10 +51,10 @@
 	const strand = (): MadeStrand => ({
 		meanMm: nominalMm - 0.003,
 		driftMmPer100M: 0.003,
-		rhythm: { periodM: 2.3, amplitudeMm: 0.005 },
+		periodicity: { periodM: 2.3, amplitudeMm: 0.005 },
 		wander: { sdMm: 0.006, lengthM: 6 },
 		noiseMm: 0.0015,
-		bumps: [{ atM: 61.7, overMm: 0.22, lengthM: 0.3 }]
+		thickSpots: [{ atM: 61.7, overMm: 0.22, lengthM: 0.3 }]
 	});
 	function makeFile(): void {
 		offer(new File([lineGaugeFile(strand(), GAUGE, SAMPLES, Date.now())], 'made-up gauge.csv', { type: 'text/csv' }));

@@ -5,7 +5,7 @@
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';
 	import { readQuantityText } from '$lib/core/units/quantity-text';
-	import { Button } from 'flowbite-svelte';
+	import { Button, Select } from 'flowbite-svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
@@ -113,11 +113,11 @@
 		<div>
 			<label for="load-dryer" class="mb-0.5 block text-[0.85rem] font-medium">Dryer</label>
 			{#if dryers.length}
-				<select id="load-dryer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={dryerId}>
+				<Select placeholder="" size="sm" id="load-dryer" bind:value={dryerId}>
 					{#each dryers as one (one.id)}<option value={one.id}
 							>{one.name}{one.setPointHighC === null ? '' : `, up to ${upTo(one.setPointHighC, 0)} °C`}</option
 						>{/each}
-				</select>
+				</Select>
 			{:else}
 				<a class="link" href="/workshop">add your dryer in the workshop</a>
 			{/if}
@@ -138,7 +138,7 @@
 			placeholder="4 h"
 			class="w-28"
 		/>
-		<Button type="submit" class="bg-act! text-on-act!" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
+		<Button type="submit" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
 	</div>
 	{#if judged?.kind === 'softens'}
 		<p class="text-harm">▲ {judged.of} goes soft at {upTo(judged.limitC, 0)} °C: this will not be started.</p>

@@ -1,19 +1,19 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
-	import { Button } from 'flowbite-svelte';
+	import { Button, Select } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
 
 	type Column = { name: string; kind: string; required: boolean; of: string | null };
 	type Table = { name: string; about: string; reveals: boolean; columns: Column[] };
 	let { tables }: { tables: Table[] } = $props();
-	type Looked = { table: string; rows: number; fresh: number; known: number; applied: boolean };
+	type Preview = { table: string; rows: number; fresh: number; known: number; applied: boolean };
 
 	let table = $state('readings');
 	let text = $state('');
 	let file = $state('');
-	let looked = $state.raw<Looked | null>(null);
+	let looked = $state.raw<Preview | null>(null);
 	const form = new Form({ supersedes: true });
 	const chosen = $derived(tables.find((t) => t.name === table));
 	const KIND_WORDS: Record<string, string> = {
@@ -41,7 +41,7 @@
 		if (text) await look(false);
 	}
 	async function look(apply: boolean): Promise<void> {
-		const sent = await form.send<Looked>('csv-imports', { table, text, apply });
+		const sent = await form.send<Preview>('csv-imports', { table, text, apply });
 		// After a lost answer the same button is pressed again.
 		if (!form.unknown) looked = sent.ok ? sent.answer : null;
 		if (sent.ok && apply) await invalidateAll();
@@ -62,13 +62,9 @@
 	<div class="flex flex-wrap items-end gap-4">
 		<label class="text-[0.85rem] font-medium"
 			>Table
-			<select
-				class="block rounded border bg-panel py-1 pr-8 pl-2 text-[0.95rem] font-normal"
-				bind:value={table}
-				onchange={() => (fresh(), text && void look(false))}
-			>
+			<Select placeholder="" size="sm" class="block" bind:value={table} onchange={() => (fresh(), text && void look(false))}>
 				{#each tables as t (t.name)}<option value={t.name}>{t.name}</option>{/each}
-			</select></label
+			</Select></label
 		>
 		<label class="text-[0.85rem] font-medium"
 			>File
@@ -92,7 +88,7 @@
 		{#if looked && !looked.applied}
 			<p>
 				<strong>{plural(looked.rows, 'row')}</strong>, nothing wrong: {looked.fresh} new, {looked.known} here already.
-				{#if looked.fresh > 0}<Button type="button" size="sm" class="ml-2 bg-act! text-on-act!" onclick={() => void look(true)}
+				{#if looked.fresh > 0}<Button type="button" size="sm" class="ml-2 " onclick={() => void look(true)}
 						>Take {plural(looked.fresh, 'row')} in</Button
 					>{/if}
 			</p>

@@ -23,7 +23,7 @@
 			<label
 				class="panel cursor-pointer px-2.5 py-1 text-[0.93rem] focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-act-ink {value ===
 				option.value
-					? 'border-act! bg-chosen! font-semibold'
+					? 'border-act bg-chosen font-semibold'
 					: ''}"
 			>
 				<input

@@ -35,7 +35,7 @@
 </script>
 
 <div class={extra}>
-	<Label for={id} class="mb-0.5 text-[0.85rem] font-medium text-ink!">{label}</Label>
+	<Label for={id}>{label}</Label>
 	<Input
 		{id}
 		bind:value
@@ -47,7 +47,7 @@
 		aria-required={required}
 		aria-invalid={error ? 'true' : undefined}
 		aria-describedby={error ? `${id}-error` : hint ? `${id}-hint` : undefined}
-		class={error ? 'border-harm! bg-panel! text-[0.95rem]! text-ink!' : 'bg-panel! text-[0.95rem]! text-ink!'}
+		class={error ? 'border-harm dark:border-harm' : ''}
 	/>
 	{#if list}
 		<datalist id="{id}-list">

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
-	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { Button, Label } from 'flowbite-svelte';
+	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from './form.svelte';
 
 	type Props = {
@@ -24,11 +25,9 @@
 
 <form class="space-y-2" onsubmit={keep} novalidate>
 	{#each notes as note, i (i)}<p class="border-b pb-1 italic">{note.text}</p>{/each}
-	<Label for="note-{targetId}" class="text-[0.85rem] font-medium text-ink!">Note</Label>
-	<Textarea
+	<Label for="note-{targetId}">Note</Label>
+	<TextArea
 		id="note-{targetId}"
-		rows={2}
-		class="w-full bg-panel!"
 		bind:value={text}
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby={problem ? `note-error-${targetId}` : undefined}

@@ -8,11 +8,11 @@ export class Amending<T extends { id: string }> {
 	open = $state(false);
 	reason = $state('');
 	#form: Form;
-	#targetKind: 'reading' | 'attempt' | 'specimen';
+	readonly targetKind: 'reading' | 'attempt' | 'specimen';
 	#ondone: () => void;
 
 	constructor(targetKind: 'reading' | 'attempt' | 'specimen', ondone: () => void) {
-		this.#targetKind = targetKind;
+		this.targetKind = targetKind;
 		this.#form = new Form({ fields: targetKind === 'reading' ? ['reason', 'typed'] : ['reason'] });
 		this.#ondone = ondone;
 	}
@@ -35,7 +35,7 @@ export class Amending<T extends { id: string }> {
 	async amend(action: Action, more: object = {}, target: T | null = this.chosen): Promise<void> {
 		if (!target) return;
 		const sent = await this.#form.send('amendments', {
-			targetKind: this.#targetKind,
+			targetKind: this.targetKind,
 			targetId: target.id,
 			action,
 			reason: this.reason,

@@ -2,7 +2,7 @@
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import type { MaterialFigures } from '$lib/core/handbook/figures';
-	import { Button } from 'flowbite-svelte';
+	import { Button, Select } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
@@ -61,20 +61,22 @@
 		{#each [['hardened', 'Hardened nozzle'], ['enclosure', 'Enclosure']] as const as [key, word] (key)}
 			<label class="text-[0.85rem] font-medium"
 				>{word}
-				<select
-					class="block rounded border bg-panel py-1 pr-8 pl-2 text-[0.95rem] font-normal"
+				<Select
+					placeholder=""
+					size="sm"
+					class="block"
 					value={key === 'hardened' ? hardened : enclosure}
 					onchange={(e) => (key === 'hardened' ? (hardened = e.currentTarget.value) : (enclosure = e.currentTarget.value))}
 				>
 					<option value="">not known</option><option value="yes">needed</option><option value="no">not needed</option>
-				</select></label
+				</Select></label
 			>
 		{/each}
 	</div>
 	<Field id="fumes" path="figures.fumes" label="Fumes" bind:value={fumes} errors={form.errors} />
 	<Field id="feeder" path="figures.feeder" label="Feeder and bed" bind:value={feeder} errors={form.errors} />
 	<div class="flex flex-wrap gap-2">
-		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep as own copy</Button>
+		<Button type="submit" size="sm">Keep as own copy</Button>
 		{#if resettable && start?.edited}<Button type="button" size="sm" color="alternative" onclick={() => void keep(null)}
 				>Back to the first figures</Button
 			>{/if}

@@ -3,7 +3,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { readPaste } from '$lib/core/intake/read-paste';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { Button, Textarea } from 'flowbite-svelte';
+	import { Button } from 'flowbite-svelte';
+	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { plural } from '../words/numbers';
@@ -50,14 +51,7 @@
 
 <section class="space-y-2">
 	<label for="paste" class="text-[0.85rem] font-medium">Rows from a spreadsheet, headings first</label>
-	<Textarea
-		id="paste"
-		rows={5}
-		class="w-full bg-panel! font-mono text-[0.85rem]"
-		bind:value={text}
-		oninput={() => form.clear()}
-		placeholder={EXAMPLE}
-	/>
+	<TextArea id="paste" rows={5} class="font-mono text-[0.85rem]" bind:value={text} oninput={() => form.clear()} placeholder={EXAMPLE} />
 	<FormProblem title={form.errors.length ? `Nothing was taken in: ${plural(form.errors.length, 'thing')} to put right.` : form.problem} />
 	{#if paste.ok}
 		<div class="panel relative max-h-72 overflow-auto">
@@ -84,9 +78,7 @@
 			</table>
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
-		<Button type="button" class="bg-act! text-on-act!" disabled={form.busy} onclick={() => void take()}
-			>Take in {plural(paste.rows.length, 'spool')}</Button
-		>
+		<Button type="button" disabled={form.busy} onclick={() => void take()}>Take in {plural(paste.rows.length, 'spool')}</Button>
 	{:else}
 		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>
 	{/if}

@@ -18,7 +18,7 @@
 	<legend class="mb-1 text-[0.85rem] font-medium">Unboxing: what was odd?</legend>
 	<label
 		class="panel mb-1.5 inline-flex items-center gap-2 px-2.5 py-1 font-semibold {odd && Object.keys(odd).length === 0
-			? 'border-act! bg-chosen!'
+			? 'border-act bg-chosen'
 			: ''}"
 	>
 		<input
@@ -45,7 +45,7 @@
 				{#if on && odd}
 					<Input
 						size="sm"
-						class="bg-panel! py-1!"
+						class="py-1"
 						aria-label="What is odd about the {ODDITY_WORDS[oddity].name.toLowerCase()}"
 						placeholder={ODDITY_WORDS[oddity].example}
 						value={odd[oddity] ?? ''}

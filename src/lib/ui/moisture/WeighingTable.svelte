@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Select } from 'flowbite-svelte';
 	import { BEFORE } from '$lib/core/closed-lists';
 	import type { Reading } from '$lib/core/evidence/reading';
 	import type { AccountInterval } from '$lib/core/moisture/account';
@@ -63,8 +64,10 @@
 						{#if w.before === null}
 							{BEFORE_WORDS.first}
 						{:else}
-							<select
-								class="h-[26px] rounded border bg-panel py-0 pr-7 pl-1.5 text-[0.9rem]"
+							<Select
+								placeholder=""
+								size="sm"
+								classes={{ select: 'h-[26px] py-0 pr-7 pl-1.5 text-[0.9rem]' }}
 								aria-label="Before the weighing of {upTo(w.grossG, 1)} g"
 								title={w.said ? 'said at the bench' : 'inferred from the record'}
 								value={w.before}
@@ -72,7 +75,7 @@
 								onchange={(e) => void sayBefore(w.id, e.currentTarget.value)}
 							>
 								{#each BEFORE as before (before)}<option value={before}>{BEFORE_WORDS[before]}</option>{/each}
-							</select>{#if w.said}<span class="small"> said</span>{/if}
+							</Select>{#if w.said}<span class="small"> said</span>{/if}
 						{/if}
 					</td>
 					<td class="pr-3 text-right whitespace-nowrap"

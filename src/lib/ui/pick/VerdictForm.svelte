@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { VERDICT_KINDS } from '$lib/core/closed-lists';
-	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { Button, Label } from 'flowbite-svelte';
+	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
@@ -48,9 +49,9 @@
 			placeholder="brackets, not for knobs"
 		/>{/if}
 	<div>
-		<Label for="verdict-note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Why, in your words</Label>
-		<Textarea id="verdict-note" rows={2} class="w-full bg-panel!" bind:value={note} />
+		<Label for="verdict-note">Why, in your words</Label>
+		<TextArea id="verdict-note" bind:value={note} />
 	</div>
-	<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the verdict</Button>
+	<Button type="submit" size="sm">Keep the verdict</Button>
 	<p class="small">A verdict is frozen with the findings it rests on; later readings do not change it.</p>
 </form>

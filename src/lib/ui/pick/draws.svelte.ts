@@ -22,10 +22,10 @@ export class Draws {
 		this.#worker = worker;
 		const remote: Remote<PickWorker> = wrap<PickWorker>(worker);
 		this.progress = 0;
-		const few = await remote.chances(input, FEW, SEED);
+		const few = await remote.rankAcceptability(input, FEW, SEED);
 		if (this.#worker !== worker) return;
 		this.chances = few;
-		const many = await remote.chances(
+		const many = await remote.rankAcceptability(
 			input,
 			MANY,
 			SEED,

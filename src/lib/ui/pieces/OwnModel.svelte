@@ -99,6 +99,6 @@
 			{/each}
 		</div>
 	{/if}
-	<Button type="submit" size="sm" class="bg-act! text-on-act!">Register it</Button>
+	<Button type="submit" size="sm">Register it</Button>
 	<span role="status" class="ml-3 font-semibold">{said}</span>
 </form>

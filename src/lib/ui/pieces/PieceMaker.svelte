@@ -8,7 +8,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import type { DrawnPiece, PiecesWorker } from '$lib/workers/pieces.worker';
 	import { wrap, type Remote } from 'comlink';
-	import { Button } from 'flowbite-svelte';
+	import { Button, Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import Field from '../form/Field.svelte';
 	import { sizeOf } from './size-text';
@@ -93,8 +93,10 @@
 	<div class="space-y-3">
 		<label class="block">
 			<span class="mb-0.5 block text-[0.85rem] font-medium">Piece</span>
-			<select
-				class="w-full rounded border bg-panel py-1 pr-8 pl-2"
+			<Select
+				placeholder=""
+				size="sm"
+				classes={{ select: 'w-full' }}
 				bind:value={kindId}
 				onchange={() => {
 					replaces = '';
@@ -102,7 +104,7 @@
 				}}
 			>
 				{#each PIECE_KINDS as one (one.id)}<option value={one.id}>{PIECE_WORDS[one.id]?.name}: {PIECE_WORDS[one.id]?.about}</option>{/each}
-			</select>
+			</Select>
 		</label>
 		<div class="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-3">
 			{#each kind.params as param (param.id)}
@@ -154,13 +156,13 @@
 		{#if families.length}
 			<label>
 				<span class="mb-0.5 block text-[0.85rem] font-medium">New version of</span>
-				<select class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={replaces}>
+				<Select placeholder="" size="sm" bind:value={replaces}>
 					<option value="">none: a piece of its own</option>
 					{#each families as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
-				</select>
+				</Select>
 			</label>
 		{/if}
-		<Button type="submit" size="sm" class="bg-act! text-on-act!" disabled={faults.length > 0}>Register it</Button>
+		<Button type="submit" size="sm" disabled={faults.length > 0}>Register it</Button>
 		<span role="status" class="font-semibold">{said}</span>
 	</div>
 </form>

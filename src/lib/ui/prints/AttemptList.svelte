@@ -5,12 +5,9 @@
 	import type { Attempt, FailureCause } from '$lib/core/evidence/attempt';
 	import type { SpoolEvent } from '$lib/core/evidence/event';
 	import type { Reading } from '$lib/core/evidence/reading';
-	import { Button, Modal } from 'flowbite-svelte';
+	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Choice from '../form/Choice.svelte';
-	import Field from '../form/Field.svelte';
-	import NoteForm from '../form/NoteForm.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
@@ -20,7 +17,7 @@
 	import { markName } from '../words/print-marks';
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
-	import { settingsLine } from './print-draft';
+	import { settingsLine } from './attempt-draft';
 
 	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
 	type Props = {
@@ -115,38 +112,13 @@
 
 <ReadingEditor bind:this={editor} {onchange} />
 
-<Modal bind:open={amending.open} title="Amend this print" size="xs" class="bg-panel! text-ink!">
-	<form
-		class="space-y-3"
-		novalidate
-		onsubmit={(e) => {
-			e.preventDefault();
-			void amending.amend('correct', { replacement: { cause } });
-		}}
-	>
-		<FormProblem title={amending.problem} />
-		{#if amending.chosen?.outcome === 'failed'}
-			<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
-		{/if}
-		<Field
-			id="amend-attempt-reason"
-			path="reason"
-			label="Why"
-			bind:value={amending.reason}
-			errors={amending.errors}
-			placeholder="belt was loose"
-		/>
-		<div class="flex flex-wrap gap-2">
-			{#if amending.chosen?.outcome === 'failed'}<Button type="submit" size="sm" class="bg-act! text-on-act!">Correct it</Button>{/if}
-			{#if amending.chosen?.status === 'excluded'}
-				<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('reinstate')}>Let it count again</Button>
-			{:else}
-				<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('exclude')}>Strike it out</Button>
-			{/if}
-		</div>
-	</form>
-	{#if amending.chosen}
-		<hr />
-		<NoteForm targetKind="attempt" targetId={amending.chosen.id} ondone={() => amending.done()} />
+<AmendDialog
+	{amending}
+	title="Amend this print"
+	placeholder="belt was loose"
+	correction={amending.chosen?.outcome === 'failed' ? () => ({ replacement: { cause } }) : undefined}
+>
+	{#if amending.chosen?.outcome === 'failed'}
+		<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 	{/if}
-</Modal>
+</AmendDialog>

@@ -15,7 +15,7 @@
 			{@const reference = drawn(word)}
 			<label
 				class="panel flex cursor-pointer flex-col items-center px-3 py-1 focus-within:outline-2 focus-within:outline-act-ink {value === word
-					? 'border-act! bg-chosen! font-semibold'
+					? 'border-act bg-chosen font-semibold'
 					: ''}"
 			>
 				<input type="radio" class="sr-only" {name} value={word} checked={value === word} onchange={() => (value = word)} />

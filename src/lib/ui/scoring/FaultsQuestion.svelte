@@ -38,7 +38,7 @@
 			<button
 				type="button"
 				tabindex="-1"
-				class="panel flex items-baseline gap-2 px-3 py-1.5 text-left {rank > 0 ? 'border-act! bg-chosen!' : ''}"
+				class="panel flex items-baseline gap-2 px-3 py-1.5 text-left {rank > 0 ? 'border-act bg-chosen' : ''}"
 				onclick={() => {
 					raise(reading);
 				}}

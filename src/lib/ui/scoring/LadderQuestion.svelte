@@ -64,7 +64,7 @@
 				<button
 					type="button"
 					tabindex="-1"
-					class="panel min-w-12 px-2.5 py-2 text-[1.15rem] {number === at ? 'border-act! bg-chosen! font-bold' : ''} {stage === 'faulty' &&
+					class="panel min-w-12 px-2.5 py-2 text-[1.15rem] {number === at ? 'border-act bg-chosen font-bold' : ''} {stage === 'faulty' &&
 					number <= clean
 						? 'text-muted'
 						: ''}"

@@ -47,7 +47,7 @@
 			<button
 				type="button"
 				tabindex="-1"
-				class="panel min-w-12 px-2.5 py-2 text-[1.15rem] {i === at ? 'border-act! bg-chosen! font-bold' : ''}"
+				class="panel min-w-12 px-2.5 py-2 text-[1.15rem] {i === at ? 'border-act bg-chosen font-bold' : ''}"
 				disabled={stage === 'to' && i < from}
 				onclick={() => {
 					set(i);

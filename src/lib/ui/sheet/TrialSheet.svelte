@@ -73,7 +73,7 @@
 											>house spool</span
 										>{/if}</span
 								>
-								<span class="small line-clamp-2 text-[0.78rem]! leading-tight" title={productLine(spool)}>{productLine(spool)}</span>
+								<span class="small line-clamp-2 text-[0.78rem] leading-tight" title={productLine(spool)}>{productLine(spool)}</span>
 							</a>
 						</th>
 						{#each sheet.columns as def, c (def.id)}

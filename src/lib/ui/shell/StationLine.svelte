@@ -7,15 +7,15 @@
 	let { trial }: { trial: ShellTrial } = $props();
 	const base = $derived(`/trials/${trial.id}`);
 	const stops = $derived([
-		{ href: base, name: 'Trial sheet', done: 1, total: 1, says: '' },
+		{ href: base, name: 'Trial sheet', done: 1, total: 1, status: '' },
 		...trial.progress.map((p) => ({
 			href: `${base}/${p.station}`,
 			name: STATION_WORDS[p.station] ?? p.station,
 			done: p.done,
 			total: p.total,
-			says: p.total ? `${p.done} of ${p.total}` : ''
+			status: p.total ? `${p.done} of ${p.total}` : ''
 		})),
-		{ href: `${base}/pick`, name: 'Pick', done: trial.verdicts, total: trial.verdicts, says: trial.verdicts ? 'decided' : '' }
+		{ href: `${base}/pick`, name: 'Pick', done: trial.verdicts, total: trial.verdicts, status: trial.verdicts ? 'decided' : '' }
 	]);
 	const state = (stop: { done: number; total: number }) =>
 		stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none';
@@ -47,7 +47,7 @@
 						{#if how === 'half'}<path d="M11,2a9,9 0 0 0 0,18z" fill="var(--act)" />{/if}
 					</svg>
 					<span class="grow whitespace-nowrap">{stop.name}</span>
-					{#if stop.says}<span class="small font-normal whitespace-nowrap">{stop.says}</span>{/if}
+					{#if stop.status}<span class="small font-normal whitespace-nowrap">{stop.status}</span>{/if}
 				</a>
 			</li>
 		{/each}

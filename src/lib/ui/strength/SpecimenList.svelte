@@ -2,13 +2,10 @@
 	import type { Reading } from '$lib/core/evidence/reading';
 	import type { Specimen } from '$lib/core/evidence/specimen';
 	import { kindOf } from '$lib/core/strength/kinds';
-	import { Button, Modal } from 'flowbite-svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
+	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
-	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
-	import NoteForm from '../form/NoteForm.svelte';
 	import { FAILURE_MODE_WORDS, kindWords, wordOf } from '../words/closed-lists';
 
 	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
@@ -60,26 +57,9 @@
 
 <ReadingEditor bind:this={editor} {onchange} />
 
-<Modal bind:open={amending.open} title="Specimen" size="xs" class="bg-panel! text-ink!">
-	<form class="space-y-3" novalidate onsubmit={(e) => e.preventDefault()}>
-		<p class="small">Struck out, it stays on record and counts no more; its loads go with it.</p>
-		<FormProblem title={amending.problem} />
-		<Field
-			id="specimen-reason"
-			path="reason"
-			label="Why"
-			bind:value={amending.reason}
-			errors={amending.errors}
-			placeholder="knocked over"
-		/>
-		{#if amending.chosen?.status === 'excluded'}
-			<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('reinstate')}>Let it count again</Button>
-		{:else}
-			<Button type="button" size="sm" color="alternative" onclick={() => void amending.amend('exclude')}>Strike it out</Button>
-		{/if}
-	</form>
-	{#if amending.chosen}
-		<hr />
-		<NoteForm targetKind="specimen" targetId={amending.chosen.id} ondone={() => amending.done()} />
-	{/if}
-</Modal>
+<AmendDialog
+	{amending}
+	title="Specimen"
+	about="Struck out, it stays on record and counts no more; its loads go with it."
+	placeholder="knocked over"
+/>

@@ -18,8 +18,8 @@ const HARDLY = 'hardly beyond chance';
  */
 export const agreementBand = (beyondChance: number): string => BANDS.find(([from]) => beyondChance >= from)?.[1] ?? HARDLY;
 
-const LOOKS = ['', 'second look', 'third look'];
-const raterName = ({ scorer, look }: Rater): string => (look === 0 ? scorer : `${scorer} (${LOOKS[look] ?? `look ${look + 1}`})`);
+const ROUNDS = ['', 'second look', 'third look'];
+const raterName = ({ scorer, round }: Rater): string => (round === 0 ? scorer : `${scorer} (${ROUNDS[round] ?? `look ${round + 1}`})`);
 
 /**
  * How two raters agree, in a sentence.

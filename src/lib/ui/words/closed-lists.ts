@@ -14,6 +14,7 @@ import type {
 	PRINT_OUTCOMES,
 	QUOTE_KINDS,
 	REEL_MATERIALS,
+	SAID_EVENTS,
 	SETTINGS_POLICIES,
 	USE_PRESETS,
 	VALUE_RULES,
@@ -29,6 +30,12 @@ export const choices = <T extends string>(list: readonly T[], words: Readonly<Re
 	list.map((value) => ({ value, label: words[value] }));
 
 export const CONDITION_WORDS: Words<typeof CONDITIONS> = { asReceived: 'as received', dried: 'dried', exposed: 'exposed' };
+
+export const SAID_EVENT_WORDS: Words<typeof SAID_EVENTS> = {
+	printed: 'printed from, not recorded here',
+	respooled: 'wound onto another reel',
+	cutOff: 'filament cut off'
+};
 
 export const OUTCOME_WORDS: Words<typeof PRINT_OUTCOMES> = { finished: 'finished', failed: 'failed' };
 

@@ -1,5 +1,5 @@
 import type { DiameterMessages } from '$lib/core/diameter/message-params';
-import { fixed, percent, plural, upTo } from './numbers';
+import { fixed, grouped, percent, plural, upTo } from './numbers';
 
 const tol = (p: { tolerance: number }) => `±${upTo(p.tolerance, 3)} mm`;
 /** Under a head that names the unit. */
@@ -32,7 +32,7 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	'strict.undecided': (p) =>
 		`Undecided by the stricter rule: no reading is surely outside ${claim(p)}, but not all are surely inside (guard band ${mm(p.guard)}; chance that the farthest is inside: ${percent(p.chance)}).`,
 	'instrument.both': (p) => `This instrument (u ${mm(p.u, 4)}) can decide ${tol(p)} either way.`,
-	'instrument.evenStrands': (p) =>
+	'instrument.evenFilament': (p) =>
 		`This instrument (u ${mm(p.u, 4)}) can show ${tol(p)} kept only by a strand more even than ${mm(p.keepSd, 4)} of spread; broken, from a mean ${mm(p.breakFrom)} off nominal.`,
 	'instrument.onlyBroken': (p) =>
 		`This instrument (u ${mm(p.u, 4)}) can never show ${tol(p)} kept, not even by a perfect strand; broken only, from a mean ${mm(p.breakFrom)} off nominal.`,
@@ -78,17 +78,17 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	firstMetresOnly: () => 'All readings are from the first metres: the rest of the spool may be otherwise. A claim test goes along it.',
 	ovalityOfLog: (p) => `Difference of the gauge’s two axes on average, effective n ${p.n}; its scatter makes it larger, never smaller.`,
 	logWorth: (p) =>
-		`${p.n.toLocaleString('en-GB')} samples over ${fixed(p.metres, 1)} m; neighbours repeat each other (correlation ${fixed(p.lag1, 2)}), so they are worth ${p.nEffective.toLocaleString('en-GB')} independent ones.`,
-	rhythm: (p) =>
+		`${grouped(p.n)} samples over ${fixed(p.metres, 1)} m; neighbours repeat each other (correlation ${fixed(p.lag1, 2)}), so they are worth ${grouped(p.nEffective)} independent ones.`,
+	periodicity: (p) =>
 		`It comes and goes every ${upTo(p.period, 3)} m by ±${mm(p.amplitude, 4)}: ${fixed(p.sharePct, 0)} % of its variance, and no chance of noise.`,
-	rhythmAliased: (p) =>
+	periodicityAliased: (p) =>
 		`It seems to come and go every ${upTo(p.period, 3)} m by ±${mm(p.amplitude, 4)}, but the samples are too far apart: the true rhythm may be shorter.`,
-	noRhythm: () => 'No rhythm stands out of the noise.',
-	bumpsJam: (p) =>
+	noPeriodicity: () => 'No rhythm stands out of the noise.',
+	thickSpotsJam: (p) =>
 		`${plural(p.count, 'thickening')} can jam: the thickest is ${mm(p.peak)} at ${fixed(p.at, 2)} m, where ${mm(p.limit, 2)} is the narrowest of the path${assumed(p)}.`,
-	bumpsFit: (p) =>
+	thickSpotsFit: (p) =>
 		`${plural(p.count, 'thickening')} over ${mm(p.over, 2)}, the thickest ${mm(p.peak)} at ${fixed(p.at, 2)} m; ${mm(p.limit, 2)} pass${assumed(p)}.`,
-	noBumps: (p) => `No thickening over ${mm(p.over, 2)}.`,
+	noThickSpots: (p) => `No thickening over ${mm(p.over, 2)}.`,
 	worstMetre: (p) => `The worst metre begins at ${fixed(p.at, 2)} m: ${mm(p.rms)} from nominal in the root mean square.`,
 	noTwoDirections: () => 'No two places read in two directions yet.',
 	ovalityDefined: (p) =>

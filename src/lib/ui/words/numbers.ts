@@ -1,13 +1,31 @@
+import { locale } from './locale';
+
+/** Something made once for each locale: a formatter takes longer to make than a hundred texts through it. */
+function perLocale<T>(make: (locale: string) => T): () => T {
+	const made = new Map<string, T>();
+	return () => {
+		const here = locale();
+		const known = made.get(here) ?? make(here);
+		made.set(here, known);
+		return known;
+	};
+}
+
+const decimalMark = perLocale((of) => new Intl.NumberFormat(of).formatToParts(1.5).find((p) => p.type === 'decimal')?.value ?? '.');
+
+/** A number's own text in the locale: its digits are those that were rounded, only the marks are the reader's. */
+const written = (text: string): string => text.replace('-', '−').replace('.', decimalMark());
+
 /** Numbers for people: a fixed point, no exponent, no more digits than said. */
 export function fixed(value: number, decimals: number): string {
 	const text = value.toFixed(decimals);
 	// "-0.00" says a sign that is not there.
-	return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
+	return written(Number(text) === 0 ? text.replace('-', '') : text);
 }
 
 /** At most `decimals` decimals, trailing zeros dropped. */
 export function upTo(value: number, decimals: number): string {
-	return String(Number(value.toFixed(decimals))).replace('-', '−');
+	return written(String(Number(value.toFixed(decimals))));
 }
 
 /** A share as per cent. Never "100 %" or "0 %" for what is only nearly so. */
@@ -34,12 +52,15 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 }
 
 const DAY = { day: 'numeric', month: 'short', year: 'numeric' } as const;
-// Making a formatter takes longer than a hundred dates through it, so each is made once, and not before a date is to be shown.
-let dayFormat: Intl.DateTimeFormat | undefined;
-let dayAndTimeFormat: Intl.DateTimeFormat | undefined;
+// Not made before a date is to be shown.
+const dayFormat = perLocale((of) => new Intl.DateTimeFormat(of, DAY));
+const dayAndTimeFormat = perLocale((of) => new Intl.DateTimeFormat(of, { ...DAY, hour: '2-digit', minute: '2-digit' }));
+const groupedFormat = perLocale((of) => new Intl.NumberFormat(of));
+
+/** A number with its thousands marked. */
+export const grouped = (count: number): string => groupedFormat().format(count);
 
 /** A date as the tester's calendar shows it; the server's words and the page's are the same. */
-export const day = (at: number): string => (dayFormat ??= new Intl.DateTimeFormat('en-GB', DAY)).format(at);
+export const day = (at: number): string => dayFormat().format(at);
 
-export const dayAndTime = (at: number): string =>
-	(dayAndTimeFormat ??= new Intl.DateTimeFormat('en-GB', { ...DAY, hour: '2-digit', minute: '2-digit' })).format(at);
+export const dayAndTime = (at: number): string => dayAndTimeFormat().format(at);

@@ -1,6 +1,6 @@
 import type { Refusal, RefusalCode, RefusalParams, Thing } from '$lib/schemas/refusals';
 import { CONDITION_WORDS, wordOf } from './closed-lists';
-import { upTo } from './numbers';
+import { grouped, upTo } from './numbers';
 
 /** Kinds of JSON values as a person would call them. */
 const KINDS: Record<string, string> = {
@@ -42,8 +42,7 @@ const BROKEN = {
 
 const INSTRUMENT_ERRORS = { length: ['length', 'mm', '0.02 mm'], mass: ['mass', 'g', '0.1 g'] } as const;
 
-const withUnit = (value: number | string, unit: string) =>
-	`${typeof value === 'number' ? value.toLocaleString('en-GB') : value}${unit && ` ${unit}`}`;
+const withUnit = (value: number | string, unit: string) => `${typeof value === 'number' ? grouped(value) : value}${unit && ` ${unit}`}`;
 
 /** Why something at a field was refused, by its code. The field's label stands before the words. */
 const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
@@ -157,7 +156,6 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	highNotAboveLow: () => 'the high end must be above the low end',
 	lowestAboveHighest: () => 'must not be below the lowest',
 	mustFollow: (p) => `must lie above ${p.other}`,
-	mustNotPrecede: (p) => `must not lie before ${p.other}`,
 	otherMaterial: () => 'must be the same material',
 	percentMissing: () => 'say how far the print got',
 	percentWhole: () => 'a failed print got less far than 100 %',
@@ -171,7 +169,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	loadWithoutSpecimen: () => 'a load belongs to a specimen',
 	ownMeasureMissing: () => 'say which own measure',
 	wrongStation: (p) => `must be ${p.station} for ${p.quantity}`,
-	valueContradictsText: (p) => `is ${p.value}, but “${p.text}” says ${p.says}`,
+	valueContradictsText: (p) => `is ${p.value}, but “${p.text}” says ${p.textValue}`,
 	grossBelowTare: (p) => `the gross mass (${p.grossG} g) is not above the tare (${p.tareG} g)`,
 	notAboveTare: (p) => `is not above the tare (${p.tareG} g)`,
 	codeTaken: (p) => `${p.code} is already on the bench`,
@@ -212,7 +210,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	notABundle: () => 'this is no trial bundle of Draught',
 	newerFormat: (p) => `was written by a newer version of Draught (this one reads up to ${p.ours})`,
 	newerVersion: (p) => `was computed by a newer version of Draught (this one has ${p.ours})`,
-	notRows: (p) => `must be a list of at most ${p.most.toLocaleString('en-GB')} rows`,
+	notRows: (p) => `must be a list of at most ${grouped(p.most)} rows`,
 	noSuchTable: () => 'is no table of this version',
 	noTrialInBundle: () => 'is no trial of this bundle',
 	noRows: () => 'has a header but no row',

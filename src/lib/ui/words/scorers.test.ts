@@ -9,7 +9,7 @@ import { marksByScorer } from './marks';
 import { markName } from './print-marks';
 import type { Message } from '$lib/core/finding/message';
 import { sentence } from './messages';
-import { photoFaultWords, strandWords } from './strands';
+import { photoFaultWords, stringCoverWords } from './string-cover';
 import { answerWord, gradeWords, resultWords } from './trainer';
 
 const overhang = markQuantity('overhang');
@@ -17,8 +17,8 @@ const strings = markQuantity('strings');
 
 describe('words for scorers', () => {
 	const [ada, ben] = [
-		{ scorer: 'Ada', look: 0 },
-		{ scorer: 'Ben', look: 0 }
+		{ scorer: 'Ada', round: 0 },
+		{ scorer: 'Ben', round: 0 }
 	];
 	it('two agree, and one is milder', () => {
 		const said = agreementWords({
@@ -35,7 +35,7 @@ describe('words for scorers', () => {
 	it('of degrees more is milder, and a second look is named', () => {
 		const said = agreementWords({
 			def: overhang,
-			raters: [ada, { scorer: 'Ada', look: 1 }],
+			raters: [ada, { scorer: 'Ada', round: 1 }],
 			n: 3,
 			kappa: null,
 			difference: { mean: 5, low: 2, high: 8 }
@@ -50,7 +50,7 @@ describe('words for scorers', () => {
 	});
 	it('several together, with or without an interval', () => {
 		const alpha = { alpha: 0.5, low: 0.31, high: 0.69, n: 12, scorings: 34 };
-		const three = [ada, ben, { scorer: 'Cy', look: 0 }];
+		const three = [ada, ben, { scorer: 'Cy', round: 0 }];
 		expect(agreementOfAllWords({ def: strings, raters: three, alpha })).toBe(
 			'Strings: Ada, Ben and Cy together agree fairly (alpha 0.50, 95 % 0.31 to 0.69; 34 scorings of 12 prints).'
 		);
@@ -103,11 +103,11 @@ describe('words for the trainer', () => {
 
 describe('words for strings on a photograph', () => {
 	it('count, cover and quality; nothing where it cannot be measured', () => {
-		expect(strandWords({ count: 1, coveragePct: 0.44, quality: 'clear' })).toBe(
+		expect(stringCoverWords({ count: 1, coveragePct: 0.44, quality: 'clear' })).toBe(
 			'1 strand crosses, 0.4 % of the gap is covered; the photograph is clear'
 		);
-		expect(strandWords({ count: 5, coveragePct: 4.6, quality: 'doubtful' })).toContain('5 strands cross');
-		expect(strandWords({ count: 5, coveragePct: 4.6, quality: 'unusable' })).toBe('This photograph cannot be measured.');
+		expect(stringCoverWords({ count: 5, coveragePct: 4.6, quality: 'doubtful' })).toContain('5 strands cross');
+		expect(stringCoverWords({ count: 5, coveragePct: 4.6, quality: 'unusable' })).toBe('This photograph cannot be measured.');
 		for (const fault of ['corners', 'small', 'alike', 'noisy', 'dusty'] as const) expect(photoFaultWords(fault)).toMatch(/: |\.$/);
 	});
 });

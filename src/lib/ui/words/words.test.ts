@@ -91,7 +91,7 @@ function everyState() {
 			ownMeasures: [own],
 			currency: 'EUR',
 			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null },
-			lent: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
+			borrowed: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
 		}
 	};
 }

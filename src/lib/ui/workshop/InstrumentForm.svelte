@@ -43,5 +43,5 @@
 			placeholder={examples.resolution}
 		/>
 	</div>
-	<Button type="submit" size="sm" class="bg-act! text-on-act!">Add it</Button>
+	<Button type="submit" size="sm">Add it</Button>
 </form>

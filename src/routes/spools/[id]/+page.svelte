@@ -11,12 +11,13 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
-	import { settingsLine } from '$lib/ui/prints/print-draft';
+	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
 	import { wetDryMessage } from '$lib/core/prints/wet-dry';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
+	import Happened from '$lib/ui/spool/Happened.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/ui/words/messages';
@@ -51,7 +52,6 @@
 		(quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null
 	);
 	const weighed = $derived(data.evidence.readings.filter((r) => r.quantity === 'grossMass' || r.quantity === 'tareMass'));
-	const dryings = $derived(data.evidence.events.filter((e) => e.kind === 'dried' && e.status === 'counts'));
 	const diameters = $derived(data.evidence.readings.filter((r) => r.quantity === 'diameter'));
 	const typedOf = $derived(
 		(id: string) =>
@@ -108,9 +108,6 @@
 		const sent = await form.send(path, { ...body });
 		if (sent.ok) await invalidateAll();
 		return sent.ok;
-	}
-	async function strikeOut(eventId: string): Promise<void> {
-		await post('amendments', { targetKind: 'event', targetId: eventId, action: 'exclude', reason: 'did not happen' });
 	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -263,21 +260,7 @@
 				</p>
 			</section>
 		{/if}
-		{#if dryings.length}
-			<section aria-label="Dryings">
-				<h2 class="mb-1 font-semibold">Dryings</h2>
-				<ul>
-					{#each dryings as e (e.id)}
-						<li>
-							{dayAndTime(e.at)}{e.drying
-								? `: ${e.drying.dryer ?? 'dryer'}, ${upTo(e.drying.setPointC, 0)} °C, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
-								: ': said with a print'}
-							<button type="button" class="link text-[0.9rem]" onclick={() => void strikeOut(e.id)}>did not happen</button>
-						</li>
-					{/each}
-				</ul>
-			</section>
-		{/if}
+		<Happened spoolId={spool.id} events={data.evidence.events} />
 		{#if data.evidence.specimens.length}
 			<section aria-label="Specimens">
 				<h2 class="mb-1 font-semibold">Specimens</h2>

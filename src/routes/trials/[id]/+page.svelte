@@ -53,7 +53,7 @@
 		</p>
 	</div>
 
-	<section aria-label="Next useful act" class="panel mt-3 flex items-center justify-between gap-3 border-l-4 border-l-act! px-3 py-2">
+	<section aria-label="Next useful act" class="panel mt-3 flex items-center justify-between gap-3 border-l-4 border-l-act px-3 py-2">
 		<p>
 			<strong>Next:</strong>
 			{#if data.spools.length === 0}
@@ -65,7 +65,7 @@
 			{/if}
 		</p>
 		<a href={nextHref} class="rounded bg-act px-4 py-1 font-semibold whitespace-nowrap text-on-act"
-			>Take it <kbd class="bg-transparent! text-on-act!">N</kbd></a
+			>Take it <kbd class="bg-transparent text-on-act">N</kbd></a
 		>
 	</section>
 

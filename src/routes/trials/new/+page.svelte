@@ -36,15 +36,8 @@
 	<Field id="question" label="Question (may wait)" bind:value={question} errors={form.errors} />
 	<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />
 	<div class="w-32">
-		<Label for="currency" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Currency</Label>
-		<Select
-			id="currency"
-			size="sm"
-			class="bg-panel!"
-			bind:value={currency}
-			items={CURRENCIES.map((c) => ({ value: c, name: c }))}
-			placeholder=""
-		/>
+		<Label for="currency">Currency</Label>
+		<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
 	</div>
-	<Button type="submit" class="bg-act! text-on-act!">Start, and take in the first spool</Button>
+	<Button type="submit">Start, and take in the first spool</Button>
 </form>

@@ -93,9 +93,7 @@
 				<button
 					type="button"
 					tabindex="-1"
-					class="panel min-w-20 px-4 py-2 text-[1.15rem] {shown !== null && grade === sample.grade
-						? 'border-act! bg-chosen! font-bold'
-						: ''}"
+					class="panel min-w-20 px-4 py-2 text-[1.15rem] {shown !== null && grade === sample.grade ? 'border-act bg-chosen font-bold' : ''}"
 					disabled={shown !== null}
 					onclick={() => {
 						answer(grade);
@@ -139,7 +137,7 @@
 				bind:value={subject}
 				options={TRAINER_SUBJECTS.map((value) => ({ value, label: SUBJECT_WORDS[value].title }))}
 			/>
-			<Button type="submit" class="bg-act! text-on-act!">{done ? 'Once more' : 'Begin'}</Button>
+			<Button type="submit">{done ? 'Once more' : 'Begin'}</Button>
 		</form>
 		{#if data.trainings.length}
 			<h2 class="mt-5 font-semibold">Runs on record</h2>

@@ -1,4 +1,4 @@
-import type { Bump } from './bumps';
+import type { ThickSpot } from './thick-spots';
 
 /** How thick a strand may be before it sticks in a printer. */
 export type PathLimits = { feedPathMm: number; throatMm: number; assumed: boolean };
@@ -20,9 +20,9 @@ export function pathLimits(nominalMm: number, known: { feedPathMm: number | null
 
 /**
  * Thickenings that reach the narrower of the two limits.
- * @example jamming(bumps.thickest, pathLimits(1.75, null)).length // 1
+ * @example jamming(thickSpots.thickest, pathLimits(1.75, null)).length // 1
  */
-export function jamming(thickest: readonly Bump[], limits: PathLimits): Bump[] {
+export function jamming(thickest: readonly ThickSpot[], limits: PathLimits): ThickSpot[] {
 	const narrow = Math.min(limits.feedPathMm, limits.throatMm);
 	return thickest.filter((b) => b.peakMm >= narrow);
 }

@@ -4,12 +4,12 @@ import { describe, expect, it } from 'vitest';
 import { effectiveNumber, lag1 } from '../../stats/effective-number';
 import { instrumentBudget } from '../budget';
 import { claimVerdict } from '../claim-verdict';
-import { findBumps } from './bumps';
+import { findThickSpots } from './thick-spots';
 import { envelope } from './envelope';
 import { indexAt, positionAt, type GaugeLog } from './gauge-log';
 import { jamming, pathLimits } from './limits';
 import { runsWithout, withoutRanges } from './left-out';
-import { findRhythm } from './rhythm';
+import { findPeriodicity } from './periodicity';
 import { placesOfLog, strandOfLog } from './strand-of-log';
 import { summarise } from './summary';
 import { worstMetre } from './worst-metre';
@@ -53,7 +53,7 @@ describe('effective number', () => {
 	});
 });
 
-describe('rhythm', () => {
+describe('periodicity', () => {
 	it.each([
 		[1.83, 0.006],
 		[0.371, 0.004],
@@ -64,7 +64,7 @@ describe('rhythm', () => {
 			{ length: 30_000 },
 			(_, i) => 1.75 + 4e-7 * i + amplitude * Math.sin((2 * Math.PI * i * 0.01) / periodM) + next()
 		);
-		const found = findRhythm(values, 0.01);
+		const found = findPeriodicity(values, 0.01);
 		expect(found?.periodM).toBeCloseTo(periodM, periodM > 10 ? 1 : 2);
 		expect(found?.amplitudeMm).toBeCloseTo(amplitude, 3);
 		const share = amplitude ** 2 / 2 / (amplitude ** 2 / 2 + 0.008 ** 2);
@@ -75,19 +75,19 @@ describe('rhythm', () => {
 		for (let seed = 10; seed < 60; seed++) {
 			const next = noise(seed, 0.01);
 			expect(
-				findRhythm(
+				findPeriodicity(
 					Float64Array.from({ length: 2000 }, () => next()),
 					0.01
 				)
 			).toBeNull();
 		}
 	});
-	it('slow wandering is no rhythm, in twenty logs', () => {
+	it('slow wandering is no periodicity, in twenty logs', () => {
 		for (let seed = 70; seed < 90; seed++) {
 			const next = noise(seed, 0.002);
 			let x = 0;
 			expect(
-				findRhythm(
+				findPeriodicity(
 					Float64Array.from({ length: 20_000 }, () => (x = 0.99 * x + next())),
 					0.01
 				)
@@ -96,22 +96,22 @@ describe('rhythm', () => {
 	});
 	it('warns when the samples are too far apart to tell a shorter one from it', () => {
 		const next = noise(4, 0.002);
-		const found = findRhythm(
+		const found = findPeriodicity(
 			Float64Array.from({ length: 4000 }, (_, i) => 0.01 * Math.sin((2 * Math.PI * i) / 2.7) + next()),
 			0.5
 		);
 		expect(found?.aliased).toBe(true);
 	});
 	it('a constant or a short log has none', () => {
-		expect(findRhythm(new Float64Array(5000).fill(1.75), 0.01)).toBeNull();
-		expect(findRhythm([1, 2, 1, 2], 0.01)).toBeNull();
+		expect(findPeriodicity(new Float64Array(5000).fill(1.75), 0.01)).toBeNull();
+		expect(findPeriodicity([1, 2, 1, 2], 0.01)).toBeNull();
 	});
 });
 
-describe('bumps', () => {
+describe('thick spots', () => {
 	it('are runs over a threshold, the thickest first, by the longer axis', () => {
 		const log = made(1000, (i) => (i >= 100 && i < 105 ? 1.9 : i === 500 ? 1.97 : 1.75));
-		const found = findBumps({ ...log, across: Float64Array.from({ length: 1000 }, (_, i) => (i === 700 ? 1.85 : 1.75)) }, 1.8);
+		const found = findThickSpots({ ...log, across: Float64Array.from({ length: 1000 }, (_, i) => (i === 700 ? 1.85 : 1.75)) }, 1.8);
 		expect(found.count).toBe(3);
 		expect(found.thickest.map((b) => b.peakMm)).toEqual([1.97, 1.9, 1.85]);
 		expect(found.thickest[1]?.samples).toBe(5);
@@ -129,7 +129,7 @@ describe('bumps', () => {
 	});
 	it('one at the very end counts', () => {
 		expect(
-			findBumps(
+			findThickSpots(
 				made(10, (i) => (i === 9 ? 1.9 : 1.75)),
 				1.8
 			).count
@@ -218,8 +218,8 @@ describe('parts left out', () => {
 		const touched = made(8000, (i) => 1.75 + 0.006 * Math.sin((2 * Math.PI * i) / 150) + next() + (i >= 3000 && i < 3100 ? 0.4 : 0));
 		const whole = summarise(touched, 1.75);
 		const rest = summarise(touched, 1.75, [{ from: 3000, to: 3099 }]);
-		expect(whole.bumps.count).toBeGreaterThan(0);
-		expect(rest.bumps.count).toBe(0);
+		expect(whole.thickSpots.count).toBeGreaterThan(0);
+		expect(rest.thickSpots.count).toBe(0);
 		expect(rest.n).toBe(7900);
 		expect(rest.sdMm).toBeLessThan((whole.sdMm as number) / 3);
 		expect(rest.leftOut[0]?.fromM).toBeCloseTo(30, 9);
@@ -227,7 +227,7 @@ describe('parts left out', () => {
 		expect(Math.max(...rest.picture.columns.map((c) => c.highMm))).toBeGreaterThan(2.1);
 		expect(Math.max(...placesOfLog(rest, 0).map((p) => Math.max(...p.valuesMm)))).toBeLessThan(1.8);
 		// The rhythm is sought where nothing was taken out.
-		expect(rest.rhythm?.periodM).toBeCloseTo(1.5, 2);
+		expect(rest.periodicity?.periodM).toBeCloseTo(1.5, 2);
 		expect(() => summarise(touched, 1.75, [{ from: 0, to: 7999 }])).toThrow(RangeError);
 	});
 });
@@ -271,7 +271,7 @@ describe('summary and verdict', () => {
 			made(3000, () => 1.75),
 			1.75
 		);
-		expect(constant).toMatchObject({ sdMm: 0, rhythm: null, lag1: null });
+		expect(constant).toMatchObject({ sdMm: 0, periodicity: null, lag1: null });
 		expect(JSON.stringify(constant)).not.toMatch(/NaN|Infinity/);
 	});
 });

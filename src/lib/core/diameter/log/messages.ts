@@ -33,29 +33,36 @@ export function ovalityOfLog({ ovalityMm, nEffective }: LogSummary): { estimate:
 }
 
 /**
- * What only a log can say: how alike neighbours are, a rhythm, thickenings that can jam, the worst metre.
- * @example logMessages(summary, limits).map((m) => m.id) // ['logWorth', 'rhythm', 'bumpsJam', 'worstMetre']
+ * What only a log can say: how alike neighbours are, a periodicity, thickenings that can jam, the worst metre.
+ * @example logMessages(summary, limits).map((m) => m.id) // ['logWorth', 'periodicity', 'thickSpotsJam', 'worstMetre']
  */
 export function logMessages(summary: LogSummary, limits: PathLimits): Message[] {
-	const { n, nEffective, rhythm, bumps, worstMetre } = summary;
-	const jams = jamming(bumps.thickest, limits);
-	const [thickest] = bumps.thickest;
+	const { n, nEffective, periodicity, thickSpots, worstMetre } = summary;
+	const jams = jamming(thickSpots.thickest, limits);
+	const [thickest] = thickSpots.thickest;
 	const narrow = Math.min(limits.feedPathMm, limits.throatMm);
 	const { assumed } = limits;
 	return [
 		say('logWorth', { n, nEffective, metres: summary.toM - summary.fromM, lag1: summary.lag1 ?? 0 }),
-		rhythm
-			? say(rhythm.aliased ? 'rhythmAliased' : 'rhythm', {
-					period: rhythm.periodM,
-					amplitude: rhythm.amplitudeMm,
-					sharePct: rhythm.share * 100
+		periodicity
+			? say(periodicity.aliased ? 'periodicityAliased' : 'periodicity', {
+					period: periodicity.periodM,
+					amplitude: periodicity.amplitudeMm,
+					sharePct: periodicity.share * 100
 				})
-			: say('noRhythm'),
+			: say('noPeriodicity'),
 		jams[0]
-			? say('bumpsJam', { count: jams.length, peak: jams[0].peakMm, at: jams[0].fromM, limit: narrow, assumed })
+			? say('thickSpotsJam', { count: jams.length, peak: jams[0].peakMm, at: jams[0].fromM, limit: narrow, assumed })
 			: thickest
-				? say('bumpsFit', { count: bumps.count, over: bumps.overMm, peak: thickest.peakMm, at: thickest.fromM, limit: narrow, assumed })
-				: say('noBumps', { over: bumps.overMm }),
+				? say('thickSpotsFit', {
+						count: thickSpots.count,
+						over: thickSpots.overMm,
+						peak: thickest.peakMm,
+						at: thickest.fromM,
+						limit: narrow,
+						assumed
+					})
+				: say('noThickSpots', { over: thickSpots.overMm }),
 		...(worstMetre ? [say('worstMetre', { at: worstMetre.fromM, rms: worstMetre.rmsMm })] : [])
 	];
 }

@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { normalQuantile } from '../../stats/distributions';
 import type { InstrumentBudget } from '../budget';
 import type { ShareInside } from '../share-inside';
 import type { PlaceReadings, Strand } from '../strand';
@@ -31,7 +31,7 @@ export function strandOfLog(summary: LogSummary, budget: InstrumentBudget): Stra
 			const worth = given.nEffective ?? nEffective;
 			if (worth < 2) return null;
 			const count = given.slices ?? SLICES;
-			const deviates = Array.from({ length: count }, (_, i) => jStat.normal.inv((i + 0.5) / count, 0, 1));
+			const deviates = Array.from({ length: count }, (_, i) => normalQuantile((i + 0.5) / count));
 			const ordered = new Float64Array(count * count);
 			deviates.forEach((b, i) => {
 				const shift = biasMm + b * budget.standardUncertaintyMm;

@@ -1,10 +1,10 @@
 import { effectiveNumber, lag1 } from '../../stats/effective-number';
 import { spreadOf } from '../../stats/spread';
-import { findBumps, type Bumps } from './bumps';
+import { findThickSpots, type ThickSpots } from './thick-spots';
 import { envelope, type Envelope } from './envelope';
 import { diameterAt, positionAt, type GaugeLog } from './gauge-log';
 import { runsWithout, withoutRanges, type SampleRange } from './left-out';
-import { findRhythm, type Rhythm } from './rhythm';
+import { findPeriodicity, type Periodicity } from './periodicity';
 import { worstMetre } from './worst-metre';
 
 /** What a log says, small enough to travel: everything the findings of the station need of it. */
@@ -24,8 +24,8 @@ export type LogSummary = {
 	drift: { slope: number; standardError: number } | null;
 	/** Counts of the samples' diameters in bins of equal width from a start on. */
 	histogram: { startMm: number; binMm: number; counts: number[] };
-	rhythm: Rhythm | null;
-	bumps: Bumps;
+	periodicity: Periodicity | null;
+	thickSpots: ThickSpots;
 	worstMetre: { fromM: number; rmsMm: number; samples: number } | null;
 	/** Of the whole log: what is left out stays to be seen. */
 	picture: Envelope;
@@ -45,7 +45,7 @@ const BUMP_OVER_MM = 0.05;
  * Errors: throws a RangeError for an empty log, or one of which all is left out.
  * @param nominalMm diameter the profile assumes
  * @param leftOut ranges of samples that do not count
- * @example summarise(log, 1.75).rhythm?.periodM // 1.83
+ * @example summarise(log, 1.75).periodicity?.periodM // 1.83
  */
 export function summarise(log: GaugeLog, nominalMm: number, leftOut: readonly SampleRange[] = []): LogSummary {
 	const steps = summarySteps(log, nominalMm, leftOut);
@@ -57,7 +57,7 @@ export function summarise(log: GaugeLog, nominalMm: number, leftOut: readonly Sa
 
 /**
  * The same in steps, so that a server can answer others between them.
- * @example for (const _ of summarySteps(log, 1.75)) await breath()
+ * @example for (const _ of summarySteps(log, 1.75)) await letOthersIn()
  */
 export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: readonly SampleRange[] = []): Generator<undefined, LogSummary> {
 	const log = withoutRanges(whole, leftOut);
@@ -75,13 +75,13 @@ export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: reado
 	const drift = driftOf(log, diameters, over.mean, nEffective);
 	yield;
 	const histogram = histogramOf(diameters, over.low, over.high);
-	const bumps = findBumps(log, nominalMm + BUMP_OVER_MM);
+	const thickSpots = findThickSpots(log, nominalMm + BUMP_OVER_MM);
 	yield;
 	const worst = worstMetre(log, nominalMm);
 	const last = whole.along.length - 1;
 	const picture = envelope(whole, positionAt(whole.position, 0), positionAt(whole.position, last), PICTURE_COLUMNS);
 	yield;
-	const rhythm = rhythmOf(whole, leftOut);
+	const periodicity = periodicityOf(whole, leftOut);
 	return {
 		n,
 		nEffective,
@@ -95,8 +95,8 @@ export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: reado
 		ovalityMm,
 		drift,
 		histogram,
-		rhythm,
-		bumps,
+		periodicity,
+		thickSpots,
 		worstMetre: worst,
 		picture,
 		leftOut: leftOut.map(({ from, to }) => ({
@@ -107,12 +107,12 @@ export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: reado
 }
 
 /** A rhythm needs even steps: it is sought in the longest part that nothing was taken out of. */
-function rhythmOf(whole: GaugeLog, leftOut: readonly SampleRange[]): Rhythm | null {
+function periodicityOf(whole: GaugeLog, leftOut: readonly SampleRange[]): Periodicity | null {
 	if (whole.position.kind !== 'even') return null;
 	const [longest] = runsWithout(whole.along.length, leftOut).sort((a, b) => b.to - b.from - (a.to - a.from));
 	if (!longest) return null;
 	const { from, to } = longest;
-	return findRhythm(
+	return findPeriodicity(
 		Float64Array.from({ length: to - from + 1 }, (_, i) => diameterAt(whole, from + i)),
 		whole.position.stepM
 	);

@@ -1,4 +1,4 @@
-import { ladderFault, mm, of, stepsOf } from '../params';
+import { ladderFault, mm, sizeOf, stepsOf } from '../params';
 import { box, moved } from '../shape';
 import type { Params, PieceKind } from '../types';
 import { bridgeLadder, numberOn, overhangLadder } from './ladders';
@@ -10,20 +10,20 @@ const ROOM_MM = 4;
 
 const overhangOf = (params: Params): Params => ({
 	...usualParams(overhangLadder),
-	from: of(params, 'overhangFrom'),
-	to: of(params, 'overhangTo'),
-	step: of(params, 'overhangStep')
+	from: sizeOf(params, 'overhangFrom'),
+	to: sizeOf(params, 'overhangTo'),
+	step: sizeOf(params, 'overhangStep')
 });
 const bridgeOf = (params: Params): Params => ({
 	...usualParams(bridgeLadder),
-	from: of(params, 'bridgeFrom'),
-	to: of(params, 'bridgeTo'),
-	step: of(params, 'bridgeStep')
+	from: sizeOf(params, 'bridgeFrom'),
+	to: sizeOf(params, 'bridgeTo'),
+	step: sizeOf(params, 'bridgeStep')
 });
 const spikesOf = (params: Params): Params => ({
 	...usualParams(spikePair),
-	gap: of(params, 'gap'),
-	high: of(params, 'spikeHigh'),
+	gap: sizeOf(params, 'gap'),
+	high: sizeOf(params, 'spikeHigh'),
 	plate: PLATE_MM
 });
 
@@ -59,8 +59,8 @@ export const compound: PieceKind = {
 			spikePair.shape(spikesOf(params), '')
 		];
 		const [a, b] = [stepsOf(overhangOf(params)), stepsOf(bridgeOf(params))];
-		const [wall, slope, width] = ['wall', 'slope', 'width'].map((id) => of(overhangOf(params), id)) as [number, number, number];
-		const [pillar, bridgeWidth] = [of(bridgeOf(params), 'pillar'), of(bridgeOf(params), 'width')];
+		const [wall, slope, width] = ['wall', 'slope', 'width'].map((id) => sizeOf(overhangOf(params), id)) as [number, number, number];
+		const [pillar, bridgeWidth] = [sizeOf(bridgeOf(params), 'pillar'), sizeOf(bridgeOf(params), 'width')];
 		const overhangLong = a.length * (width + 3) - 3;
 		const bridgeLong = b.length * (bridgeWidth + 3) - 3;
 		const bridgesAt = wall + slope + ROOM_MM;
@@ -69,7 +69,7 @@ export const compound: PieceKind = {
 		// Under the ladders a thin plate holds all together; it lies below what is looked at.
 		const plate = box(0, 0, 0, wide, deep, PLATE_MM);
 		const onPlate = [...moved(overhangs.add, wall, 0, PLATE_MM - 0.01), ...moved(bridges.add, bridgesAt, 0, PLATE_MM - 0.01)];
-		const spikesDeep = of(spikesOf(params), 'foot') + 6;
+		const spikesDeep = sizeOf(spikesOf(params), 'foot') + 6;
 		const name = code ? numberOn(code, { x: wall + 1, y: 0, z: PLATE_MM, width: slope - 2, depth: Math.min(deep, 12) }) : [];
 		return { add: [plate, ...onPlate, ...moved(spikes.add, 0, -spikesDeep + 0.01), ...name], cut: [] };
 	}

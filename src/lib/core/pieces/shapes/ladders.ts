@@ -1,5 +1,5 @@
-import { letters, textWidth } from '../letters';
-import { deg, ladderFault, mm, of, stepsOf } from '../params';
+import { raisedText, textWidth } from '../raised-text';
+import { deg, ladderFault, mm, sizeOf, stepsOf } from '../params';
 import { box, rectangle, type Part } from '../shape';
 import type { PieceKind } from '../types';
 
@@ -9,11 +9,17 @@ type Wedge = Part & { kind: 'prism' };
 const GAP_MM = 3;
 const RAISED_MM = 0.6;
 
-/** A number that lies on a field, as large as fits. */
+/**
+ * A number that lies on a field, as large as fits.
+ * @param text digits and capital letters
+ * @param field lower left corner, height of its top and size, mm
+ * @returns the raised parts; none for a sign without a shape
+ * @example numberOn('?', { x: 0, y: 0, z: 2, width: 10, depth: 6 }) // []
+ */
 export function numberOn(text: string, field: { x: number; y: number; z: number; width: number; depth: number }): Part[] {
 	const high = Math.min(field.depth * 0.75, (field.width * 0.85) / textWidth(text));
 	const x = field.x + (field.width - textWidth(text) * high) / 2;
-	return letters(text, { x, y: field.y + (field.depth - high) / 2, z: field.z, high, raised: RAISED_MM, on: 'plate' });
+	return raisedText(text, { x, y: field.y + (field.depth - high) / 2, z: field.z, high, raised: RAISED_MM, on: 'plate' });
 }
 
 /** A code on the narrow end of a wall, which looks towards -y. */
@@ -21,7 +27,7 @@ function codeOnEnd(code: string, x: number, wall: number, wallHigh: number): Par
 	if (!code) return [];
 	const high = Math.min(wallHigh * 0.6, 6, (wall * 0.9) / textWidth(code));
 	const at = { x: x + (wall - textWidth(code) * high) / 2, y: 0, z: (wallHigh - high) / 2 };
-	return letters(code, { ...at, high, raised: RAISED_MM, on: 'wall' });
+	return raisedText(code, { ...at, high, raised: RAISED_MM, on: 'wall' });
 }
 
 /** A wedge on the other side of its wall. */
@@ -52,8 +58,8 @@ export const overhangLadder: PieceKind = {
 	],
 	shape(params, code) {
 		const steps = stepsOf(params);
-		const [slope, width, wall] = [of(params, 'slope'), of(params, 'width'), of(params, 'wall')];
-		const high = slope * Math.cos((of(params, 'from') * Math.PI) / 180);
+		const [slope, width, wall] = [sizeOf(params, 'slope'), sizeOf(params, 'width'), sizeOf(params, 'wall')];
+		const high = slope * Math.cos((sizeOf(params, 'from') * Math.PI) / 180);
 		const long = steps.length * (width + GAP_MM) - GAP_MM;
 		const wedges = steps.map((angle, i): Wedge => {
 			const [reach, rise] = [slope * Math.sin((angle * Math.PI) / 180), slope * Math.cos((angle * Math.PI) / 180)];
@@ -67,8 +73,14 @@ export const overhangLadder: PieceKind = {
 			return { kind: 'prism', outline, y: i * (width + GAP_MM), depth: width };
 		});
 		// F stands for the fan: this side is turned towards it.
-		const reach = slope * Math.sin((of(params, 'from') * Math.PI) / 180);
-		const fanLetter = numberOn('F', { x: 0, y: 0, z: slope * Math.cos((of(params, 'from') * Math.PI) / 180), width: reach, depth: width });
+		const reach = slope * Math.sin((sizeOf(params, 'from') * Math.PI) / 180);
+		const fanLetter = numberOn('F', {
+			x: 0,
+			y: 0,
+			z: slope * Math.cos((sizeOf(params, 'from') * Math.PI) / 180),
+			width: reach,
+			depth: width
+		});
 		const names = steps.flatMap((angle, i) =>
 			numberOn(String(angle), { x: -wall, y: i * (width + GAP_MM), z: high, width: wall, depth: width })
 		);
@@ -93,7 +105,12 @@ export const bridgeLadder: PieceKind = {
 	marks: (params) => [{ mark: 'bridge', steps: stepsOf(params) }],
 	shape(params, code) {
 		const steps = stepsOf(params);
-		const [high, width, thick, pillar] = [of(params, 'high'), of(params, 'width'), of(params, 'thick'), of(params, 'pillar')];
+		const [high, width, thick, pillar] = [
+			sizeOf(params, 'high'),
+			sizeOf(params, 'width'),
+			sizeOf(params, 'thick'),
+			sizeOf(params, 'pillar')
+		];
 		const long = steps.length * (width + GAP_MM) - GAP_MM;
 		const spans = steps.flatMap((span, i): Part[] => {
 			const y = i * (width + GAP_MM);
@@ -121,11 +138,11 @@ export const temperatureLadder: PieceKind = {
 		mm('nose', 5, 2, 10)
 	],
 	fault: (params) =>
-		ladderFault(params, 'down') ?? (of(params, 'span') > of(params, 'width') - 14 ? { param: 'span', reason: 'tooMany' } : null),
+		ladderFault(params, 'down') ?? (sizeOf(params, 'span') > sizeOf(params, 'width') - 14 ? { param: 'span', reason: 'tooMany' } : null),
 	marks: (params) => [{ mark: 'temperature', steps: stepsOf(params) }],
 	shape(params, code) {
 		const floors = stepsOf(params);
-		const [floor, width, depth, span, nose] = ['floor', 'width', 'depth', 'span', 'nose'].map((id) => of(params, id)) as [
+		const [floor, width, depth, span, nose] = ['floor', 'width', 'depth', 'span', 'nose'].map((id) => sizeOf(params, id)) as [
 			number,
 			number,
 			number,
@@ -147,7 +164,7 @@ export const temperatureLadder: PieceKind = {
 			// The window stands beside the figures; its lintel is 2 mm.
 			cut.push({ kind: 'prism', outline: rectangle(width - span - 2, z + 1, span, floor - 3), y: -1, depth: depth + 2 });
 			const high = Math.min(floor * 0.5, (width - span - 5) / textWidth(String(degrees)));
-			add.push(...letters(String(degrees), { x: 1, y: 0, z: z + (floor - high) / 2, high, raised: RAISED_MM, on: 'wall' }));
+			add.push(...raisedText(String(degrees), { x: 1, y: 0, z: z + (floor - high) / 2, high, raised: RAISED_MM, on: 'wall' }));
 		});
 		const top = floors.length * floor;
 		add.push(...(code ? numberOn(code, { x: 0, y: 0, z: top, width, depth }) : []));

@@ -1,5 +1,5 @@
-import { letters, textWidth } from '../letters';
-import { ladderFault, LEAST_BORE, mm, of, stepsOf } from '../params';
+import { raisedText, textWidth } from '../raised-text';
+import { ladderFault, LEAST_BORE, mm, sizeOf, stepsOf } from '../params';
 import { box, circle, type Part } from '../shape';
 import type { PieceKind } from '../types';
 import { numberOn } from './ladders';
@@ -12,13 +12,13 @@ const MARGIN_MM = 3;
 export const spikePair: PieceKind = {
 	id: 'spikePair',
 	params: [mm('gap', 30, 5, 120), mm('high', 40, 10, 120), mm('foot', 10, 4, 30), mm('tip', 2, 0.8, 10), mm('plate', 2, 0.8, 5)],
-	fault: (params) => (of(params, 'tip') > of(params, 'foot') ? { param: 'tip', reason: 'tooMany' } : null),
+	fault: (params) => (sizeOf(params, 'tip') > sizeOf(params, 'foot') ? { param: 'tip', reason: 'tooMany' } : null),
 	marks: () => [
 		{ mark: 'strings', steps: null },
 		{ mark: 'surface', steps: null }
 	],
 	shape(params, code) {
-		const [gap, high, foot, tip, plate] = ['gap', 'high', 'foot', 'tip', 'plate'].map((id) => of(params, id)) as [
+		const [gap, high, foot, tip, plate] = ['gap', 'high', 'foot', 'tip', 'plate'].map((id) => sizeOf(params, id)) as [
 			number,
 			number,
 			number,
@@ -54,7 +54,7 @@ export const warpBar: PieceKind = {
 		{ mark: 'adhesion', steps: null }
 	],
 	shape(params, code) {
-		const [long, wide, high] = [of(params, 'long'), of(params, 'wide'), of(params, 'high')];
+		const [long, wide, high] = [sizeOf(params, 'long'), sizeOf(params, 'wide'), sizeOf(params, 'high')];
 		const field = { x: long / 4, y: 0, z: high, width: long / 2, depth: wide };
 		return { add: [box(0, 0, 0, long, wide, high), ...(code ? numberOn(code, field) : [])], cut: [] };
 	}
@@ -65,18 +65,18 @@ export const measuringBlock: PieceKind = {
 	id: 'measuringBlock',
 	params: [mm('alongX', 20, 5, 200), mm('alongY', 20, 5, 200), mm('alongZ', 20, 2, 200), mm('bore', 0, 0, 150)],
 	fault: (params) =>
-		of(params, 'bore') > Math.min(of(params, 'alongX'), of(params, 'alongY')) - 3 ? { param: 'bore', reason: 'tooMany' } : null,
+		sizeOf(params, 'bore') > Math.min(sizeOf(params, 'alongX'), sizeOf(params, 'alongY')) - 3 ? { param: 'bore', reason: 'tooMany' } : null,
 	marks: () => [
 		{ mark: 'dimensions', steps: null },
 		{ mark: 'surface', steps: null }
 	],
 	shape(params, code) {
-		const [x, y, z, bore] = [of(params, 'alongX'), of(params, 'alongY'), of(params, 'alongZ'), of(params, 'bore')];
+		const [x, y, z, bore] = [sizeOf(params, 'alongX'), sizeOf(params, 'alongY'), sizeOf(params, 'alongZ'), sizeOf(params, 'bore')];
 		const hole: Part = { kind: 'plate', outline: circle(x / 2, y / 2, bore / 2), z: -1, height: z + 2 };
 		// Sunk into the front, so that no jaw of a caliper rests on it.
 		const high = Math.min(z * 0.5, (x * 0.7) / Math.max(1e-9, textWidth(code)));
 		const at = { x: (x - textWidth(code) * high) / 2, y: SUNK_MM, z: (z - high) / 2, high, raised: 2 * SUNK_MM, on: 'wall' as const };
-		return { add: [box(0, 0, 0, x, y, z)], cut: [...(bore >= LEAST_BORE ? [hole] : []), ...(code ? letters(code, at) : [])] };
+		return { add: [box(0, 0, 0, x, y, z)], cut: [...(bore >= LEAST_BORE ? [hole] : []), ...(code ? raisedText(code, at) : [])] };
 	}
 };
 
@@ -89,7 +89,7 @@ export const flatTile: PieceKind = {
 		{ mark: 'cornerLift', steps: null }
 	],
 	shape(params, code) {
-		const [wide, deep, thick] = [of(params, 'wide'), of(params, 'deep'), of(params, 'thick')];
+		const [wide, deep, thick] = [sizeOf(params, 'wide'), sizeOf(params, 'deep'), sizeOf(params, 'thick')];
 		const field = { x: wide * 0.1, y: deep * 0.05, z: thick, width: wide * 0.35, depth: deep * 0.2 };
 		return { add: [box(0, 0, 0, wide, deep, thick), ...(code ? numberOn(code, field) : [])], cut: [] };
 	}
@@ -104,14 +104,14 @@ export const textPlate: PieceKind = {
 	shape(params, code) {
 		const lines = stepsOf(params);
 		const text = code || 'ABC123';
-		const [thick, raised] = [of(params, 'thick'), of(params, 'raised')];
+		const [thick, raised] = [sizeOf(params, 'thick'), sizeOf(params, 'raised')];
 		const room = 2;
 		const wide = textWidth(text) * (lines[0] as number) + 2 * room;
 		const deep = lines.reduce((sum, high) => sum + high + room, room);
 		let y = deep;
 		const words = lines.flatMap((high) => {
 			y -= high + room;
-			return letters(text, { x: room, y, z: thick, high, raised, on: 'plate' });
+			return raisedText(text, { x: room, y, z: thick, high, raised, on: 'plate' });
 		});
 		return { add: [box(0, 0, 0, wide, deep, thick), ...words], cut: [] };
 	}

@@ -1,5 +1,5 @@
-import { letters } from '../letters';
-import { LEAST_BORE, mm, of } from '../params';
+import { raisedText } from '../raised-text';
+import { LEAST_BORE, mm, sizeOf } from '../params';
 import { arc, box, circle, type Part, type Point } from '../shape';
 import type { Params, PieceKind } from '../types';
 import { numberOn } from './ladders';
@@ -15,11 +15,11 @@ const barParams = [
 	mm('thick', 4, 1, 12)
 ];
 const barFault = (params: Params) =>
-	of(params, 'gaugeWide') >= of(params, 'gripWide') ? ({ param: 'gaugeWide', reason: 'tooMany' } as const) : null;
+	sizeOf(params, 'gaugeWide') >= sizeOf(params, 'gripWide') ? ({ param: 'gaugeWide', reason: 'tooMany' } as const) : null;
 
 /** Outline of a tensile bar along the first axis: wide grips, straight shoulders, a narrow gauge length. */
 function barOutline(params: Params): Point[] {
-	const [grip, wide, shoulder, gauge, narrow] = ['grip', 'gripWide', 'shoulder', 'gauge', 'gaugeWide'].map((id) => of(params, id)) as [
+	const [grip, wide, shoulder, gauge, narrow] = ['grip', 'gripWide', 'shoulder', 'gauge', 'gaugeWide'].map((id) => sizeOf(params, id)) as [
 		number,
 		number,
 		number,
@@ -51,7 +51,7 @@ export const tensileBarFlat: PieceKind = {
 	fault: barFault,
 	marks: () => STRENGTH,
 	shape(params, code) {
-		const [grip, wide, thick] = [of(params, 'grip'), of(params, 'gripWide'), of(params, 'thick')];
+		const [grip, wide, thick] = [sizeOf(params, 'grip'), sizeOf(params, 'gripWide'), sizeOf(params, 'thick')];
 		const bar: Part = { kind: 'plate', outline: barOutline(params), z: 0, height: thick };
 		return { add: [bar, ...(code ? numberOn(code, { x: 1, y: 0, z: thick, width: grip - 2, depth: wide }) : [])], cut: [] };
 	}
@@ -64,13 +64,13 @@ export const tensileBarUpright: PieceKind = {
 	fault: barFault,
 	marks: () => STRENGTH,
 	shape(params, code) {
-		const [grip, wide, thick] = [of(params, 'grip'), of(params, 'gripWide'), of(params, 'thick')];
+		const [grip, wide, thick] = [sizeOf(params, 'grip'), sizeOf(params, 'gripWide'), sizeOf(params, 'thick')];
 		// Turned upright: what ran along now runs upwards; the order of corners turns round with it.
 		const outline = barOutline(params)
 			.map(([along, across]) => [across, along] as const)
 			.reverse();
 		const codes = code
-			? letters(code, { x: wide * 0.15, y: 0, z: grip * 0.35, high: Math.min(grip * 0.3, (wide * 0.7) / 2.5), raised: 0.6, on: 'wall' })
+			? raisedText(code, { x: wide * 0.15, y: 0, z: grip * 0.35, high: Math.min(grip * 0.3, (wide * 0.7) / 2.5), raised: 0.6, on: 'wall' })
 			: [];
 		return { add: [{ kind: 'prism', outline, y: 0, depth: thick }, ...codes], cut: [] };
 	}
@@ -82,7 +82,7 @@ export const bendStrip: PieceKind = {
 	params: [mm('long', 80, 30, 200), mm('wide', 10, 4, 40), mm('thick', 3, 0.8, 10)],
 	marks: () => STRENGTH,
 	shape(params, code) {
-		const [long, wide, thick] = [of(params, 'long'), of(params, 'wide'), of(params, 'thick')];
+		const [long, wide, thick] = [sizeOf(params, 'long'), sizeOf(params, 'wide'), sizeOf(params, 'thick')];
 		return {
 			add: [box(0, 0, 0, long, wide, thick), ...(code ? numberOn(code, { x: 1, y: 0, z: thick, width: long * 0.3, depth: wide }) : [])],
 			cut: []
@@ -96,7 +96,12 @@ export const hook: PieceKind = {
 	params: [mm('opening', 20, 8, 60), mm('section', 7, 3, 20), mm('thick', 6, 2, 20), mm('shank', 25, 5, 80)],
 	marks: () => STRENGTH,
 	shape(params, code) {
-		const [opening, section, thick, shank] = [of(params, 'opening'), of(params, 'section'), of(params, 'thick'), of(params, 'shank')];
+		const [opening, section, thick, shank] = [
+			sizeOf(params, 'opening'),
+			sizeOf(params, 'section'),
+			sizeOf(params, 'thick'),
+			sizeOf(params, 'shank')
+		];
 		const [inner, outer] = [opening / 2, opening / 2 + section];
 		// Three quarters of a ring, open to the upper right; the shank rises from its left end.
 		const bend: Point[] = [...arc(0, 0, outer, 180, 405, 72), ...arc(0, 0, inner, 180, 405, 72).reverse()];
@@ -117,14 +122,14 @@ export const adhesionPost: PieceKind = {
 	id: 'adhesionPost',
 	params: [mm('side', 8, 3, 25), mm('high', 40, 10, 120), mm('foot', 24, 10, 80), mm('footThick', 3, 1, 10), mm('bore', 4, 0, 15)],
 	fault: (params) =>
-		of(params, 'side') > of(params, 'foot')
+		sizeOf(params, 'side') > sizeOf(params, 'foot')
 			? { param: 'side', reason: 'tooMany' }
-			: of(params, 'bore') > of(params, 'side') - 2
+			: sizeOf(params, 'bore') > sizeOf(params, 'side') - 2
 				? { param: 'bore', reason: 'tooMany' }
 				: null,
 	marks: () => STRENGTH,
 	shape(params, code) {
-		const [side, high, foot, footThick, bore] = ['side', 'high', 'foot', 'footThick', 'bore'].map((id) => of(params, id)) as [
+		const [side, high, foot, footThick, bore] = ['side', 'high', 'foot', 'footThick', 'bore'].map((id) => sizeOf(params, id)) as [
 			number,
 			number,
 			number,

@@ -1,5 +1,5 @@
 import { intakeBody } from '$lib/schemas/spool';
 import { keep } from '$lib/server/http/respond';
-import { takeIn } from '$lib/server/intake/take-in';
+import { addSpool } from '$lib/server/intake/add-spool';
 
-export const POST = keep(intakeBody, takeIn);
+export const POST = keep(intakeBody, addSpool);

@@ -14,7 +14,8 @@
 	import { productLine } from '$lib/ui/spool/names';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
-	import { Button, Label, Textarea } from 'flowbite-svelte';
+	import { Button, Label } from 'flowbite-svelte';
+	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
@@ -165,7 +166,7 @@
 						<div class="flex items-end gap-2">
 							<Field id="colourName" label="Colour" bind:value={typed.colourName} errors={form.errors} class="grow" />
 							<div>
-								<Label for="colourHex" class="sr-only text-ink!">Colour as seen</Label>
+								<Label for="colourHex" class="sr-only">Colour as seen</Label>
 								<input
 									id="colourHex"
 									type="color"
@@ -225,12 +226,12 @@
 						/>
 						<Choice name="obtained" legend="How obtained" bind:value={obtained} options={choices(OBTAINED, OBTAINED_WORDS)} />
 						<div>
-							<Label for="note" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Note</Label>
-							<Textarea id="note" rows={2} class="w-full bg-panel!" bind:value={typed.note} />
+							<Label for="note">Note</Label>
+							<TextArea id="note" bind:value={typed.note} />
 						</div>
 					</div>
 				</details>
-				<Button type="submit" class="bg-act! text-on-act!">Take it in</Button>
+				<Button type="submit">Take it in</Button>
 			</form>
 		{/if}
 	</div>
@@ -239,7 +240,7 @@
 		{#if data.spools.length === 0}<p class="small">No spool yet.</p>{/if}
 		{#each data.spools as spool (spool.id)}
 			{@const open = data.unseen.includes(spool.id)}
-			<div class="panel px-3 py-2 {chosen === spool.id ? 'border-act!' : ''}">
+			<div class="panel px-3 py-2 {chosen === spool.id ? 'border-act' : ''}">
 				<div class="flex items-baseline justify-between gap-2">
 					<a href="/spools/{spool.id}" class="wide text-[1.05rem] font-bold">{spool.code}</a>
 					<span class="small">{open ? 'not looked at' : 'looked at'}</span>
@@ -256,7 +257,7 @@
 					>
 						<FormProblem title={looking.problem} />
 						<Unboxing bind:odd={later} idPrefix="later" />
-						<Button type="submit" size="xs" class="bg-act! text-on-act!" disabled={later === null}>Keep the look</Button>
+						<Button type="submit" size="xs" disabled={later === null}>Keep the look</Button>
 					</form>
 				{:else if open}
 					<a class="link text-[0.9rem]" href="?spool={spool.id}">Say what was odd</a>

@@ -1,8 +1,5 @@
 <script lang="ts">
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
-	import { refusedReading } from '$lib/schemas/refused-reading';
-	import { goto, invalidateAll } from '$app/navigation';
-	import { page } from '$app/state';
 	import { intervalsOf, netWater, relativeWater } from '$lib/core/moisture/account';
 	import { waterUptake } from '$lib/core/moisture/quantities';
 	import { moistureStation, referenceIndex } from '$lib/core/moisture/station';
@@ -11,11 +8,10 @@
 	import type { Before } from '$lib/core/evidence/reading';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
-	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
+	import { Bench } from '$lib/ui/bench/bench.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
-	import { railItem } from '$lib/ui/bench/rail-item';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import AccountChart from '$lib/ui/moisture/AccountChart.svelte';
 	import WeighingTable from '$lib/ui/moisture/WeighingTable.svelte';
@@ -23,12 +19,9 @@
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
-	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const bench = new BenchReadings('moisture');
-	let field = $state<CaptureField>();
 	let scaleId = $state('');
 	let what = $state<'grossMass' | 'tareMass'>('grossMass');
 	/** What the tester says lies before the next weighing; null leaves it to the record. */
@@ -36,16 +29,22 @@
 	let sinceOf = $state<Record<string, number>>({});
 	// The page's own clock, taken when it opened: only what is recorded up to now can lie before the next weighing.
 	const openedAt = Date.now();
+	const bench = new Bench({
+		station: 'moisture',
+		evidence: () => data.evidence,
+		status: (e) => {
+			const n = weighings(e).length;
+			return n ? plural(n, 'weighing') : 'to do';
+		},
+		onchoose: next
+	});
+	/** The next weighing is of the whole spool again, and nothing is said yet of what lay before. */
+	function next(): void {
+		said = null;
+		what = 'grossMass';
+	}
 
-	const live = $derived(data.evidence.map((e) => bench.of(e)));
-	const fallback = untrack(() => data.spools[0]?.id ?? null);
-	const index = $derived(
-		Math.max(
-			0,
-			live.findIndex((e) => e.spool.id === (page.url.searchParams.get('spool') ?? fallback))
-		)
-	);
-	const evidence = $derived(live[index]);
+	const evidence = $derived(bench.evidence);
 	const chain = $derived(evidence ? weighings(evidence) : []);
 	const intervals = $derived(intervalsOf(chain));
 	const tare = $derived(evidence && chain.length > 0 ? tareOf(evidence, chain) : null);
@@ -59,39 +58,19 @@
 	const inferred = $derived(evidence && last ? inferBefore(evidence, last.at, openedAt) : null);
 	const total = $derived(netWater(chain));
 	const tares = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'tareMass'));
-	const items = $derived(
-		live.map((e) => {
-			const n = weighings(e).length;
-			return railItem(e.spool, n ? plural(n, 'weighing') : 'to do');
-		})
-	);
 
-	function choose(id: string): void {
-		void goto(`?spool=${id}`, { keepFocus: true, noScroll: true, replaceState: true });
-		said = null;
-		what = 'grossMass';
-		field?.focus();
-	}
-	function move(by: 1 | -1): void {
-		const next = live[(index + by + live.length) % live.length];
-		if (next) choose(next.spool.id);
-	}
-	function keep(typed: string) {
+	function keep(typed: string): FieldError | null {
 		if (!evidence) return fieldError('typed', 'noSpoolToWeigh');
 		const read = readReading(what, typed);
-		if (!read.ok) return refusedReading('typed', read);
-		const contradicted = contradiction(read.value);
-		if (contradicted) return contradicted;
-		void bench.keep({
-			spoolId: evidence.spool.id,
-			quantity: what,
-			typed,
-			...(scaleId ? { instrumentId: scaleId } : {}),
-			...(what === 'grossMass' && said ? { before: said } : {})
-		});
-		said = null;
-		what = 'grossMass';
-		return null;
+		const contradicted = read.ok ? contradiction(read.value) : null;
+		const refusal =
+			contradicted ??
+			bench.keep(what, typed, {
+				...(scaleId ? { instrumentId: scaleId } : {}),
+				...(what === 'grossMass' && said ? { before: said } : {})
+			});
+		if (!refusal) next();
+		return refusal;
 	}
 	/** The full reel weighs more than the empty one. */
 	function contradiction(grams: number): FieldError | null {
@@ -99,14 +78,6 @@
 		if (what === 'grossMass' && empty !== null && grams <= empty) return fieldError('typed', 'notAboveEmpty', { emptyG: empty });
 		if (what === 'tareMass' && last && grams >= last.grossG) return fieldError('typed', 'notBelowGross', { grossG: last.grossG });
 		return null;
-	}
-	function takeBack(): void {
-		const latest = [...(evidence?.readings ?? [])].filter((r) => r.status === 'counts').sort((a, b) => b.takenAt - a.takenAt)[0];
-		if (latest) void bench.takeBack(latest.id);
-	}
-	async function reload(): Promise<void> {
-		await invalidateAll();
-		bench.settle();
 	}
 	const OPTIONS: { value: Before; word: string }[] = [
 		{ value: 'print', word: 'a print' },
@@ -120,7 +91,7 @@
 {#if !evidence}
 	<EmptyBench title="Moisture" trialId={data.head.id} />
 {:else}
-	<BenchFrame {items} chosen={evidence.spool.id} onchoose={choose} {move}>
+	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id)} move={(by) => bench.move(by)}>
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
@@ -135,7 +106,7 @@
 					unit="g"
 					store="draught-scale"
 					none="name your scale"
-					onchange={() => field?.focus()}
+					onchange={() => bench.focus()}
 				/>
 			</span>
 		</div>
@@ -143,18 +114,18 @@
 			<legend class="sr-only">What is weighed</legend>
 			{#each [['grossMass', 'spool with its reel'], ['tareMass', 'the empty reel']] as const as [value, word] (value)}
 				<label class="flex min-h-[26px] items-center gap-1.5"
-					><input type="radio" name="what" {value} bind:group={what} onchange={() => field?.focus()} /> {word}</label
+					><input type="radio" name="what" {value} bind:group={what} onchange={() => bench.focus()} /> {word}</label
 				>
 			{/each}
 		</fieldset>
 		<CaptureField
-			bind:this={field}
+			bind:this={bench.field}
 			label="{what === 'grossMass' ? 'Gross mass' : 'Empty reel'} of {evidence.spool.code}"
 			unit="g"
 			last={last?.typedText ?? null}
 			{keep}
-			{takeBack}
-			{move}
+			takeBack={() => bench.takeBack(evidence.readings)}
+			move={(by) => bench.move(by)}
 			describedBy="before"
 		/>
 		{#if what === 'grossMass' && last}
@@ -182,17 +153,19 @@
 					{chain}
 					{intervals}
 					readings={evidence.readings}
-					waiting={bench.waiting}
+					waiting={bench.captured.waiting}
 					{since}
 					onsince={(i) => (sinceOf[evidence.spool.id] = i)}
-					onchange={() => void reload()}
+					onchange={() => void bench.reload()}
 				/>
 			{/if}
 			{#if tares.length}
-				<p class="small mt-2">Empty reel: <ReadingList readings={tares} waiting={bench.waiting} onchange={() => void reload()} /></p>
+				<p class="small mt-2">
+					Empty reel: <ReadingList readings={tares} waiting={bench.captured.waiting} onchange={() => void bench.reload()} />
+				</p>
 			{/if}
 		</Later>
-		{#snippet says()}
+		{#snippet results()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
 					{total.waterG > 0 ? '+' : ''}{fixed(total.waterG, 1)} ± {fixed(2 * total.uG, 1)} g of water in all, printing taken out.

@@ -1,59 +1,33 @@
 <script lang="ts">
-	import { fieldError } from '$lib/schemas/field-error';
-	import { refusedReading } from '$lib/schemas/refused-reading';
-	import { goto, invalidateAll } from '$app/navigation';
+	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { page } from '$app/state';
 	import { ownQuantity, ownStation } from '$lib/core/own/station';
-	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
-	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
+	import { Bench } from '$lib/ui/bench/bench.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
-	import { railItem } from '$lib/ui/bench/rail-item';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const bench = new BenchReadings('own');
-	let field = $state<CaptureField>();
 	const measures = $derived(data.basis.ownMeasures);
 	const measure = $derived(measures.find((m) => m.id === page.url.searchParams.get('measure')) ?? measures[0]);
-	const live = $derived(data.evidence.map((e) => bench.of(e)));
-	const index = $derived(
-		Math.max(
-			0,
-			live.findIndex((e) => e.spool.id === page.url.searchParams.get('spool'))
-		)
-	);
-	const evidence = $derived(live[index]);
-	const readings = $derived(measure && evidence ? evidence.readings.filter((r) => r.ownMeasureId === measure.id) : []);
-	const counted = $derived(readings.filter((r) => r.status === 'counts'));
+	const ofMeasure = (e: SpoolEvidence) => e.readings.filter((r) => r.ownMeasureId === measure?.id);
+	const counting = (e: SpoolEvidence) => ofMeasure(e).filter((r) => r.status === 'counts');
+	const bench = new Bench({
+		station: 'own',
+		evidence: () => data.evidence,
+		status: (e) => (counting(e).length ? `n ${counting(e).length}` : 'to do')
+	});
+	const evidence = $derived(bench.evidence);
+	const counted = $derived(evidence ? counting(evidence) : []);
 	const findings = $derived(evidence ? ownStation.find(evidence, data.basis, 0) : []);
-	const items = $derived(
-		live.map((e) => {
-			const n = e.readings.filter((r) => r.ownMeasureId === measure?.id && r.status === 'counts').length;
-			return railItem(e.spool, n ? `n ${n}` : 'to do');
-		})
-	);
+	const move = (by: 1 | -1) => bench.move(by, measure ? { measure: measure.id } : {});
 
-	function go(spoolId: string, measureId: string): void {
-		void goto(`?spool=${spoolId}&measure=${measureId}`, { keepFocus: true, noScroll: true, replaceState: true });
-		field?.focus();
-	}
-	function move(by: 1 | -1): void {
-		const next = live[(index + by + live.length) % live.length];
-		if (next && measure) go(next.spool.id, measure.id);
-	}
-	function keep(typed: string) {
+	function keep(typed: string): FieldError | null {
 		if (!measure || !evidence) return fieldError('typed', 'nothingToMeasure');
-		const read = readReading('own', typed, measure.unit);
-		if (!read.ok) return refusedReading('typed', read);
-		void bench.keep({ spoolId: evidence.spool.id, quantity: 'own', typed, ownMeasureId: measure.id, ownUnit: measure.unit });
-		return null;
-	}
-	function takeBack(): void {
-		const last = counted.at(-1);
-		if (last) void bench.takeBack(last.id);
+		return bench.keep('own', typed, { ownMeasureId: measure.id, ownUnit: measure.unit }, measure.unit);
 	}
 </script>
 
@@ -69,30 +43,30 @@
 		</p>
 	</div>
 {:else}
-	<BenchFrame {items} chosen={evidence.spool.id} onchoose={(id) => go(id, measure.id)} {move}>
+	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id, { measure: measure.id })} {move}>
 		<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 		<p class="mt-1 mb-2 flex flex-wrap gap-2">
 			{#each measures as one (one.id)}
 				<button
 					type="button"
-					class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act! bg-chosen! font-semibold' : ''}"
+					class="panel px-2.5 py-1 {one.id === measure.id ? 'border-act bg-chosen font-semibold' : ''}"
 					aria-pressed={one.id === measure.id}
-					onclick={() => go(evidence.spool.id, one.id)}>{one.name}</button
+					onclick={() => bench.choose(evidence.spool.id, { measure: one.id })}>{one.name}</button
 				>
 			{/each}
 		</p>
 		<CaptureField
-			bind:this={field}
+			bind:this={bench.field}
 			label="{measure.name} of {evidence.spool.code}"
 			unit={measure.unit}
 			last={counted.at(-1)?.typedText ?? null}
 			{keep}
-			{takeBack}
+			takeBack={() => bench.takeBack(counted)}
 			{move}
 		/>
 		<div class="mt-4">
-			<ReadingList {readings} waiting={bench.waiting} onchange={() => void invalidateAll().then(() => bench.settle())} />
+			<ReadingList readings={ofMeasure(evidence)} waiting={bench.captured.waiting} onchange={() => void bench.reload()} />
 		</div>
-		{#snippet says()}<FindingLines {findings} defs={measures.map(ownQuantity)} />{/snippet}
+		{#snippet results()}<FindingLines {findings} defs={measures.map(ownQuantity)} />{/snippet}
 	</BenchFrame>
 {/if}

@@ -11,12 +11,12 @@
 	import ChanceBar from '$lib/ui/pick/ChanceBar.svelte';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
-	import { explanationLines, gateWords, knownWords, pickSentence } from '$lib/ui/pick/says';
+	import { explanationLines, gateWords, knownWords, pickSentence } from '$lib/ui/pick/pick-sentence';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
-	import { chance, dayAndTime, fixed, plural } from '$lib/ui/words/numbers';
+	import { chance, dayAndTime, fixed, grouped, plural } from '$lib/ui/words/numbers';
 	import { choices, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
@@ -216,7 +216,7 @@
 									{costWords(row)} · {knownWords(row)}
 								</p>
 								{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
-									<p class="small {gate.state === 'fail' ? 'text-harm!' : ''}">
+									<p class="small {gate.state === 'fail' ? 'text-harm' : ''}">
 										<span aria-hidden="true">{gate.state === 'fail' ? '✕' : '?'}</span>
 										{gateWords(gate, words)}
 									</p>
@@ -231,7 +231,7 @@
 					>
 				{/if}
 				<p class="small mt-2 min-h-5">
-					{draws.progress < 1 ? 'drawing more …' : chances ? `${chances.draws.toLocaleString('en-GB')} draws, seed ${chances.seed}` : ''}
+					{draws.progress < 1 ? 'drawing more …' : chances ? `${grouped(chances.draws)} draws, seed ${chances.seed}` : ''}
 				</p>
 			</section>
 			<section aria-label="Verdict" class="panel px-3 py-2">

@@ -15,7 +15,7 @@
 		FAILURE_RULE_WORDS,
 		SETTINGS_POLICY_WORDS
 	} from '$lib/ui/words/closed-lists';
-	import { Button, Label, Toggle } from 'flowbite-svelte';
+	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import type { PageProps } from './$types';
@@ -96,7 +96,7 @@
 <svelte:head><title>Rules · {data.head.name} · Draught</title></svelte:head>
 <div class="max-w-4xl space-y-6 p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Rules of this trial</h1>
-	<p role="status" class="font-semibold empty:m-0!">{said}</p>
+	<p role="status" class="font-semibold empty:m-0">{said}</p>
 	<FormProblem title={problem} />
 	{#each data.head.damaged as what (what)}
 		<p class="text-harm">
@@ -159,11 +159,11 @@
 		</fieldset>
 		<div class="flex flex-wrap gap-4">
 			<div>
-				<Label for="rules-printer" class="mb-0.5 text-[0.85rem] font-medium text-ink!">Printer and nozzle</Label>
-				<select id="rules-printer" class="rounded border bg-panel py-1 pr-8 pl-2" bind:value={rules.printerId}>
+				<Label for="rules-printer">Printer and nozzle</Label>
+				<Select placeholder="" size="sm" id="rules-printer" bind:value={rules.printerId}>
 					<option value="">not noted</option>
 					{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
-				</select>
+				</Select>
 			</div>
 			<Field id="repeats" label="Prints a piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
 			<Field
@@ -183,7 +183,7 @@
 				class="w-44"
 			/>
 		</div>
-		<Button type="submit" size="sm" class="bg-act! text-on-act!">Keep the rules</Button>
+		<Button type="submit" size="sm">Keep the rules</Button>
 	</form>
 	<Later>
 		<form
@@ -210,7 +210,7 @@
 						{ blind: !data.head.blind },
 						data.head.blind ? 'Names and prices show again.' : 'Only bench codes show now.'
 					)}
-				class="text-ink!"
+				class="text-ink"
 			>
 				Show bench codes only; hide makers, products and prices
 			</Toggle>
@@ -232,12 +232,12 @@
 					}}
 				>
 					<label class="sr-only" for="add-spool">Spool</label>
-					<select id="add-spool" class="max-w-full rounded border bg-panel py-1 pr-8 pl-2" bind:value={add}>
+					<Select placeholder="" size="sm" id="add-spool" bind:value={add}>
 						<option value="">choose …</option>
 						{#each data.others as other (other.id)}<option value={other.id}
 								>{other.code} · {[other.maker, other.filament, other.material, other.colourName].filter(Boolean).join(' · ')}</option
 							>{/each}
-					</select>
+					</Select>
 					<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
 				</form>
 			{:else}
@@ -297,7 +297,7 @@
 				<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
 			</div>
 			<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
-			<Button type="submit" size="sm" class="bg-act! text-on-act!">Add the measure</Button>
+			<Button type="submit" size="sm">Add the measure</Button>
 		</form>
 	</Later>
 </div>

@@ -109,7 +109,7 @@
 					{names.length ? `${names.length * (+setup.places || 0) * (+setup.repeats || 0)} readings in all. ` : ''}Two or three people, five
 					to ten places and three rounds are usual.
 				</p>
-				<Button type="submit" size="sm" class="bg-act! text-on-act!">Begin</Button>
+				<Button type="submit" size="sm">Begin</Button>
 			</form>
 		{:else if draft.step}
 			<p id="step" class="mt-4 mb-1.5 text-[1.05rem]" role="status" data-testid="study-step">
@@ -131,7 +131,7 @@
 			<section class="panel mt-4 px-4 py-3" aria-label="What the study says" aria-live="polite">
 				<StudyResult study={draft.found} />
 				<p class="mt-3 flex flex-wrap items-center gap-3">
-					<Button size="sm" class="bg-act! text-on-act!" onclick={() => void finish()}>Keep the study</Button>
+					<Button size="sm" onclick={() => void finish()}>Keep the study</Button>
 					<button type="button" class="link" onclick={() => draft?.takeBack()}>Take back the last reading</button>
 					<button type="button" class="link" onclick={() => draft?.drop()}>Give it up</button>
 				</p>

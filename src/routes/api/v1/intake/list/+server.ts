@@ -1,5 +1,5 @@
 import { intakeListBody } from '$lib/schemas/spool';
 import { keep, LIMITS } from '$lib/server/http/respond';
-import { takeInList } from '$lib/server/intake/take-in';
+import { addSpools } from '$lib/server/intake/add-spool';
 
-export const POST = keep(intakeListBody, takeInList, LIMITS.list);
+export const POST = keep(intakeListBody, addSpools, LIMITS.list);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Select } from 'flowbite-svelte';
 	import { refusedReading } from '$lib/schemas/refused-reading';
 	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
 	import type { CalibrationPair } from '$lib/core/diameter/calibration';
@@ -54,7 +55,7 @@
 		const by = `${code(p.a)} and ${code(p.b)} differ by ${fixed(Math.abs(p.difference), 3)}`;
 		if (!p.interval) return `${by}: cannot be told from the scatter of calibrating, which one value does not show. Calibrate each again.`;
 		const range = `95 % ${fixed(p.interval.low, 3)} to ${fixed(p.interval.high, 3)}`;
-		return p.says === 'apart' ? `${by}: a real difference (${range}).` : `${by}: no more than calibrating again may give (${range}).`;
+		return p.outcome === 'apart' ? `${by}: a real difference (${range}).` : `${by}: no more than calibrating again may give (${range}).`;
 	};
 
 	/** The first thing to know. */
@@ -143,13 +144,13 @@
 		</p>
 		<form class="flex flex-wrap items-end gap-3" onsubmit={note} novalidate>
 			<label class="text-[0.85rem]"
-				>Spool<select class="block rounded border bg-panel py-1 pr-8 pl-2" bind:value={noted.spoolId}
-					>{#each data.evidence as e (e.spool.id)}<option value={e.spool.id}>{e.spool.code}</option>{/each}</select
+				>Spool<Select placeholder="" size="sm" class="block" bind:value={noted.spoolId}
+					>{#each data.evidence as e (e.spool.id)}<option value={e.spool.id}>{e.spool.code}</option>{/each}</Select
 				></label
 			>
 			<label class="text-[0.85rem]"
-				>What<select class="block rounded border bg-panel py-1 pr-8 pl-2" bind:value={noted.quantity}
-					>{#each Object.entries(CALIBRATION_WORDS) as [value, word] (value)}<option {value}>{word}</option>{/each}</select
+				>What<Select placeholder="" size="sm" class="block" bind:value={noted.quantity}
+					>{#each Object.entries(CALIBRATION_WORDS) as [value, word] (value)}<option {value}>{word}</option>{/each}</Select
 				></label
 			>
 			<label class="text-[0.85rem]"

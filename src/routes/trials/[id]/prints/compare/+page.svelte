@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { compareWays, differencesOf } from '$lib/core/prints/ways';
+	import { Select } from 'flowbite-svelte';
+	import { comparePaired, differencesOf } from '$lib/core/prints/paired-comparison';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import { plural } from '$lib/ui/words/numbers';
 	import { quantityName } from '$lib/ui/words/quantities';
-	import { differenceName, wayName, wayWords } from '$lib/ui/words/ways';
+	import { differenceName, levelName, pairedWords } from '$lib/ui/words/paired-comparison';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -15,8 +16,8 @@
 	const second = $derived(
 		chosen?.values.includes(typed.second) && typed.second !== first ? typed.second : (chosen?.values.find((v) => v !== first) ?? '')
 	);
-	const ways = $derived(chosen && { id: chosen.id, first, second });
-	const compared = $derived(ways && compareWays(data.evidence, ways, data.basis));
+	const contrast = $derived(chosen && { id: chosen.id, first, second });
+	const compared = $derived(contrast && comparePaired(data.evidence, contrast, data.basis));
 	const codeOf = $derived((spoolId: string) => data.spools.find((s) => s.id === spoolId)?.code ?? '');
 </script>
 
@@ -27,25 +28,25 @@
 	<p class="small mt-1">
 		The same piece from the same spool, printed both ways, as pairs; prints nearest in time stand together. Pieces are never mixed.
 	</p>
-	{#if chosen && ways && compared}
+	{#if chosen && contrast && compared}
 		<form class="panel mt-3 flex flex-wrap items-end gap-4 px-4 py-3" onsubmit={(e) => e.preventDefault()}>
 			<label>
 				<span class="mb-0.5 block text-[0.85rem] font-medium">What differs</span>
-				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={chosen.id} onchange={(e) => (id = e.currentTarget.value)}>
+				<Select placeholder="" size="sm" value={chosen.id} onchange={(e) => (id = e.currentTarget.value)}>
 					{#each differences as one (one.id)}<option value={one.id}>{differenceName(one.id)}</option>{/each}
-				</select>
+				</Select>
 			</label>
 			<label>
 				<span class="mb-0.5 block text-[0.85rem] font-medium">From</span>
-				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={first} onchange={(e) => (typed.first = e.currentTarget.value)}>
-					{#each chosen.values as value (value)}<option {value}>{wayName(chosen.id, value)}</option>{/each}
-				</select>
+				<Select placeholder="" size="sm" value={first} onchange={(e) => (typed.first = e.currentTarget.value)}>
+					{#each chosen.values as value (value)}<option {value}>{levelName(chosen.id, value)}</option>{/each}
+				</Select>
 			</label>
 			<label>
 				<span class="mb-0.5 block text-[0.85rem] font-medium">to</span>
-				<select class="rounded border bg-panel py-1 pr-8 pl-2" value={second} onchange={(e) => (typed.second = e.currentTarget.value)}>
-					{#each chosen.values.filter((v) => v !== first) as value (value)}<option {value}>{wayName(chosen.id, value)}</option>{/each}
-				</select>
+				<Select placeholder="" size="sm" value={second} onchange={(e) => (typed.second = e.currentTarget.value)}>
+					{#each chosen.values.filter((v) => v !== first) as value (value)}<option {value}>{levelName(chosen.id, value)}</option>{/each}
+				</Select>
 			</label>
 		</form>
 		{#if compared.alsoDiffers.length && compared.results.length}
@@ -63,9 +64,9 @@
 					<PairsFigure
 						pairs={result.pairs.map((p) => [p.first, p.second] as const)}
 						def={result.def}
-						names={[wayName(chosen.id, first), wayName(chosen.id, second)]}
+						names={[levelName(chosen.id, first), levelName(chosen.id, second)]}
 					/>
-					<p class="mt-1" data-testid="way-{result.def.id}">{wayWords(result, ways)}</p>
+					<p class="mt-1" data-testid="way-{result.def.id}">{pairedWords(result, contrast)}</p>
 					<p class="small">{[...new Set(result.pairs.map((p) => codeOf(p.spoolId)))].join(', ')}</p>
 				</figure>
 			{:else}

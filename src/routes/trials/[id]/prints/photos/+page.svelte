@@ -54,7 +54,7 @@
 					<button
 						type="button"
 						aria-pressed={chosen.includes(one.id)}
-						class="panel block p-1 {chosen.includes(one.id) ? 'border-act! bg-chosen!' : ''}"
+						class="panel block p-1 {chosen.includes(one.id) ? 'border-act bg-chosen' : ''}"
 						onclick={() => choose(one.id)}
 					>
 						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />

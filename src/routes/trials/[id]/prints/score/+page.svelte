@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Select } from 'flowbite-svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Piece } from '$lib/core/evidence/piece';
@@ -125,8 +126,9 @@
 		<h1 class="text-[1.6rem] font-bold">Scoring by keys</h1>
 		<label>
 			<span class="sr-only">Piece</span>
-			<select
-				class="rounded border bg-panel py-0.5 pr-8 pl-2"
+			<Select
+				placeholder=""
+				size="sm"
 				value={chosen?.piece.id}
 				onchange={(e) => {
 					kept = [];
@@ -136,7 +138,7 @@
 				}}
 			>
 				{#each pieces as { piece, left } (piece.id)}<option value={piece.id}>{piece.name} {piece.version}: {left} to score</option>{/each}
-			</select>
+			</Select>
 		</label>
 	</div>
 	<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
@@ -153,8 +155,10 @@
 		>
 		<label class="text-[0.9rem]"
 			>scores
-			<select
-				class="w-64 rounded border bg-panel py-0.5 pr-8 pl-2"
+			<Select
+				placeholder=""
+				size="sm"
+				classes={{ select: 'w-64' }}
 				bind:value={which}
 				disabled={!scorer.trim()}
 				onchange={(e) => e.currentTarget.blur()}
@@ -162,7 +166,7 @@
 				<option value="unscored">what nobody has scored</option>
 				<option value="after">also what others have scored</option>
 				<option value="again">a second look at the same prints</option>
-			</select></label
+			</Select></label
 		>
 		{#each requests as request (request.id)}
 			<label class="flex min-h-[26px] items-center gap-1.5 text-[0.9rem]"

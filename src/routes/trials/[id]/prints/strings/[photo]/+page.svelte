@@ -2,33 +2,33 @@
 	import { wrap, type Remote } from 'comlink';
 	import { invalidateAll } from '$app/navigation';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
-	import type { Strands } from '$lib/core/prints/strands/measure-strands';
-	import { orderCorners } from '$lib/core/prints/strands/order-corners';
-	import type { Corners, Point } from '$lib/core/prints/strands/types';
+	import type { StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
+	import { orderCorners } from '$lib/core/prints/string-cover/order-corners';
+	import type { Corners, Point } from '$lib/core/prints/string-cover/types';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { isPlainKey } from '$lib/ui/form/keys';
 	import { newId } from '$lib/ui/form/send';
 	import PhotoCross from '$lib/ui/photos/PhotoCross.svelte';
 	import { fixed } from '$lib/ui/words/numbers';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
-	import { photoFaultWords, strandWords } from '$lib/ui/words/strands';
-	import type { StrandsWorker } from '$lib/workers/strands.worker';
+	import { photoFaultWords, stringCoverWords } from '$lib/ui/words/string-cover';
+	import type { StringCoverWorker } from '$lib/workers/string-cover.worker';
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
 	const bench = new BenchReadings('prints');
-	let worker: Remote<StrandsWorker> | null = null;
+	let worker: Remote<StringCoverWorker> | null = null;
 	onMount(() => {
-		const mine = new Worker(new URL('../../../../../../lib/workers/strands.worker.ts', import.meta.url), { type: 'module' });
-		worker = wrap<StrandsWorker>(mine);
+		const mine = new Worker(new URL('../../../../../../lib/workers/string-cover.worker.ts', import.meta.url), { type: 'module' });
+		worker = wrap<StringCoverWorker>(mine);
 		void worker.open(url);
 		return () => mine.terminate();
 	});
 	const url = $derived(`/api/v1/photos/${data.photo.id}`);
 	let clicked = $state.raw<Point[]>([]);
-	let found = $state.raw<{ corners: Corners; strands: Strands } | null>(null);
+	let found = $state.raw<{ corners: Corners; strands: StringCover } | null>(null);
 	let busy = $state(false);
 	let problem = $state('');
 	let said = $state('');
@@ -68,7 +68,7 @@
 		await bench.keep({ id: newId(), ...of, quantity: 'stringCoverage', typed: fixed(strands.coveragePct, 2) });
 		await bench.keep({ id: newId(), ...of, quantity: 'photoStrings', typed: String(strands.count) });
 		await bench.keep({ id: newId(), ...of, quantity: 'photoQuality', typed: strands.quality });
-		said = `Kept for ${data.spool.code}: ${strandWords(strands)}.`;
+		said = `Kept for ${data.spool.code}: ${stringCoverWords(strands)}.`;
 		again();
 		await invalidateAll();
 	}
@@ -94,7 +94,7 @@
 	<p class="mt-2 text-[1.15rem]" role="status" aria-live="polite" data-testid="strands-said">
 		{#if said}{said}
 		{:else if busy}Measuring …
-		{:else if found}{strandWords(found.strands)}{:else if data.measured.length && clicked.length === 0}Measured before:
+		{:else if found}{stringCoverWords(found.strands)}{:else if data.measured.length && clicked.length === 0}Measured before:
 			{data.measured.map((r) => `${r.typedText} %`).join(', ')}. Set the corners of the gap to measure again.
 		{:else}Set the <strong>{CORNERS[clicked.length]}</strong> corner of the gap: inner edge of a spike, at its tip or at its foot.{/if}
 	</p>
@@ -128,7 +128,7 @@
 				</dl>
 				{#each found.strands.faults as fault (fault)}<p class="small mt-1">{photoFaultWords(fault)}</p>{/each}
 				<div class="mt-3 flex flex-wrap gap-2">
-					<Button class="bg-act! text-on-act!" disabled={found.strands.quality === 'unusable'} onclick={() => void keep()}>Keep it</Button>
+					<Button disabled={found.strands.quality === 'unusable'} onclick={() => void keep()}>Keep it</Button>
 					<Button color="alternative" onclick={again}>Set the corners again</Button>
 				</div>
 				{#if found.strands.quality === 'unusable'}<p class="mt-2 text-harm">

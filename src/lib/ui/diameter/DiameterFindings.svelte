@@ -1,0 +1,47 @@
+<script lang="ts">
+	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import FindingLines from '../prints/FindingLines.svelte';
+	import { sentence } from '../words/messages';
+	import { plural, upTo } from '../words/numbers';
+
+	let { findings, defs, onnext }: { findings: Finding[]; defs: QuantityDef[]; onnext: () => void } = $props();
+	/** Below this a flow error is hard to see (common practice, no source). */
+	const LITTLE_FLOW_PCT = 3;
+	const mean = $derived(findings[0]);
+	const [first, ...others] = $derived(mean?.messages ?? []);
+	const jam = $derived(others.find((m) => m.id === 'thickSpotsJam'));
+	const rest = $derived(others.filter((m) => m !== jam));
+	const worstFlow = $derived(first && 'worstFlowPct' in first.params ? Number(first.params.worstFlowPct) : null);
+	const left = $derived(mean?.missing[0]?.count ?? 0);
+	// The sentence and the instrument's lines stand above; the share inside says the same sentence once more.
+	const figures = $derived(
+		findings.map((f) =>
+			f.quantity === 'diameterMean' || (f.quantity === 'diameterInside' && !f.subject.variant)
+				? { ...f, messages: [] }
+				: { ...f, messages: f.messages.filter((m) => m.id !== 'thickSpotsJam') }
+		)
+	);
+</script>
+
+<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
+	{first ? sentence(first) : 'No reading yet.'}
+</p>
+{#if jam}<p class="mt-2 font-semibold text-harm">▲ {sentence(jam)}</p>{/if}
+<p class="mt-2 text-muted">
+	{#if left > 0}
+		{plural(left, 'more reading')} would complete the quick check.
+	{:else if worstFlow !== null}
+		{worstFlow < LITTLE_FLOW_PCT ? 'For most prints it matters little' : 'It can show in walls and corners'}: at worst {upTo(worstFlow, 1)} %
+		flow, the farthest of
+		{plural(mean?.n ?? 0, 'reading')}.
+	{/if}
+</p>
+<button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>
+<hr class="my-4" />
+<h2 class="small font-semibold">Why</h2>
+{#if rest.length}
+	<ul class="small mt-2 space-y-1.5">
+		{#each rest as message, i (i)}<li>{sentence(message)}</li>{/each}
+	</ul>
+{/if}
+<FindingLines findings={figures} {defs} />

@@ -1,0 +1,121 @@
+import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/evidence/attempt';
+import type { ConditionKind } from '$lib/core/finding/types';
+import { SETTING_WORDS } from '../words/settings';
+
+/** What is typed about one print. Text stays text until the server reads it. */
+export type AttemptDraft = {
+	outcome: 'finished' | 'failed';
+	percentReached: string;
+	cause: FailureCause | null;
+	condition: ConditionKind;
+	/** Marks that are asked with the print, by their reading. */
+	marks: Record<string, string>;
+	note: string;
+	printerId: string;
+	pieceId: string;
+	settings: Record<keyof PrintSettings, string>;
+	setUp: Record<keyof SetUp, string>;
+	roomTemperature: string;
+	roomHumidityPct: string;
+	grams: string;
+	minutes: string;
+	/** SHA-256 of the sliced file; empty for not noted. */
+	fileHash: string;
+	midPrint: string;
+};
+
+/** What is seen on one print and belongs to no other. */
+const NOTHING_SEEN = {
+	outcome: 'finished',
+	percentReached: '',
+	cause: null,
+	note: '',
+	roomTemperature: '',
+	roomHumidityPct: '',
+	grams: '',
+	minutes: '',
+	midPrint: ''
+} as const satisfies Partial<AttemptDraft>;
+
+const NAMES = Object.keys(SETTING_WORDS) as (keyof PrintSettings)[];
+
+/**
+ * A fresh draft with the settings copied forward: from the spool's own last print, else from the trial's last print with the
+ * label temperature put in. Only differences have to be typed.
+ */
+export function freshDraft(given: {
+	last: Attempt | null;
+	lastOther: Attempt | null;
+	labelNozzleC: number | null;
+	condition: ConditionKind;
+	printerId: string;
+	/** The piece that wants printing, if one does. */
+	pieceId: string;
+}): AttemptDraft {
+	const from = given.last?.settings ?? given.lastOther?.settings ?? null;
+	const text = (name: keyof PrintSettings) => (from?.[name] === null || from?.[name] === undefined ? '' : String(from[name]));
+	const settings = Object.fromEntries(NAMES.map((name) => [name, text(name)])) as AttemptDraft['settings'];
+	if (!given.last && given.labelNozzleC !== null) settings.nozzleC = String(given.labelNozzleC);
+	const before = given.last ?? given.lastOther;
+	const setUp = Object.fromEntries(SET_UP.map((name) => [name, before?.setUp[name] ?? ''])) as AttemptDraft['setUp'];
+	return {
+		...NOTHING_SEEN,
+		marks: {},
+		condition: given.condition,
+		printerId: given.printerId,
+		pieceId: given.pieceId,
+		settings,
+		setUp,
+		// The same piece from the same spool is most often the same file.
+		fileHash: (given.last?.pieceId === given.pieceId ? given.last.fileHash : null) ?? ''
+	};
+}
+
+/** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */
+export function nextDraft(sent: AttemptDraft): AttemptDraft {
+	return { ...sent, ...NOTHING_SEEN, marks: {} };
+}
+
+/** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
+const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
+
+/** The draft as the body of an attempt; empty fields are left out. */
+export function draftBody(draft: AttemptDraft): Record<string, unknown> {
+	const marks = Object.fromEntries(Object.entries(draft.marks).filter(([, typed]) => typed !== ''));
+	const settings = Object.fromEntries(
+		NAMES.flatMap((name) => (draft.settings[name].trim() ? [[name, textOrNumber(draft.settings[name])]] : []))
+	);
+	return {
+		outcome: draft.outcome,
+		...(draft.outcome === 'failed' && draft.percentReached.trim() ? { percentReached: textOrNumber(draft.percentReached) } : {}),
+		...(draft.outcome === 'failed' && draft.cause ? { cause: draft.cause } : {}),
+		condition: draft.condition,
+		...(draft.printerId ? { printerId: draft.printerId } : {}),
+		pieceId: draft.pieceId,
+		settings,
+		setUp: Object.fromEntries(Object.entries(draft.setUp).filter(([, text]) => text.trim() !== '')),
+		...(draft.roomTemperature.trim() ? { roomTemperature: draft.roomTemperature } : {}),
+		...(draft.grams.trim() ? { gramsG: textOrNumber(draft.grams) } : {}),
+		...(draft.fileHash ? { fileHash: draft.fileHash } : {}),
+		...(draft.midPrint.trim() ? { midPrint: draft.midPrint.trim() } : {}),
+		...(draft.minutes.trim() ? { minutes: textOrNumber(draft.minutes) } : {}),
+		...(draft.roomHumidityPct.trim() ? { roomHumidityPct: textOrNumber(draft.roomHumidityPct) } : {}),
+		marks,
+		...(draft.note.trim() ? { note: draft.note.trim() } : {})
+	};
+}
+
+/** JSON has no NaN: what cannot be a number stays the text it was, and the schema says so at its field. */
+function textOrNumber(text: string): number | string {
+	const value = numberOf(text);
+	return Number.isFinite(value) ? value : text;
+}
+
+/** Settings in one line, as a person would say them. */
+export function settingsLine(settings: PrintSettings): string {
+	return (
+		NAMES.flatMap((name) =>
+			settings[name] === null ? [] : [`${SETTING_WORDS[name].name.toLowerCase()} ${settings[name]} ${SETTING_WORDS[name].unit}`]
+		).join(' · ') || 'settings not noted'
+	);
+}

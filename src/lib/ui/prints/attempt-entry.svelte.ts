@@ -1,0 +1,101 @@
+import { invalidateAll } from '$app/navigation';
+import type { Protocol } from '$lib/core/trial/protocol';
+import { tick } from 'svelte';
+import { Form } from '../form/form.svelte';
+import { plural } from '../words/numbers';
+import { refusalWords } from '../words/refusals';
+import { draftBody, nextDraft, type AttemptDraft } from './attempt-draft';
+
+type Given = {
+	/** The spool on the bench; null while there is none. */
+	spool: { id: string; code: string } | null;
+	trialId: string;
+	settingsPolicy: Protocol['settingsPolicy'];
+	/** The piece that wants printing next of this spool; empty for none. */
+	wantedPiece: string;
+};
+
+/** Errors of these fields stand where the tester looks; others are told above the form too. */
+const IN_SIGHT = ['percentReached', 'cause', 'condition'];
+
+/** The prints that are being typed, one a spool, so that looking at another spool loses nothing. */
+export class AttemptEntry {
+	#drafts = $state<Record<string, AttemptDraft>>({});
+	/** What was kept last. */
+	said = $state('');
+	settingsOpen = $state(false);
+	/** A print that was refused after something else had been typed in its place. */
+	#rejected = $state<{ spoolId: string; draft: AttemptDraft } | null>(null);
+	readonly #form = new Form();
+	readonly #given: () => Given;
+
+	readonly draft = $derived.by(() => this.#drafts[this.#given().spool?.id ?? '']);
+	/** Errors of a refused print belong to it, not to what was typed since. */
+	readonly errors = $derived.by(() => (this.#rejected ? [] : this.#form.errors));
+	readonly problem = $derived.by(() => {
+		const { problem, errors } = this.#form;
+		if (problem || errors.length === 0) return problem;
+		const inSight = errors.some((e) => e.path.includes('.') || IN_SIGHT.includes(e.path));
+		return inSight && !this.#rejected ? '' : errors.map(refusalWords).join('; ');
+	});
+	/** Whether a print of the spool on the bench was refused and lies aside. */
+	readonly isRejected = $derived.by(() => this.#rejected !== null && this.#rejected.spoolId === this.#given().spool?.id);
+
+	constructor(given: () => Given) {
+		this.#given = given;
+	}
+
+	/** Opens the draft of a spool; one that was begun stays as it is. */
+	open(spoolId: string, fresh: () => AttemptDraft): void {
+		this.#drafts[spoolId] ??= fresh();
+	}
+
+	/** Another spool is chosen: what was said of the last entry is over. */
+	leave(): void {
+		this.#form.clear();
+		this.said = '';
+	}
+
+	/**
+	 * Keeps the print that is typed. The next one can be typed while this one is on its way, so the form is fresh at the press, not at
+	 * the answer; a refused one comes back, or lies aside when something was typed meanwhile.
+	 */
+	async submit(): Promise<void> {
+		const { spool, trialId, settingsPolicy } = this.#given();
+		const draft = this.draft;
+		if (!draft || !spool) return;
+		// Another spool may be chosen while this one is being kept.
+		const { id, code } = spool;
+		this.said = '';
+		const pressed = $state.snapshot(draft);
+		const next = nextDraft(pressed);
+		const asPressed = JSON.stringify(next);
+		const isUntouched = () => JSON.stringify(this.#drafts[id]) === asPressed;
+		this.#drafts[id] = next;
+		const body = { spoolId: id, trialId, settingsPolicy, ...draftBody(pressed) };
+		const sent = await this.#form.send<{ condition: string; marks: number }>('attempts', body);
+		if (!sent.ok) {
+			if (isUntouched()) this.#drafts[id] = pressed;
+			else this.#rejected = { spoolId: id, draft: pressed };
+			if (this.#form.errors.some((e) => e.path.startsWith('settings'))) this.settingsOpen = true;
+			await tick();
+			document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+			return;
+		}
+		this.#rejected = null;
+		this.said = `Kept: ${code}, ${pressed.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
+		await invalidateAll();
+		// What wants printing next is known only now; it must not change under a hand that types.
+		const after = this.#given();
+		if (after.spool?.id === id && isUntouched()) this.#drafts[id] = { ...next, pieceId: after.wantedPiece || next.pieceId };
+	}
+
+	/** Puts a refused print back into the form, and what was typed since in its place. */
+	putBack(): void {
+		if (!this.#rejected) return;
+		const { spoolId, draft } = this.#rejected;
+		const since = this.#drafts[spoolId];
+		this.#drafts[spoolId] = draft;
+		this.#rejected = since ? { spoolId, draft: since } : null;
+	}
+}

@@ -1,0 +1,92 @@
+import type { LoadMethod, Orientation } from '$lib/core/evidence/specimen';
+import { readReading } from '$lib/core/readings/read-reading';
+import { fieldError, type FieldError } from '$lib/schemas/field-error';
+import { refusedReading } from '$lib/schemas/refused-reading';
+import { refusalWords } from '../words/refusals';
+import { readLoad, unitTyped, withUnit } from './read-load';
+
+/** How specimens are made and loaded, as the page says it. */
+export type LoadSetUp = { shape: string; orientation: Orientation; method: LoadMethod; bucket: string; unit: string };
+
+/** The specimen under load on each spool, with the largest load it has held; and the one that broke last and can still be told how. */
+export type Loading = {
+	open: Readonly<Record<string, { id: string; lastN: number | null }>>;
+	broken: { spoolId: string; id: string } | null;
+};
+
+export const NOTHING_LOADED: Loading = { open: {}, broken: null };
+
+/** What one entry brings: the reading, the specimen it belongs to, and how things stand then. */
+export type Entry = { specimenId: string; isNew: boolean; quantity: string; typed: string; loading: Loading };
+
+/**
+ * A load (or a blow) as typed. In steps a specimen stays under load until one breaks it; read off or counted, each entry is a specimen.
+ * @param newId the id of the specimen, should this be its first load
+ * @returns why it was refused, or what it brings and the unit it was typed in
+ */
+export function typedLoad(
+	loading: Loading,
+	setUp: LoadSetUp,
+	given: { spoolId: string; text: string; newId: string }
+): { refusal: FieldError } | (Entry & { unit: string | null }) {
+	const { method, bucket } = setUp;
+	if (!setUp.shape.trim()) return { refusal: fieldError('typed', 'loadedShapeMissing') };
+	const load = readLoad(given.text, method);
+	const typed = method === 'blows' ? load.typed : withUnit(load.typed, setUp.unit);
+	const read = readReading(load.quantity, typed);
+	if (!read.ok) return { refusal: refusedReading('typed', read) };
+	if (method === 'steps') {
+		const lastN = loading.open[given.spoolId]?.lastN ?? null;
+		if (lastN !== null && read.value <= lastN) return { refusal: fieldError('typed', 'notMoreThanLast') };
+		const mass = bucket.trim() ? readReading('bucketMass', bucket) : null;
+		if (mass && !mass.ok) return { refusal: fieldError('typed', 'bucketRefused', { why: refusalWords(refusedReading('bucket', mass)) }) };
+	}
+	const entry = entered(loading, given, { quantity: load.quantity, typed, value: read.value, ends: method !== 'steps' });
+	return { ...entry, unit: method === 'blows' ? null : unitTyped(typed) };
+}
+
+/** What the hands said of it: a specimen of its own. */
+export const feltByHand = (loading: Loading, given: { spoolId: string; newId: string }, word: string): Entry =>
+	entered(loading, given, { quantity: 'byHand', typed: word, value: null, ends: true });
+
+function entered(
+	loading: Loading,
+	{ spoolId, newId }: { spoolId: string; newId: string },
+	{ quantity, typed, value, ends }: { quantity: string; typed: string; value: number | null; ends: boolean }
+): Entry {
+	const known = loading.open[spoolId];
+	const id = known?.id ?? newId;
+	const broke = isBreak(quantity);
+	const { [spoolId]: _, ...others } = loading.open;
+	return {
+		specimenId: id,
+		isNew: !known,
+		quantity,
+		typed,
+		loading: {
+			open: ends || broke ? others : { ...others, [spoolId]: { id, lastN: value } },
+			broken: broke ? { spoolId, id } : ends ? null : loading.broken
+		}
+	};
+}
+
+const isBreak = (quantity: string): boolean => quantity.endsWith('Broke');
+
+/** The specimen under load held all there was: the next load is another's. */
+export function unloaded(loading: Loading, spoolId: string): Loading {
+	const { [spoolId]: _, ...others } = loading.open;
+	return { open: others, broken: null };
+}
+
+/** The last reading was taken back: after a break in steps the specimen still hangs there, and any load may follow. */
+export function takenBack(
+	loading: Loading,
+	method: LoadMethod,
+	spoolId: string,
+	reading: { specimenId: string | null; quantity: string }
+): Loading {
+	const { specimenId, quantity } = reading;
+	const here = loading.open[spoolId];
+	const hangs = specimenId !== null && ((isBreak(quantity) && method === 'steps') || here?.id === specimenId);
+	return { open: hangs ? { ...loading.open, [spoolId]: { id: specimenId, lastN: null } } : loading.open, broken: null };
+}

@@ -1,0 +1,166 @@
+import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
+import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import { specimenKinds } from '$lib/core/strength/kinds';
+import { strengthStation } from '$lib/core/strength/station';
+import type { Basis } from '$lib/core/trial/basis';
+import { fieldError, type FieldError } from '$lib/schemas/field-error';
+import { SvelteMap } from 'svelte/reactivity';
+import { Bench } from '../bench/bench.svelte';
+import { outbox } from '../bench/outbox-state.svelte';
+import { hereAndNow, newId } from '../form/send';
+import { plural } from '../words/numbers';
+import { feltByHand, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
+import { specimenOfItem } from './specimen-of-item';
+
+type Given = { evidence: SpoolEvidence[]; basis: Basis };
+
+const BUCKET = 'draught-bucket';
+const UNIT = 'draught-load-unit';
+
+/** The strength station at the bench: how things are loaded, which specimen is under load on each spool, and what was captured. */
+export class StrengthBench {
+	shape = $state('');
+	orientation = $state<Orientation>('upright');
+	method = $state<LoadMethod>('steps');
+	#bucket = $state('');
+	unit = $state('');
+	#loading = $state.raw<Loading>(NOTHING_LOADED);
+	readonly bench: Bench;
+	readonly #given: () => Given;
+	/** Specimens made on this page, until the page loads them again. */
+	readonly #local = new SvelteMap<string, Specimen & { spoolId: string }>();
+	// One after the other, so that a specimen reaches the outbox before its loads.
+	#queue: Promise<unknown> = Promise.resolve();
+
+	// What was captured a moment ago may be the first of its kind: then it is the one compared.
+	readonly #basis = $derived.by(() => ({ ...this.#given().basis, specimenKinds: specimenKinds(this.bench.live) }));
+	readonly kinds = $derived(this.#basis.specimenKinds);
+	readonly defs = $derived(strengthStation.quantities(this.#basis));
+	readonly findings = $derived.by(() => (this.bench.evidence ? strengthStation.find(this.bench.evidence, this.#basis, 0) : []));
+	/** Whether a specimen is under load now. */
+	readonly #open = $derived.by(() => this.#loading.open[this.bench.evidence?.spool.id ?? '']?.id ?? null);
+	readonly count = $derived.by(() => counted(this.bench.evidence));
+	/** The number the next load belongs to. */
+	readonly number = $derived(this.#open ? this.count : this.count + 1);
+	readonly steps = $derived.by(() =>
+		(this.bench.evidence?.readings ?? []).filter((r) => r.specimenId === this.#open && r.status === 'counts' && r.quantity !== 'bucketMass')
+	);
+	readonly isLoaded = $derived(this.#open !== null && this.steps.length > 0);
+	readonly waiting = $derived.by(() => new Set([...this.bench.captured.waiting, ...outbox.items.map((i) => i.id)]));
+
+	/** How specimens are made and loaded is copied forward from the last one of the trial. */
+	constructor(given: () => Given, last: Specimen | undefined) {
+		this.#given = given;
+		this.shape = last?.shape ?? '';
+		this.orientation = last?.orientation ?? 'upright';
+		this.method = last?.method ?? 'steps';
+		this.bench = new Bench({
+			station: 'strength',
+			evidence: () => given().evidence,
+			more: (e) => this.#withSpecimens(e),
+			status: (e) => (counted(e) ? plural(counted(e), 'specimen') : 'to do'),
+			onchoose: () => (this.#loading = { ...this.#loading, broken: null })
+		});
+	}
+
+	/** What this device was told last, else what the trial's last specimen had. */
+	recall(): void {
+		const latest = (...quantities: string[]) =>
+			this.#given()
+				.evidence.flatMap((e) => e.readings)
+				.filter((r) => quantities.includes(r.quantity) && r.status === 'counts')
+				.toSorted((a, b) => a.takenAt - b.takenAt)
+				.at(-1);
+		this.#bucket = localStorage.getItem(BUCKET) ?? latest('bucketMass')?.typedText ?? '';
+		this.unit = localStorage.getItem(UNIT) ?? latest('loadHeld', 'loadBroke')?.typedUnit ?? '';
+	}
+
+	get bucket(): string {
+		return this.#bucket;
+	}
+
+	set bucket(mass: string) {
+		this.#bucket = mass;
+		localStorage.setItem(BUCKET, mass);
+	}
+
+	/** Whether one broke a moment ago and can still be told how. */
+	get broken(): boolean {
+		return this.#loading.broken !== null;
+	}
+
+	/** Loaded in another way from here on: what hangs there is left as it is. */
+	another(): void {
+		this.#loading = { ...this.#loading, open: {} };
+	}
+
+	keep(text: string): FieldError | null {
+		const spoolId = this.bench.evidence?.spool.id;
+		if (!spoolId) return fieldError('typed', 'nothingToLoad');
+		const { shape, orientation, method, bucket, unit } = this;
+		const entry = typedLoad(this.#loading, { shape, orientation, method, bucket, unit }, { spoolId, text, newId: newId() });
+		if ('refusal' in entry) return entry.refusal;
+		if (entry.unit) {
+			this.unit = entry.unit;
+			localStorage.setItem(UNIT, entry.unit);
+		}
+		this.#store(spoolId, entry);
+		return null;
+	}
+
+	byHand(word: string): void {
+		const spoolId = this.bench.evidence?.spool.id;
+		if (spoolId && this.shape.trim()) this.#store(spoolId, feltByHand(this.#loading, { spoolId, newId: newId() }, word));
+	}
+
+	neverBroke(): void {
+		if (this.bench.evidence) this.#loading = unloaded(this.#loading, this.bench.evidence.spool.id);
+		this.bench.focus();
+	}
+
+	failed(word: string): void {
+		const { broken } = this.#loading;
+		if (!broken) return;
+		void this.bench.captured.keep({ spoolId: broken.spoolId, quantity: 'failure', typed: word, specimenId: broken.id });
+		this.#loading = { ...this.#loading, broken: null };
+		this.bench.focus();
+	}
+
+	takeBack(): void {
+		const { evidence, captured } = this.bench;
+		const latest = evidence?.readings.filter((r) => r.status === 'counts').at(-1);
+		if (!latest || !evidence) return;
+		void captured.takeBack(latest.id);
+		this.#loading = takenBack(this.#loading, this.method, evidence.spool.id, latest);
+	}
+
+	/** A new specimen shows at once: the next key must find it there. */
+	#store(spoolId: string, entry: Entry): void {
+		const { captured } = this.bench;
+		const of = { spoolId, specimenId: entry.specimenId };
+		const made = entry.isNew ? this.#made(spoolId, entry.specimenId) : null;
+		this.#loading = entry.loading;
+		this.#queue = this.#queue.then(async () => {
+			if (made) await outbox.put('specimens', made.body);
+			if (made?.bucket) await captured.keep({ ...of, quantity: 'bucketMass', typed: made.bucket });
+			await captured.keep({ ...of, quantity: entry.quantity, typed: entry.typed });
+		});
+	}
+
+	#made(spoolId: string, id: string) {
+		const { shape, orientation, method } = this;
+		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...hereAndNow() };
+		this.#local.set(id, { ...body, at: Date.parse(body.at), status: 'counts', corrected: false, confirmed: false });
+		return { body, bucket: method === 'steps' ? this.bucket.trim() : '' };
+	}
+
+	#withSpecimens(evidence: SpoolEvidence): SpoolEvidence {
+		const waiting = outbox.items.flatMap((item) => specimenOfItem(item) ?? []);
+		const known = new Set(evidence.specimens.map((s) => s.id));
+		const here = [...this.#local.values(), ...waiting.filter((w) => !this.#local.has(w.id))];
+		const mine = here.filter((s) => s.spoolId === evidence.spool.id && !known.has(s.id));
+		return { ...evidence, specimens: [...evidence.specimens, ...mine] };
+	}
+}
+
+const counted = (evidence: SpoolEvidence | undefined): number => evidence?.specimens.filter((s) => s.status === 'counts').length ?? 0;

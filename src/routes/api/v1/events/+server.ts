@@ -1,0 +1,5 @@
+import { eventBody } from '$lib/schemas/event';
+import { keep } from '$lib/server/http/respond';
+import { postEvent } from '$lib/server/spools/post-event';
+
+export const POST = keep(eventBody, postEvent);
