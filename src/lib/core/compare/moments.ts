@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Sampling } from '../finding/types';
 
 /** Mean and standard deviation of a sampling, with degrees of freedom; null where nothing is known. */
@@ -16,9 +17,9 @@ export function moments(sampling: Sampling): Moments | null {
 			return { mean: sampling.a / total, sd: Math.sqrt((sampling.a * sampling.b) / (total * total * (total + 1))), df: Infinity };
 		}
 		case 'ordinal': {
-			const total = sampling.counts.reduce((sum, c) => sum + c, 0);
-			const mean = sampling.counts.reduce((sum, c, rank) => sum + (c / total) * rank, 0);
-			const second = sampling.counts.reduce((sum, c, rank) => sum + (c / total) * rank * rank, 0);
+			const total = sum(sampling.counts);
+			const mean = sum(sampling.counts, (c, rank) => (c / total) * rank);
+			const second = sum(sampling.counts, (c, rank) => (c / total) * rank * rank);
 			return { mean, sd: Math.sqrt((second - mean * mean) / (total + 1)), df: Infinity };
 		}
 		case 'bounds':

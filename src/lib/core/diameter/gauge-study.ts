@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { chiSquareQuantile, fCdf } from '../stats/distributions';
 import { mean } from 'simple-statistics';
 
@@ -47,7 +48,6 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 	const cellMeans = cells.map((row) => row.map((c) => mean([...c])));
 	const placeMeans = cellMeans.map((row) => mean(row));
 	const raterMeans = Array.from({ length: o }, (_, j) => mean(cellMeans.map((row) => row[j] as number)));
-	const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);
 	const ssPlaces = o * r * sum(placeMeans.map((m) => (m - grand) ** 2));
 	const ssRaters = p * r * sum(raterMeans.map((m) => (m - grand) ** 2));
 	const ssCells = r * sum(cellMeans.flat().map((m) => (m - grand) ** 2));
@@ -99,9 +99,9 @@ function tailOfRatio(above: number, below: number, dfAbove: number, dfBelow: num
 
 /** 95 % interval of the root of a sum of scaled mean squares (Satterthwaite). */
 function sdInterval(parts: readonly { variance: number; df: number }[]): { low: number; high: number } {
-	const variance = parts.reduce((sum, part) => sum + part.variance, 0);
+	const variance = sum(parts, (part) => part.variance);
 	if (variance < DUST) return { low: 0, high: 0 };
-	const df = variance ** 2 / parts.reduce((sum, part) => sum + part.variance ** 2 / part.df, 0);
+	const df = variance ** 2 / sum(parts, (part) => part.variance ** 2 / part.df);
 	const at = (p: number) => Math.sqrt((variance * df) / chiSquareQuantile(p, df));
 	return { low: at(0.975), high: at(0.025) };
 }

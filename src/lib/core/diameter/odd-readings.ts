@@ -1,4 +1,4 @@
-import { median } from 'simple-statistics';
+import { median, medianAbsoluteDeviation } from 'simple-statistics';
 import type { Reading } from '../evidence/reading';
 
 /** Distances below this are ordinary filament, however even its other readings are (common practice, no source). */
@@ -13,8 +13,9 @@ const SMALLEST_ODD_MM = 0.06;
 export function oddReadings(readings: readonly Reading[]): Reading[] {
 	const valued = readings.filter((r): r is Reading & { value: number } => r.value !== null);
 	if (valued.length < 4) return [];
-	const centre = median(valued.map((r) => r.value));
-	const spread = 1.4826 * median(valued.map((r) => Math.abs(r.value - centre)));
+	const values = valued.map((r) => r.value);
+	const centre = median(values);
+	const spread = 1.4826 * medianAbsoluteDeviation(values);
 	const limit = Math.max(5 * spread, SMALLEST_ODD_MM);
 	return valued.filter((r) => !r.confirmed && Math.abs(r.value - centre) > limit);
 }

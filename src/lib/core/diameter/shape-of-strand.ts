@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { tQuantile } from '../stats/distributions';
 import { spreadOf } from '../stats/spread';
 import type { PlaceReadings } from './strand';
@@ -34,9 +35,10 @@ export function drift(places: readonly PlaceReadings[]): Drift | null {
 	const y = places.map(meanOfPlace);
 	const [overX, overY] = [spreadOf(x), spreadOf(y)];
 	if (!overX || !overY || overX.n < 3 || !overX.sd) return null;
+	// Around the means, which a general regression is not: the interval needs these sums, and a position of 300 m loses no digits.
 	const sxx = overX.sd ** 2 * (overX.n - 1);
-	const slope = x.reduce((sum, xi, i) => sum + (xi - overX.mean) * ((y[i] as number) - overY.mean), 0) / sxx;
-	const rest = x.reduce((sum, xi, i) => sum + ((y[i] as number) - overY.mean - slope * (xi - overX.mean)) ** 2, 0);
+	const slope = sum(x, (xi, i) => (xi - overX.mean) * ((y[i] as number) - overY.mean)) / sxx;
+	const rest = sum(x, (xi, i) => ((y[i] as number) - overY.mean - slope * (xi - overX.mean)) ** 2);
 	const half = tQuantile(0.975, overX.n - 2) * Math.sqrt(rest / (overX.n - 2) / sxx);
 	return {
 		estimate: slope,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { moments } from '../compare/moments';
 import { rank } from './rank';
 import type { PickInput, PickRow } from './types';
@@ -44,7 +45,7 @@ function firstUnder(input: PickInput, rule: PickInput['rule']): string | null {
 
 /** Weighted value differences, first minus second, by criterion; they sum to the lead. */
 function leads(first: PickRow, second: PickRow): { quantity: string; weight: number; difference: number; lead: number }[] {
-	const total = first.parts.reduce((sum, p) => sum + p.weight, 0);
+	const total = sum(first.parts, (p) => p.weight);
 	return first.parts.map((part) => {
 		const other = second.parts.find((p) => p.quantity === part.quantity);
 		const difference = part.value - (other?.value ?? 0);
@@ -65,7 +66,7 @@ function turnsAt(first: PickRow, second: PickRow): Explanation['turnsAt'] {
 	const all = leads(first, second);
 	const turns = all.flatMap((one) => {
 		if (Math.abs(one.difference) < 1e-9) return [];
-		const rest = all.filter((o) => o !== one).reduce((sum, o) => sum + o.weight * o.difference, 0);
+		const rest = sum(all, (o) => (o === one ? 0 : o.weight * o.difference));
 		const to = -rest / one.difference;
 		return to >= 0 && to <= HEAVIEST && to !== one.weight ? [{ quantity: one.quantity, from: one.weight, to }] : [];
 	});

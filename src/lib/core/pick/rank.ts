@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { ValueRule } from '../trial/protocol';
 import { moments } from '../compare/moments';
 import type { QuantityDef } from '../finding/types';
@@ -45,7 +46,7 @@ function compareNumbers(a: number, b: number): number {
 function scoreCandidate(candidate: Candidate, input: PickInput): PickRow {
 	const parts = input.criteria.filter((c) => c.weight > 0).flatMap((c) => partOf(c, candidate, input.defs));
 	const gates = input.criteria.flatMap((c) => (c.gate ? [judgeGate(candidate.findings[c.quantity], c.quantity, c.gate)] : []));
-	const total = parts.reduce((sum, p) => sum + p.weight, 0);
+	const total = sum(parts, (p) => p.weight);
 	return {
 		spoolId: candidate.spoolId,
 		code: candidate.code,
@@ -55,7 +56,7 @@ function scoreCandidate(candidate: Candidate, input: PickInput): PickRow {
 		worth: weightedValue(parts.filter((p) => p.quantity !== COST)),
 		cost: candidate.findings[COST]?.estimate ?? candidate.findings.pricePerKg?.estimate ?? null,
 		parts,
-		knownShare: total === 0 ? 0 : parts.filter((p) => p.known).reduce((sum, p) => sum + p.weight, 0) / total,
+		knownShare: total === 0 ? 0 : sum(parts, (p) => (p.known ? p.weight : 0)) / total,
 		place: 0
 	};
 }
@@ -82,6 +83,6 @@ function partOf(criterion: Criterion, candidate: Candidate, defs: readonly Quant
  * @example weightedValue([{ weight: 1, value: 0.5 }, { weight: 3, value: 1 }]) // 0.875
  */
 function weightedValue(parts: readonly { weight: number; value: number }[]): number {
-	const total = parts.reduce((sum, p) => sum + p.weight, 0);
-	return total === 0 ? 0 : parts.reduce((sum, p) => sum + p.weight * p.value, 0) / total;
+	const total = sum(parts, (p) => p.weight);
+	return total === 0 ? 0 : sum(parts, (p) => p.weight * p.value) / total;
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Mesh } from './solid';
 import { normalOf, type Vector } from './stl';
 
@@ -40,7 +41,7 @@ export function drawingOf({ corners, triangles }: Mesh): Drawing {
 		const light = 0.35 + 0.65 * Math.max(0, dot(normal, LIGHT));
 		seen.push({
 			face: { corners: points.map(spotOf) as Face['corners'], light: Math.min(1, light), edges },
-			depth: points.reduce((sum, p) => sum + depthOf(p), 0) / 3
+			depth: sum(points, depthOf) / 3
 		});
 	}
 	const faces = seen.sort((a, b) => a.depth - b.depth).map((s) => s.face);

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { moments } from '../compare/moments';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { Criterion } from '../pick/types';
@@ -58,8 +59,8 @@ export function composite(
 		return [{ part: { quantity: def.id, weight: criterion.weight, value, n: finding?.n ?? 0 }, sd: sd / lengthOf(def) }];
 	});
 	if (!weighed.some((w) => w.part.n > 0)) return null;
-	const total = weighed.reduce((sum, w) => sum + w.part.weight, 0);
-	const mean = (of: (part: CompositePart) => number) => weighed.reduce((sum, w) => sum + w.part.weight * of(w.part), 0) / total;
+	const total = sum(weighed, (w) => w.part.weight);
+	const mean = (of: (part: CompositePart) => number) => sum(weighed, (w) => w.part.weight * of(w.part)) / total;
 	const value = mean((part) => part.value);
 	const half = Z_95 * Math.hypot(...weighed.map((w) => (w.part.weight * w.sd) / total));
 	return {

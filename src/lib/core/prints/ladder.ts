@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { findFromValues, type FromValues } from '../finding/find-from-values';
 
 export type LadderMark = { lastClean: number; firstFaulty: number | null };
@@ -25,7 +26,7 @@ export function ladder(
 	const [first] = ladderMarks;
 	if (!first) return null;
 	const upper = (r: LadderMark) => r.firstFaulty ?? r.lastClean + step;
-	const width = ladderMarks.reduce((sum, r) => sum + (upper(r) - r.lastClean), 0) / ladderMarks.length;
+	const width = sum(ladderMarks, (r) => upper(r) - r.lastClean) / ladderMarks.length;
 	return findFromValues(
 		ladderMarks.map((r) => r.lastClean),
 		{

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Interval, Sampling } from '../finding/types';
 
 /** Pseudo-count spread over the words before any mark: one print does not make a certainty. */
@@ -17,12 +18,12 @@ export function ordinal(
 	if (ranks.length === 0) return null;
 	const counts = Array.from({ length: words }, (_, rank) => ranks.filter((r) => r === rank).length);
 	const alphas = counts.map((c) => c + PRIOR);
-	const total = alphas.reduce((sum, a) => sum + a, 0);
-	const mean = alphas.reduce((sum, a, rank) => sum + (a / total) * rank, 0);
-	const second = alphas.reduce((sum, a, rank) => sum + (a / total) * rank * rank, 0);
+	const total = sum(alphas);
+	const mean = sum(alphas, (a, rank) => (a / total) * rank);
+	const second = sum(alphas, (a, rank) => (a / total) * rank * rank);
 	const sd = Math.sqrt((second - mean * mean) / (total + 1));
 	const clip = (x: number) => Math.min(words - 1, Math.max(0, x));
-	const estimate = ranks.reduce((sum, r) => sum + r, 0) / ranks.length;
+	const estimate = sum(ranks) / ranks.length;
 	return {
 		estimate,
 		counts,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Attempt } from '../evidence/attempt';
 import type { FailureRule } from '../trial/protocol';
 import type { Missing } from '../finding/types';
@@ -32,7 +33,7 @@ export function outcomes(attempts: readonly Attempt[], rule: FailureRule = 'fila
 		finished: finished.length,
 		failed: failed.length,
 		notCounted: valid.length - finished.length - failed.length,
-		wasteShare: failed.length === 0 ? null : failed.reduce((sum, a) => sum + a.percentReached, 0) / failed.length / 100,
+		wasteShare: failed.length === 0 ? null : sum(failed, (a) => a.percentReached) / failed.length / 100,
 		counted: [...finished, ...failed],
 		firstSuccess: firstSuccess([...finished, ...failed])
 	};

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { stated } from '../claims/stated';
 import { conditionAt } from '../conditions/condition-at';
 import type { Piece } from '../evidence/piece';
@@ -87,9 +88,10 @@ function coverageOf(
 		return said.grams ?? (said.volumeMm3 === null ? 0 : materialNeeded(said.volumeMm3, density, nominalMm).grams);
 	};
 	const net = stated(evidence.claims, 'netMassG')?.value ?? null;
-	const used = evidence.attempts
-		.filter((a) => a.status === 'counts')
-		.reduce((sum, a) => sum + (a.gramsG ?? (takes(a.pieceId) * a.percentReached) / 100), 0);
+	const used = sum(
+		evidence.attempts.filter((a) => a.status === 'counts'),
+		(a) => a.gramsG ?? (takes(a.pieceId) * a.percentReached) / 100
+	);
 	const leftG = net === null ? null : Math.max(0, net - used);
 	let left = leftG ?? Infinity;
 	const covered: string[] = [];
@@ -101,5 +103,5 @@ function coverageOf(
 			covered.push(pieceId);
 		} else short.push(pieceId);
 	}
-	return { spoolId: evidence.spool.id, leftG, neededG: prints.reduce((sum, p) => sum + takes(p.pieceId), 0), covered, short };
+	return { spoolId: evidence.spool.id, leftG, neededG: sum(prints, (p) => takes(p.pieceId)), covered, short };
 }

@@ -1,5 +1,5 @@
 import { tQuantile } from './distributions';
-import { group } from 'd3-array';
+import { group, sum } from 'd3-array';
 import jStat from 'jstat';
 
 /** One value with what it is compared within and the level whose effect is asked for. */
@@ -37,22 +37,22 @@ export function additiveEffects(values: readonly LevelValue[], against: string):
 	if (others.length === 0 || df < 1) return [];
 	// Taking each block's own mean out of values and of levels leaves the levels alone.
 	const rows = [...blocks.values()].flatMap((of) => {
-		const mean = (x: (v: LevelValue) => number) => of.reduce((sum, v) => sum + x(v), 0) / of.length;
+		const mean = (x: (v: LevelValue) => number) => sum(of, (v) => x(v)) / of.length;
 		const middle = mean((v) => v.value);
 		const shares = others.map((level) => mean((v) => Number(v.level === level)));
 		return of.map((v) => ({ y: v.value - middle, x: others.map((level, k) => Number(v.level === level) - (shares[k] as number)) }));
 	});
-	const normal = others.map((_, j) => others.map((__, k) => rows.reduce((sum, r) => sum + (r.x[j] as number) * (r.x[k] as number), 0)));
+	const normal = others.map((_, j) => others.map((__, k) => sum(rows, (r) => (r.x[j] as number) * (r.x[k] as number))));
 	const inverse = jStat.inv(normal);
-	const moments = others.map((_, j) => rows.reduce((sum, r) => sum + (r.x[j] as number) * r.y, 0));
-	const shifts = inverse.map((line) => line.reduce((sum, v, k) => sum + v * (moments[k] as number), 0));
-	const rest = rows.reduce((sum, r) => sum + (r.y - r.x.reduce((s, x, k) => s + x * (shifts[k] as number), 0)) ** 2, 0);
+	const moments = others.map((_, j) => sum(rows, (r) => (r.x[j] as number) * r.y));
+	const shifts = inverse.map((line) => sum(line, (v, k) => v * (moments[k] as number)));
+	const rest = sum(rows, (r) => (r.y - sum(r.x, (x, k) => x * (shifts[k] as number))) ** 2);
 	return others.map((level, k) => {
 		const shift = shifts[k] as number;
 		const standardError = Math.sqrt((rest / df) * ((inverse[k] as number[])[k] as number));
 		const half = tQuantile(0.975, df) * standardError;
 		const seen = [...blocks].filter(([, of]) => new Set(of.map((v) => v.level)).size > 1 && of.some((v) => v.level === level));
-		const n = seen.reduce((sum, [, of]) => sum + of.length, 0);
+		const n = sum(seen, ([, of]) => of.length);
 		return { level, against, shift, standardError, df, low: shift - half, high: shift + half, n, within: seen.map(([id]) => id) };
 	});
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 /** One component of an uncertainty budget: a standard uncertainty with its degrees of freedom (Infinity for a stated limit). */
 export type UncertaintyComponent = { standardUncertainty: number; df: number };
 
@@ -8,9 +9,9 @@ export type UncertaintyComponent = { standardUncertainty: number; df: number };
  * // { standardUncertainty: 0.005, df: 69.4 }
  */
 export function combineUncertainties(components: readonly UncertaintyComponent[]): { standardUncertainty: number; df: number | null } {
-	const squared = components.reduce((sum, c) => sum + c.standardUncertainty ** 2, 0);
+	const squared = sum(components, (c) => c.standardUncertainty ** 2);
 	if (squared === 0) return { standardUncertainty: 0, df: null };
-	const fourth = components.reduce((sum, c) => sum + (Number.isFinite(c.df) ? c.standardUncertainty ** 4 / c.df : 0), 0);
+	const fourth = sum(components, (c) => (Number.isFinite(c.df) ? c.standardUncertainty ** 4 / c.df : 0));
 	return { standardUncertainty: Math.sqrt(squared), df: fourth === 0 ? Infinity : squared ** 2 / fourth };
 }
 

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { tQuantile } from './distributions';
 
 export type Kappa = { kappa: number; standardError: number; low: number; high: number; n: number };
@@ -18,14 +19,14 @@ export function weightedKappa(pairs: readonly (readonly [number, number])[], wor
 	const weight = (i: number, j: number) => 1 - ((i - j) / (words - 1)) ** 2;
 	const first = ranks.map((i) => share(([a]) => a === i));
 	const second = ranks.map((j) => share(([, b]) => b === j));
-	const over = (of: (i: number, j: number) => number) => ranks.reduce((sum, i) => sum + ranks.reduce((s, j) => s + of(i, j), 0), 0);
+	const over = (of: (i: number, j: number) => number) => sum(ranks, (i) => sum(ranks, (j) => of(i, j)));
 	const at = (i: number, j: number) => (p[i] as number[])[j] as number;
 	const observed = over((i, j) => weight(i, j) * at(i, j));
 	const expected = over((i, j) => weight(i, j) * (first[i] as number) * (second[j] as number));
 	if (1 - expected < 1e-12) return null;
 	const kappa = (observed - expected) / (1 - expected);
-	const meanOfRow = ranks.map((i) => ranks.reduce((sum, j) => sum + weight(i, j) * (second[j] as number), 0));
-	const meanOfColumn = ranks.map((j) => ranks.reduce((sum, i) => sum + weight(i, j) * (first[i] as number), 0));
+	const meanOfRow = ranks.map((i) => sum(ranks, (j) => weight(i, j) * (second[j] as number)));
+	const meanOfColumn = ranks.map((j) => sum(ranks, (i) => weight(i, j) * (first[i] as number)));
 	const squares = over((i, j) => at(i, j) * (weight(i, j) - ((meanOfRow[i] as number) + (meanOfColumn[j] as number)) * (1 - kappa)) ** 2);
 	const variance = Math.max(0, squares - (kappa - expected * (1 - kappa)) ** 2) / (n * (1 - expected) ** 2);
 	const standardError = Math.sqrt(variance);

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { tQuantile } from './distributions';
 
 export type Alpha = {
@@ -24,7 +25,7 @@ export function krippendorffAlpha(units: readonly (readonly number[])[], scale: 
 	const paired = units.filter((u) => u.length > 1);
 	const alpha = paired.length < 2 ? null : alphaOf(paired, scale);
 	if (alpha === null) return null;
-	const scorings = paired.reduce((sum, u) => sum + u.length, 0);
+	const scorings = sum(paired, (u) => u.length);
 	const without = paired.map((_, i) =>
 		alphaOf(
 			paired.filter((__, k) => k !== i),
@@ -34,8 +35,8 @@ export function krippendorffAlpha(units: readonly (readonly number[])[], scale: 
 	const m = paired.length;
 	const known = without.filter((a) => a !== null);
 	if (m < 3 || known.length < m) return { alpha, low: null, high: null, n: m, scorings };
-	const mean = known.reduce((a, b) => a + b, 0) / m;
-	const standardError = Math.sqrt(((m - 1) / m) * known.reduce((sum, a) => sum + (a - mean) ** 2, 0));
+	const mean = sum(known) / m;
+	const standardError = Math.sqrt(((m - 1) / m) * sum(known, (a) => (a - mean) ** 2));
 	const half = tQuantile(0.975, m - 1) * standardError;
 	return { alpha, low: Math.max(-1, alpha - half), high: Math.min(1, alpha + half), n: m, scorings };
 }
@@ -43,9 +44,9 @@ export function krippendorffAlpha(units: readonly (readonly number[])[], scale: 
 function alphaOf(units: readonly (readonly number[])[], scale: AlphaScale): number | null {
 	const values = [...new Set(units.flat())].sort((a, b) => a - b);
 	const place = new Map(values.map((v, i) => [v, i]));
-	const totals = values.map((v) => units.reduce((sum, u) => sum + u.filter((x) => x === v).length, 0));
-	const n = totals.reduce((a, b) => a + b, 0);
-	const before = totals.map((_, i) => totals.slice(0, i).reduce((a, b) => a + b, 0));
+	const totals = values.map((v) => sum(units, (u) => u.filter((x) => x === v).length));
+	const n = sum(totals);
+	const before = totals.map((_, i) => sum(totals.slice(0, i)));
 	const at = (list: readonly number[], i: number) => list[i] as number;
 	// An ordinal distance counts the scorings between two ranks, half of those on the ranks themselves.
 	const apart = (i: number, j: number): number => {

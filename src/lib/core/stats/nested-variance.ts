@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { mean } from 'simple-statistics';
 
 export type NestedVariance = {
@@ -22,17 +23,17 @@ export function nestedVariance(lots: readonly (readonly (readonly number[])[])[]
 	const n = { readings: all.length, spools: spools.length, lots: kept.length };
 	if (all.length === 0) return { within: null, spools: null, lots: null, n };
 	const grand = mean(all);
-	const ssWithin = spools.reduce((sum, s) => sum + squaresAround(s, mean([...s])), 0);
-	const ssSpools = kept.reduce((sum, lot) => {
+	const ssWithin = sum(spools, (s) => squaresAround(s, mean([...s])));
+	const ssSpools = sum(kept, (lot) => {
 		const lotMean = mean(lot.flat());
-		return sum + lot.reduce((t, s) => t + s.length * (mean([...s]) - lotMean) ** 2, 0);
-	}, 0);
-	const ssLots = kept.reduce((sum, lot) => sum + lot.flat().length * (mean(lot.flat()) - grand) ** 2, 0);
+		return sum(lot, (s) => s.length * (mean([...s]) - lotMean) ** 2);
+	});
+	const ssLots = sum(kept, (lot) => lot.flat().length * (mean(lot.flat()) - grand) ** 2);
 	const df = { within: n.readings - n.spools, spools: n.spools - n.lots, lots: n.lots - 1 };
 	const within = df.within > 0 ? ssWithin / df.within : null;
 	// Coefficients of the expected mean squares with unequal sizes.
-	const squared = (sizes: number[]) => sizes.reduce((s, size) => s + size * size, 0);
-	const perLot = kept.reduce((sum, lot) => sum + squared(lot.map((s) => s.length)) / lot.flat().length, 0);
+	const squared = (sizes: number[]) => sum(sizes, (size) => size * size);
+	const perLot = sum(kept, (lot) => squared(lot.map((s) => s.length)) / lot.flat().length);
 	const overall = squared(spools.map((s) => s.length)) / n.readings;
 	const lotSizes = squared(kept.map((lot) => lot.flat().length)) / n.readings;
 	const k1 = df.spools > 0 ? (n.readings - perLot) / df.spools : null;
@@ -43,4 +44,4 @@ export function nestedVariance(lots: readonly (readonly (readonly number[])[])[]
 	return { within, spools: between, lots: ofLots, n };
 }
 
-const squaresAround = (values: readonly number[], centre: number) => values.reduce((s, v) => s + (v - centre) ** 2, 0);
+const squaresAround = (values: readonly number[], centre: number) => sum(values, (v) => (v - centre) ** 2);

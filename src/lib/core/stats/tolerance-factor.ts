@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { chiSquareCdf, chiSquareQuantile, normalCdf, normalQuantile } from './distributions';
 
 /** Panels of Simpson's rule over the deviate of the mean; with 60 the factor is right to six digits. */
@@ -24,8 +25,7 @@ export function toleranceFactor(n: number, coverage = 0.95, confidence = 0.95): 
 function solve(n: number, coverage: number, confidence: number): number {
 	const df = n - 1;
 	const widths = meanDeviates(n, coverage);
-	const lacking = (k: number) =>
-		widths.reduce((sum, { weight, half }) => sum + weight * (1 - chiSquareCdf((df * half ** 2) / k ** 2, df)), 0) - confidence;
+	const lacking = (k: number) => sum(widths, ({ weight, half }) => weight * (1 - chiSquareCdf((df * half ** 2) / k ** 2, df))) - confidence;
 	// Howe's factor is within a few per cent: a secant from there settles in a few steps.
 	let [a, b] = [howeFactor(n, coverage, confidence), howeFactor(n, coverage, confidence) * 1.02];
 	let [fa, fb] = [lacking(a), lacking(b)];

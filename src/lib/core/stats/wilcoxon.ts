@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 /**
  * Wilcoxon's signed rank test, exact: of all ways to sign the ranks of the differences, how many are at least as lopsided. Differences of
  * zero are left out; tied ones get the mean of their ranks, and the law is that of those very ranks.
@@ -12,7 +13,7 @@ export function wilcoxonSignedRank(differences: readonly number[]): { rankSum: n
 	if (n === 0) return null;
 	// Twice the ranks are whole numbers even where ties share them.
 	const doubled = midRanksDoubled(untied.map(Math.abs));
-	const total = doubled.reduce((a, b) => a + b, 0);
+	const total = sum(doubled);
 	let chances = new Float64Array(total + 1);
 	chances[0] = 1;
 	for (const rank of doubled) {
@@ -20,8 +21,8 @@ export function wilcoxonSignedRank(differences: readonly number[]): { rankSum: n
 		for (let sum = 0; sum <= total; sum++) next[sum] = ((chances[sum] as number) + (sum >= rank ? (chances[sum - rank] as number) : 0)) / 2;
 		chances = next;
 	}
-	const seen = doubled.reduce((sum, rank, i) => sum + ((untied[i] as number) > 0 ? rank : 0), 0);
-	const tail = (from: number, to: number) => chances.slice(from, to + 1).reduce((a, b) => a + b, 0);
+	const seen = sum(doubled, (rank, i) => ((untied[i] as number) > 0 ? rank : 0));
+	const tail = (from: number, to: number) => sum(chances.slice(from, to + 1));
 	return { rankSum: seen / 2, pairs: n, p: Math.min(1, 2 * Math.min(tail(0, seen), tail(seen, total))) };
 }
 

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { tQuantile } from '../stats/distributions';
 import { say, type Message } from '../finding/message';
 import type { Interval, Sampling } from '../finding/types';
@@ -40,7 +41,7 @@ export function meanStrength(
 	const held = observations.filter(isHeld);
 	const censored: Message[] = held.length ? [say('neverBroke', { held: held.length, n })] : [];
 	const lows = observations.map((o) => o.low);
-	const meanOf = (values: number[]) => values.reduce((s, v) => s + v, 0) / values.length;
+	const meanOf = (values: number[]) => sum(values) / values.length;
 	if (held.length === n) {
 		const low = meanOf(lows);
 		return {

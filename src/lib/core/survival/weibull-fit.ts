@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { logGamma } from '../stats/distributions';
 import { isHeld, oneValueFits, type Observation } from './observation';
 import { digamma } from '../stats/gamma';
@@ -63,8 +64,8 @@ const moved = (theta: Pair, by: Pair, length: number): Pair => [theta[0] + lengt
 /** Middles of the observations give a first mean and spread (moments of the extreme-value law). */
 function startOf(logs: Logs): Pair {
 	const middles = logs.map((l) => (Number.isFinite(l.high) ? (Number.isFinite(l.low) ? (l.low + l.high) / 2 : l.high - 0.1) : l.low + 0.1));
-	const mean = middles.reduce((s, m) => s + m, 0) / middles.length;
-	const sd = Math.sqrt(middles.reduce((s, m) => s + (m - mean) ** 2, 0) / middles.length);
+	const mean = sum(middles) / middles.length;
+	const sd = Math.sqrt(sum(middles, (m) => (m - mean) ** 2) / middles.length);
 	const sigma = Math.max(sd, 0.02) * (Math.sqrt(6) / Math.PI);
 	return [mean + 0.5772156649 * sigma, Math.log(sigma)];
 }

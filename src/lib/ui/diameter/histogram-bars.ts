@@ -1,4 +1,4 @@
-import { extent } from 'd3-array';
+import { extent, sum } from 'd3-array';
 import type { LogSummary } from '$lib/core/diameter/log/summary';
 import { countOutside } from '$lib/core/diameter/outside';
 
@@ -15,7 +15,7 @@ export function barsOfLog({ startMm, binMm, counts }: LogSummary['histogram'], b
 	return Array.from({ length: Math.ceil(counts.length / per) }, (_, i) => {
 		const fromMm = startMm + (i * per - 0.5) * binMm - biasMm;
 		const toMm = startMm + ((i + 1) * per - 0.5) * binMm - biasMm;
-		const count = counts.slice(i * per, (i + 1) * per).reduce((a, b) => a + b, 0);
+		const count = sum(counts.slice(i * per, (i + 1) * per));
 		return { fromMm, toMm, count, outside: limits !== null && (fromMm > limits.highMm || toMm < limits.lowMm) };
 	});
 }

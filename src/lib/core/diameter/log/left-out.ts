@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { GaugeLog } from './gauge-log';
 
 /** Samples of a log that do not count, by their number from 0, both ends included. */
@@ -50,7 +51,7 @@ export function withoutRanges(log: GaugeLog, ranges: readonly SampleRange[]): Ga
 }
 
 function joined(parts: Float64Array[]): Float64Array {
-	const all = new Float64Array(parts.reduce((sum, part) => sum + part.length, 0));
+	const all = new Float64Array(sum(parts, (part) => part.length));
 	let at = 0;
 	for (const part of parts) {
 		all.set(part, at);

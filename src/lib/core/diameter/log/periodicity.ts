@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import FFT from 'fft.js';
 
 /** A regular coming and going of the diameter along the strand. */
@@ -42,7 +43,7 @@ export function findPeriodicity(values: ArrayLike<number>, stepM: number): Perio
 	const n = values.length;
 	if (n < 4 * LEAST_TURNS) return null;
 	const flat = withoutTrend(values, n);
-	const variance = flat.reduce((s, v) => s + v * v, 0) / n;
+	const variance = sum(flat, (v) => v * v) / n;
 	if (!(variance > 1e-18)) return null;
 	const size = 2 ** Math.ceil(Math.log2(n));
 	const power = periodogram(flat, size);

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { patchesOf, type Patch } from './components';
 import { INSET, layOut, pointIn, type Gap } from './gap';
 import { runningMedian } from './running-median';
@@ -111,12 +112,12 @@ function strandsIn(gap: Gap, rest: Float32Array, limit: number): Seen {
 	for (let i = 0; i < rest.length; i++) own[i] = Number(Math.abs(rest[i] as number) > limit);
 	const mask = bridged(own, columns, Math.max(1, Math.round(columns * BRIDGED)));
 	const strands = patchesOf(mask, columns).filter((p) => p.lastColumn - p.firstColumn + 1 >= STRAND_REACH * columns);
-	const total = columns * rowWidths.reduce((a, b) => a + b, 0);
+	const total = columns * sum(rowWidths);
 	// A point that is half filament stands out half as far: edges and hairs count for the part they cover.
 	const full = Math.max(gap.contrast, limit);
 	const covers = (cell: number) =>
 		own[cell] ? Math.min(1, Math.abs(rest[cell] as number) / full) * (rowWidths[Math.floor(cell / columns)] as number) : 0;
-	const covered = strands.reduce((sum, p) => sum + p.cells.reduce((s, cell) => s + covers(cell), 0), 0);
+	const covered = sum(strands, (p) => sum(p.cells, (cell) => covers(cell)));
 	let all = 0;
 	for (let cell = 0; cell < columns * rows; cell++) all += covers(cell);
 	return { strands, coveragePct: (100 * covered) / total, dustPct: (100 * (all - covered)) / total };

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import type { Corners, Point } from './types';
 
 /**
@@ -5,7 +6,7 @@ import type { Corners, Point } from './types';
  * @example orderCorners([[10, 20], [0, 0], [10, 0], [0, 20]]) // [[0, 0], [10, 0], [10, 20], [0, 20]]
  */
 export function orderCorners(points: readonly [Point, Point, Point, Point]): Corners {
-	const middle = [0, 1].map((axis) => points.reduce((sum, p) => sum + (p[axis] as number), 0) / 4) as [number, number];
+	const middle = [0, 1].map((axis) => sum(points, (p) => p[axis] as number) / 4) as [number, number];
 	const angle = (p: Point) => Math.atan2(p[1] - middle[1], p[0] - middle[0]);
 	// The y axis of a picture grows downwards, so growing angles run clockwise to the eye.
 	const round = [...points].sort((a, b) => angle(a) - angle(b));
