@@ -211,7 +211,7 @@ test('in the demo a made-up caliper types through the same door, and spools stan
 	await tabTo(page, 'Value');
 	await type(page, '97.4');
 	await page.keyboard.press('Enter');
-	await expect(page.getByText(/^▲ Value/)).toBeVisible();
+	await expect(page.getByText(/^\s*Value is not/)).toBeVisible();
 	await page.keyboard.press('Control+A');
 	await enter(page, '0,974');
 	await page.getByLabel(/^Spool/).selectOption({ index: 1 });

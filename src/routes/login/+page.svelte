@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { Button, Input, Label } from 'flowbite-svelte';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let passphrase = $state('');
 	let problem = $state('');
@@ -37,7 +38,7 @@
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby={problem ? 'passphrase-error' : undefined}
 		/>
-		{#if problem}<p id="passphrase-error" role="alert" class="mt-1 text-harm">▲ {problem}</p>{/if}
+		{#if problem}<Problem id="passphrase-error" class="mt-1">{problem}</Problem>{/if}
 	</div>
 	<Button type="submit" disabled={busy}>Log in</Button>
 </form>

@@ -9,6 +9,7 @@
 	import { day, fixed } from '$lib/ui/words/numbers';
 	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const form = new Form({ fields: ['name', 'params', 'marks', 'gramsG'] });
@@ -41,9 +42,9 @@
 							? ' · there is a newer version'
 							: ''}
 					</span>
-					{#if piece.damaged}<p class="text-harm">
-							▲ This record is damaged and cannot be read. Prints of it stay; register the piece again.
-						</p>
+					{#if piece.damaged}<Problem live={false}
+							>This record is damaged and cannot be read. Prints of it stay; register the piece again.</Problem
+						>
 					{:else}<span class="small block">{marksLine(piece.marks)}</span>{/if}
 					{#if piece.volumeMm3 !== null}
 						{@const needed = materialNeeded(piece.volumeMm3, USUAL_STRAND.densityGcm3, USUAL_STRAND.diameterMm)}

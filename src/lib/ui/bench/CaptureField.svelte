@@ -2,6 +2,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { sentenceOf } from '../words/refusals';
 	import { tick } from 'svelte';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	type Props = {
 		label: string;
@@ -84,7 +85,7 @@
 <div class="min-h-7" aria-live="polite">
 	{#if refusal}
 		<p id="capture-error" class="mt-1 text-harm">
-			<span aria-hidden="true">▲</span>
+			<HarmIcon />
 			{typed}
 			{sentenceOf(refusal)}
 			{#if refusal.suggestion}

@@ -3,6 +3,7 @@
 	import FindingLines from '../prints/FindingLines.svelte';
 	import { sentence } from '../words/messages';
 	import { plural, upTo } from '../words/numbers';
+	import Problem from '../form/Problem.svelte';
 
 	let { findings, defs, onnext }: { findings: Finding[]; defs: QuantityDef[]; onnext: () => void } = $props();
 	/** Below this a flow error is hard to see (common practice, no source). */
@@ -26,7 +27,7 @@
 <p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="diameter-sentence">
 	{first ? sentence(first) : 'No reading yet.'}
 </p>
-{#if jam}<p class="mt-2 font-semibold text-harm">▲ {sentence(jam)}</p>{/if}
+{#if jam}<Problem live={false} class="mt-2 font-semibold">{sentence(jam)}</Problem>{/if}
 <p class="mt-2 text-muted">
 	{#if left > 0}
 		{plural(left, 'more reading')} would complete the quick check.

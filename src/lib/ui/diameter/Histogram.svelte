@@ -1,46 +1,87 @@
 <script lang="ts">
-	import { ticks } from 'd3-array';
+	import type { ChartConfiguration } from 'chart.js';
+	import Chart from '../charts/Chart.svelte';
+	import { axis, type Ink } from '../charts/ink';
 	import { fixed, plural } from '../words/numbers';
-	import type { Bar, Limits } from './histogram-bars';
+	import { barsToDraw, type Bar, type Limits } from './histogram-bars';
 
 	type Props = { bars: Bar[]; limits: Limits | null; n: number; of: 'reading' | 'sample' };
 	let { bars, limits, n, of }: Props = $props();
-	const W = 640;
-	const H = 120;
-	const most = $derived(Math.max(...bars.map((b) => b.count)));
+	/** Height of the lowest bar, as a share of the highest: it can be seen. */
+	const LEAST_SHARE = 0.015;
+	const most = $derived(Math.max(1, ...bars.map((b) => b.count)));
 	const range = $derived({
 		low: Math.min(bars[0]?.fromMm ?? 0, (limits?.lowMm ?? Infinity) - 0.002),
 		high: Math.max(bars.at(-1)?.toMm ?? 1, (limits?.highMm ?? -Infinity) + 0.002)
 	});
-	const x = $derived((mm: number) => 44 + ((mm - range.low) / (range.high - range.low)) * (W - 50));
+
+	function content(ink: Ink): ChartConfiguration {
+		const drawn = barsToDraw(bars);
+		const limit = (mm: number) => ({
+			type: 'line' as const,
+			data: [
+				{ x: mm, y: 0 },
+				{ x: mm, y: most }
+			],
+			borderColor: ink('ink'),
+			borderDash: [4, 3],
+			borderWidth: 1,
+			pointRadius: 0,
+			pointHitRadius: 0
+		});
+		return {
+			type: 'bar',
+			data: {
+				datasets: [
+					...(limits ? [limit(limits.lowMm), limit(limits.highMm)] : []),
+					{
+						// One of thousands still shows.
+						data: drawn.map((b) => ({ x: (b.fromMm + b.toMm) / 2, y: b.count && Math.max(b.count, LEAST_SHARE * most) })),
+						backgroundColor: drawn.map((b) => ink(b.outside ? 'harm' : 'water')),
+						barPercentage: 1,
+						categoryPercentage: 0.96
+					}
+				]
+			},
+			options: {
+				scales: {
+					x: {
+						...axis(ink, 'diameter, mm'),
+						type: 'linear',
+						min: range.low,
+						max: range.high,
+						offset: false,
+						grid: { display: false },
+						ticks: { color: ink('muted'), callback: (mm) => fixed(Number(mm), 2), maxRotation: 0, includeBounds: false }
+					},
+					y: {
+						...axis(ink, `${of}s`),
+						type: 'linear',
+						min: 0,
+						suggestedMax: most,
+						ticks: { color: ink('muted'), precision: 0, maxTicksLimit: 4 }
+					}
+				},
+				plugins: {
+					legend: { display: false },
+					tooltip: {
+						filter: ({ dataset }) => dataset.type !== 'line',
+						callbacks: {
+							title: ([item]) => {
+								const bar = item && drawn[item.dataIndex];
+								return bar ? `${fixed(bar.fromMm, 3)} to ${fixed(bar.toMm, 3)} mm` : '';
+							},
+							label: (item) => plural(drawn[item.dataIndex]?.count ?? 0, of)
+						}
+					}
+				}
+			}
+		};
+	}
 </script>
 
-<svg
-	viewBox="0 0 {W} {H}"
-	class="block w-full"
-	style:max-width="{W}px"
-	role="img"
-	aria-label="How often each diameter occurs, {fixed(range.low, 3)} to {fixed(range.high, 3)} mm, {plural(n, of)}"
->
-	{#each bars as bar (bar.fromMm)}
-		{@const height = bar.count === 0 ? 0 : Math.max(1.5, (bar.count / most) * (H - 26))}
-		<rect
-			x={x(bar.fromMm)}
-			y={H - 20 - height}
-			width={Math.max(0.8, x(bar.toMm) - x(bar.fromMm) - 0.4)}
-			{height}
-			fill={bar.outside ? 'var(--harm)' : 'var(--water)'}
-		/>
-	{/each}
-	{#if limits}
-		{#each [limits.lowMm, limits.highMm] as limit (limit)}
-			<line x1={x(limit)} x2={x(limit)} y1="2" y2={H - 18} stroke="var(--ink)" stroke-dasharray="4 3" />
-		{/each}
-	{/if}
-	{#each ticks(range.low, range.high, 7) as tick (tick)}
-		<text x={x(tick)} y={H - 5} font-size="11" text-anchor="middle" fill="var(--muted)">{fixed(tick, 2)}</text>
-	{/each}
-	<text x="0" y={H - 5} font-size="11" fill="var(--muted)">mm</text>
-	<line x1="38" x2="44" y1={26 - 20} y2={26 - 20} stroke="var(--muted)" />
-	<text x="35" y="10" font-size="11" text-anchor="end" fill="var(--muted)">{most}</text>
-</svg>
+<Chart
+	{content}
+	height="h-40 max-w-[640px]"
+	label="How often each diameter occurs, {fixed(range.low, 3)} to {fixed(range.high, 3)} mm, {plural(n, of)}"
+/>

@@ -5,6 +5,7 @@
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
 	import { upTo } from '../words/numbers';
+	import Problem from '../form/Problem.svelte';
 
 	type Props = { log: LoggedStrand; looked: { fromM: number; toM: number } | null; onchange: () => void };
 	let { log, looked, onchange }: Props = $props();
@@ -45,7 +46,7 @@
 	}
 </script>
 
-{#if form.problem}<p role="alert" class="mt-1 text-harm">▲ {form.problem}</p>{/if}
+{#if form.problem}<Problem class="mt-1">{form.problem}</Problem>{/if}
 {#each log.leftOut as part (part.amendmentId)}
 	<p class="small mt-1">
 		Left out: {upTo(part.fromM, 2)} to {upTo(part.toM, 2)} m, {part.reason}.

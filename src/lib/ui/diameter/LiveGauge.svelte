@@ -1,11 +1,13 @@
 <script lang="ts">
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import { Button } from 'flowbite-svelte';
-	import { extent, ticks } from 'd3-array';
+	import { extent } from 'd3-array';
+	import { scaleLinear } from 'd3-scale';
 	import { onDestroy } from 'svelte';
 	import { fixed, plural, upTo } from '../words/numbers';
 	import { LiveLog } from './live-log.svelte';
 	import { ribbonPath } from './ribbon';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	type Props = {
 		spoolId: string;
@@ -46,15 +48,15 @@
 		const [low, high] = extent([...columns.flatMap((c) => [c.lowMm, c.highMm]), ...(limits ? [limits.lowMm, limits.highMm] : [])]);
 		return { low: (low ?? 1.7) - 0.005, high: (high ?? 1.8) + 0.005 };
 	});
-	const x = $derived((m: number) => 44 + (m / (live?.metres || 1)) * (W - 50));
-	const y = $derived((mm: number) => 6 + ((range.high - mm) / (range.high - range.low)) * (H - 12));
+	const x = $derived(scaleLinear([0, live?.metres || 1], [44, W - 6]));
+	const y = $derived(scaleLinear([range.low, range.high], [H - 6, 6]));
 </script>
 
 {#if live}
 	<section aria-label="The gauge measures" class="panel mt-4 px-3 py-2">
 		<p role="status" class="text-[1.05rem]">
 			{#if live.state === 'refused'}
-				<span class="text-harm">▲ Nothing was stored. {live.title}</span>
+				<span class="text-harm"><HarmIcon /> Nothing was stored. {live.title}</span>
 			{:else if live.state === 'ending'}
 				Stopped after <strong>{upTo(live.metres, 1)} m</strong>; taking it in …
 			{:else if live.state === 'cancelled'}
@@ -73,7 +75,7 @@
 				role="img"
 				aria-label="Strand so far, {upTo(live.metres, 1)} m"
 			>
-				{#each ticks(range.low, range.high, 3) as tick (tick)}
+				{#each y.ticks(3) as tick (tick)}
 					<line x1="44" x2={W - 6} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
 					<text x="39" y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
 				{/each}

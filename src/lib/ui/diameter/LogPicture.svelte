@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { Envelope } from '$lib/core/diameter/log/envelope';
 	import type { LoggedStrand } from '$lib/core/evidence/log';
-	import { ticks } from 'd3-array';
+	import { scaleLinear } from 'd3-scale';
 	import { fixed, upTo } from '../words/numbers';
 	import { ribbonPath } from './ribbon';
+	import { ArrowLeftOutline, ArrowRightOutline } from 'flowbite-svelte-icons';
 
 	type Props = {
 		log: LoggedStrand;
@@ -35,8 +36,8 @@
 		low: Math.min(log.summary.lowMm - biasMm, limits?.lowMm ?? nominalMm) - 0.005,
 		high: Math.max(log.summary.highMm - biasMm, limits?.highMm ?? nominalMm) + 0.005
 	});
-	const x = $derived((m: number) => box.left + ((m - shown.fromM) / (shown.toM - shown.fromM || 1)) * (W - box.left - box.right));
-	const y = $derived((mm: number) => box.top + ((range.high - mm) / (range.high - range.low)) * (H - box.top - box.bottom));
+	const x = $derived(scaleLinear([shown.fromM, shown.toM], [box.left, W - box.right]));
+	const y = $derived(scaleLinear([range.low, range.high], [H - box.bottom, box.top]));
 	const ribbon = $derived(ribbonPath(shown.columns, x, y));
 	const outside = $derived(limits ? shown.columns.filter((c) => c.highMm > limits.highMm || c.lowMm < limits.lowMm) : []);
 	const single = $derived(shown.columns.length > 0 && shown.columns.every((c) => c.samples === 1));
@@ -80,8 +81,7 @@
 	}
 	function metresAt(event: MouseEvent & { currentTarget: SVGElement }): number {
 		const rect = event.currentTarget.getBoundingClientRect();
-		const inside = ((event.clientX - rect.left) / rect.width) * W;
-		return shown.fromM + ((inside - box.left) / (W - box.left - box.right)) * (shown.toM - shown.fromM);
+		return x.invert(((event.clientX - rect.left) / rect.width) * W);
 	}
 	function keys(event: KeyboardEvent): void {
 		const act = {
@@ -122,7 +122,7 @@
 				/>
 			</pattern>
 		</defs>
-		{#each ticks(range.low, range.high, 4) as tick (tick)}
+		{#each y.ticks(4) as tick (tick)}
 			<line x1={box.left} x2={W - box.right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
 			<text x={box.left - 5} y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
 		{/each}
@@ -146,7 +146,7 @@
 				stroke="var(--muted)"
 			/>
 		{/each}
-		{#each ticks(shown.fromM, shown.toM, 6) as tick (tick)}
+		{#each x.ticks(6) as tick (tick)}
 			<text x={x(tick)} y={H - 6} font-size="11" text-anchor="middle" fill="var(--muted)">{upTo(tick, 3)}</text>
 		{/each}
 		<text x="0" y={H - 6} font-size="11" fill="var(--muted)">mm / m</text>
@@ -154,13 +154,19 @@
 	<p class="mt-1 flex flex-wrap items-center gap-2 text-[0.9rem]">
 		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(0.25)}>nearer <kbd>+</kbd></button>
 		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(4)} disabled={!zoomed}>farther <kbd>−</kbd></button>
-		<button type="button" class="panel px-2 py-0.5" onclick={() => step(-0.5)} disabled={!zoomed} aria-label="towards the start">←</button>
-		<button type="button" class="panel px-2 py-0.5" onclick={() => step(0.5)} disabled={!zoomed} aria-label="towards the end">→</button>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => step(-0.5)} disabled={!zoomed} aria-label="towards the start"
+			><ArrowLeftOutline width="1em" height="1em" class="icon" /></button
+		>
+		<button type="button" class="panel px-2 py-0.5" onclick={() => step(0.5)} disabled={!zoomed} aria-label="towards the end"
+			><ArrowRightOutline width="1em" height="1em" class="icon" /></button
+		>
 		<button type="button" class="panel px-2 py-0.5" onclick={showWhole} disabled={!zoomed}>whole</button>
 		<span class="small"
 			>{upTo(shown.fromM, 2)} to {upTo(shown.toM, 2)} m · {single
 				? 'single readings'
-				: 'smallest to largest of each column, no thickening lost'}{limits ? ' · dashed: the label’s limits · ▲ beyond them' : ''}</span
+				: 'smallest to largest of each column, no thickening lost'}{limits
+				? ' · dashed: the label’s limits · triangles: beyond them'
+				: ''}</span
 		>
 	</p>
 </div>

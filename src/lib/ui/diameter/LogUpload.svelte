@@ -8,6 +8,7 @@
 	import { guessLayout, type Preview } from './guess-layout';
 	import { recallLayout, rememberLayout } from './layout-memory';
 	import LayoutFields from './LayoutFields.svelte';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	let { spoolId, instrumentId, ontaken }: { spoolId: string; instrumentId: string; ontaken: () => void } = $props();
 	const STORE = 'draught-log-layout';
@@ -77,7 +78,7 @@
 			</div>
 			{#if upload.state === 'refused'}
 				<div role="alert" class="text-harm">
-					<p>▲ {upload.errors.length > 1 ? `${upload.title} Nothing was stored.` : 'Nothing was stored:'}</p>
+					<p><HarmIcon /> {upload.errors.length > 1 ? `${upload.title} Nothing was stored.` : 'Nothing was stored:'}</p>
 					<ul class="small">
 						{#each upload.errors as error (error.path + error.code)}<li>{refusalWords(error)}</li>{:else}<li>{upload.title}</li>{/each}
 					</ul>

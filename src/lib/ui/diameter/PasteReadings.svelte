@@ -8,6 +8,7 @@
 	import { recallLayout, rememberLayout } from './layout-memory';
 	import LayoutFields from './LayoutFields.svelte';
 	import { MOST_PASTED, pastedReadings, type PastedReading } from './pasted-readings';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	/** Keeps the readings; an answer says why one was refused. */
 	let { take }: { take: (readings: PastedReading[]) => string | null } = $props();
@@ -68,7 +69,7 @@
 	{/if}
 	{#if problems.length}
 		<div role="alert" class="mt-1 text-harm">
-			<p>▲ Nothing was stored:</p>
+			<p><HarmIcon /> Nothing was stored:</p>
 			<ul class="small">
 				{#each problems as problem (problem)}<li>{problem}</li>{/each}
 			</ul>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
-	import { ticks as ticksOf } from 'd3-array';
+	import { scaleLinear } from 'd3-scale';
 	import { tQuantile } from '$lib/core/stats/distributions';
 	import { fixed, plural } from '../words/numbers';
 
@@ -15,8 +15,8 @@
 		const all = spools.flatMap((s) => [...s.placeMeansMm, ...(s.limits ? [s.limits.lowMm, s.limits.highMm] : [])]);
 		return { low: Math.floor(Math.min(...all) * 100 - 0.5) / 100, high: Math.ceil(Math.max(...all) * 100 + 0.5) / 100 };
 	});
-	const x = $derived((mm: number) => LEFT + ((mm - range.low) / (range.high - range.low)) * (W - 2 * LEFT));
-	const ticks = $derived(ticksOf(range.low, range.high, 6));
+	const x = $derived(scaleLinear([range.low, range.high], [LEFT, W - LEFT]));
+	const ticks = $derived(x.ticks(6));
 	const half = (s: SpoolOnScale) => (s.sdMm === null ? null : (tQuantile(0.975, s.places - 1) * s.sdMm) / Math.sqrt(s.places));
 </script>
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { barsOfLog, barsOfReadings } from './histogram-bars';
+import { barsOfLog, barsOfReadings, barsToDraw } from './histogram-bars';
 
 const limits = { lowMm: 1.73, highMm: 1.77 };
 
@@ -29,5 +29,14 @@ describe('bars of a histogram', () => {
 		expect(bars[0]?.outside).toBe(true);
 		expect(bars.some((b) => !b.outside)).toBe(true);
 		expect(barsOfLog({ startMm: 1.7, binMm: 0.0005, counts: [3] }, 0, null)).toHaveLength(1);
+	});
+	it('is drawn without gaps and with nothing at both ends, each bar at its place', () => {
+		const bars = barsOfReadings([1.72, 1.75, 1.75], 0.01, limits);
+		const drawn = barsToDraw(bars);
+		expect(drawn.map((b) => b.count)).toEqual([0, 1, 0, 0, 2, 0]);
+		expect(drawn.map((b) => Math.round((b.fromMm + b.toMm) * 500) / 1000)).toEqual([1.71, 1.72, 1.73, 1.74, 1.75, 1.76]);
+		expect(drawn.filter((b) => b.count > 0)).toEqual(bars);
+		expect(barsToDraw(barsOfReadings([1.75], 0.01, null)).map((b) => b.count)).toEqual([0, 1, 0]);
+		expect(barsToDraw([])).toEqual([]);
 	});
 });

@@ -45,3 +45,16 @@ export function barsOfReadings(valuesMm: readonly number[], stepMm: number, limi
 			outside: limits !== null && countOutside(values, limits.lowMm, limits.highMm, stepMm) === values.length
 		}));
 }
+
+/** The bars with one of nothing wherever none is, and one at each end: the chart takes the width of a bar from its neighbour. */
+export function barsToDraw(bars: readonly Bar[]): Bar[] {
+	const [first, last] = [bars[0], bars.at(-1)];
+	if (!first || !last) return [];
+	const widthMm = first.toMm - first.fromMm;
+	const at = (fromMm: number) => Math.round((fromMm - first.fromMm) / widthMm);
+	const byPlace = new Map(bars.map((b) => [at(b.fromMm), b]));
+	return Array.from({ length: at(last.fromMm) + 3 }, (_, i) => {
+		const fromMm = first.fromMm + (i - 1) * widthMm;
+		return byPlace.get(i - 1) ?? { fromMm, toMm: fromMm + widthMm, count: 0, outside: false };
+	});
+}

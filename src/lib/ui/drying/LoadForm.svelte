@@ -13,6 +13,7 @@
 	import Sliver from '../spool/Sliver.svelte';
 	import { upTo } from '../words/numbers';
 	import { running } from './running.svelte';
+	import Problem from '../form/Problem.svelte';
 
 	type Dryer = { id: string; name: string; setPointLowC: number | null; setPointHighC: number | null };
 	type Props = { trialId: string; evidence: SpoolEvidence[]; dryers: Dryer[]; handbook: MaterialFigures[]; wanted: string | null };
@@ -141,7 +142,7 @@
 		<Button type="submit" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
 	</div>
 	{#if judged?.kind === 'softens'}
-		<p class="text-harm">▲ {judged.of} goes soft at {upTo(judged.limitC, 0)} °C: this will not be started.</p>
+		<Problem live={false}>{judged.of} goes soft at {upTo(judged.limitC, 0)} °C: this will not be started.</Problem>
 	{:else if judged?.kind === 'aboveRange' || judged?.kind === 'unknownMaterial'}
 		<label class="flex items-center gap-2"
 			><input type="checkbox" bind:checked={accepted} />

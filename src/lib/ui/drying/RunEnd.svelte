@@ -3,6 +3,7 @@
 	import { Form } from '../form/form.svelte';
 	import { running } from './running.svelte';
 	import type { DryingRun } from '$lib/server/drying/runs';
+	import Problem from '../form/Problem.svelte';
 
 	let { run, ondone }: { run: DryingRun; ondone?: () => void } = $props();
 	const form = new Form({ fields: [] });
@@ -21,5 +22,5 @@
 <span class="inline-flex flex-wrap items-center gap-2">
 	<button type="button" class="rounded bg-act px-3 py-1 font-semibold text-on-act" onclick={() => void end('done')}>It is done</button>
 	<button type="button" class="panel px-3 py-1" onclick={() => void end('void')}>It dried nothing</button>
-	{#if form.problem}<span role="alert" class="text-harm">▲ {form.problem}</span>{/if}
+	{#if form.problem}<Problem>{form.problem}</Problem>{/if}
 </span>

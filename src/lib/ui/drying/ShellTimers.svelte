@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { running } from './running.svelte';
 	import { timerWords } from './timer-words';
+	import { BellSolid } from 'flowbite-svelte-icons';
 
 	onMount(() => running.start());
 </script>
@@ -15,7 +16,8 @@
 				{@const timer = timerWords(run.plannedEndAt, running.now)}
 				<li>
 					<a href="/drying" class="block leading-tight {timer.over ? 'font-bold' : ''}">
-						{#if timer.over}<span aria-hidden="true">■ </span>{/if}{timer.words}
+						{#if timer.over}<BellSolid width="1em" height="1em" class="icon" />
+						{/if}{timer.words}
 						<span class="small block">{run.dryer} · {run.spools.map((s) => s.code).join(', ')}</span>
 					</a>
 				</li>

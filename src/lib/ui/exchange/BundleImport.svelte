@@ -3,6 +3,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
+	import Problem from '../form/Problem.svelte';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	type Taken = { trialId: string; fresh: number; known: number; renamed: { from: string; to: string }[] };
 	let taken = $state.raw<Taken | null>(null);
@@ -48,10 +50,10 @@
 			</p>{/each}
 	{/if}
 	{#if form.unknown}
-		<p role="alert" class="text-harm">▲ It is not known whether it was saved. Choose the file again; nothing doubles.</p>
+		<Problem>It is not known whether it was saved. Choose the file again; nothing doubles.</Problem>
 	{:else if notJson || form.problem || form.errors.length}
 		<div role="alert" class="border-l-[3px] border-harm px-3 py-1">
-			<p class="text-harm">▲ Not taken; nothing was stored.</p>
+			<p class="text-harm"><HarmIcon /> Not taken; nothing was stored.</p>
 			<ul>
 				{#each form.errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {refusalWords(e)}</li>{:else}<li>
 						{notJson || form.problem}

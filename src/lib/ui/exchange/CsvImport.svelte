@@ -4,6 +4,8 @@
 	import { Button, Select } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
 	import { plural } from '../words/numbers';
+	import Problem from '../form/Problem.svelte';
+	import HarmIcon from '../form/HarmIcon.svelte';
 
 	type Column = { name: string; kind: string; required: boolean; of: string | null };
 	type Table = { name: string; about: string; reveals: boolean; columns: Column[] };
@@ -96,10 +98,10 @@
 			<p class="font-semibold">Kept: {plural(looked.fresh, 'row')} new in {looked.table}.</p>
 		{/if}
 		{#if form.unknown}
-			<p role="alert" class="text-harm">▲ {form.problem}</p>
+			<Problem>{form.problem}</Problem>
 		{:else if form.problem || form.errors.length}
 			<div class="border-l-[3px] border-harm px-3 py-1" role="alert">
-				<p class="text-harm">▲ {file || 'The file'} was not taken; nothing was stored.</p>
+				<p class="text-harm"><HarmIcon /> {file || 'The file'} was not taken; nothing was stored.</p>
 				<ul class="mt-1 max-h-56 overflow-y-auto">
 					{#each form.errors as e, i (i)}<li><strong>{where(e.path)}</strong> {refusalWords(e)}</li>{:else}<li>{form.problem}</li>{/each}
 				</ul>

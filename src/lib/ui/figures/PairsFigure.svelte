@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { scaleLinear } from 'd3-scale';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import { bareValue, quantityName } from '../words/quantities';
 
@@ -15,11 +16,7 @@
 		return { low: low - pad, high: high + pad };
 	});
 	/** Better is always up. */
-	const y = (v: number) => {
-		const share = (v - range.low) / (range.high - range.low);
-		const good = def.direction === 'less' ? 1 - share : share;
-		return 12 + (1 - Math.min(1, Math.max(0, good))) * (H - 34);
-	};
+	const y = $derived(scaleLinear([range.low, range.high], def.direction === 'less' ? [12, H - 22] : [H - 22, 12]).clamp(true));
 	/** Equal pairs lie on one line: it is told how many they are. */
 	const lines = $derived(
 		[...new Map(pairs.map((p) => [p.join(' '), p])).values()].map(([first, second]) => ({

@@ -14,8 +14,8 @@ describe('account figure', () => {
 	});
 	it('stays inside its box beyond the scale, and with one or no weighing', () => {
 		const far = accountShape([point(0, 1000, 9), point(1, 1000, -9)], { low: 0, high: 1 }, box);
-		expect(far.points.map((p) => p.y)).toEqual([20, 30]);
-		expect(accountShape([point(3, 1000, 0)], { low: 0, high: 1 }, box).mass).toBe('M0.0,5.0');
+		expect(far.water).toBe('M0.0,20.0L100.0,30.0');
+		expect(accountShape([point(3, 1000, 0)], { low: 0, high: 1 }, box).mass).toBe('M50.0,5.0');
 		expect(accountShape([], { low: 0, high: 1 }, box)).toMatchObject({ mass: '', water: '', band: '' });
 	});
 });

@@ -1,3 +1,5 @@
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
 import type { AccountPoint } from '$lib/core/finding/types';
 
 export type AccountShape = {
@@ -7,7 +9,6 @@ export type AccountShape = {
 	water: string;
 	band: string;
 	zeroY: number;
-	points: { x: number; y: number; point: AccountPoint }[];
 };
 
 type Box = { width: number; massTop: number; massHeight: number; waterTop: number; waterHeight: number; inset: number };
@@ -17,13 +18,11 @@ type Box = { width: number; massTop: number; massHeight: number; waterTop: numbe
  */
 export function accountShape(points: readonly AccountPoint[], scale: { low: number; high: number }, box: Box): AccountShape {
 	const first = points[0]?.at ?? 0;
-	const span = (points.at(-1)?.at ?? 0) - first || 1;
-	const masses = points.map((p) => p.grossG);
-	const [least, most] = [Math.min(...masses), Math.max(...masses)];
-	const x = (p: AccountPoint) => box.inset + ((p.at - first) / span) * (box.width - 2 * box.inset);
-	const massY = (g: number) => box.massTop + (most === least ? 0.5 : (most - g) / (most - least)) * box.massHeight;
-	const waterY = (pct: number) =>
-		box.waterTop + (1 - Math.min(1, Math.max(0, (pct - scale.low) / (scale.high - scale.low)))) * box.waterHeight;
+	const time = scaleLinear([first, points.at(-1)?.at ?? first], [box.inset, box.width - box.inset]);
+	const x = (p: AccountPoint) => time(p.at);
+	const [least = 0, most = 0] = extent(points, (p) => p.grossG);
+	const massY = scaleLinear([most, least], [box.massTop, box.massTop + box.massHeight]);
+	const waterY = scaleLinear([scale.low, scale.high], [box.waterTop + box.waterHeight, box.waterTop]).clamp(true);
 	const line = (at: (p: AccountPoint) => number) => points.map((p, i) => `${i ? 'L' : 'M'}${x(p).toFixed(1)},${at(p).toFixed(1)}`).join('');
 	const back = [...points].reverse().map((p) => `L${x(p).toFixed(1)},${waterY(p.lowPct).toFixed(1)}`);
 	return {
@@ -32,7 +31,6 @@ export function accountShape(points: readonly AccountPoint[], scale: { low: numb
 			.join(''),
 		water: line((p) => waterY(p.pct)),
 		band: points.length ? `${line((p) => waterY(p.highPct))}${back.join('')}Z` : '',
-		zeroY: waterY(0),
-		points: points.map((point) => ({ x: x(point), y: waterY(point.pct), point }))
+		zeroY: waterY(0)
 	};
 }

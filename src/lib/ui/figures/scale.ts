@@ -1,10 +1,11 @@
+import { scaleLinear } from 'd3-scale';
+
 /** Width of a figure in a cell of the sheet: ten columns stand side by side on a small laptop. */
 export const CELL_WIDTH = 84;
 
 /** Where a value lies on a figure of the given width; beyond the scale it is drawn at the end. */
 export function place(value: number, scale: { low: number; high: number }, width: number, inset = 4): number {
-	const share = (value - scale.low) / (scale.high - scale.low);
-	return inset + Math.min(1, Math.max(0, share)) * (width - 2 * inset);
+	return scaleLinear([scale.low, scale.high], [inset, width - inset]).clamp(true)(value);
 }
 
 /** Where the words over a mark start, so that they stay inside the figure. */

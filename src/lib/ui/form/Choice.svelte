@@ -1,6 +1,8 @@
 <script lang="ts" generics="T extends string">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
+	import Problem from './Problem.svelte';
+	import ChosenIcon from './ChosenIcon.svelte';
 
 	type Props = {
 		name: string;
@@ -37,13 +39,13 @@
 						onchange?.(option.value);
 					}}
 				/>
-				{#if value === option.value}<span aria-hidden="true" class="mr-1">✓</span>{/if}{option.label}
+				{#if value === option.value}<ChosenIcon />
+				{/if}{option.label}
 			</label>
 		{/each}
 	</div>
-	{#if error}<p id="{name}-error" class="mt-0.5 text-[0.85rem] text-harm">
-			<span aria-hidden="true">▲</span>
+	{#if error}<Problem live={false} id="{name}-error" class="mt-0.5 text-[0.85rem]">
 			{legend}
 			{refusalWords(error)}
-		</p>{/if}
+		</Problem>{/if}
 </fieldset>

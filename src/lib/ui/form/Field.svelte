@@ -3,6 +3,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Input, Label } from 'flowbite-svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';
+	import Problem from './Problem.svelte';
 
 	type Props = {
 		id: string;
@@ -55,14 +56,13 @@
 		</datalist>
 	{/if}
 	{#if error}
-		<p id="{id}-error" class="mt-0.5 text-[0.85rem] text-harm">
-			<span aria-hidden="true">▲</span>
+		<Problem live={false} id="{id}-error" class="mt-0.5 text-[0.85rem]">
 			{label}
 			{refusalWords(error)}
 			{#if error.suggestion}
 				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Take {error.suggestion}</button>
 			{/if}
-		</p>
+		</Problem>
 	{:else if hint}
 		<p id="{id}-hint" class="small mt-0.5">{hint}</p>
 	{/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Problem from './Problem.svelte';
+
 	let { title }: { title: string } = $props();
 	let line = $state<HTMLElement>();
 	// A page may hold several forms, and the line may be out of sight of the button that was pressed.
@@ -9,5 +11,5 @@
 
 <!-- Errors that belong to no field, and the one-line summary above the fields. -->
 <div role="alert" bind:this={line}>
-	{#if title}<p class="border-l-[3px] border-harm bg-panel px-3 py-1.5 text-harm"><span aria-hidden="true">▲</span> {title}</p>{/if}
+	{#if title}<Problem live={false} class="border-l-[3px] border-harm bg-panel px-3 py-1.5">{title}</Problem>{/if}
 </div>

@@ -3,6 +3,7 @@
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from './form.svelte';
+	import Problem from './Problem.svelte';
 
 	type Props = {
 		targetKind: 'attempt' | 'reading' | 'specimen' | 'spool';
@@ -32,6 +33,6 @@
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby={problem ? `note-error-${targetId}` : undefined}
 	/>
-	{#if problem}<p id="note-error-{targetId}" class="text-harm"><span aria-hidden="true">▲</span> {problem}</p>{/if}
+	{#if problem}<Problem live={false} id="note-error-{targetId}">{problem}</Problem>{/if}
 	<Button type="submit" size="xs" color="alternative">Keep the note</Button>
 </form>

@@ -7,6 +7,7 @@
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { FIGURES, figureText, readFigure, type FigureKey } from './figures';
+	import Problem from '../form/Problem.svelte';
 
 	/** `material` null adds one. `resettable`: Draught came with figures of its own. */
 	let { material, resettable, ondone }: { material: MaterialFigures | null; resettable: boolean; ondone: () => void } = $props();
@@ -53,7 +54,7 @@
 			<div class="grid grid-cols-[9rem_1fr] gap-3">
 				<Field id="figure-{f.key}" label="{f.name}, {f.unit}" bind:value={texts[f.key]} errors={[]} placeholder="45 to 50" />
 				<Field id="source-{f.key}" label="Source" bind:value={sources[f.key]} errors={[]} placeholder="maker's data sheet, own test …" />
-				{#if error}<p class="col-span-2 text-[0.85rem] text-harm">▲ {f.name}: {refusalWords(error)}</p>{/if}
+				{#if error}<Problem live={false} class="col-span-2 text-[0.85rem]">{f.name}: {refusalWords(error)}</Problem>{/if}
 			</div>
 		{/each}
 	</div>

@@ -1,54 +1,94 @@
 <script lang="ts">
 	import type { Weighing } from '$lib/core/moisture/weighings';
 	import type { AccountPoint } from '$lib/core/finding/types';
-	import { accountShape } from '../figures/account-shape';
-	import { day, fixed, upTo } from '../words/numbers';
+	import type { ChartConfiguration, PointStyle } from 'chart.js';
+	import Chart from '../charts/Chart.svelte';
+	import { axis, type Ink } from '../charts/ink';
+	import { day, dayAndTime, fixed, upTo } from '../words/numbers';
 	import { BEFORE_WORDS } from '../words/closed-lists';
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
-	const W = 560;
-	const H = 222;
-	const box = { width: W, massTop: 18, massHeight: 52, waterTop: 108, waterHeight: 84, inset: 46 };
-	/** A scale that holds the band, rounded up to a tenth of a per cent. */
-	const scale = $derived.by(() => {
-		const most = Math.max(0.1, ...points.map((p) => Math.max(p.highPct, p.pct)));
-		const least = Math.min(0, ...points.map((p) => Math.min(p.lowPct, p.pct)));
-		return { low: Math.floor(least * 10) / 10, high: Math.ceil(most * 10) / 10 };
-	});
-	const shape = $derived(accountShape(points, scale, box));
-	const masses = $derived(points.map((p) => p.grossG));
+	/** What the spool had gone through before a weighing is told by the shape of its mark, then by its colour. */
+	const SHAPES: Record<string, { shape: PointStyle; token: string }> = {
+		dried: { shape: 'rectRot', token: 'heat' },
+		print: { shape: 'rect', token: 'ink' },
+		air: { shape: 'circle', token: 'water' }
+	};
+	const markOf = (point: AccountPoint) => SHAPES[point.before] ?? { shape: 'circle' as const, token: 'water' };
 	const label = $derived(
 		`${code}: gross mass from ${upTo(points[0]?.grossG ?? 0, 1)} to ${upTo(points.at(-1)?.grossG ?? 0, 1)} g in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % against the chosen state at the last one`
 	);
+	const place = (value: (p: AccountPoint) => number) => points.map((p) => ({ x: p.at, y: value(p) }));
+
+	function content(ink: Ink): ChartConfiguration {
+		const line = { pointRadius: 0, pointHitRadius: 0, borderWidth: 0 };
+		const timeTicks = {
+			color: ink('muted'),
+			callback: (at: number | string) => day(Number(at)),
+			maxTicksLimit: 5,
+			maxRotation: 0,
+			includeBounds: false
+		};
+		return {
+			type: 'line',
+			data: {
+				datasets: [
+					{
+						data: place((p) => p.pct),
+						yAxisID: 'water',
+						clip: 8,
+						borderColor: ink('water'),
+						borderWidth: 2,
+						pointStyle: points.map((p) => markOf(p).shape),
+						pointRadius: 5,
+						pointBorderColor: points.map((p) => ink(markOf(p).token)),
+						pointBorderWidth: 2,
+						pointBackgroundColor: points.map((p) => ink(p.before === 'dried' ? 'heat' : 'panel'))
+					},
+					// The band: nothing is drawn at its lower edge, the upper one is filled down to it.
+					{ ...line, data: place((p) => p.lowPct), yAxisID: 'water' },
+					{
+						...line,
+						data: place((p) => p.highPct),
+						yAxisID: 'water',
+						fill: '-1',
+						backgroundColor: `color-mix(in srgb, ${ink('water')} 20%, transparent)`
+					},
+					{
+						...line,
+						data: place((p) => p.grossG),
+						yAxisID: 'mass',
+						stepped: 'before',
+						borderColor: ink('muted'),
+						borderWidth: 1.6
+					}
+				]
+			},
+			options: {
+				scales: {
+					x: { type: 'linear', min: chain[0]?.at ?? 0, max: chain.at(-1)?.at ?? 1, grid: { display: false }, ticks: timeTicks },
+					water: { ...axis(ink, 'water, % of net'), type: 'linear', stack: 'account', stackWeight: 3, weight: 2 },
+					mass: { ...axis(ink, 'gross mass, g'), type: 'linear', stack: 'account', stackWeight: 2, offset: true }
+				},
+				plugins: {
+					legend: { display: false },
+					tooltip: {
+						filter: ({ datasetIndex }) => datasetIndex === 0,
+						callbacks: {
+							title: ([item]) => (item ? dayAndTime(points[item.dataIndex]?.at ?? 0) : ''),
+							label: ({ dataIndex }) => {
+								const p = points[dataIndex];
+								return p ? `${fixed(p.pct, 2)} % (${fixed(p.lowPct, 2)} to ${fixed(p.highPct, 2)} %), ${upTo(p.grossG, 1)} g` : '';
+							}
+						}
+					}
+				}
+			}
+		};
+	}
 </script>
 
-<svg viewBox="0 0 {W} {H}" class="block w-full overflow-visible" style:max-width="{W}px" role="img" aria-label={label}>
-	<text x="0" y="12" font-size="11" fill="var(--muted)">gross mass, g</text>
-	<text x={box.inset - 6} y={box.massTop + 10} font-size="11" text-anchor="end" fill="var(--muted)">{upTo(Math.max(...masses), 0)}</text>
-	<text x={box.inset - 6} y={box.massTop + box.massHeight + 3} font-size="11" text-anchor="end" fill="var(--muted)"
-		>{upTo(Math.min(...masses), 0)}</text
-	>
-	<path d={shape.mass} fill="none" stroke="var(--muted)" stroke-width="1.6" />
-	<text x="0" y="90" font-size="11" fill="var(--muted)">water against the chosen state, % of net mass, with its 95 % band</text>
-	{#each [scale.low, 0, scale.high].filter((v, i, all) => all.indexOf(v) === i) as tick (tick)}
-		{@const y = box.waterTop + (1 - (tick - scale.low) / (scale.high - scale.low)) * box.waterHeight}
-		<line x1={box.inset} x2={W - box.inset} y1={y} y2={y} stroke="var(--line)" stroke-dasharray={tick === 0 ? undefined : '2 3'} />
-		<text x={box.inset - 6} y={y + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 1)}</text>
-	{/each}
-	<path d={shape.band} fill="var(--water)" opacity="0.2" />
-	<path d={shape.water} fill="none" stroke="var(--water)" stroke-width="2" />
-	{#each shape.points as { x, y, point }, i (i)}
-		{#if point.before === 'dried'}
-			<path d="M{x},{y - 5}l5,5l-5,5l-5,-5z" fill="var(--heat)" stroke="var(--panel)" />
-		{:else if point.before === 'print'}
-			<rect x={x - 3.5} y={y - 3.5} width="7" height="7" fill="var(--panel)" stroke="var(--ink)" stroke-width="1.4" />
-		{:else}
-			<circle cx={x} cy={y} r="3.6" fill="var(--panel)" stroke="var(--water)" stroke-width="2" />
-		{/if}
-	{/each}
-	<text x={box.inset} y={H - 6} font-size="11" fill="var(--muted)">{day(chain[0]?.at ?? 0)}</text>
-	<text x={W - box.inset} y={H - 6} font-size="11" text-anchor="end" fill="var(--muted)">{day(chain.at(-1)?.at ?? 0)}</text>
-</svg>
-<p class="small flex flex-wrap gap-x-4">
-	<span>◇ after {BEFORE_WORDS.dried}</span><span>□ after a {BEFORE_WORDS.print}</span><span>○ after time in the {BEFORE_WORDS.air}</span>
-</p>
+<Chart {content} height="h-64 max-w-[620px]" {label}>
+	Water against the chosen state with its 95 % band; below it the mass on the scale. Diamond: after {BEFORE_WORDS.dried}; square: after a {BEFORE_WORDS.print};
+	circle: after time in the {BEFORE_WORDS.air}.
+</Chart>

@@ -9,6 +9,7 @@
 	import { Form } from '../form/form.svelte';
 	import { dayAndTime, fixed, upTo } from '../words/numbers';
 	import { BEFORE_WORDS } from '../words/closed-lists';
+	import Problem from '../form/Problem.svelte';
 
 	type Props = {
 		chain: Weighing[];
@@ -107,9 +108,9 @@
 		Struck out: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
 	</p>
 {/if}
-{#if form.problem}<p role="alert" class="text-harm">
-		▲ {form.problem}
+{#if form.problem}<Problem>
+		{form.problem}
 		{#if form.unknown}<button type="button" class="link" onclick={() => void form.again().then((ok) => ok && onchange())}
 				>Press again</button
 			>{/if}
-	</p>{/if}
+	</Problem>{/if}

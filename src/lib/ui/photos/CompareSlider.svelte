@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { Range } from 'flowbite-svelte';
+
 	type Shown = { id: string; label: string };
 	let { left, right }: { left: Shown; right: Shown } = $props();
 	let at = $state(50);
@@ -18,7 +20,7 @@
 	</div>
 	<figcaption class="mt-1 flex max-w-3xl items-center gap-3">
 		<span class="font-semibold">{left.label}</span>
-		<input type="range" min="0" max="100" bind:value={at} class="flex-1" aria-label="How much of {left.label} is shown" />
+		<Range min="0" max="100" bind:value={at} appearance="auto" class="flex-1" aria-label="How much of {left.label} is shown" />
 		<span class="font-semibold">{right.label}</span>
 	</figcaption>
 </figure>

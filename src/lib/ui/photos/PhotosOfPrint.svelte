@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { Form } from '../form/form.svelte';
 	import { PhotoSender } from './send-photo';
+	import Problem from '../form/Problem.svelte';
+	import { CloseOutline } from 'flowbite-svelte-icons';
 
 	type Props = { attemptId: string; label: string; photos: { id: string; width: number; height: number }[]; onchange: () => void };
 	let { attemptId, label, photos, onchange }: Props = $props();
@@ -47,7 +49,7 @@
 				type="button"
 				class="panel absolute top-0.5 right-0.5 size-[26px] text-[0.8rem] leading-none"
 				aria-label="Strike out photograph {i + 1} of {label}"
-				onclick={() => void strikeOut(photo.id)}>✕</button
+				onclick={() => void strikeOut(photo.id)}><CloseOutline width="1em" height="1em" class="icon" /></button
 			>
 		</span>
 	{/each}
@@ -63,4 +65,4 @@
 		/>
 	</label>
 </div>
-{#if problem || striking.problem}<p role="alert" class="text-[0.9rem] text-harm">▲ {problem || striking.problem}</p>{/if}
+{#if problem || striking.problem}<Problem class="text-[0.9rem]">{problem || striking.problem}</Problem>{/if}

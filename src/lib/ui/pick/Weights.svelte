@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
+	import { Range } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Later from '../shell/Later.svelte';
 	import { quantityName, quantityUnder, valueWords } from '../words/quantities';
@@ -62,13 +63,12 @@
 				onchange={(e) => weight(def.id, e.currentTarget.value, true)}
 			/>
 		</div>
-		<input
+		<Range
 			id="weight-{def.id}"
-			type="range"
+			appearance="auto"
 			min="0"
 			max="10"
 			step="0.5"
-			class="h-[26px] w-full accent-(--act)"
 			value={c.weight}
 			oninput={(e) => weight(def.id, e.currentTarget.value, false)}
 			onchange={(e) => weight(def.id, e.currentTarget.value, true)}

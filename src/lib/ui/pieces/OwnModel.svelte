@@ -6,6 +6,7 @@
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { CARRIED_WORDS } from '../words/print-marks';
+	import Problem from '../form/Problem.svelte';
 
 	let { register }: { register: (body: object) => Promise<FieldError[] | null> } = $props();
 	/** Marks that climb in steps, and need to know them. */
@@ -82,7 +83,7 @@
 				>
 			{/each}
 		</div>
-		{#if markError}<p class="mt-0.5 text-[0.85rem] text-harm">▲ {refusalWords(markError)}</p>{/if}
+		{#if markError}<Problem live={false} class="mt-0.5 text-[0.85rem]">{refusalWords(markError)}</Problem>{/if}
 	</fieldset>
 	{#if chosen.some((m) => LADDERS.includes(m))}
 		<div class="grid gap-3 sm:grid-cols-2">

@@ -18,6 +18,7 @@
 	import { dayAndTime } from '../words/numbers';
 	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './attempt-draft';
+	import Problem from '../form/Problem.svelte';
 
 	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
 	type Props = {
@@ -53,7 +54,7 @@
 	}
 </script>
 
-{#if amending.problem && !amending.open}<p role="alert" class="text-harm">▲ {amending.problem}</p>{/if}
+{#if amending.problem && !amending.open}<Problem>{amending.problem}</Problem>{/if}
 <ol class="space-y-2">
 	{#each newestFirst.slice(0, rows.shown) as attempt (attempt.id)}
 		{@const last = lastOf(attempt)}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { STRING_WORDS } from '$lib/core/prints/mark-words';
 	import StringsReference from './StringsReference.svelte';
+	import ChosenIcon from '../form/ChosenIcon.svelte';
 
 	/** One word of a mark's list, with a drawing of it where there is one. */
 	type Props = { name: string; legend: string; words: readonly string[]; value: string };
@@ -21,7 +22,8 @@
 				<input type="radio" class="sr-only" {name} value={word} checked={value === word} onchange={() => (value = word)} />
 				{#if reference}<StringsReference word={reference} />{/if}
 				<span
-					>{#if value === word}<span aria-hidden="true">✓ </span>{/if}{word}</span
+					>{#if value === word}<ChosenIcon />
+					{/if}{word}</span
 				>
 			</label>
 		{/each}

@@ -3,6 +3,7 @@
 	import { isPlainKey } from '../form/keys';
 	import { untrack } from 'svelte';
 	import { upTo } from '../words/numbers';
+	import ChosenIcon from '../form/ChosenIcon.svelte';
 
 	type Ladder = Question & { kind: 'ladder' };
 	/** Steps by their number from 0; -1 for none clean, one beyond the last for none faulty. */
@@ -74,7 +75,8 @@
 						accept();
 					}}
 				>
-					{#if number === at}<span aria-hidden="true">✓ </span>{/if}{step === null ? 'none' : upTo(step, 2)}
+					{#if number === at}<ChosenIcon />
+					{/if}{step === null ? 'none' : upTo(step, 2)}
 				</button>
 			{/if}
 		{/each}

@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { isPlainKey } from '../form/keys';
 	import { upTo } from '../words/numbers';
+	import ChosenIcon from '../form/ChosenIcon.svelte';
 
 	type Window = Question & { kind: 'window' };
 	/** The coolest and the hottest clean floor, degrees Celsius. */
@@ -54,7 +55,8 @@
 					accept();
 				}}
 			>
-				{#if i === at}<span aria-hidden="true">✓ </span>{/if}{upTo(step, 0)}
+				{#if i === at}<ChosenIcon />
+				{/if}{upTo(step, 0)}
 			</button>
 		{/each}
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import HarmIcon from '../form/HarmIcon.svelte';
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { ShownSheet } from '$lib/core/sheet/shown-sheet';
@@ -103,7 +104,9 @@
 											{#if main.word}<span
 													class="font-normal whitespace-nowrap {main.word.id === 'word.jams' || main.word.id === 'word.broken'
 														? 'text-harm'
-														: 'text-muted'}">{sentence(main.word)}</span
+														: 'text-muted'}"
+													>{#if main.word.id === 'word.jams'}<HarmIcon />
+													{/if}{sentence(main.word)}</span
 												>{/if}
 											{#if cell.unlike}
 												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { DamagedRecord } from '$lib/core/evidence/spool-evidence';
 	import { dayAndTime } from '../words/numbers';
+	import Problem from '../form/Problem.svelte';
 
 	let { damaged, kind }: { damaged: DamagedRecord[]; kind?: DamagedRecord['kind'] } = $props();
 	const WORDS = { log: 'Log', print: 'Print', specimen: 'Test part' };
@@ -8,8 +9,8 @@
 </script>
 
 {#each shown as one (one.id)}
-	<p class="text-harm">
-		▲ {WORDS[one.kind]}{one.name ? ` ${one.name}` : ''} of {dayAndTime(one.at)} is damaged and cannot be read. It does not count; a backup may
-		have it whole.
-	</p>
+	<Problem live={false}>
+		{WORDS[one.kind]}{one.name ? ` ${one.name}` : ''} of {dayAndTime(one.at)} is damaged and cannot be read. It does not count; a backup may have
+		it whole.
+	</Problem>
 {/each}

@@ -7,6 +7,7 @@
 	import { Form } from '../form/form.svelte';
 	import { day } from '../words/numbers';
 	import { choices, PART_STATE_WORDS } from '../words/closed-lists';
+	import Problem from '../form/Problem.svelte';
 
 	let { spoolId, parts }: { spoolId: string; parts: PartInService[] } = $props();
 	let name = $state('');
@@ -61,7 +62,7 @@
 			</div>
 		</article>
 	{/each}
-	{#if problem}<p role="alert" class="text-harm">▲ {problem}</p>{/if}
+	{#if problem}<Problem>{problem}</Problem>{/if}
 	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
 		<Field
 			id="part-name"

@@ -63,7 +63,7 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	'word.broken': (p) => `breaks ${bareTol(p)}`,
 	'word.undecided': (p) => `${bareTol(p)} undecided`,
 	'word.onePlace': () => 'one place only',
-	'word.jams': () => '▲ can jam',
+	'word.jams': () => 'can jam',
 	spreadHidden: (p) =>
 		`The readings scatter by ${mm(p.sd, 4)}, hardly more than the instrument does alone (${mm(p.repeat, 4)}): the strand’s own spread is hidden by it.`,
 	spreadSeen: (p) =>

@@ -35,6 +35,7 @@
 	} from '$lib/ui/words/closed-lists';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const spool = $derived(data.evidence.spool);
@@ -381,7 +382,7 @@
 						placeholder="95A"
 					/>
 				{/if}
-				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<p class="text-harm">▲ {refusalWords(e)}</p>{/each}
+				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<Problem live={false}>{refusalWords(e)}</Problem>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>
 		</details>
@@ -391,7 +392,7 @@
 				<ul class="space-y-1.5">
 					{#each readingAmendments as a (a.id)}
 						<li>
-							{a.action === 'correct' ? `${rawOf(a.targetId)} → ${correctedTo(a)}` : typedOf(a.targetId)}: {AMENDMENT_WORDS[
+							{a.action === 'correct' ? `${rawOf(a.targetId)}, now ${correctedTo(a)}` : typedOf(a.targetId)}: {AMENDMENT_WORDS[
 								a.action
 							]}{a.reason ? `, ${a.reason}` : ''}
 							<span class="small">{dayAndTime(a.at)}</span>

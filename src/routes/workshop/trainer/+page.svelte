@@ -12,6 +12,9 @@
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
+	import ChosenIcon from '$lib/ui/form/ChosenIcon.svelte';
+	import MissedIcon from '$lib/ui/form/MissedIcon.svelte';
 
 	let { data }: PageProps = $props();
 	const SCORER = 'draught-scorer';
@@ -76,7 +79,7 @@
 <div class="max-w-4xl p-3 md:px-5 md:py-4">
 	<p class="small"><a class="link" href="/workshop">Workshop</a></p>
 	<h1 class="text-[1.6rem] font-bold">Train the eye</h1>
-	{#if problem}<p role="alert" class="mt-2 text-harm">▲ {problem}</p>{/if}
+	{#if problem}<Problem class="mt-2">{problem}</Problem>{/if}
 	{#if run && sample}
 		<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
 			<h2 class="text-[1.25rem] font-bold" aria-live="polite">{SUBJECT_WORDS[run.subject].asks}</h2>
@@ -103,7 +106,9 @@
 		</div>
 		<p class="mt-3 min-h-7 text-[1.15rem]" role="status">
 			{#if shown !== null}
-				{#if shown === sample.grade}<strong>✓ Right.</strong>{:else}<strong>≠ Not {answerWord(run.subject, shown)}.</strong> It was{/if}
+				{#if shown === sample.grade}<strong><ChosenIcon /> Right.</strong>{:else}<strong
+						><MissedIcon /> Not {answerWord(run.subject, shown)}.</strong
+					> It was{/if}
 				{gradeWords(run.subject, sample.grade)}.
 				<button type="button" class="link ml-2" onclick={() => void next()}
 					><kbd>Enter</kbd> {run.answers.length < plan.length ? 'next' : 'how it went'}</button

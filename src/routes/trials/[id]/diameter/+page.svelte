@@ -17,6 +17,7 @@
 	import { upTo } from '$lib/ui/words/numbers';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	// Without a spool in the address: the first that still wanted readings when the page was opened.
@@ -49,7 +50,7 @@
 {:else}
 	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id)} {move}>
 		<DamagedRecords damaged={evidence.damaged} kind="log" />
-		{#if measuring.problem}<p role="alert" class="text-harm">▲ {measuring.problem}</p>{/if}
+		{#if measuring.problem}<Problem>{measuring.problem}</Problem>{/if}
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">

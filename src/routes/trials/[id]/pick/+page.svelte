@@ -21,6 +21,9 @@
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
+	import MissedIcon from '$lib/ui/form/MissedIcon.svelte';
+	import { QuestionCircleOutline } from 'flowbite-svelte-icons';
 
 	let { data }: PageProps = $props();
 	const SHOWN = 3;
@@ -107,14 +110,14 @@
 	<h1 class="sr-only">Pick</h1>
 	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">{pickSentence(rows, chances)}</p>
 	{#if problem}
-		<p role="alert" class="mt-1 text-harm">
-			▲ {problem}
+		<Problem class="mt-1">
+			{problem}
 			{#if weighing.unknown || ruling.unknown}<button
 					type="button"
 					class="link"
 					onclick={() => void (weighing.unknown ? weighing : ruling).again()}>Press again</button
 				>{/if}
-		</p>
+		</Problem>
 	{/if}
 	<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[235px_minmax(0,1fr)_310px]">
 		<section aria-label="Weights and gates" class="panel order-2 px-3 py-2 lg:order-1">
@@ -217,7 +220,7 @@
 								</p>
 								{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
 									<p class="small {gate.state === 'fail' ? 'text-harm' : ''}">
-										<span aria-hidden="true">{gate.state === 'fail' ? '✕' : '?'}</span>
+										{#if gate.state === 'fail'}<MissedIcon />{:else}<QuestionCircleOutline width="1em" height="1em" class="icon" />{/if}
 										{gateWords(gate, words)}
 									</p>
 								{/each}

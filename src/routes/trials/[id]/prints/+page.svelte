@@ -33,6 +33,7 @@
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const missingOf = (i: number) => data.wanted[i] ?? null;
@@ -163,10 +164,10 @@
 		>
 			<FormProblem title={entry.problem} />
 			{#if entry.isRejected}
-				<p role="alert">
-					<span class="text-harm">▲ The last print was not saved.</span>
+				<Problem>
+					The last print was not saved.
 					<button type="button" class="link" onclick={() => entry.putBack()}>Swap it with what is typed here</button>
-				</p>
+				</Problem>
 			{/if}
 			<div class="flex flex-wrap gap-x-8 gap-y-3">
 				<Choice name="outcome" legend="How did it end?" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />

@@ -19,6 +19,7 @@
 	import { untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const start = () => ({
@@ -99,9 +100,9 @@
 	<p role="status" class="font-semibold empty:m-0">{said}</p>
 	<FormProblem title={problem} />
 	{#each data.head.damaged as what (what)}
-		<p class="text-harm">
-			▲ The newest {what} are damaged and cannot be read; the last readable version is in force. Saving makes a new one.
-		</p>
+		<Problem live={false}>
+			The newest {what} are damaged and cannot be read; the last readable version is in force. Saving makes a new one.
+		</Problem>
 	{/each}
 	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
 		<h2 class="font-semibold">What is held equal</h2>
@@ -148,12 +149,12 @@
 				{/each}
 			</div>
 			{#if versions.errors.some((e) => e.path === 'pieceIds')}
-				<p class="mt-0.5 text-[0.85rem] text-harm">
-					▲ {versions.errors
+				<Problem live={false} class="mt-0.5 text-[0.85rem]">
+					{versions.errors
 						.filter((e) => e.path === 'pieceIds')
 						.map(refusalWords)
 						.join('; ')}
-				</p>
+				</Problem>
 			{/if}
 			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More pieces</a></p>
 		</fieldset>

@@ -12,6 +12,7 @@
 	import { wrap } from 'comlink';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
+	import HarmIcon from '$lib/ui/form/HarmIcon.svelte';
 
 	let { data }: PageProps = $props();
 	let found = $state.raw<BetweenSpools | null>(null);
@@ -163,7 +164,9 @@
 				/></label
 			>
 			<button type="submit" class="panel px-3 py-1 font-semibold">Keep</button>
-			<span id="calibration-refusal" class="text-[0.85rem] text-harm" role="status">{refusal ? `▲ Value ${refusal}` : ''}</span>
+			<span id="calibration-refusal" class="text-[0.85rem] text-harm" role="status"
+				>{#if refusal}<HarmIcon /> Value {refusal}{/if}</span
+			>
 		</form>
 		{#each found?.calibrations ?? [] as c (c.quantity)}
 			<h3 class="font-semibold">{CALIBRATION_WORDS[c.quantity]}</h3>

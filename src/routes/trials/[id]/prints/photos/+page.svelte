@@ -4,6 +4,7 @@
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
+	import ChosenIcon from '$lib/ui/form/ChosenIcon.svelte';
 
 	let { data }: PageProps = $props();
 	/** Photographs with what they show, in the order of the trial. */
@@ -58,7 +59,10 @@
 						onclick={() => choose(one.id)}
 					>
 						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />
-						<span class="block px-1 text-[0.9rem]">{chosen.includes(one.id) ? '✓ ' : ''}{one.label}</span>
+						<span class="block px-1 text-[0.9rem]"
+							>{#if chosen.includes(one.id)}<ChosenIcon />
+							{/if}{one.label}</span
+						>
 					</button>
 					{#if measurable}<a class="link text-[0.9rem] leading-[26px]" href="/trials/{data.head.id}/prints/strings/{one.id}"
 							>measure its strings</a

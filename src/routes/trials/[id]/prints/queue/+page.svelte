@@ -3,6 +3,7 @@
 	import { fixed, plural } from '$lib/ui/words/numbers';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
+	import HarmIcon from '$lib/ui/form/HarmIcon.svelte';
 
 	let { data }: PageProps = $props();
 	/** Minutes to change a filament and purge (common practice, no source). */
@@ -74,7 +75,7 @@
 						>
 						{#if one.short.length}
 							<span class="block text-harm"
-								>▲ covers {one.covered.length} of {one.covered.length + one.short.length}: {counted(one.covered) || 'none'}; not {counted(
+								><HarmIcon /> covers {one.covered.length} of {one.covered.length + one.short.length}: {counted(one.covered) || 'none'}; not {counted(
 									one.short
 								)}.</span
 							>

@@ -16,6 +16,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
+	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const bench = new BenchReadings('prints');
@@ -90,7 +91,7 @@
 		{data.piece ? `${data.piece.name} ${data.piece.version}` : 'piece'} · {CONDITION_WORDS[conditionAt(data.events, data.attempt.at).kind]}
 		· judged by eye: {data.judged.map((r) => (r.scorer ? `${r.typedText} (${r.scorer})` : r.typedText)).join(', ') || 'not yet'}
 	</p>
-	{#if problem}<p role="alert" class="mt-2 text-harm">▲ {problem}</p>{/if}
+	{#if problem}<Problem class="mt-2">{problem}</Problem>{/if}
 	<p class="mt-2 text-[1.15rem]" role="status" aria-live="polite" data-testid="strands-said">
 		{#if said}{said}
 		{:else if busy}Measuring …
@@ -131,9 +132,9 @@
 					<Button disabled={found.strands.quality === 'unusable'} onclick={() => void keep()}>Keep it</Button>
 					<Button color="alternative" onclick={again}>Set the corners again</Button>
 				</div>
-				{#if found.strands.quality === 'unusable'}<p class="mt-2 text-harm">
-						▲ Nothing is kept of a photograph that cannot be measured.
-					</p>{/if}
+				{#if found.strands.quality === 'unusable'}<Problem live={false} class="mt-2"
+						>Nothing is kept of a photograph that cannot be measured.</Problem
+					>{/if}
 			{/if}
 			<p class="small mt-3">
 				A measure of this photograph, beside the judged word and never mixed with it: it follows light and background. Plain dark ground,
