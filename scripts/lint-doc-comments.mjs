@@ -1,16 +1,54 @@
-// Every function that core offers says what it does, with one example (examples run as tests, core/examples.test.ts).
+// Every function that core offers says what it does, with one example (examples run as tests, core/examples.test.ts), and the unit of every
+// number that goes in or comes out: in the name where it can (massG, stepMm), else with @param or @returns.
+
+/** Endings of a name that say the unit, or that the number is a count, a share, a place in a list. */
+const UNIT_IN_NAME =
+	/(Deg|Mm|Mm3|Gcm3|M|G|Kg|C|H|Ms|N|Pct|Px|Minor|Days|At|at|n|df|count|counts|share|Share|chance|Chance|index|Index|seed|number|Number|level|i|j|k|x|y|z|p)$/;
+
+const isNumber = (annotation) => annotation?.type === 'TSNumberKeyword';
+/** A number, or a number that may be missing. */
+const givesNumber = (annotation) =>
+	isNumber(annotation) ||
+	(annotation?.type === 'TSUnionType' &&
+		annotation.types.some(isNumber) &&
+		annotation.types.every((t) => isNumber(t) || t.type === 'TSNullKeyword'));
 
 /** @type {import('eslint').Rule.RuleModule} */
 export const docComments = {
-	meta: { type: 'suggestion', schema: [], messages: { none: 'say what it does: a doc comment', example: 'give one @example' } },
+	meta: {
+		type: 'suggestion',
+		schema: [],
+		messages: {
+			none: 'say what it does: a doc comment',
+			example: 'give one @example',
+			param: 'say the unit of {{name}}, in its name or with @param',
+			returns: 'say the unit of what {{name}} gives, in its name or with @returns'
+		}
+	},
 	create: (context) => ({
 		ExportNamedDeclaration(node) {
 			const { declaration } = node;
-			const made = declaration?.type === 'VariableDeclaration' ? declaration.declarations.map((d) => d.init?.type ?? '') : [];
-			if (declaration?.type !== 'FunctionDeclaration' && !made.some((type) => /Function/.test(type))) return;
+			const functions =
+				declaration?.type === 'FunctionDeclaration'
+					? [{ name: declaration.id?.name ?? '', made: declaration }]
+					: declaration?.type === 'VariableDeclaration'
+						? declaration.declarations.flatMap((d) => (/Function/.test(d.init?.type ?? '') ? [{ name: d.id.name, made: d.init }] : []))
+						: [];
+			if (functions.length === 0) return;
 			const comment = context.sourceCode.getCommentsBefore(node).at(-1);
-			if (!comment?.value.startsWith('*')) context.report({ node, messageId: 'none' });
-			else if (!comment.value.includes('@example')) context.report({ node, messageId: 'example' });
+			if (!comment?.value.startsWith('*')) return context.report({ node, messageId: 'none' });
+			const said = comment.value;
+			if (!said.includes('@example')) context.report({ node, messageId: 'example' });
+			for (const { name, made } of functions) {
+				for (const param of made.params) {
+					const named = param.type === 'AssignmentPattern' ? param.left : param;
+					if (named.type !== 'Identifier' || !isNumber(named.typeAnnotation?.typeAnnotation) || UNIT_IN_NAME.test(named.name)) continue;
+					if (!new RegExp(`@param ${named.name}\\b`).test(said))
+						context.report({ node: param, messageId: 'param', data: { name: named.name } });
+				}
+				if (givesNumber(made.returnType?.typeAnnotation) && !UNIT_IN_NAME.test(name) && !said.includes('@returns'))
+					context.report({ node, messageId: 'returns', data: { name } });
+			}
 		}
 	})
 };

@@ -6,6 +6,7 @@ export const USUAL_NOMINAL_MM = 1.75;
 
 /**
  * The nominal diameter a trial is laid out for: the one most of its spools state, else 1.75 mm.
+ * @returns mm
  * @example nominalDiameter(spools) // 2.85
  */
 export function nominalDiameter(spools: readonly Pick<SpoolEvidence, 'claims'>[]): number {

@@ -6,6 +6,7 @@ import { moments } from './moments';
  * Whether two findings of one quantity are told apart: the interval of their difference leaves zero out (Welch, unequal spreads),
  * at 95 % over all `pairs` comparisons of the column (Bonferroni). Bounds are told apart only when they do not overlap.
  * Source: Welch 1947, Biometrika 34, 28-35; Bonferroni for the family.
+ * @param pairs comparisons made in the column, at least 1
  * @example toldApart({ kind: 'exact', value: 3 }, { kind: 'exact', value: 4 }, 1) // true
  */
 export function toldApart(a: Sampling, b: Sampling, pairs: number): boolean {

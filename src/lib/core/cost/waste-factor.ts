@@ -5,6 +5,7 @@
  * @param failureChance f, from 0 to below 1
  * @param wasteShare w, from 0 to 1
  * Errors: throws a RangeError outside these ranges.
+ * @returns a ratio, at least 1
  * @example wasteFactor(0.2, 0.5) // 1.125
  */
 export function wasteFactor(failureChance: number, wasteShare: number): number {

@@ -17,6 +17,7 @@ export function diameterProgress(evidence: Pick<SpoolEvidence, 'readings' | 'log
 /**
  * The first spool that still wants readings, else the first; null where there is none.
  * @param perSpool readings asked for of each spool
+ * @returns its place in the list
  * @example firstUnmeasured([{ counted: 10, loggedM: null }, { counted: 3, loggedM: null }], 10) // 1
  */
 export function firstUnmeasured(progress: readonly DiameterProgress[], perSpool: number): number | null {

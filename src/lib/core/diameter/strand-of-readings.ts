@@ -104,6 +104,7 @@ export function instrumentById(evidence: SpoolEvidence, id: string | null): Inst
 
 /**
  * Mean of the readings of one place.
+ * @returns mm
  * @example meanOfPlace({ index: 0, positionM: null, valuesMm: [1.74, 1.76] }) // 1.75
  */
 export function meanOfPlace(place: PlaceReadings): number {

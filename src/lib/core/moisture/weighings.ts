@@ -49,6 +49,8 @@ export function weighings(evidence: SpoolEvidence): Weighing[] {
 
 /**
  * What lay between two moments, from the record alone.
+ * @param from moment of the first weighing, in ms
+ * @param to moment of the second, in ms
  * @example inferBefore(evidence, yesterday, today) // 'air'
  */
 export function inferBefore(evidence: Pick<SpoolEvidence, 'attempts' | 'events'>, from: number, to: number): Before {

@@ -56,6 +56,8 @@ export function quantileTable(sampling: Sampling, def: Pick<QuantityDef, 'prior'
 
 /**
  * One draw from a table for a uniform number in [0, 1).
+ * @param uniform a random number from 0 to below 1
+ * @returns a value, 0 to 1
  * @example drawFrom(table, source())
  */
 export function drawFrom(table: Float64Array, uniform: number): number {

@@ -13,6 +13,7 @@ type Ranked = { eligible: boolean; score: number; worth: number; cost: number | 
 /**
  * How good a spool is under a value rule; higher is better.
  * weighted: the weighted value; perMoney: value without cost per unit of money; cheapest: the least cost among those that pass.
+ * @returns value 0 to 1, value per unit of money, or money less than nought, by the rule; they are compared among themselves only
  * @example rankValue({ eligible: true, score: 0.7, worth: 0.8, cost: 20 }, 'perMoney') // 0.04
  */
 export function rankValue(row: Ranked, rule: ValueRule): number {

@@ -9,6 +9,7 @@ function clip(value: number): number {
  * Value of a measured quantity on its fixed scale: 0 at the worst end, 1 at the best, straight between, clipped beyond.
  * Anchored on the scale, not on the spools at hand, so that no rank turns when a spool joins or leaves.
  * Source: Keeney & Raiffa 1976 (additive value with stated value functions); straight line: house rule.
+ * @returns 0 to 1
  * @example valueOf(70, { direction: 'more', scale: { low: 30, high: 80 }, target: null }) // 0.8
  */
 export function valueOf(x: number, def: Pick<QuantityDef, 'direction' | 'scale' | 'target'>): number {
@@ -23,6 +24,7 @@ export function valueOf(x: number, def: Pick<QuantityDef, 'direction' | 'scale' 
 
 /**
  * Value where nothing is known: that of the middle of the prior. Missing is not zero, nor is it praise.
+ * @returns 0 to 1
  * @example priorValue(overhang) // 0.55
  */
 export function priorValue(def: Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'prior'>): number {

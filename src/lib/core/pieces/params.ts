@@ -2,12 +2,18 @@ import type { ParamDef, Params } from './types';
 
 /**
  * Definition of a size.
+ * @param usual in mm, as are low and high
+ * @param low the least
+ * @param high the most
  * @example mm('span', 20, 5, 100)
  */
 export const mm = (id: string, usual: number, low: number, high: number): ParamDef => ({ id, unit: 'mm', usual, low, high });
 
 /**
  * Definition of an angle in degrees.
+ * @param usual in degrees, as are low and high
+ * @param low the least
+ * @param high the most
  * @example deg('step', 5, 1, 20)
  */
 export const deg = (id: string, usual: number, low: number, high: number): ParamDef => ({ id, unit: 'deg', usual, low, high });
@@ -21,6 +27,7 @@ const MOST_STEPS = 24;
 /**
  * The size of a piece by its id.
  * Errors: throws a RangeError for a size the piece does not have, which is a fault of the program.
+ * @returns in the unit of the parameter: mm or degrees
  * @example sizeOf({ width: 8 }, 'width') // 8
  */
 export function sizeOf(params: Params, id: string): number {

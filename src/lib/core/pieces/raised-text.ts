@@ -50,6 +50,7 @@ const OVERLAP = 0.08;
 
 /**
  * How wide a text stands, as a multiple of its height.
+ * @returns as a multiple of the height of the text
  * @example textWidth('AB1') // 2.43
  */
 export function textWidth(text: string): number {

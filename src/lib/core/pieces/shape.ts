@@ -18,6 +18,8 @@ export const ROUND = 64;
 
 /**
  * A rectangle as an outline.
+ * @param width along x, in mm, as all lengths here
+ * @param height along y
  * @example rectangle(0, 0, 10, 5) // [[0, 0], [10, 0], [10, 5], [0, 5]]
  */
 export function rectangle(x: number, y: number, width: number, height: number): Point[] {
@@ -31,6 +33,9 @@ export function rectangle(x: number, y: number, width: number, height: number): 
 
 /**
  * A box standing on z.
+ * @param width along x, in mm, as all lengths here
+ * @param depth along y
+ * @param height along z
  * @example box(0, 0, 0, 20, 20, 20)
  */
 export function box(x: number, y: number, z: number, width: number, depth: number, height: number): Part {
@@ -39,6 +44,8 @@ export function box(x: number, y: number, z: number, width: number, depth: numbe
 
 /**
  * Points of an arc of a circle, in degrees counter-clockwise, both ends included.
+ * @param radius in mm
+ * @param corners how many lines stand for the arc
  * @example arc(0, 0, 5, 0, 360, ROUND).length // 65
  */
 export function arc(x: number, y: number, radius: number, fromDeg: number, toDeg: number, corners: number): Point[] {
@@ -50,6 +57,7 @@ export function arc(x: number, y: number, radius: number, fromDeg: number, toDeg
 
 /**
  * A circle as an outline.
+ * @param radius in mm
  * @example circle(0, 0, 5).length // 64
  */
 export function circle(x: number, y: number, radius: number): Point[] {

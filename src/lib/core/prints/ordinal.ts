@@ -9,6 +9,7 @@ const PRIOR = 0.5;
  * Counts get a Dirichlet prior of 1/2 a word, leaning on the words beside the given ones is left to deeper methods.
  * Interval: normal approximation of the Dirichlet mean, clipped to the words. Source: Gelman et al., Bayesian Data Analysis, 3.4.
  * @param ranks one rank from 0 to words - 1 for each print
+ * @param words how many the list has
  * @example ordinal([0, 0, 1], 4) // estimate 0.33, counts [2, 1, 0, 0]
  */
 export function ordinal(

@@ -85,6 +85,7 @@ export const binomialCdf = (k: number, n: number, p: number): number => jStat.bi
  * Natural logarithm of the gamma function.
  * Source: jStat (Lanczos).
  * @param x positive
+ * @returns natural logarithm, no unit
  * @example logGamma(5) // ln 24 = 3.178
  */
 export const logGamma = (x: number): number => jStat.gammaln(x);

@@ -1,6 +1,7 @@
 /**
  * Digamma function, the slope of logGamma, for positive arguments: recurrence up to 6, then the asymptotic series.
  * Source: Abramowitz & Stegun 6.3.5 and 6.3.18.
+ * @returns no unit
  * @example digamma(1) // -0.5772156649
  */
 export function digamma(x: number): number {

@@ -7,6 +7,7 @@ export type Kappa = { kappa: number; standardError: number; low: number; high: n
  * Agreement of two scorers on the same things in ordered words, beyond what chance would give: Cohen's kappa with quadratic weights.
  * Source: Cohen 1968, Psychol. Bull. 70, 213-220; standard error by Fleiss, Cohen & Everitt 1969.
  * @param pairs ranks of the two scorers, from 0 to words - 1
+ * @param words how many ranks there are
  * @returns null where there is nothing to agree on: fewer than two things, or both gave one and the same word throughout
  * @example weightedKappa([[0, 0], [1, 1], [2, 1], [3, 3]], 4)?.kappa // 0.90
  */

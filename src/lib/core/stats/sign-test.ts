@@ -5,6 +5,8 @@ import { binomialCdf } from './distributions';
  * five pairs never reach 0.05.
  * Source: Conover, Practical Nonparametric Statistics, 3rd ed., 3.4. Returns p null when every pair is tied.
  * Errors: throws a RangeError for counts that are negative or not whole.
+ * @param better pairs in which the first way is better
+ * @param worse pairs in which it is worse
  * @example signTest(6, 0) // { pairs: 6, p: 0.03125 }
  */
 export function signTest(better: number, worse: number): { pairs: number; p: number | null } {

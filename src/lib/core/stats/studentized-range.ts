@@ -15,6 +15,7 @@ const tables = new Map<number, Float64Array>();
  * with degrees of freedom of their own cost next to nothing (a general library took ten milliseconds for one).
  * Source: Copenhaver & Holland 1988, J. Stat. Comput. Simul. 30, 1-15, for the two integrals; checked against R's ptukey and qtukey.
  * Errors: throws a RangeError below two groups.
+ * @param groups how many means are compared
  * @example studentizedRange(3, 10).inv(0.95) // 3.877
  */
 export function studentizedRange(groups: number, df: number): StudentizedRange {

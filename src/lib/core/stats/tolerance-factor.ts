@@ -11,6 +11,7 @@ const known = new Map<string, number>();
  * Solved by integrating over the mean's deviate the chance that the SD is large enough.
  * Source: ISO 16269-6:2014; NIST/SEMATECH e-Handbook 7.2.6.3 for the method.
  * Errors: throws a RangeError below two values or for shares outside (0, 1).
+ * @returns factor on the standard deviation
  * @example toleranceFactor(10, 0.95, 0.95) // 3.3934
  */
 export function toleranceFactor(n: number, coverage = 0.95, confidence = 0.95): number {
@@ -40,6 +41,7 @@ function solve(n: number, coverage: number, confidence: number): number {
 /**
  * Howe's approximation of the same factor, for comparison.
  * Source: Howe 1969, J. Am. Stat. Assoc. 64, 610-620.
+ * @returns factor on the standard deviation
  * @example howeFactor(10, 0.95, 0.95) // 3.382
  */
 export function howeFactor(n: number, coverage = 0.95, confidence = 0.95): number {

@@ -4,6 +4,7 @@ import { normalQuantile } from './distributions';
  * Wilson's score interval for a proportion; never the normal interval, which fails near 0 and 1.
  * Source: Wilson 1927, J. Amer. Statist. Assoc. 22, 209-212. Returns null when n is 0.
  * Errors: throws a RangeError when successes are not a whole number from 0 to n.
+ * @param successes of the n tries
  * @example wilsonInterval(9, 10) // { low: 0.5958, high: 0.9821 }
  */
 export function wilsonInterval(successes: number, n: number, level = 0.95): { low: number; high: number } | null {

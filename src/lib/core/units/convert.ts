@@ -15,6 +15,8 @@ const MASSES = new Set(['g', 'kg', 'lb', 'oz']);
 /**
  * Converts between two units of one dimension through the units library.
  * Source: SI brochure / BIPM for lb, in, g_n (exact). Throws when the library does not know a unit.
+ * @param value in the unit it comes from
+ * @returns in the unit it goes to
  * @example convert(25, 'lb', 'kg') // 11.33980925
  */
 export function convert(value: number, from: string, to: string): number {
@@ -31,6 +33,8 @@ export function convert(value: number, from: string, to: string): number {
 
 /**
  * A value in the canonical unit of its dimension.
+ * @param value in the unit given
+ * @returns in the canonical unit of its dimension
  * @example toCanonical(1.1, 'kg', 'mass') // 1100
  * @example toCanonical(25, 'lb', 'load') // 111.205540382
  */

@@ -11,6 +11,7 @@ export type Envelope = {
  * The log between two positions as columns of equal length, with the smallest and the largest of both axes in each; columns without a
  * sample are left out. Zoomed in far enough each column is one reading.
  * Source: min/max decimation (common practice, no source).
+ * @param columns at most so many columns are given
  * @example envelope(log, 0, 330, 600).columns.length // 600
  */
 export function envelope(log: GaugeLog, fromM: number, toM: number, columns: number): Envelope {

@@ -27,6 +27,7 @@ export function diameterAt(log: GaugeLog, index: number): number {
 
 /**
  * The first sample at or beyond a position.
+ * @param metres along the strand
  * @example indexAt(log, 12.5) // 1250
  */
 export function indexAt(log: GaugeLog, metres: number): number {

@@ -6,6 +6,7 @@ export type SampleRange = { from: number; to: number };
 
 /**
  * Runs of samples that are left when ranges are taken out, in order. Ranges may overlap and reach beyond the log.
+ * @param samples how many the log has
  * @example runsWithout(100, [{ from: 0, to: 9 }]) // [{ from: 10, to: 99 }]
  */
 export function runsWithout(samples: number, ranges: readonly SampleRange[]): SampleRange[] {

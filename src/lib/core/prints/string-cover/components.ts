@@ -4,6 +4,7 @@ export type Patch = { cells: number[]; firstColumn: number; lastColumn: number }
 /**
  * Patches of a mask that hang together, corners included.
  * @param mask row by row; 0 is background
+ * @param columns width of the mask, in cells
  * @example patchesOf(Uint8Array.of(1, 0, 0, 1), 2).length // 1
  */
 export function patchesOf(mask: Uint8Array, columns: number): Patch[] {

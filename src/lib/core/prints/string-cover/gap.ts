@@ -22,6 +22,8 @@ const SPIKE = 0.1;
 /**
  * The point of a gap at given shares of its width and height, by bilinear interpolation between the corners: spikes taper, so sides need not
  * be parallel.
+ * @param u share of the way across, 0 to 1
+ * @param v share of the way down, 0 to 1
  * @example pointIn([[0, 0], [10, 0], [10, 20], [0, 20]], 0.5, 0.5) // [5, 10]
  */
 export function pointIn([tl, tr, br, bl]: Corners, u: number, v: number): Point {

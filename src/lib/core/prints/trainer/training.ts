@@ -36,6 +36,7 @@ export type TrainingResult = {
  * How a run went: agreement with the known grades, whether the scorer leans to one side, and what he takes for what.
  * Source: Cohen 1968 (quadratic weights); ISO 2602.
  * @param pairs known grade and answer of each drawing
+ * @param grades how many there are
  * @example trainingResult([[0, 0], [1, 2], [3, 3]], 4).right // 2
  */
 export function trainingResult(pairs: readonly (readonly [grade: number, answer: number])[], grades: number): TrainingResult {
