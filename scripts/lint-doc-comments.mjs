@@ -5,13 +5,25 @@
 const UNIT_IN_NAME =
 	/(Deg|Mm|Mm3|Gcm3|M|G|Kg|C|H|Ms|N|Pct|Px|Minor|Days|At|at|n|df|count|counts|share|Share|chance|Chance|index|Index|seed|number|Number|level|i|j|k|x|y|z|p)$/;
 
+/** Nodes of the TypeScript parser, which ESLint's own types do not know. @typedef {{ type: string, [key: string]: any }} Node */
+
+/** @param {Node | undefined} annotation */
 const isNumber = (annotation) => annotation?.type === 'TSNumberKeyword';
-/** A number, or a number that may be missing. */
-const givesNumber = (annotation) =>
-	isNumber(annotation) ||
-	(annotation?.type === 'TSUnionType' &&
-		annotation.types.some(isNumber) &&
-		annotation.types.every((t) => isNumber(t) || t.type === 'TSNullKeyword'));
+/** A number, or a number that may be missing. @param {Node | undefined} annotation */
+const givesNumber = (annotation) => {
+	if (annotation?.type !== 'TSUnionType') return isNumber(annotation);
+	const /** @type {Node[]} */ types = annotation['types'];
+	return types.some(isNumber) && types.every((t) => isNumber(t) || t.type === 'TSNullKeyword');
+};
+
+/** The functions a declaration makes, each with its name. @param {Node | null | undefined} declaration */
+function functionsOf(declaration) {
+	if (declaration?.type === 'FunctionDeclaration') return [{ name: String(declaration['id'].name), made: declaration }];
+	const /** @type {Node[]} */ made = declaration?.type === 'VariableDeclaration' ? declaration['declarations'] : [];
+	return made
+		.filter((d) => /Function/.test(d['init']?.type ?? ''))
+		.map((d) => ({ name: String(d['id'].name), made: /** @type {Node} */ (d['init']) }));
+}
 
 /** @type {import('eslint').Rule.RuleModule} */
 export const docComments = {
@@ -27,26 +39,19 @@ export const docComments = {
 	},
 	create: (context) => ({
 		ExportNamedDeclaration(node) {
-			const { declaration } = node;
-			const functions =
-				declaration?.type === 'FunctionDeclaration'
-					? [{ name: declaration.id?.name ?? '', made: declaration }]
-					: declaration?.type === 'VariableDeclaration'
-						? declaration.declarations.flatMap((d) => (/Function/.test(d.init?.type ?? '') ? [{ name: d.id.name, made: d.init }] : []))
-						: [];
+			const functions = functionsOf(node.declaration);
 			if (functions.length === 0) return;
 			const comment = context.sourceCode.getCommentsBefore(node).at(-1);
 			if (!comment?.value.startsWith('*')) return context.report({ node, messageId: 'none' });
 			const said = comment.value;
 			if (!said.includes('@example')) context.report({ node, messageId: 'example' });
 			for (const { name, made } of functions) {
-				for (const param of made.params) {
-					const named = param.type === 'AssignmentPattern' ? param.left : param;
+				for (const param of /** @type {Node[]} */ (made['params'])) {
+					const named = param.type === 'AssignmentPattern' ? param['left'] : param;
 					if (named.type !== 'Identifier' || !isNumber(named.typeAnnotation?.typeAnnotation) || UNIT_IN_NAME.test(named.name)) continue;
-					if (!new RegExp(`@param ${named.name}\\b`).test(said))
-						context.report({ node: param, messageId: 'param', data: { name: named.name } });
+					if (!new RegExp(`@param ${named.name}\\b`).test(said)) context.report({ node, messageId: 'param', data: { name: named.name } });
 				}
-				if (givesNumber(made.returnType?.typeAnnotation) && !UNIT_IN_NAME.test(name) && !said.includes('@returns'))
+				if (givesNumber(made['returnType']?.typeAnnotation) && !UNIT_IN_NAME.test(name) && !said.includes('@returns'))
 					context.report({ node, messageId: 'returns', data: { name } });
 			}
 		}

@@ -15,7 +15,7 @@
 	import { departureWords } from '../words/departures';
 	import { marksByScorer } from '../words/marks';
 	import { markName } from '../words/print-marks';
-	import { dayAndTime } from '../words/numbers';
+	import { dayAndTime, upTo } from '../words/numbers';
 	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './attempt-draft';
 	import Problem from '../form/Problem.svelte';
@@ -63,7 +63,7 @@
 				<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
 					{attempt.outcome === 'finished'
 						? 'Finished'
-						: `Failed at ${attempt.percentReached} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
+						: `Failed at ${upTo(attempt.percentReached, 1)} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
 				</strong>
 				<span class="small"
 					>{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span
