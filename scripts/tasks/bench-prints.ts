@@ -11,7 +11,7 @@ import type { Corners } from '../../src/lib/core/prints/string-cover/types';
 import type { Piece } from '../../src/lib/core/evidence/piece';
 import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
 import type { Database } from '../../src/lib/server/db/client';
-import { attempt as attemptTable, photo } from '../../src/lib/server/db/schema';
+import { attempt as attemptTable, photo, piece } from '../../src/lib/server/db/schema';
 import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/photos/photos';
 import { attempt, evidence, mark, basis } from '../../tests/support/evidence';
 import { drawnPhoto } from '../../tests/support/drawn-strings';
@@ -112,12 +112,13 @@ export async function benchPrints(db: Database, spoolId: string): Promise<void> 
 	line('strings on 12 million points, read and measured (core)', percentile(times, 0.5), 1500, 'one pass over its bytes', plain);
 	console.log(`  ${said}`);
 
-	const attemptId = v7();
+	const [attemptId, pieceId] = [v7(), v7()];
 	const now = Date.now();
+	await db.insert(piece).values({ id: pieceId, familyId: pieceId, version: 1, name: 'Spike pair', params: {}, marks: [], createdAt: now });
 	await db.insert(attemptTable).values({
 		id: attemptId,
 		spoolId,
-		pieceId: v7(),
+		pieceId,
 		at: now,
 		zone: 'UTC',
 		outcome: 'finished',

@@ -92,7 +92,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
 	await expect(page.getByText('Swapped digits?')).toBeHidden();
 	await page.goto(`${server.url}/spools/${spoolId}`);
-	await expect(page.getByText('1.57 → 1.75: corrected, digits swapped')).toBeVisible();
+	await expect(page.getByText('1.57, now 1.75: corrected, digits swapped')).toBeVisible();
 	await page.getByRole('region', { name: 'Corrections' }).getByRole('button', { name: 'undo' }).click();
 	await expect(page.getByText('(undone)')).toBeVisible();
 	await expect(page.getByRole('region', { name: 'Diameter readings' }).getByRole('button', { name: '1.57' })).toBeVisible();
