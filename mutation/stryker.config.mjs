@@ -21,7 +21,8 @@ export default {
 	ignorePatterns: [
 		'!.svelte-kit',
 		'/build',
-		'/docs',
+		'/docs/decisions',
+		'/docs/screenshots',
 		'/static',
 		'/drizzle',
 		'/src/routes',
