@@ -105,6 +105,29 @@ describe('readings of several instruments', () => {
 	});
 });
 
+describe('what findings of a strand carry', () => {
+	const found = (given: Parameters<typeof evidence>[0]) => diameterStation.find(evidence(given), basis, 0);
+	it('how many readings the finest instrument leaves aside', () => {
+		const readings = [
+			...diameters(Array<number>(10).fill(1.75), { instrumentId: 'mic', resolution: 0.001 }),
+			...diameters([1.75], { instrumentId: 'cal' }).map((r) => ({ ...r, id: 'coarse' }))
+		];
+		const [mean] = found({ readings, instruments: [caliper(), micrometer] });
+		expect(mean?.messages.find((m) => m.id === 'finestOnly')?.params).toEqual({ n: 10, leftAside: 1 });
+	});
+	it('no empty message, and of each what it was found from', () => {
+		// Places that do not scatter leave no capability, no drift and no log to speak of.
+		for (const f of found({ readings: diameters([1.75, 1.75, 1.75, 1.75]), claims: [] })) {
+			expect(f.messages.every((m) => typeof m.id === 'string')).toBe(true);
+			expect([f.quantity, f.inputs.used.length]).toEqual([f.quantity, 4]);
+		}
+	});
+	it('two places say something of the spread', () => {
+		const readings = diameters([1.74, 1.76], {}).map((r, i) => ({ ...r, placeIndex: i }));
+		expect(found({ readings }).find((f) => f.quantity === 'diameterSpread')?.interval).not.toBeNull();
+	});
+});
+
 describe('a mean of which only the first metres are known', () => {
 	it('one place beyond them is enough not to say so', () => {
 		const readings = diameters([1.75, 1.76, 1.74, 1.75]);
