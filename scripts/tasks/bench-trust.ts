@@ -4,9 +4,9 @@
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { coveragePlot, type Covered } from '../../tests/support/trust/plot';
-import { KINDS } from '../../tests/support/trust/kinds';
+import { KINDS, type Kind } from '../../tests/support/trust/kinds';
 import { Simulation } from '../../tests/support/trust/simulate';
-import { tierFigures } from '../../tests/support/trust/tiers';
+import { EACH_RECORD, tierFigures } from '../../tests/support/trust/tiers';
 
 const SEED = 20261127;
 const TRIALS = Number(process.env.DRAUGHT_TRUST_TRIALS ?? 400);
@@ -26,6 +26,26 @@ function head(...cells: string[]): void {
 	row(...cells.map(() => '---'));
 }
 
+type Counted = { covered: number; trials: number; width: number; apart: number };
+
+/** What ranges and letters of n prints each come to, over many records. */
+function counted(kind: Kind, record: 'full' | 'silent', n: number, seed: number): Counted {
+	const simulation = new Simulation(kind, seed);
+	const priorAt = (between: number) => (record === 'full' ? simulation.learnt(between) : kind.model.assumed);
+	const all: Counted = { covered: 0, trials: 0, width: 0, apart: 0 };
+	for (let done = 0; done < TRIALS; done += EACH_RECORD) {
+		for (const spread of SPREADS) {
+			const between = (spread * kind.sd) / Math.sqrt(n);
+			const found = simulation.coverage(n, between, priorAt(between), EACH_RECORD);
+			all.covered += found.covered;
+			all.trials += found.trials;
+			all.width += found.width * found.trials;
+		}
+		all.apart += simulation.falselyApart(6, n, priorAt(kind.sd / Math.sqrt(n)), EACH_RECORD);
+	}
+	return all;
+}
+
 /** Ranges and letters of one kind of mark, one print or several each. */
 function ranges(): Covered[] {
 	const all: Covered[] = [];
@@ -33,18 +53,9 @@ function ranges(): Covered[] {
 	for (const [index, kind] of KINDS.entries())
 		for (const record of ['full', 'silent'] as const)
 			for (const n of EACH) {
-				const simulation = new Simulation(kind, SEED + 100 * index + n);
-				const priorAt = (between: number) => (record === 'full' ? simulation.learnt(between) : kind.model.assumed);
-				let [covered, width, trials] = [0, 0, 0];
-				for (const spread of SPREADS) {
-					const between = (spread * kind.sd) / Math.sqrt(n);
-					const found = simulation.coverage(n, between, priorAt(between), TRIALS);
-					covered += found.covered;
-					trials += found.trials;
-					width += found.width / SPREADS.length;
-				}
-				const apart = simulation.falselyApart(6, n, priorAt(kind.sd / Math.sqrt(n)), TRIALS);
-				row(kind.name, record, String(n), percent(covered, trials), width.toPrecision(3), percent(apart, TRIALS));
+				const { covered, trials, width, apart } = counted(kind, record, n, SEED + 100 * index + n);
+				const pairs = percent(apart, trials / SPREADS.length);
+				row(kind.name, record, String(n), percent(covered, trials), (width / trials).toPrecision(3), pairs);
 				all.push({ kind: kind.name, record, n, share: covered / trials });
 			}
 	return all;

@@ -19,6 +19,8 @@ export type TierFigures = {
 };
 
 const DRAWS = 1000;
+/** Trials that one record serves: a record may mislead, and figures are of many records. */
+export const EACH_RECORD = 25;
 
 /**
  * Trials of spools that are weighed by several kinds of mark alike, each printed so many times: who comes into the first tier.
@@ -29,15 +31,18 @@ export function tierFigures(
 	given: { spools: number; n: number; spread: number; trials: number; seed: number }
 ): TierFigures {
 	const { spools, n, spread, trials, seed } = given;
-	const benches = kinds.map((kind, i) => {
-		const simulation = new Simulation(kind, seed + i);
-		const between = (spread * kind.sd) / Math.sqrt(n);
-		// A record of spools that are all alike would be a record of none: theirs differ by a standard error.
-		return { kind, simulation, between, prior: simulation.learnt(between || kind.sd / Math.sqrt(n)) };
-	});
+	const simulations = kinds.map((kind, i) => ({
+		kind,
+		simulation: new Simulation(kind, seed + i),
+		between: (spread * kind.sd) / Math.sqrt(n)
+	}));
+	// A record of spools that are all alike would be a record of none: theirs differ by a standard error.
+	const learnt = () => simulations.map((one) => ({ ...one, prior: one.simulation.learnt(one.between || one.kind.sd / Math.sqrt(n)) }));
+	let benches = learnt();
 	const uniform = randomUniform.source(randomSource(seed))(0, 1);
 	const figures: TierFigures = { trials, bestInFirst: 0, oneTier: 0, meanSize: 0, told: { count: 0, came: 0 } };
 	for (let t = 0; t < trials; t++) {
+		if (t > 0 && t % EACH_RECORD === 0) benches = learnt();
 		const candidates = Array.from({ length: spools }, () => candidate(benches, n, uniform));
 		const tiers = tiersOf(candidates.map((c) => c.draws));
 		const best = Math.max(...candidates.map((c) => c.truth));

@@ -3,24 +3,26 @@ import { evenly, logLikelihood } from './posterior';
 import { logMeanDensity, logScatterDensity, type CellPrior } from './prior';
 import type { Observed } from './scale';
 
-/** Scatters and spreads tried, as multiples of what is assumed where the record is silent: an eighth to eight times, in thirds of a doubling. */
-const MULTIPLES = Array.from({ length: 19 }, (_, i) => 2 ** ((i - 9) / 3));
+/** Scatters and spreads tried, as multiples of what is assumed where the record is silent, in thirds of a doubling. */
+const SCATTERS = Array.from({ length: 19 }, (_, i) => 2 ** ((i - 9) / 3));
+/** Spools may be far more alike than is assumed, hardly ever far less. */
+const SPREADS = Array.from({ length: 22 }, (_, i) => 2 ** ((i - 15) / 3));
 /** How alike the scatters of the cells are; the last stands for all alike. */
 const DFS = [3, 4, 6, 8, 12, 16, 24, 48];
 const CENTRES = 41;
-const ROUNDS = 4;
+const ROUNDS = 3;
 const GRID = { means: 121, sds: 31 };
 /**
- * The assumed prior counts as so many cells more: a record of three cells moves it a little, one of thirty decides (common practice, no
- * source). Logs of densities over the doublings of scatter and spread.
+ * What it costs to depart from what is assumed, in logs of the likelihood for a doubling and its square for more: a record of three cells
+ * moves the scatter a little, one of thirty decides; the spread is let go sooner (common practice, no source).
  */
-const ASSUMED = { perDoubling: 0.5 };
+const HELD_BACK = { scatter: 0.5, spread: 0.25 };
 
 /**
- * Learns what cells of one kind are like from all of them: the scatter of their values and the spread of their means under which what was
- * seen is likeliest. Several cells of one value say something of the spread, cells with repeats of the scatter; where neither is there, what
+ * Learns what cells of one kind are like from all of them: the scatter of their values and the spread of their means, each
+ * candidate weighed by how likely it makes what was seen. Several cells of one value say something of the spread, cells with repeats of the scatter; where neither is there, what
  * was assumed stays.
- * Source: empirical Bayes (maximum marginal likelihood); moderated variance, Smyth 2004, for the idea. The penalty towards what was assumed is
+ * Source: empirical Bayes (marginal likelihood on a grid); moderated variance, Smyth 2004, for the idea. The penalty towards what was assumed is
  * common practice, no source.
  * @param cells observations of each cell, on the model's scale
  * @param assumed the prior where the record is silent
@@ -34,10 +36,8 @@ export function learnPrior(cells: readonly (readonly Observed[])[], assumed: Cel
 	const likelihoods = counted(seen).map(({ cell, count }) => ({ at: likelihood(cell, means, sds), count }));
 	let prior = assumed;
 	for (let round = 0; round < ROUNDS; round++) {
-		const before = prior;
-		prior = { ...prior, scatter: bestScatter(likelihoods, prior, assumed, means, sds) };
-		prior = { ...prior, mean: bestMean(likelihoods, prior, assumed, means, sds) };
-		if (same(before, prior)) break;
+		prior = { ...prior, scatter: scatterOf(likelihoods, prior, assumed, means, sds) };
+		prior = { ...prior, mean: meansOf(likelihoods, prior, assumed, means, sds) };
 	}
 	return prior;
 }
@@ -62,8 +62,8 @@ function likelihood(cell: readonly Observed[], means: Float64Array, sds: Float64
 	return logs.map((l) => Math.exp(l - most));
 }
 
-/** The scatter under which all cells are likeliest, with the means as they are taken to lie now. */
-function bestScatter(
+/** The scatter, by all cells, with the means as they are taken to lie now. */
+function scatterOf(
 	likelihoods: readonly Likelihood[],
 	prior: CellPrior,
 	assumed: CellPrior,
@@ -75,15 +75,19 @@ function bestScatter(
 		at: Float64Array.from(sds, (_, j) => sum(means, (__, i) => (at[i * sds.length + j] as number) * (ofMean[i] as number))),
 		count
 	}));
-	const candidates = MULTIPLES.flatMap((times) => DFS.map((df) => ({ sd: assumed.scatter.sd * times, df })));
-	return best(candidates, (scatter) => {
+	const candidates = SCATTERS.flatMap((times) => DFS.map((df) => ({ sd: assumed.scatter.sd * times, df })));
+	const logs = candidates.map((scatter) => {
 		const weights = shares(sds, (sd) => logScatterDensity(scatter, sd));
-		return sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - doublings(scatter.sd / assumed.scatter.sd);
+		return (
+			sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - HELD_BACK.scatter * doublings(scatter.sd / assumed.scatter.sd)
+		);
 	});
+	const over = weighed(candidates, logs);
+	return { sd: Math.sqrt(over((one) => one.sd ** 2)), df: 1 / over((one) => 1 / one.df) };
 }
 
-/** Where the means lie under which all cells are likeliest, with the scatter as it is taken to be now. */
-function bestMean(
+/** Where the means lie, by all cells, with the scatter as it is taken to be now. */
+function meansOf(
 	likelihoods: readonly Likelihood[],
 	prior: CellPrior,
 	assumed: CellPrior,
@@ -96,11 +100,28 @@ function bestMean(
 		count
 	}));
 	const centres = evenly({ low: means[0] as number, high: means.at(-1) as number }, CENTRES);
-	const candidates = MULTIPLES.flatMap((times) => Array.from(centres, (centre) => ({ centre, spread: assumed.mean.spread * times })));
-	return best(candidates, (mean) => {
+	const candidates = SPREADS.flatMap((times) => Array.from(centres, (centre) => ({ centre, spread: assumed.mean.spread * times })));
+	const logs = candidates.map((mean) => {
 		const weights = shares(means, (m) => logMeanDensity(mean, m));
-		return sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - doublings(mean.spread / assumed.mean.spread);
+		return (
+			sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - HELD_BACK.spread * doublings(mean.spread / assumed.mean.spread)
+		);
 	});
+	const over = weighed(candidates, logs);
+	const centre = over((one) => one.centre);
+	// What is not known of the middle widens the spread.
+	return { centre, spread: Math.sqrt(over((one) => one.spread ** 2 + (one.centre - centre) ** 2)) };
+}
+
+/**
+ * Means over all candidates, each weighed by how likely it makes the record: the likeliest alone is too often far too small, and ranges would
+ * be too narrow with it.
+ */
+function weighed<T>(candidates: readonly T[], logs: readonly number[]): (of: (one: T) => number) => number {
+	const most = Math.max(...logs);
+	const weights = logs.map((l) => Math.exp(l - most));
+	const total = sum(weights);
+	return (of) => sum(candidates, (one, i) => of(one) * (weights[i] as number)) / total;
 }
 
 /** Densities over a grid as shares that sum to 1. */
@@ -118,17 +139,7 @@ function dot(a: Float64Array, b: Float64Array): number {
 	return total > 1e-300 ? total : 1e-300;
 }
 
-/** What it costs to depart from what was assumed. */
-const doublings = (ratio: number): number => ASSUMED.perDoubling * Math.log2(ratio) ** 2;
-
-function best<T>(candidates: readonly T[], worth: (one: T) => number): T {
-	let [found, most] = [candidates[0] as T, -Infinity];
-	for (const one of candidates) {
-		const is = worth(one);
-		if (is > most) [found, most] = [one, is];
-	}
-	return found;
-}
+const doublings = (ratio: number): number => Math.log2(ratio) ** 2;
 
 function reachOf(cells: readonly (readonly Observed[])[], assumed: CellPrior): { low: number; high: number } {
 	const ends = cells.flat().flatMap((o) => [o.low, o.high].filter((x) => x !== null));
@@ -137,6 +148,3 @@ function reachOf(cells: readonly (readonly Observed[])[], assumed: CellPrior): {
 		high: Math.max(assumed.mean.centre, ...ends) + 4 * assumed.scatter.sd
 	};
 }
-
-const same = (a: CellPrior, b: CellPrior): boolean =>
-	a.scatter.sd === b.scatter.sd && a.scatter.df === b.scatter.df && a.mean.centre === b.mean.centre && a.mean.spread === b.mean.spread;
