@@ -29,7 +29,7 @@
 		The maker’s data sheet comes before it: put its figures in as your own copy.
 	</p>
 	<div class="panel relative mt-3 overflow-x-auto">
-		<table class="w-full text-left">
+		<table class="w-full min-w-[60rem] text-left">
 			<caption class="sr-only">Materials with drying, softening, density and what they ask of a printer</caption>
 			<thead>
 				<tr class="border-b">
