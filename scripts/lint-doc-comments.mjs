@@ -1,9 +1,9 @@
 // Every function that core offers says what it does, with one example (examples run as tests, core/examples.test.ts), and the unit of every
 // number that goes in or comes out: in the name where it can (massG, stepMm), else with @param or @returns.
 
-/** Endings of a name that say the unit, or that the number is a count, a share, a place in a list. */
+/** Names that say a unit at their end, or that the number is a count, a share, a moment, a place in a list. */
 const UNIT_IN_NAME =
-	/(Deg|Mm|Mm3|Gcm3|M|G|Kg|C|H|Ms|N|Pct|Px|Minor|Days|At|at|n|df|count|counts|share|Share|chance|Chance|index|Index|seed|number|Number|level|i|j|k|x|y|z|p)$/;
+	/[a-z0-9](Deg|Mm|Mm3|Gcm3|M|G|Kg|C|H|Ms|N|Pct|Px|Minor|Days|At|Count|Counts|Share|Chance|Index|Number|Level|Cdf|Quantile)$|^(n|df|count|counts|share|chance|index|seed|number|level|at|i|j|k|x|y|z|p|df1|df2|a|b)$/;
 
 /** Nodes of the TypeScript parser, which ESLint's own types do not know. @typedef {{ type: string, [key: string]: any }} Node */
 

@@ -89,6 +89,7 @@ export function recordInForce<T extends { at: number }>(records: readonly T[], a
 
 /**
  * The uncertainty the same instrument would have after an ordinary check: ten readings of a pin that is known to 0.002 mm.
+ * @returns mm
  * @example checkedUncertainty(0.01) // 0.0032 mm
  */
 export function checkedUncertainty(resolutionMm: number): number {

@@ -47,6 +47,7 @@ export function shareInside(strand: StrandEstimate, lowMm: number, highMm: numbe
 
 /**
  * One-sided bound of a distribution of equally likely values.
+ * @param probability that the distribution stays below, 0 to 1
  * @returns in the unit of the values
  * @example boundOf(ordered, 0.05) // the value that 95 % of the distribution reach
  */

@@ -67,6 +67,7 @@ export function inferBefore(evidence: Pick<SpoolEvidence, 'attempts' | 'events'>
  * Standard uncertainty of one weighing: half a step of the display and the error limit, both rectangular. A scale whose error limit
  * is not known is taken to be good to one step of its display (common practice, no source).
  * Source: JCGM 100:2008, 4.3.7 and F.2.2.1.
+ * @returns g
  * @example weighingUncertainty(0.1, undefined) // 0.0645 g
  */
 export function weighingUncertainty(resolutionG: number | null, scale: Pick<Instrument, 'errorLimit' | 'resolution'> | undefined): number {

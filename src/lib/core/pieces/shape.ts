@@ -66,6 +66,8 @@ export function circle(x: number, y: number, radius: number): Point[] {
 
 /**
  * The same parts somewhere else.
+ * @param dx along x, in mm
+ * @param dy along y, in mm
  * @example moved(parts, 10, 0)
  */
 export function moved(parts: readonly Part[], dx: number, dy: number, dz = 0): Part[] {

@@ -19,6 +19,7 @@ export function combineUncertainties(components: readonly UncertaintyComponent[]
  * Standard uncertainty of a stated error limit +/-a taken as a rectangular distribution: a / sqrt(3).
  * Source: JCGM 100:2008, 4.3.7.
  * @param errorLimit half the width of the rectangle; what comes out is in its unit
+ * @returns standard uncertainty, in the unit of the limit
  * @example rectangularUncertainty(0.02) // 0.011547
  */
 export function rectangularUncertainty(errorLimit: number): number {

@@ -2,6 +2,7 @@
  * Compares in whole units of the resolution instead of binary fractions, so that 1.77 <= 1.75 + 0.02 is true.
  * @param a in the unit of the resolution
  * @param b in the unit of the resolution
+ * @param resolution of the reading, in the unit of both values
  * @returns negative, zero or positive as a is below, on or above b
  * @example compareAtResolution(1.77, 1.75 + 0.02, 0.01) // 0
  */
