@@ -1,4 +1,4 @@
-/** What our charts are made of, fetched and told to Chart.js once, when the first chart of a page is drawn. */
+/** What our charts are made of, fetched when the first chart of a page is drawn. */
 export async function loadChart() {
 	const [
 		{ Chart, BarController, BarElement, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip },

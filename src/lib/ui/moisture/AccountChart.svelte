@@ -9,12 +9,13 @@
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
 	/** What the spool had gone through before a weighing is told by the shape of its mark, then by its colour. */
-	const SHAPES: Record<string, { shape: PointStyle; token: string }> = {
-		dried: { shape: 'rectRot', token: 'heat' },
-		print: { shape: 'rect', token: 'ink' },
-		air: { shape: 'circle', token: 'water' }
+	type Mark = { shape: PointStyle; edge: string; fill: string };
+	const AIR: Mark = { shape: 'circle', edge: 'water', fill: 'panel' };
+	const MARKS: Partial<Record<string, Mark>> = {
+		dried: { shape: 'rectRot', edge: 'heat', fill: 'heat' },
+		print: { shape: 'rect', edge: 'ink', fill: 'panel' }
 	};
-	const markOf = (point: AccountPoint) => SHAPES[point.before] ?? { shape: 'circle' as const, token: 'water' };
+	const marks = $derived(points.map((p) => MARKS[p.before] ?? AIR));
 	const label = $derived(
 		`${code}: gross mass from ${upTo(points[0]?.grossG ?? 0, 1)} to ${upTo(points.at(-1)?.grossG ?? 0, 1)} g in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % against the chosen state at the last one`
 	);
@@ -39,11 +40,11 @@
 						clip: 8,
 						borderColor: ink('water'),
 						borderWidth: 2,
-						pointStyle: points.map((p) => markOf(p).shape),
+						pointStyle: marks.map((m) => m.shape),
 						pointRadius: 5,
-						pointBorderColor: points.map((p) => ink(markOf(p).token)),
+						pointBorderColor: marks.map((m) => ink(m.edge)),
 						pointBorderWidth: 2,
-						pointBackgroundColor: points.map((p) => ink(p.before === 'dried' ? 'heat' : 'panel'))
+						pointBackgroundColor: marks.map((m) => ink(m.fill))
 					},
 					// The band: nothing is drawn at its lower edge, the upper one is filled down to it.
 					{ ...line, data: place((p) => p.lowPct), yAxisID: 'water' },
@@ -67,7 +68,16 @@
 			options: {
 				scales: {
 					x: { type: 'linear', min: chain[0]?.at ?? 0, max: chain.at(-1)?.at ?? 1, grid: { display: false }, ticks: timeTicks },
-					water: { ...axis(ink, 'water, % of net'), type: 'linear', stack: 'account', stackWeight: 3, weight: 2 },
+					// Never finer than a tenth of a per cent: the scatter of a scale must not look like a flood.
+					water: {
+						...axis(ink, 'water, % of net'),
+						type: 'linear',
+						stack: 'account',
+						stackWeight: 3,
+						weight: 2,
+						suggestedMin: 0,
+						suggestedMax: 0.1
+					},
 					mass: { ...axis(ink, 'gross mass, g'), type: 'linear', stack: 'account', stackWeight: 2, offset: true }
 				},
 				plugins: {
