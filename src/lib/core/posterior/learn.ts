@@ -1,7 +1,8 @@
-import { group, sum } from 'd3-array';
+import { group, max, sum } from 'd3-array';
 import { evenly, logLikelihood } from './posterior';
 import { logMeanDensity, logScatterDensity, type CellPrior } from './prior';
 import type { Observed } from './scale';
+import { meanOver, weightsOf } from './weights';
 
 /** Scatters and spreads tried, as multiples of what is assumed where the record is silent, in thirds of a doubling. */
 const SCATTERS = Array.from({ length: 19 }, (_, i) => 2 ** ((i - 9) / 3));
@@ -19,9 +20,9 @@ const GRID = { means: 121, sds: 31 };
 const HELD_BACK = { scatter: 0.5, spread: 0.25 };
 
 /**
- * Learns what cells of one kind are like from all of them: the scatter of their values and the spread of their means, each
- * candidate weighed by how likely it makes what was seen. Several cells of one value say something of the spread, cells with repeats of the scatter; where neither is there, what
- * was assumed stays.
+ * Learns what cells of one kind are like from all of them: the scatter of their values and the spread of their means, each candidate weighed
+ * by how likely it makes what was seen. Several cells of one value say something of the spread, cells with repeats of the scatter; where
+ * neither is there, what was assumed stays, a little wider.
  * Source: empirical Bayes (marginal likelihood on a grid); moderated variance, Smyth 2004, for the idea. The penalty towards what was assumed is
  * common practice, no source.
  * @param cells observations of each cell, on the model's scale
@@ -58,7 +59,7 @@ type Likelihood = { at: Float64Array; count: number };
 /** Chance of what a cell shows over the grid, but for a constant. */
 function likelihood(cell: readonly Observed[], means: Float64Array, sds: Float64Array): Float64Array {
 	const logs = logLikelihood(cell, means, sds);
-	const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
+	const most = max(logs) ?? 0;
 	return logs.map((l) => Math.exp(l - most));
 }
 
@@ -82,7 +83,7 @@ function scatterOf(
 			sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - HELD_BACK.scatter * doublings(scatter.sd / assumed.scatter.sd)
 		);
 	});
-	const over = weighed(candidates, logs);
+	const over = meanOver(candidates, logs);
 	return { sd: Math.sqrt(over((one) => one.sd ** 2)), df: 1 / over((one) => 1 / one.df) };
 }
 
@@ -107,31 +108,14 @@ function meansOf(
 			sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - HELD_BACK.spread * doublings(mean.spread / assumed.mean.spread)
 		);
 	});
-	const over = weighed(candidates, logs);
+	const over = meanOver(candidates, logs);
 	const centre = over((one) => one.centre);
 	// What is not known of the middle widens the spread.
 	return { centre, spread: Math.sqrt(over((one) => one.spread ** 2 + (one.centre - centre) ** 2)) };
 }
 
-/**
- * Means over all candidates, each weighed by how likely it makes the record: the likeliest alone is too often far too small, and ranges would
- * be too narrow with it.
- */
-function weighed<T>(candidates: readonly T[], logs: readonly number[]): (of: (one: T) => number) => number {
-	const most = Math.max(...logs);
-	const weights = logs.map((l) => Math.exp(l - most));
-	const total = sum(weights);
-	return (of) => sum(candidates, (one, i) => of(one) * (weights[i] as number)) / total;
-}
-
 /** Densities over a grid as shares that sum to 1. */
-function shares(grid: Float64Array, logDensity: (x: number) => number): Float64Array {
-	const logs = grid.map(logDensity);
-	const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
-	const weights = logs.map((l) => Math.exp(l - most));
-	const total = sum(weights);
-	return weights.map((w) => w / total);
-}
+const shares = (grid: Float64Array, logDensity: (x: number) => number): Float64Array => weightsOf(grid.map(logDensity));
 
 function dot(a: Float64Array, b: Float64Array): number {
 	let total = 0;

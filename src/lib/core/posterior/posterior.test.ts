@@ -157,6 +157,10 @@ describe('priors learnt from the record', () => {
 		const scatterOf = (count: number) => learnPrior(Array<typeof narrow>(count).fill(narrow), assumed).scatter.sd;
 		expect(scatterOf(30)).toBeLessThan(scatterOf(3));
 	});
+	it('of two cells the middle is not known either: what is not known of it widens the spread (figures of this code)', () => {
+		const { scatter, mean } = learnPrior([[readingAs(60, 0.1)], [readingAs(64, 0.1)]], assumed);
+		expect([mean.centre, mean.spread, scatter.sd, scatter.df].map((v) => Number(v.toFixed(1)))).toEqual([61.3, 32.4, 8.1, 7.5]);
+	});
 	it('single values say nothing of the scatter', () => {
 		const singles = evenly({ low: 40, high: 60 }, 8);
 		expect(

@@ -1,6 +1,8 @@
+import { max } from 'd3-array';
 import { fastNormalCdf } from '../stats/normal-table';
 import { logMeanDensity, logScatterDensity, type CellPrior } from './prior';
 import type { Observed } from './scale';
+import { weightsOf } from './weights';
 
 /** What a cell is likely to be: weights over a grid of its mean and its scatter, on the model's scale. They sum to 1. */
 export type Posterior = { means: Float64Array; sds: Float64Array; weights: Float64Array; n: number };
@@ -20,7 +22,7 @@ const PRIOR_REACH = 12;
 
 /**
  * What observations say of the mean of a cell, with what is known of such cells: normal scatter, each observation an interval, mean and
- * scatter both unknown. Deterministic: a grid of 161 means by 31 scatters, laid where the mass is.
+ * scatter both unknown. Deterministic: a grid of 161 means by 25 scatters, laid where the mass is.
  * Source: interval-censored normal likelihood (Meeker & Escobar 1998, ch. 7) times the priors of `prior.ts`, by direct summation.
  * @param observed on the model's scale; none gives the prior itself
  * @example posteriorOf([{ low: 64, high: 66 }], { scatter: { sd: 3, df: 4 }, mean: { centre: 60, spread: 10 } }).n // 1
@@ -28,7 +30,7 @@ const PRIOR_REACH = 12;
 export function posteriorOf(observed: readonly Observed[], prior: CellPrior): Posterior {
 	const sds = scatterGrid(observed, prior);
 	const means = evenly(closingIn(observed, prior, sds), MEANS);
-	return { means, sds, weights: normalised(logWeights(observed, prior, means, sds)), n: observed.length };
+	return { means, sds, weights: weightsOf(logWeights(observed, prior, means, sds)), n: observed.length };
 }
 
 /** Logarithms of the weights, mean by mean, all scatters of one mean together. */
@@ -122,8 +124,8 @@ function closingIn(observed: readonly Observed[], prior: CellPrior, sds: Float64
 
 /** The part of a coarse grid that is not negligible, with a step more on either side. */
 function wherePlausible(means: Float64Array, logs: Float64Array, perMean: number): { low: number; high: number } {
-	const best = Array.from(means, (_, i) => logs.subarray(i * perMean, (i + 1) * perMean).reduce((a, b) => Math.max(a, b), -Infinity));
-	const limit = best.reduce((a, b) => Math.max(a, b), -Infinity) + NEGLIGIBLE;
+	const best = Array.from(means, (_, i) => max(logs.subarray(i * perMean, (i + 1) * perMean)) ?? -Infinity);
+	const limit = (max(best) ?? 0) + NEGLIGIBLE;
 	const first = best.findIndex((b) => b > limit);
 	const last = best.findLastIndex((b) => b > limit);
 	return { low: means[Math.max(0, first - 1)] as number, high: means[Math.min(means.length - 1, last + 1)] as number };
@@ -136,11 +138,4 @@ function wherePlausible(means: Float64Array, logs: Float64Array, perMean: number
  */
 export function evenly({ low, high }: { low: number; high: number }, count: number): Float64Array {
 	return Float64Array.from({ length: count }, (_, i) => low + ((high - low) * i) / (count - 1));
-}
-
-function normalised(logs: Float64Array): Float64Array {
-	const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
-	const weights = logs.map((l) => Math.exp(l - most));
-	const total = weights.reduce((a, b) => a + b, 0);
-	return weights.map((w) => w / total);
 }

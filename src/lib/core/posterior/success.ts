@@ -1,4 +1,6 @@
+import { sum } from 'd3-array';
 import { betaQuantile, logGamma } from '../stats/distributions';
+import { meanOver } from './weights';
 
 /** What is expected of the share of prints that finish: as if so many had finished and failed before. */
 export type SuccessPrior = { finished: number; failed: number };
@@ -28,8 +30,9 @@ export function successOf(finished: number, failed: number, prior: SuccessPrior)
 }
 
 /**
- * Learns the prior from the record's spools: the one under which their counts are likeliest together.
- * Source: empirical Bayes (maximum marginal likelihood) on a grid; what was assumed counts as four spools more (common practice, no source).
+ * Learns the prior from the record's spools: a mean over candidates, each weighed by how likely it makes
+ * their counts.
+ * Source: empirical Bayes (marginal likelihood) on a grid; what was assumed counts as four spools more (common practice, no source).
  * @param cells prints finished and failed, one pair a spool
  * @example learnSuccess([]) // { finished: 3.6, failed: 0.4 }
  */
@@ -38,14 +41,20 @@ export function learnSuccess(cells: readonly { finished: number; failed: number 
 	if (seen.length === 0) return assumed;
 	const size = assumed.finished + assumed.failed;
 	const mean = assumed.finished / size;
-	const priors = MEANS.flatMap((m) => SIZES.map((s) => ({ finished: m * s, failed: (1 - m) * s })));
-	const worth = (p: SuccessPrior) => {
-		// Four spools as they were expected: one print each, the expected share of it finished.
-		let log = ASSUMED_CELLS * (mean * logChance(1, 0, p) + (1 - mean) * logChance(0, 1, p));
-		for (const c of seen) log += logChance(c.finished, c.failed, p);
-		return log;
-	};
-	return priors.reduce((best, p) => (worth(p) > worth(best) ? p : best));
+	const candidates = MEANS.flatMap((m) => SIZES.map((s) => ({ finished: m * s, failed: (1 - m) * s, mean: m, size: s })));
+	const over = meanOver(
+		candidates,
+		candidates.map(
+			(p) =>
+				// So many spools as they were expected: one print each, the expected share of it finished.
+				ASSUMED_CELLS * (mean * logChance(1, 0, p) + (1 - mean) * logChance(0, 1, p)) + sum(seen, (c) => logChance(c.finished, c.failed, p))
+		)
+	);
+	// The beta law with the mean and the variance of all of them together.
+	const middle = over((p) => p.mean);
+	const variance = over((p) => (p.mean * (1 - p.mean)) / (p.size + 1) + (p.mean - middle) ** 2);
+	const prints = (middle * (1 - middle)) / variance - 1;
+	return { finished: middle * prints, failed: (1 - middle) * prints };
 }
 
 /** Beta-binomial, but for the number of orders. */

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { fastNormalCdf } from '../stats/normal-table';
 import type { Posterior } from './posterior';
 import { fromModel, type ModelScale } from './scale';
@@ -25,7 +26,7 @@ const PROBABILITIES = [
  */
 export function summaryOfMean(posterior: Posterior, scale: ModelScale): Summary {
 	const { means, sds, weights } = posterior;
-	const ofMean = Float64Array.from(means, (_, i) => weights.subarray(i * sds.length, (i + 1) * sds.length).reduce((a, b) => a + b, 0));
+	const ofMean = Float64Array.from(means, (_, i) => sum(weights.subarray(i * sds.length, (i + 1) * sds.length)));
 	const summary = summaryOf(means, ofMean);
 	const back = (z: number) => fromModel(scale, z);
 	return {
