@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
-import { rankAcceptability } from '../../src/lib/core/pick/rank-acceptability';
+import { blocksOf, pickFrom } from '../../src/lib/core/pick/pick-from';
 import { presetCriteria } from '../../src/lib/core/pick/presets';
 import type { PickInput } from '../../src/lib/core/pick/types';
 import { STATIONS } from '../../src/lib/core/registry';
@@ -102,17 +102,17 @@ await runTask(async () => {
 			for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
 			return out;
 		};
-		rankAcceptability(input, 100, 1);
+		pickFrom(input, blocksOf(input, 100, 1));
 		line(
 			'first places, 40 spools x 12 criteria, 2,000 draws',
-			ms(() => rankAcceptability(input, 2000, 1)),
+			ms(() => pickFrom(input, blocksOf(input, 2000, 1))),
 			200,
 			'as many uniform numbers',
 			ms(uniforms(2000))
 		);
 		line(
 			'the same, 100,000 draws',
-			ms(() => rankAcceptability(input, 100_000, 1)),
+			ms(() => pickFrom(input, blocksOf(input, 100_000, 1))),
 			5000,
 			'as many uniform numbers',
 			ms(uniforms(100_000))

@@ -44,6 +44,8 @@ export class TestServer {
 				ORIGIN: this.url,
 				DATABASE_URL: this.databaseUrl,
 				DRAUGHT_INSTANCE: 'test',
+				// What is learnt in the middle of a test would move its numbers.
+				DRAUGHT_LEARN_MINUTES: '0',
 				BODY_SIZE_LIMIT: '16M',
 				SHUTDOWN_TIMEOUT: '1',
 				...env

@@ -1,4 +1,5 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
+import { NO_RECORD } from '../../src/lib/core/posterior/prior-set';
 import { MARKS } from '../../src/lib/core/prints/marks';
 import type { Attempt } from '../../src/lib/core/evidence/attempt';
 import type { SpoolEvent } from '../../src/lib/core/evidence/event';
@@ -30,14 +31,16 @@ export const basis: Basis = {
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
 	ownMeasures: [],
-	borrowed: [],
+	costReference: null,
 	handbook: [...HANDBOOK],
-	printer: null
+	printer: null,
+	priors: NO_RECORD
 };
 
 /** A piece with all marks, ladders in steps of five. */
 export function piece(given: Partial<Piece> = {}): Piece {
-	const steps = (mark: string) => (mark === 'overhang' || mark === 'bridge' ? [5, 10, 15, 20] : null);
+	const steps = (mark: string) =>
+		['overhang', 'overhangAway', 'bridge'].includes(mark) ? Array.from({ length: 16 }, (_, i) => 5 * (i + 1)) : null;
 	const marks = [...new Set(MARKS.map((m) => m.carriedBy))].map((mark) => ({ mark, steps: steps(mark) }));
 	return { id: MAIN_PIECE, familyId: given.id ?? MAIN_PIECE, version: 1, name: 'ladder piece', marks, params: null, ...given };
 }

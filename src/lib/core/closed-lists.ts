@@ -34,7 +34,8 @@ export const USE_PRESETS = ['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexib
 export const TRIAL_ROLES = ['candidate', 'house'] as const;
 export const SETTINGS_POLICIES = ['fixed', 'label', 'preset', 'calibrated'] as const;
 export const CONDITION_POLICIES = ['asReceived', 'driedFirst', 'both'] as const;
-export const VALUE_RULES = ['weighted', 'perMoney', 'cheapest'] as const;
+/** `cheapestOfBest`: of those that cannot be told apart at the top, the cheapest good kilogram. */
+export const VALUE_RULES = ['cheapestOfBest', 'weighted', 'perMoney', 'cheapest', 'strongest'] as const;
 /** `share`: 95 % of the length inside; `anyReading`: the stricter school, one reading surely outside breaks it. */
 export const CLAIM_RULES = ['share', 'anyReading'] as const;
 /** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */

@@ -1,6 +1,6 @@
 import type { SpoolEvidence } from './evidence/spool-evidence';
 import type { Basis } from './trial/basis';
-import type { BorrowedScatter } from './trial/worked-out';
+import type { RecordCell } from './posterior/record-cell';
 import type { Finding, Missing, QuantityDef } from './finding/types';
 
 /**
@@ -12,8 +12,8 @@ export type Station = {
 	id: string;
 	quantities(basis: Basis): QuantityDef[];
 	find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[];
-	/** Scatter this spool's repeats can lend to spools with a single one. */
-	scatterToBorrow?(evidence: SpoolEvidence, basis: Basis): BorrowedScatter[];
+	/** What this spool's evidence teaches of such pieces and parts: cells from which priors are learnt. */
+	cells?(evidence: SpoolEvidence, basis: Basis): RecordCell[];
 	/** Invited where it would change an answer, never demanded: without weight in the pick it is nobody's next step. */
 	invited?: true;
 	/** The next useful acts at this station for one spool, the most useful first. */

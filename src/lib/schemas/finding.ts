@@ -28,11 +28,15 @@ const interval = z.object({
 const sampling = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('t'), mean: z.number(), standardError: z.number(), df: z.number().nullable() }),
 	z.object({ kind: z.literal('beta'), a: z.number(), b: z.number() }),
-	z.object({ kind: z.literal('ordinal'), counts: z.array(z.number()) }),
 	z.object({ kind: z.literal('bounds'), low: z.number(), high: z.number() }),
 	z.object({ kind: z.literal('quantiles'), probabilities: z.array(z.number()), values: z.array(z.number()) }),
 	z.object({ kind: z.literal('exact'), value: z.number() }),
-	z.object({ kind: z.literal('unknown'), reason: message })
+	z.object({ kind: z.literal('never'), reason: message }),
+	z.object({
+		kind: z.literal('unknown'),
+		reason: message,
+		expected: z.object({ probabilities: z.array(z.number()), values: z.array(z.number()) }).optional()
+	})
 ]);
 
 const figure = z.discriminatedUnion('kind', [
@@ -71,7 +75,9 @@ export const finding: z.ZodType<Finding> = z.strictObject({
 	n: z.number(),
 	nEffective: z.number().nullable(),
 	interval: interval.nullable(),
-	sampling: sampling.describe('how the pick may draw the true value'),
+	sampling: sampling.describe('how the pick may draw the true value, errors shared with other spools apart'),
+	shared: z.array(z.object({ source: z.string(), sd: z.number() })).describe('errors that spools share, drawn once for all of them'),
+	priorSet: z.number().nullable().describe('the set of priors it rests on; 0 for the assumptions of the house'),
 	grade,
 	missing: z.array(missing),
 	context: z.object({
@@ -85,6 +91,7 @@ export const finding: z.ZodType<Finding> = z.strictObject({
 		lots: z.array(z.string()),
 		instruments: z.array(z.string()),
 		currencies: z.array(z.string()),
+		priceKinds: z.array(z.string()),
 		from: z.number().nullable(),
 		to: z.number().nullable()
 	}),

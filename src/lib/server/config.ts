@@ -30,7 +30,8 @@ const environment = z
 			.string()
 			.regex(/^[a-z0-9-]{1,32}$/, { error: 'must be a short word of small letters' })
 			.default('own'),
-		DRAUGHT_BACKUP_DIR: z.string().min(1).optional()
+		DRAUGHT_BACKUP_DIR: z.string().min(1).optional(),
+		DRAUGHT_LEARN_MINUTES: z.coerce.number().min(0, { error: 'must be a number of minutes, 0 for never' }).default(15)
 	})
 	.refine((e) => LOOPBACK.includes(e.HOST) || e.DRAUGHT_PASSPHRASE !== undefined, {
 		error: 'would listen wider than this machine: set DRAUGHT_PASSPHRASE first, or HOST=127.0.0.1',

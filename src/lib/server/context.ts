@@ -7,9 +7,16 @@ import { sayDangling } from './db/dangling-rows';
 import { dump } from './db/dump';
 import { migrate } from './db/migrate';
 import { PassphraseCheck } from './http/passphrase';
+import { startLearning } from './priors/background';
 
 /** What a running server has: one of each, made at start by hooks.server.ts. */
-export type ServerContext = Connection & { config: Config; serverId: string; passphrase: PassphraseCheck | null; sessionKey: string };
+export type ServerContext = Connection & {
+	config: Config;
+	serverId: string;
+	passphrase: PassphraseCheck | null;
+	sessionKey: string;
+	stopLearning: () => void;
+};
 
 let context: ServerContext | null = null;
 
@@ -33,13 +40,15 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 		// Another passphrase ends all logins made under the one before.
 		sessionKey: createHmac('sha256', sessionKey)
 			.update(word ?? '')
-			.digest('hex')
+			.digest('hex'),
+		stopLearning: startLearning(config.DRAUGHT_LEARN_MINUTES, env)
 	};
 }
 
 export async function stopServer(): Promise<void> {
 	const ending = context;
 	context = null;
+	ending?.stopLearning();
 	await ending?.pool.end();
 }
 

@@ -86,7 +86,7 @@ describe('what is measured on a photograph', () => {
 		const [row] = (await t.db.select().from(reading)).filter((r) => r.quantity === 'stringCoverage');
 		expect(row).toMatchObject({ photoId, photoCorners: corners, value: 2.35 });
 		const found = await findingOf(spoolId, 'stringCoverage');
-		expect(found).toMatchObject({ estimate: 2.35, n: 1 });
+		expect(found).toMatchObject({ n: 1, figure: { kind: 'dot', points: [2.35] } });
 		expect(found?.messages.map((m) => m.id)).toContain('photoDoubtful');
 		// The judged mark is another quantity, which a measure of the photograph never touches.
 		expect(await findingOf(spoolId, 'strings')).toBeUndefined();
@@ -112,7 +112,11 @@ describe('what belongs to the run of a print', () => {
 		const params = { from: 240, to: 200, step: 5, floor: 10, width: 30, depth: 8, span: 14, nose: 5 };
 		const { id: pieceId } = (await postPiece(t.db, check(pieceBody, { name: 'Heat', kind: 'temperatureLadder', params }), NOW)).answer;
 		await print(spoolId, { pieceId, marks: { cleanFrom: '401 F', cleanTo: '220 C' } });
-		expect(await findingOf(spoolId, 'temperatureWindow')).toMatchObject({ estimate: 15, n: 1, word: { params: { from: 205, to: 220 } } });
+		expect(await findingOf(spoolId, 'temperatureWindow')).toMatchObject({
+			figure: { lastClean: [15], firstFaulty: [25] },
+			n: 1,
+			word: { params: { from: 205, to: 220 } }
+		});
 		expect(await errorsOf(() => print(spoolId, { pieceId, marks: { cleanFrom: '220', cleanTo: '205' } }))).toMatchObject([
 			{ path: 'marks.cleanTo', code: 'belowCoolest' }
 		]);
@@ -145,7 +149,7 @@ describe('what belongs to the run of a print', () => {
 		const found = await findingOf(spoolId, 'feedRate');
 		expect(found).toMatchObject({ estimate: 40, interval: { low: 40, high: 70 } });
 		expect(found?.messages.find((m) => m.id === 'hardnessStated')?.params).toMatchObject({ value: 45, scale: 'D' });
-		expect(await findingOf(spoolId, 'loadEffort')).toMatchObject({ estimate: 1, n: 2 });
+		expect(await findingOf(spoolId, 'loadEffort')).toMatchObject({ n: 2, figure: { kind: 'words', counts: [0, 2, 0, 0] } });
 		expect(await errorsOf(() => spoolOf({ material: 'TPU', hardness: '95' }))).toMatchObject([{ path: 'hardness' }]);
 	});
 });

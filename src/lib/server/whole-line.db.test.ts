@@ -198,8 +198,10 @@ describe('strength', () => {
 		]);
 		const f = await findingOf(spoolId, 'strengthLoad');
 		const bucketN = 0.5 * 9.80665;
-		expect(f.figure).toMatchObject({ kind: 'loads' });
-		expect(f.estimate).toBeCloseTo(((20 + 25) / 2) * 0.45359237 * 9.80665 + bucketN, 6);
+		const inN = (pounds: number) => pounds * 0.45359237 * 9.80665 + bucketN;
+		const [seen] = f.figure.kind === 'loads' ? f.figure.loads : [];
+		expect(seen?.low).toBeCloseTo(inN(20), 9);
+		expect(seen?.high).toBeCloseTo(inN(25), 9);
 		expect(f.messages.map((m) => m.id)).toContain('failed.layers');
 		const whole = await loadSpool(t.db, spoolId, NOW);
 		expect(whole.evidence.readings.filter((r) => r.quantity === 'loadHeld')).toMatchObject([{ typedText: '20 lb', typedUnit: 'lb' }]);
@@ -217,10 +219,10 @@ describe('strength', () => {
 		expect((await findingOf(spoolId, 'strengthLoad')).n).toBe(2);
 		const out = { targetKind: 'specimen', targetId: specimenId, action: 'exclude', reason: 'knocked over', at: ago(1) };
 		await postAmendment(t.db, checked(amendmentBody, out), NOW);
-		expect(await findingOf(spoolId, 'strengthLoad')).toMatchObject({ n: 1, estimate: 120 });
+		expect(await findingOf(spoolId, 'strengthLoad')).toMatchObject({ n: 1, figure: { loads: [{ low: 119.5, high: 120.5 }] } });
 		expect((await loadSpool(t.db, spoolId, NOW)).evidence.specimens).toHaveLength(2);
 	});
-	it('in a trial the house spool lends its scatter, and the scale is the trial’s', async () => {
+	it('in a trial the scale is the trial’s; the number is not moved by it', async () => {
 		const [house, one] = [await intake(), await intake()];
 		for (const typed of ['100 N', '112 N', '104 N', '95 N']) await hook(house, [['loadBroke', typed]], { method: 'direct' });
 		await hook(one, [['loadBroke', '140 N']], { method: 'direct' });
@@ -241,7 +243,10 @@ describe('strength', () => {
 		const sheet = sheetOf(await loadTrial(t.db, trialId), NOW);
 		const column = sheet.columns.findIndex((c) => c.id === 'strengthLoad');
 		expect(sheet.columns[column]?.scale).toEqual({ low: 0, high: 200 });
-		expect(sheet.rows[1]?.cells[column]?.findings[0]).toMatchObject({ method: 'strengthBorrowed', n: 1, estimate: 140 });
+		expect(sheet.rows[1]?.cells[column]?.findings[0]).toMatchObject({
+			n: 1,
+			estimate: (await findingOf(one, 'strengthLoad')).estimate
+		});
 	});
 });
 

@@ -1,8 +1,13 @@
 import { expose } from 'comlink';
-import { rankAcceptability } from '$lib/core/pick/rank-acceptability';
+import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
+import { PICK_SEED } from '$lib/core/pick/seed';
+import type { Picked, PickInput } from '$lib/core/pick/types';
 
 /** A thin shell: draws run here, off the page's thread. */
-const pickWorker = { rankAcceptability };
+const pickWorker = {
+	pick: (input: PickInput, draws: number, onProgress?: (share: number) => void): Picked =>
+		pickFrom(input, blocksOf(input, draws, PICK_SEED), (done) => onProgress?.(done / draws))
+};
 
 export type PickWorker = typeof pickWorker;
 

@@ -1,10 +1,14 @@
-import { HOUSE_DEFAULTS, type MarkModel } from '../../../src/lib/core/posterior/house-defaults';
+import type { QuantityDef } from '../../../src/lib/core/finding/types';
+import { modelOf, type MarkModel } from '../../../src/lib/core/posterior/model';
+import { markQuantity } from '../../../src/lib/core/prints/mark-entries';
+import { strengthLoad } from '../../../src/lib/core/strength/quantities';
 import { countAs, ladderAs, readingAs, wordAs } from '../../../src/lib/core/posterior/observed';
 import { fromModel, observedOn, type Observed } from '../../../src/lib/core/posterior/scale';
 
 /** A kind of mark that is made up: how its values scatter, and what a tester would note of one. */
 export type Kind = {
 	name: string;
+	def: QuantityDef;
 	model: MarkModel;
 	/** True scatter and middle of the means, on the model's scale. */
 	sd: number;
@@ -27,10 +31,17 @@ const POUND_N = 4.44822;
 /** A scale of one decimal, and nothing below it. */
 const tenth = (value: number) => Math.max(0, Math.round(value * 10) / 10);
 
+const of = (def: QuantityDef, kind: Parameters<typeof modelOf>[1]) => ({ def, model: modelOf(def, kind) });
+const OVERHANG = of(markQuantity('overhang'), 'plain');
+const LENGTH = of(markQuantity('bridgeSag'), 'plain');
+const WORDS = of(markQuantity('strings'), 'words');
+const COUNT = of(markQuantity('stringCount'), 'count');
+const LOAD = of(strengthLoad({ strengthHighN: 250, specimenKinds: { load: null, blows: null, byHand: null } }), 'load');
+
 export const KINDS: readonly Kind[] = [
 	{
 		name: 'overhang, steps of 5°',
-		model: HOUSE_DEFAULTS.overhang,
+		...OVERHANG,
 		sd: 3.5,
 		centre: 58,
 		value: straight(30, 80),
@@ -38,7 +49,7 @@ export const KINDS: readonly Kind[] = [
 	},
 	{
 		name: 'overhang, steps of 10°',
-		model: HOUSE_DEFAULTS.overhang,
+		...OVERHANG,
 		sd: 3.5,
 		centre: 58,
 		value: straight(30, 80),
@@ -46,7 +57,7 @@ export const KINDS: readonly Kind[] = [
 	},
 	{
 		name: 'length in tenths of a mm',
-		model: HOUSE_DEFAULTS.length,
+		...LENGTH,
 		sd: 0.15,
 		centre: 0.6,
 		value: straight(2, 0),
@@ -54,7 +65,7 @@ export const KINDS: readonly Kind[] = [
 	},
 	{
 		name: 'strings in four words',
-		model: HOUSE_DEFAULTS.word,
+		...WORDS,
 		sd: 0.6,
 		centre: 1,
 		value: straight(3, 0),
@@ -62,7 +73,7 @@ export const KINDS: readonly Kind[] = [
 	},
 	{
 		name: 'count of strings',
-		model: HOUSE_DEFAULTS.count,
+		...COUNT,
 		sd: 0.6,
 		centre: 2,
 		value: straight(20, 0),
@@ -70,7 +81,7 @@ export const KINDS: readonly Kind[] = [
 	},
 	{
 		name: 'load in steps of 5 lb',
-		model: HOUSE_DEFAULTS.load,
+		...LOAD,
 		sd: 0.15,
 		centre: Math.log(120),
 		value: straight(0, 250),

@@ -80,8 +80,11 @@ export class Simulation {
 		for (let i = 0; i < trials; i++) {
 			const spool = this.spool(0);
 			const summaries = Array.from({ length: spools }, () => this.summary(this.notes(spool, n), prior));
-			const samplings = summaries.map(({ probabilities, values }) => ({ kind: 'quantiles' as const, probabilities, values }));
-			if (samplings.some((a, k) => samplings.slice(k + 1).some((b) => toldApart(a, b, pairs)))) apart++;
+			const found = summaries.map(({ probabilities, values }) => ({
+				sampling: { kind: 'quantiles' as const, probabilities, values },
+				shared: []
+			}));
+			if (found.some((a, k) => found.slice(k + 1).some((b) => toldApart(a, b, this.#kind.def, pairs)))) apart++;
 		}
 		return apart;
 	}

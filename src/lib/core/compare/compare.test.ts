@@ -3,15 +3,17 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
 import { basis } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding } from '../finding/types';
+import type { Finding, Sampling } from '../finding/types';
 import { markQuantity } from '../prints/mark-entries';
 import { meanInterval } from '../stats/mean-interval';
-import { toldApart } from './apart';
+import { diameterMean } from '../diameter/quantities';
+import { toldApart, type Compared } from './apart';
 import { compare } from './compare';
 import { compactLetterDisplay } from './compact-letter-display';
-import { moments } from './moments';
+import { moments } from '../sampling/moments';
 
 const overhang = markQuantity('overhang');
+const mean = diameterMean(basis);
 
 describe('letters (insert and absorb)', () => {
 	it('chain: ends apart, neighbours not', () => {
@@ -37,19 +39,50 @@ describe('letters (insert and absorb)', () => {
 	});
 });
 
+const alone = (sampling: Sampling): Compared => ({ sampling, shared: [] });
+const exact = (value: number) => alone({ kind: 'exact', value });
+const t = (mean: number, standardError: number, shared: Compared['shared'] = []): Compared => ({
+	sampling: { kind: 't', mean, standardError, df: null },
+	shared
+});
+
 describe('told apart', () => {
 	it.each(reference.welch)('decides as the Welch test of scipy, p = $p', ({ a, b, p }) => {
-		const t = (values: number[]) => {
+		const of = (values: number[]) => {
 			const m = meanInterval(values);
-			return { kind: 't' as const, mean: m.mean as number, standardError: m.standardError as number, df: m.df };
+			return alone({ kind: 't' as const, mean: m.mean as number, standardError: m.standardError as number, df: m.df });
 		};
-		expect(toldApart(t(a), t(b), 1)).toBe(p < 0.05);
+		expect(toldApart(of(a), of(b), overhang, 1)).toBe(p < 0.05);
 	});
 	it('never parts what is unknown, nor overlapping bounds', () => {
-		const unknown = { kind: 'unknown' as const, reason: { id: 'noReadings' as const, params: {} } };
-		expect(toldApart(unknown, { kind: 'exact', value: 3 }, 1)).toBe(false);
-		expect(toldApart({ kind: 'bounds', low: 60, high: 75 }, { kind: 'bounds', low: 70, high: 85 }, 1)).toBe(false);
-		expect(toldApart({ kind: 'bounds', low: 60, high: 69 }, { kind: 'bounds', low: 70, high: 85 }, 1)).toBe(true);
+		const unknown = alone({ kind: 'unknown', reason: { id: 'noReadings', params: {} } });
+		const bounds = (low: number, high: number) => alone({ kind: 'bounds', low, high });
+		expect(toldApart(unknown, exact(3), overhang, 1)).toBe(false);
+		expect(toldApart(bounds(60, 75), bounds(70, 85), overhang, 1)).toBe(false);
+		expect(toldApart(bounds(60, 69), bounds(70, 85), overhang, 1)).toBe(true);
+	});
+	it('an error that both share cancels, one that only one has does not', () => {
+		const caliper = (sd: number) => [{ source: 'caliper', sd }];
+		// Difference 5, own errors 1 each: 5 > 1.96 sqrt 2. With an unshared error of 3: 5 < 1.96 sqrt 11.
+		expect(toldApart(t(60, 1, caliper(3)), t(65, 1, caliper(3)), overhang, 1)).toBe(true);
+		expect(toldApart(t(60, 1, caliper(3)), t(65, 1), overhang, 1)).toBe(false);
+		expect(toldApart(t(60, 1, caliper(3)), t(65, 1, [{ source: 'other', sd: 3 }]), overhang, 1)).toBe(false);
+	});
+	it('where nearest is best, distances from the target are compared', () => {
+		// On either side of 1.75 and as far from it: alike, though 0.06 apart.
+		expect(toldApart(t(1.72, 0.002), t(1.78, 0.002), mean, 1)).toBe(false);
+		expect(toldApart(t(1.72, 0.002), t(1.751, 0.002), mean, 1)).toBe(true);
+		expect(toldApart(exact(1.72), exact(1.78), mean, 1)).toBe(false);
+	});
+	it('a shift that is shared moves both sides of a target apart: there it does not cancel', () => {
+		const caliper = [{ source: 'caliper', sd: 0.01 }];
+		// Same side: distances 0.03 and 0.05 differ by 0.02, own errors 0.002 each.
+		expect(toldApart(t(1.78, 0.002, caliper), t(1.8, 0.002, caliper), mean, 1)).toBe(true);
+		// Opposite sides: the same difference of distances, but the caliper counts twice (1.96 x 0.0202 > 0.02).
+		expect(toldApart(t(1.72, 0.002, caliper), t(1.8, 0.002, caliper), mean, 1)).toBe(false);
+	});
+	it('binary dust is no difference', () => {
+		expect(toldApart(exact(0.1 + 0.2), exact(0.3), overhang, 1)).toBe(false);
 	});
 });
 
@@ -85,6 +118,29 @@ describe('flags', () => {
 		});
 		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, basis);
 		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', detail: null, values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
+	});
+	it('measures against the rules, not against what most have', () => {
+		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
+		const north = {
+			...basis,
+			printer: { name: 'North', hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null }
+		};
+		expect(compare(three, overhang, north).flags[0]?.spoolIds).toEqual(['b', 'c']);
+		expect(compare(three, overhang, basis).flags[0]?.spoolIds).toEqual(['a']);
+	});
+	it('names no lone spool, and none that was seen on both sides', () => {
+		const both = { ...finding('a', 'North', '0.4'), context: { ...EMPTY_CONTEXT, printers: ['North', 'South'] } };
+		expect(compare([both], overhang, basis).flags).toEqual([]);
+		expect(compare([both, finding('b', 'North', '0.4')], overhang, basis).flags).toEqual([]);
+	});
+	it('a sale price beside list prices is named', () => {
+		const priced = (spoolId: string, kind: string) => ({
+			...finding(spoolId, 'North', '0.4'),
+			context: { ...EMPTY_CONTEXT, priceKinds: [kind] }
+		});
+		expect(compare([priced('a', 'list'), priced('b', 'list'), priced('c', 'sale')], overhang, basis).flags).toEqual([
+			{ quantity: 'overhang', kind: 'unlikePriceKind', detail: null, values: ['list', 'sale'], spoolIds: ['c'] }
+		]);
 	});
 	it('is silent when all is alike', () => {
 		expect(compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4')], overhang, basis).flags).toEqual([]);

@@ -1,4 +1,5 @@
 import { SET_UP } from '../evidence/attempt';
+import { wantedCondition } from '../conditions/wanted';
 import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
@@ -15,6 +16,7 @@ export type Flag = {
 		| 'unlikeCondition'
 		| 'unlikeSettings'
 		| 'unlikeCurrency'
+		| 'unlikePriceKind'
 		| 'unlikeSpecimen'
 		| 'unlikeExposure';
 	/** For settings, which one. */
@@ -42,9 +44,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 	};
 	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
 	const pairs = Math.max(1, (ordered.length * (ordered.length - 1)) / 2);
-	const given = compactLetterDisplay(ordered.length, (i, j) =>
-		toldApart((ordered[i] as Finding).sampling, (ordered[j] as Finding).sampling, pairs)
-	);
+	const given = compactLetterDisplay(ordered.length, (i, j) => toldApart(ordered[i] as Finding, ordered[j] as Finding, def, pairs));
 	return {
 		flags: flagsOf(known, def.id, basis),
 		letters: ordered.length < 2 ? {} : Object.fromEntries(ordered.map((f, i) => [f.subject.spoolId, given[i] as string]))
@@ -71,19 +71,25 @@ function settingsOf(finding: Finding, name: string): string[] {
 	return name === 'midPrint' && values.length === 0 && finding.context.pieces.length > 0 ? [UNCHANGED] : values;
 }
 
-type FlagRule = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[] };
+/** `asked`: what the rules of the trial ask for, where they do. */
+type FlagRule = { kind: Flag['kind']; detail: string | null; of: (f: Finding) => string[]; asked?: string | null };
 
 function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Flag[] {
 	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
 	const rules: FlagRule[] = [
-		// Success is told over all pieces alike; a mark belongs to one.
-		{ kind: 'unlikePiece', detail: null, of: (f) => (f.subject.pieceId === null ? [] : f.context.pieces) },
-		{ kind: 'unlikePrinter', detail: null, of: (f) => f.context.printers.map((p) => takenOut(basis, quantity, p) ?? p) },
+		{ kind: 'unlikePiece', detail: null, of: (f) => f.context.pieces },
+		{
+			kind: 'unlikePrinter',
+			detail: null,
+			of: (f) => f.context.printers.map((p) => takenOut(basis, quantity, p) ?? p),
+			asked: basis.printer?.name ?? null
+		},
 		{ kind: 'unlikeNozzle', detail: null, of: (f) => f.context.nozzles },
 		{ kind: 'unlikeCurrency', detail: null, of: (f) => f.context.currencies },
+		{ kind: 'unlikePriceKind', detail: null, of: (f) => f.context.priceKinds },
 		{ kind: 'unlikeSpecimen', detail: null, of: (f) => f.context.variants },
 		{ kind: 'unlikeExposure', detail: null, of: (f) => f.context.exposures },
-		{ kind: 'unlikeCondition', detail: null, of: (f) => (f.subject.condition ? [f.subject.condition] : []) },
+		{ kind: 'unlikeCondition', detail: null, of: conditionsOf, asked: wantedCondition(basis) },
 		...settingNames
 			.filter((name) => heldEqual(basis, name))
 			.map((name): FlagRule => ({
@@ -92,13 +98,17 @@ function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Fla
 				of: (f) => settingsOf(f, name)
 			}))
 	];
-	return rules.flatMap(({ kind, detail, of }) => {
+	return rules.flatMap(({ kind, detail, of, asked }) => {
 		const values = [...new Set(known.flatMap(of))].sort();
 		if (values.length < 2) return [];
-		// The minority is named: the fewest spools that would have to be done again.
 		const count = (value: string) => known.filter((f) => of(f).includes(value)).length;
-		const common = values.reduce((best, value) => (count(value) > count(best) ? value : best));
-		const spoolIds = known.filter((f) => of(f).some((value) => value !== common)).map((f) => f.subject.spoolId);
-		return [{ quantity, kind, detail, values, spoolIds }];
+		// Against the rules; where they ask for nothing, against what most have: the fewest spools that would have to be done again.
+		const like = asked && values.includes(asked) ? asked : values.reduce((best, value) => (count(value) > count(best) ? value : best));
+		// A spool that was seen on both sides can be compared with either.
+		const spoolIds = known.filter((f) => of(f).length > 0 && !of(f).includes(like)).map((f) => f.subject.spoolId);
+		return spoolIds.length === 0 ? [] : [{ quantity, kind, detail, values, spoolIds }];
 	});
 }
+
+/** The state a finding speaks of; of success and cost, which speak of all prints that count, those of the prints. */
+const conditionsOf = (f: Finding): string[] => (f.subject.condition ? [f.subject.condition] : f.context.conditions);

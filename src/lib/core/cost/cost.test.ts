@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, basis, quote } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
+import { costOfGoodPrints } from './cost-of-good-prints';
 import { pricePerKgOf } from './price-per-kg';
+import { costPerGoodKg } from './quantities';
+import { costReference } from './reference';
 import { costStation } from './station';
 import { wasteFactor } from './waste-factor';
 
@@ -68,24 +71,69 @@ describe('station', () => {
 		expect(price.missing).toEqual([]);
 		expect(price.sampling).toMatchObject({ reason: { id: 'priceHidden' } });
 	});
-	it('charges the waste of failures with an interval', () => {
+	it('charges the waste of failures, by what is known of such prints: the middle of its distribution is shown, drawn and ranked', () => {
 		const [price, good] = find({ quotes: [quote()], attempts: [attempt(), attempt(), attempt(), failed(50)] });
 		expect(price.estimate).toBe(20);
-		// f = 1/4, w = 1/2: 20 x (1 + 0.5 / 3), arithmetic.
-		expect(good.estimate).toBeCloseTo(20 * (1 + 0.5 / 3), 9);
-		expect(good.interval?.low).toBeLessThan(good.estimate as number);
-		expect(good.interval?.high).toBeGreaterThan(good.estimate as number);
-		expect(good.n).toBe(4);
+		// Three finished and one failed, with the 3.6 and 0.4 that are assumed before.
+		const by = costOfGoodPrints(20, { finished: 6.6, failed: 1.4 }, [0.5]);
+		expect(good).toMatchObject({ estimate: by.estimate, interval: { low: by.low, high: by.high, kind: 'credible' }, n: 4 });
+		expect(good.sampling).toMatchObject({ kind: 'quantiles' });
+		const middle = good.sampling.kind === 'quantiles' ? good.sampling.values[good.sampling.probabilities.indexOf(0.5)] : null;
+		expect(middle).toBe(good.estimate);
+		expect(good.messages[0]).toMatchObject({ id: 'costFormula', params: { perKg: 20, failed: 1, n: 4 } });
 	});
-	it('says so when nothing was printed, and when nothing ever succeeded', () => {
-		expect(find({ quotes: [quote()] })[1]).toMatchObject({
-			estimate: null,
+	it('not printed here: the failures of such prints, and it is said', () => {
+		const [, good] = find({ quotes: [quote()] });
+		expect(good).toMatchObject({
 			n: 0,
-			messages: [{ id: 'noPrintsForCost' }, { id: 'quoteUsed' }]
+			messages: [{ id: 'noPrintsForCost', params: { perKg: 20, cells: 0 } }, { id: 'wasteAssumed' }, { id: 'quoteUsed' }]
 		});
-		expect(find({ quotes: [quote()], attempts: [failed(20), failed(30)] })[1]).toMatchObject({ estimate: null, n: 2, grade: 'thin' });
+		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, []).estimate);
+		const taught = { id: 's', number: 2, marks: [], success: [{ kind: null, material: 'PETG', cells: 9, finished: 2, failed: 2 }] };
+		const [, half] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors: taught }, 0) as [Finding, Finding];
+		expect(half).toMatchObject({ priorSet: 2, messages: [{ params: { cells: 9 } }, {}, {}] });
+		expect(half.estimate).toBe(costOfGoodPrints(20, { finished: 2, failed: 2 }, []).estimate);
+	});
+	it('tried and never finished: no cost at all, priced or not', () => {
+		const attempts = [failed(20), failed(30)];
+		for (const quotes of [[quote()], []])
+			expect(find({ quotes, attempts })[1]).toMatchObject({
+				estimate: null,
+				n: 2,
+				grade: 'thin',
+				interval: null,
+				sampling: { kind: 'never', reason: { id: 'neverPrinted', params: { n: 2 } } },
+				word: { id: 'noGoodPrint' }
+			});
 	});
 	it('names the assumed waste while no failure was seen', () => {
 		expect(find({ quotes: [quote()], attempts: [attempt()] })[1].messages.map((m) => m.id)).toContain('wasteAssumed');
+	});
+	it('says of what kind its price is', () => {
+		expect(find({ quotes: [quote({ kind: 'sale' })] })[1].context).toMatchObject({ priceKinds: ['sale'], currencies: ['EUR'] });
+	});
+});
+
+describe('the price that others are weighed against', () => {
+	const priced = (...minor: number[]) => minor.map((priceMinor) => evidence({ quotes: [quote({ priceMinor })] }));
+	const inEuro = { currency: 'EUR' };
+	it('is the house spool’s, else the middle one of the candidates', () => {
+		const candidates = priced(1500, 2000, 4000);
+		expect(costReference(candidates, null, inEuro)).toBe(20);
+		expect(costReference(candidates, priced(1800)[0] ?? null, inEuro)).toBe(18);
+		expect(costReference(candidates, evidence(), inEuro)).toBe(20);
+	});
+	it('leaves out what is not priced in the trial’s currency, and is null where nothing is', () => {
+		const foreign = evidence({ quotes: [quote({ priceMinor: 25_000, currency: 'SEK' })] });
+		expect(costReference([foreign, ...priced(2100)], foreign, inEuro)).toBe(21);
+		expect(costReference([foreign], null, inEuro)).toBeNull();
+	});
+	it('is the middle of the scale: half and double are its ends, in any currency', () => {
+		expect(costPerGoodKg({ costReference: 230 })).toMatchObject({
+			scale: { low: 115, high: 460 },
+			spacing: 'ratio',
+			differenceThatMatters: 23
+		});
+		expect(costStation.quantities({ ...basis, costReference: 230 })[0]?.scale).toEqual({ low: 115, high: 460 });
 	});
 });

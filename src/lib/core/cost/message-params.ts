@@ -4,10 +4,12 @@ import type { None } from '../finding/none';
 export type CostMessages = {
 	noPrice: None;
 	priceHidden: None;
-	noPrintsForCost: { perKg: number };
+	/** Cells of the record that tell how often such prints fail; 0 where that is assumed. */
+	noPrintsForCost: { perKg: number; cells: number };
+	noGoodPrint: None;
 	neverPrinted: { n: number };
-	costFormula: { failed: number; n: number; perKg: number; wastePct: number };
-	wasteAssumed: { sharePct: number };
+	costFormula: { failed: number; n: number; perKg: number; failurePct: number };
+	wasteAssumed: None;
 	quoteUsed: { shipping: number; price: number; quantity: number; netMassG: number; kind: string; currency: string };
 	otherCurrency: { currency: string; wanted: string };
 	suppliedFree: None;

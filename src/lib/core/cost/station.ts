@@ -1,28 +1,26 @@
-import { betaQuantile } from '../stats/distributions';
 import type { Quote } from '../evidence/quote';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, Missing } from '../finding/types';
-import { ANY_PRINT, outcomes } from '../prints/outcomes';
+import { contextOf } from '../prints/context';
+import { countedPrints } from '../prints/counted-prints';
+import { ANY_PRINT } from '../prints/outcomes';
 import type { Station } from '../station';
-import { wilsonInterval } from '../stats/wilson';
+import { countedQuote } from './counted-quote';
+import { costOfGoodPrints } from './cost-of-good-prints';
 import { pricePerKgOf } from './price-per-kg';
 import { costPerGoodKg, pricePerKg } from './quantities';
-import { wasteFactor } from './waste-factor';
 
-/** Share of a print that a failure wastes while none was seen (common practice, no source). Shown with the result. */
-const ASSUMED_WASTE_SHARE = 0.5;
-
-/** Where the distribution of the cost is tabulated; its ends stop short of a chance of failure of 1. */
-const PROBABILITIES = [0, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.975, 0.995];
+/** Where the distribution of the cost is noted. */
+const PROBABILITIES = [0.001, 0.01, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.975, 0.99, 0.999];
 
 export const costStation: Station = {
 	id: 'cost',
-	quantities: () => [pricePerKg, costPerGoodKg],
+	quantities: (basis) => [pricePerKg(basis), costPerGoodKg(basis)],
 	find(evidence, basis) {
-		const quote = evidence.quotes.find((q) => basis.currency === null || q.currency === basis.currency) ?? null;
+		const quote = countedQuote(evidence, basis);
 		return [findPrice(evidence, quote, basis), findGood(evidence, quote, basis)];
 	},
 	next: (findings) => findings.filter((f) => f.quantity === 'pricePerKg').flatMap((f) => f.missing)
@@ -43,7 +41,13 @@ function common(evidence: SpoolEvidence, quote: Quote | null, basis: Basis) {
 				];
 	return {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
-		context: { ...EMPTY_CONTEXT, currencies: quote ? [quote.currency] : [], from: quote?.seenAt ?? null, to: quote?.seenAt ?? null },
+		context: {
+			...EMPTY_CONTEXT,
+			currencies: quote ? [quote.currency] : [],
+			priceKinds: quote ? [quote.kind] : [],
+			from: quote?.seenAt ?? null,
+			to: quote?.seenAt ?? null
+		},
 		inputs: { used: quote ? [quote.id] : [], excluded: [], revision: evidence.spool.revision },
 		missing
 	};
@@ -71,9 +75,9 @@ function quoteMessages(evidence: SpoolEvidence, quote: Quote): Message[] {
 
 function findPrice(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): Finding {
 	const base = { ...common(evidence, quote, basis), method: 'pricePerKg', source: 'arithmetic' };
-	if (!quote) return makeFinding(pricePerKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
+	if (!quote) return makeFinding(pricePerKg(basis), { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
 	const estimate = pricePerKgOf(quote);
-	return makeFinding(pricePerKg, {
+	return makeFinding(pricePerKg(basis), {
 		...base,
 		estimate,
 		n: 1,
@@ -83,53 +87,53 @@ function findPrice(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): 
 	});
 }
 
-/** Cost per kilogram that ends in good prints. The price is exact; the chance of failure is not, so the cost has its interval. */
+/**
+ * Cost of a kilogram that ends in good prints: the price is exact, the chance of a failure and what one wastes are not. Not printed yet: what such
+ * prints usually fail. Tried and never finished: no cost, and behind all that finished one.
+ */
 function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): Finding {
+	const def = costPerGoodKg(basis);
+	const { counted, finished, failed, success, cells } = countedPrints(evidence, basis);
+	const printed = contextOf(evidence, counted);
+	const of = common(evidence, quote, basis);
 	const base = {
-		...common(evidence, quote, basis),
+		...of,
+		context: { ...printed, currencies: of.context.currencies, priceKinds: of.context.priceKinds, from: of.context.from, to: of.context.to },
 		method: 'costPerGoodKg',
-		source: 'geometric failures before a success; Wilson 1927; Jeffreys beta for draws'
+		source: 'geometric failures before a success; beta laws with the prior of the record (docs/methods/cost.md)',
+		priorSet: basis.priors.number
 	};
-	if (!quote) return makeFinding(costPerGoodKg, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
-	const perKg = pricePerKgOf(quote);
-	const { finished, failed, wasteShare } = outcomes(evidence.attempts, basis.failureRule);
 	const n = finished + failed;
-	const w = wasteShare ?? ASSUMED_WASTE_SHARE;
-	// The chance of failure stays below 1: a spool that never printed has no finite cost of good prints.
-	const cost = (f: number) => perKg * wasteFactor(Math.min(f, 0.99), w);
-	const sampling = {
-		kind: 'quantiles' as const,
-		probabilities: PROBABILITIES,
-		values: PROBABILITIES.map((p) => cost(p === 0 ? 0 : betaQuantile(p, failed + 0.5, finished + 0.5)))
-	};
-	const messages = quoteMessages(evidence, quote);
-	if (n === 0)
-		return makeFinding(costPerGoodKg, {
-			...base,
-			sampling,
-			messages: [say('noPrintsForCost', { perKg }), ...messages],
-			missing: [ANY_PRINT],
-			figure: { kind: 'bar', base: perKg }
-		});
-	const wilson = wilsonInterval(failed, n) as { low: number; high: number };
-	const assumed: Message[] = wasteShare === null ? [say('wasteAssumed', { sharePct: w * 100 })] : [];
-	if (finished === 0)
-		return makeFinding(costPerGoodKg, {
+	if (finished === 0 && n > 0)
+		return makeFinding(def, {
 			...base,
 			n,
-			sampling,
-			messages: [say('neverPrinted', { n }), ...messages],
+			sampling: { kind: 'never', reason: say('neverPrinted', { n }) },
+			word: say('noGoodPrint'),
+			messages: [say('neverPrinted', { n }), ...(quote ? quoteMessages(evidence, quote) : [])],
 			gradeAtMost: 'thin',
-			figure: { kind: 'bar', base: perKg }
+			figure: { kind: 'bar', base: quote ? pricePerKgOf(quote) : null }
 		});
-	const estimate = cost(failed / n);
-	return makeFinding(costPerGoodKg, {
+	if (!quote) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
+	const perKg = pricePerKgOf(quote);
+	const reached = counted.filter((a) => a.outcome === 'failed').map((a) => a.percentReached / 100);
+	const cost = costOfGoodPrints(perKg, success, reached);
+	return makeFinding(def, {
 		...base,
-		estimate,
+		estimate: cost.estimate,
 		n,
-		interval: { low: cost(wilson.low), high: cost(wilson.high), level: 0.95, kind: 'confidence' },
-		sampling,
-		messages: [say('costFormula', { perKg, failed, n, wastePct: w * 100 }), ...assumed, ...messages],
+		interval: { low: cost.low, high: cost.high, level: 0.95, kind: 'credible' },
+		sampling: { kind: 'quantiles', probabilities: PROBABILITIES, values: PROBABILITIES.map((p) => quantileOf(cost.ordered, p)) },
+		missing: n === 0 ? [ANY_PRINT] : of.missing,
+		messages: [
+			n === 0
+				? say('noPrintsForCost', { perKg, cells })
+				: say('costFormula', { perKg, failed, n, failurePct: (1 - success.estimate) * 100 }),
+			...(failed === 0 ? [say('wasteAssumed')] : []),
+			...quoteMessages(evidence, quote)
+		],
 		figure: { kind: 'bar', base: perKg }
 	});
 }
+
+const quantileOf = (ordered: Float64Array, p: number): number => ordered[Math.round(p * (ordered.length - 1))] as number;

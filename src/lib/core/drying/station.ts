@@ -42,8 +42,9 @@ function findLoss(evidence: SpoolEvidence): Finding {
 		...common,
 		inputs: { used: [first.beforeId, first.afterId], excluded: [], revision: evidence.spool.revision },
 		estimate: first.lostPct,
-		// Two weighings, both of which the result rests on.
+		// Two weighings, both of which the result rests on: a whole difference.
 		n: 2,
+		enough: 2,
 		interval: { low: first.lowPct, high: first.highPct, level: 0.95, kind: first.tareKnown ? 'confidence' : 'bounds' },
 		sampling: first.tareKnown
 			? { kind: 't', mean: first.lostPct, standardError: first.standardUncertaintyPct, df: null }

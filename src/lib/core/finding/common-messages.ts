@@ -4,6 +4,6 @@ import type { None } from './none';
 export type CommonMessages = {
 	noReadings: None;
 	onePlace: None;
-	oneReading: None;
-	borrowedScatter: { n: number; code: string };
+	/** Cells of the record that tell how such readings differ; 0 where that is assumed. */
+	oneReading: { cells: number };
 };

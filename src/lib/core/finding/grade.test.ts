@@ -11,8 +11,14 @@ describe('grade: half-width over the difference that matters', () => {
 		[5, 1.1, 'fair'],
 		[5, 1, 'firm'],
 		[1, 0.1, 'thin'],
-		[2, 0.1, 'firm']
+		[2, 0.1, 'thin'],
+		[3, 0.1, 'firm']
 	])('n %i, half-width %f is %s', (n, half, expected) => expect(grade({ n, interval: wide(half) }, def)).toBe(expected));
+	it('few spots carry little, however many readings were taken there; two weighings are a whole difference', () => {
+		expect(grade({ n: 20, nEffective: 2, interval: wide(0.1) }, def)).toBe('thin');
+		expect(grade({ n: 2, interval: wide(0.1) }, def, 2)).toBe('firm');
+		expect(grade({ n: 1, interval: wide(0.1) }, def, 2)).toBe('thin');
+	});
 	it('none without readings, thin without an interval', () => {
 		expect(grade({ n: 0, interval: null }, def)).toBe('none');
 		expect(grade({ n: 4, interval: null }, def)).toBe('thin');

@@ -22,6 +22,8 @@ describe('a finding made from what a station computed', () => {
 			estimate: null,
 			n: 0,
 			nEffective: null,
+			shared: [],
+			priorSet: null,
 			interval: null,
 			sampling: { kind: 'unknown', reason: { id: 'notWeighed', params: {} } },
 			grade: 'none',
@@ -47,6 +49,7 @@ describe('a finding made from what a station computed', () => {
 			lots: [],
 			instruments: [],
 			currencies: [],
+			priceKinds: [],
 			from: null,
 			to: null
 		});

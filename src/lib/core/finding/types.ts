@@ -12,11 +12,19 @@ export type Interval = { low: number; high: number; level: number | null; kind: 
 export type Sampling =
 	| { kind: 't'; mean: number; standardError: number; df: number | null }
 	| { kind: 'beta'; a: number; b: number }
-	| { kind: 'ordinal'; counts: number[] }
 	| { kind: 'bounds'; low: number; high: number }
 	| { kind: 'quantiles'; probabilities: number[]; values: number[] }
 	| { kind: 'exact'; value: number }
-	| { kind: 'unknown'; reason: Message };
+	/** Tried, and there is none: the cost of good prints of a spool that never finished one. */
+	| { kind: 'never'; reason: Message }
+	/** `expected`: how such spools usually are, where a record or an assumption says; else anything within the prior of the quantity. */
+	| { kind: 'unknown'; reason: Message; expected?: { probabilities: number[]; values: number[] } };
+
+/**
+ * An error that several spools have in common (one caliper, one scorer, what was taken out for a printer): drawn once for all of them, so
+ * that it cancels where they are compared. Its standard deviation in the unit of the quantity.
+ */
+export type SharedPart = { source: string; sd: number };
 
 export type Grade = 'none' | 'thin' | 'fair' | 'firm';
 
@@ -54,6 +62,8 @@ export type FindingContext = {
 	lots: string[];
 	instruments: string[];
 	currencies: string[];
+	/** List, sale or bundle prices. */
+	priceKinds: string[];
 	from: number | null;
 	to: number | null;
 };
@@ -88,7 +98,11 @@ export type Finding = {
 	n: number;
 	nEffective: number | null;
 	interval: Interval | null;
+	/** Its own part; errors shared with other spools come on top. The interval holds both. */
 	sampling: Sampling;
+	shared: SharedPart[];
+	/** The set of priors it rests on; 0 for the house's own assumptions, null where it needs none. */
+	priorSet: number | null;
 	grade: Grade;
 	missing: Missing[];
 	context: FindingContext;
@@ -113,6 +127,8 @@ export type QuantityDef = {
 	target: number | null;
 	/** Fixed scale of figures and value functions, in `unit`. */
 	scale: { low: number; high: number };
+	/** `ratio`: a doubling is worth the same wherever it starts, as with money; else equal steps are. */
+	spacing?: 'ratio';
 	/** Range the pick draws from while nothing is known. */
 	prior: { low: number; high: number };
 	differenceThatMatters: number;

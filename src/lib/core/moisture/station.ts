@@ -74,6 +74,8 @@ function findUptake(evidence: SpoolEvidence): Finding {
 	];
 	const pct = (share: number) => share * 100;
 	return makeFinding(waterUptake, {
+		// Two weighings are a whole difference.
+		enough: 2,
 		...common,
 		estimate: pct(top.share),
 		n: chain.slice(since, peak + 1).length,

@@ -2,13 +2,15 @@ import { say } from '../finding/message';
 import type { OwnMeasure } from '../evidence/own-measure';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { BorrowedScatter } from '../trial/worked-out';
-import { findFromValues } from '../finding/find-from-values';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { LEAST_REPEATS, borrowedScatter } from '../house/borrowed-scatter';
+import { materialClass } from '../handbook/material-class';
+import { findingOfCell } from '../posterior/finding-of-cell';
+import { modelOf } from '../posterior/model';
+import { readingAs } from '../posterior/observed';
+import type { RecordCell } from '../posterior/record-cell';
+import type { Observed } from '../posterior/scale';
 import type { Station } from '../station';
-import { meanInterval } from '../stats/mean-interval';
 
 /**
  * The quantity of a tester's own measure. A tenth of its scale is taken as the difference that matters (common practice, no source).
@@ -35,49 +37,57 @@ export const ownStation: Station = {
 	id: 'own',
 	quantities: (basis) => basis.ownMeasures.map(ownQuantity),
 	find: (evidence, basis) => basis.ownMeasures.map((measure) => findOwn(evidence, basis, measure)),
-	scatterToBorrow: (evidence, basis) => basis.ownMeasures.flatMap((measure) => scatterToBorrow(evidence, measure)),
+	cells: (evidence, basis) => basis.ownMeasures.flatMap((measure) => cellsOf(evidence, basis, measure)),
 	next: (findings) => findings.flatMap((f) => f.missing)
 };
 
-const valuesOf = (evidence: SpoolEvidence, measure: OwnMeasure) =>
-	evidence.readings.flatMap((r) => (r.ownMeasureId === measure.id && r.value !== null && r.status === 'counts' ? [r.value] : []));
+/** An own measure may be anything: a number of the tester's own making has no floor. */
+const modelOfMeasure = (measure: OwnMeasure) => modelOf(ownQuantity(measure), 'plain', null);
 
-function scatterToBorrow(evidence: SpoolEvidence, measure: OwnMeasure): BorrowedScatter[] {
-	const over = meanInterval(valuesOf(evidence, measure));
-	return over.sd && over.n >= LEAST_REPEATS
-		? [{ quantity: `own.${measure.id}`, subject: null, sd: over.sd, df: over.df, n: over.n, code: evidence.spool.code, relative: false }]
-		: [];
+const readingsOf = (evidence: SpoolEvidence, measure: OwnMeasure) =>
+	evidence.readings.flatMap((r) => (r.ownMeasureId === measure.id && r.value !== null ? [{ ...r, value: r.value }] : []));
+
+const observedOf = (readings: ReturnType<typeof readingsOf>, measure: OwnMeasure): Observed[] =>
+	// A step where the reading has none of its own: a hundredth of what matters, so that it decides nothing.
+	readings.map((r) => readingAs(r.value, r.resolution ?? ownQuantity(measure).differenceThatMatters / 100));
+
+function cellsOf(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): RecordCell[] {
+	const counted = readingsOf(evidence, measure).filter((r) => r.status === 'counts');
+	if (counted.length === 0) return [];
+	const material = materialClass(evidence.spool.material, basis.handbook);
+	return [{ quantity: `own.${measure.id}`, kind: null, material, model: modelOfMeasure(measure), observed: observedOf(counted, measure) }];
 }
 
 /** Three readings tell a scatter (common practice, no source). */
+const WANTED = 3;
+
 const missing = (measure: OwnMeasure, wanted: number): Missing[] =>
 	wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { name: measure.name } }] : [];
 
 function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Finding {
 	const def = ownQuantity(measure);
-	const all = evidence.readings.filter((r) => r.ownMeasureId === measure.id && r.value !== null);
+	const all = readingsOf(evidence, measure);
 	const counted = all.filter((r) => r.status === 'counts');
-	const values = valuesOf(evidence, measure);
-	const wanted = 3 - counted.length;
-	const base = {
+	const { parts, cells } = findingOfCell({
+		evidence,
+		basis,
+		quantity: def.id,
+		kind: null,
+		model: modelOfMeasure(measure),
+		observed: observedOf(counted, measure),
+		none: say('noReadings')
+	});
+	return makeFinding(def, {
+		...parts,
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
-		method: 'mean',
-		source: 'ISO 2602',
 		context: EMPTY_CONTEXT,
 		inputs: {
 			used: counted.map((r) => r.id),
 			excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing: missing(measure, wanted),
-		figure: { kind: 'dot' as const, points: values }
-	};
-	const borrowed = borrowedScatter(basis, def.id, null);
-	// One value: the pick may draw within a fifth of the scale around it; nothing is known of its scatter.
-	const width = (measure.high - measure.low) / 5;
-	const [only = 0] = values;
-	const found = findFromValues(values, { borrowed, alone: { low: only - width, high: only + width, shown: false } });
-	if (!found) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: say('noReadings') } });
-	const single = borrowed ? say('borrowedScatter', { code: borrowed.code, n: borrowed.n }) : say('oneReading');
-	return makeFinding(def, { ...base, ...found, messages: found.n === 1 ? [single] : [] });
+		missing: missing(measure, WANTED - counted.length),
+		messages: parts.n === 1 ? [say('oneReading', { cells })] : [],
+		figure: { kind: 'dot', points: counted.map((r) => r.value) }
+	});
 }

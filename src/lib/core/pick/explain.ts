@@ -1,6 +1,7 @@
 import { sum } from 'd3-array';
-import { moments } from '../compare/moments';
-import { rank } from './rank';
+import { moments } from '../sampling/moments';
+import { VALUE_RULES } from '../closed-lists';
+import { orderRows } from './rows';
 import type { PickInput, PickRow } from './types';
 
 /** Weights run from 0 to 10; a turn beyond that is no turn. */
@@ -21,7 +22,7 @@ export type Explanation = {
  * Why the first place is first. Exact for the additive value: the lead is the sum of weighted value differences, so each weight's
  * turning point solves a linear equation. `firmUp` is the criterion with the largest share in the variance of the lead.
  * Source: arithmetic on the additive value (Keeney & Raiffa 1976); variance share as a first step to the value of information.
- * @example explain(input, rank(input)).decidedBy // { quantity: 'strings', lead: 0.06 }
+ * @example explain(input, pickFrom(input, blocks).rows).decidedBy // { quantity: 'strings', lead: 0.06 }
  */
 export function explain(input: PickInput, rows: readonly PickRow[]): Explanation {
 	const [first, second] = rows.filter((r) => r.eligible);
@@ -31,16 +32,19 @@ export function explain(input: PickInput, rows: readonly PickRow[]): Explanation
 		decidedBy: first && second && weighed ? decidedBy(first, second) : null,
 		turnsAt: first && second && weighed ? turnsAt(first, second) : null,
 		firmUp: first ? firmUp(input, first, second ?? null) : null,
-		otherRules: (['weighted', 'perMoney', 'cheapest'] as const)
-			.filter((rule) => rule !== input.rule)
-			.map((rule) => ({ rule, spoolId: firstUnder(input, rule) }))
+		otherRules: VALUE_RULES.filter((rule) => rule !== input.rule).map((rule) => ({ rule, spoolId: firstUnder(rows, rule) }))
 	};
 }
 
-function firstUnder(input: PickInput, rule: PickInput['rule']): string | null {
-	const [top] = rank({ ...input, rule });
-	if (!top?.eligible || (rule !== 'weighted' && top.cost === null)) return null;
-	return top.spoolId;
+/** The same draws, put in order by another rule; nobody where what the rule goes by is not known. */
+function firstUnder(rows: readonly PickRow[], rule: PickInput['rule']): string | null {
+	const [top] = orderRows(
+		rows.map((row) => ({ ...row })),
+		rule
+	);
+	if (!top?.eligible || top.neverFinished) return null;
+	const known = rule === 'strongest' ? top.strength : rule === 'weighted' ? top.score : top.cost;
+	return known === null ? null : top.spoolId;
 }
 
 /** Weighted value differences, first minus second, by criterion; they sum to the lead. */

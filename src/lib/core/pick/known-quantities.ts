@@ -1,30 +1,7 @@
-import type { Basis } from '../trial/basis';
 import { STATIONS } from '../registry';
+import { NEUTRAL_BASIS } from '../trial/neutral-basis';
 
-/** Enough of a trial's rules to name the quantities of every station; no figure depends on it. */
-const NEUTRAL: Basis = {
-	claimRule: 'share',
-	settingsPolicy: 'label',
-	conditionPolicy: 'asReceived',
-	pieceIds: [],
-	markPieces: {},
-	failureRule: 'filament',
-	printerEffects: [],
-	scorerEffects: [],
-	repeats: 1,
-	diameterPlaces: 1,
-	diameterDirections: 1,
-	nominalMm: 1.75,
-	currency: null,
-	strengthHighN: 400,
-	specimenKinds: { load: null, blows: null, byHand: null },
-	ownMeasures: [],
-	borrowed: [],
-	handbook: [],
-	printer: null
-};
-
-const IDS = new Set(STATIONS.flatMap((s) => s.quantities(NEUTRAL)).map((d) => d.id));
+const IDS = new Set(STATIONS.flatMap((s) => s.quantities(NEUTRAL_BASIS)).map((d) => d.id));
 
 /**
  * Whether a criterion can be about a quantity: one of a station's, or a tester's own measure by its id.

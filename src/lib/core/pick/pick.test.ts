@@ -5,19 +5,22 @@ import type { Finding, QuantityDef, Sampling } from '../finding/types';
 import { costPerGoodKg } from '../cost/quantities';
 import { markQuantity } from '../prints/mark-entries';
 import { printSuccess } from '../prints/quantities';
-import { rankAcceptability } from './rank-acceptability';
 import { explain } from './explain';
+import { VALUE_RULES } from '../closed-lists';
 import { judgeGate } from './gates';
 import { paretoEdge } from './pareto';
 import { presetCriteria } from './presets';
-import { rank } from './rank';
+import { blocksOf, pickFrom } from './pick-from';
 import type { Candidate, Criterion, PickInput } from './types';
 import { valueOf } from './value';
 
 const overhang = markQuantity('overhang');
 const strings = markQuantity('strings');
 
-const DEFS = [printSuccess, overhang, strings, costPerGoodKg];
+const cost = costPerGoodKg({ costReference: 20 });
+const DEFS = [printSuccess, overhang, strings, cost];
+const rank = (given: PickInput) => pickFrom(given, blocksOf(given, 400, 1)).rows;
+const chances = (given: PickInput, draws: number, seed: number) => pickFrom(given, blocksOf(given, draws, seed)).chances;
 
 function finding(def: QuantityDef, estimate: number, half = 0): Finding {
 	const sampling: Sampling =
@@ -66,7 +69,7 @@ describe('gates', () => {
 		expect(judgeGate(finding(overhang, 62, 5), 'overhang', gate)).toMatchObject({ state: 'undecided', by: 2 });
 		expect(judgeGate(finding(overhang, 50, 5), 'overhang', gate)).toMatchObject({ state: 'fail', by: -10 });
 		expect(judgeGate(undefined, 'overhang', gate)).toMatchObject({ state: 'undecided', by: null, n: 0 });
-		expect(judgeGate(finding(costPerGoodKg, 30), 'costPerGoodKg', { op: 'atMost', limit: 30 }).state).toBe('pass');
+		expect(judgeGate(finding(cost, 30), 'costPerGoodKg', { op: 'atMost', limit: 30 }).state).toBe('pass');
 	});
 	it('who fails one stands behind all who do not', () => {
 		const rows = rank(
@@ -89,10 +92,11 @@ describe('ranking', () => {
 
 	it('adds weighted values (arithmetic)', () => {
 		const [first] = rank(input([a, b], criteria));
-		// KA1: 0.8, 1, 0.5; KA2: 0.6, 2/3, 0.75.
+		// KA1: 0.8, 1, and 30 of a reference of 20, log2(40 / 30) / 2 = 0.2075; KA2: 0.6, 2/3, log2(40 / 15) / 2 = 0.7075.
+		const worthOf30 = Math.log2(40 / 30) / 2;
 		expect(first).toMatchObject({ code: 'KA1', place: 1 });
-		expect(first?.score).toBeCloseTo((0.8 + 1 + 0.5) / 3, 12);
-		expect(first?.worth).toBeCloseTo(0.9, 12);
+		expect(first?.score).toBeCloseTo((0.8 + 1 + worthOf30) / 3, 9);
+		expect(first?.worth).toBeCloseTo(0.9, 9);
 	});
 	it('follows the value rule', () => {
 		expect(rank(input([a, b], criteria, 'cheapest'))[0]?.code).toBe('KA2');
@@ -132,37 +136,150 @@ describe('ranking', () => {
 	});
 });
 
+describe('cost, in ratios', () => {
+	const worth = (x: number, reference = 20) => valueOf(x, costPerGoodKg({ costReference: reference }));
+	it('half the reference price is worth 1, double is worth 0, and between them equal ratios are worth the same', () => {
+		expect([10, 20, 40].map((x) => worth(x))).toEqual([1, 0.5, 0]);
+		expect(worth(10 * Math.SQRT2)).toBeCloseTo(0.75, 12);
+		expect([8, 60].map((x) => worth(x))).toEqual([1, 0]);
+	});
+	it('means the same in every currency', () => {
+		expect(worth(220, 200)).toBeCloseTo(worth(22, 20), 12);
+	});
+	it('a price that nobody knows is worth what the known ones are on average: neither better nor worse', () => {
+		const input_ = input(
+			[
+				candidate('KA1', { overhang: [60], costPerGoodKg: [10] }),
+				candidate('KA2', { overhang: [60], costPerGoodKg: [40] }),
+				candidate('KA3', { overhang: [60] })
+			],
+			[weigh('overhang', 1), weigh('costPerGoodKg', 1)]
+		);
+		const rows = rank(input_);
+		expect(rows.map((r) => r.code)).toEqual(['KA1', 'KA3', 'KA2']);
+		// (0.6 + (1 + 0) / 2) / 2
+		expect(rows[1]?.score).toBeCloseTo(0.55, 9);
+	});
+	it('who tried and never finished a print stands behind all that did, whatever the rule', () => {
+		const never: Candidate = {
+			...candidate('KA9', { overhang: [80], strings: [0] })
+		};
+		never.findings.costPerGoodKg = {
+			estimate: null,
+			n: 2,
+			interval: null,
+			sampling: { kind: 'never', reason: { id: 'neverPrinted', params: { n: 2 } } },
+			shared: [],
+			method: 'costPerGoodKg'
+		};
+		const poor = candidate('KA1', { overhang: [35], strings: [3], costPerGoodKg: [39] });
+		for (const rule of VALUE_RULES) {
+			const given = input([never, poor], [weigh('overhang', 1, { op: 'atLeast', limit: 40 })], rule);
+			expect(rank(given).map((r) => r.code)).toEqual(['KA1', 'KA9']);
+			expect(chances(given, 100, 1).places['id-KA1']?.[0]).toBe(1);
+		}
+	});
+});
+
+describe('the cheapest of the best tier', () => {
+	const criteria = [weigh('overhang', 1)];
+	const of = (...spools: Candidate[]) => input(spools, criteria, 'cheapestOfBest');
+	it('of those that cannot be told apart the cheapest is first, not the one that is best on average', () => {
+		const rows = rank(
+			of(
+				candidate('KA1', { overhang: [66, 8], costPerGoodKg: [30] }),
+				candidate('KA2', { overhang: [64, 8], costPerGoodKg: [18] }),
+				candidate('KA3', { overhang: [40, 4], costPerGoodKg: [12] })
+			)
+		);
+		expect(rows.map((r) => [r.code, r.tier, r.place])).toEqual([
+			['KA2', 0, 1],
+			['KA1', 0, 2],
+			['KA3', 1, 3]
+		]);
+	});
+	it('within a tier who has no price comes after who has one', () => {
+		const rows = rank(of(candidate('KA1', { overhang: [66, 8] }), candidate('KA2', { overhang: [64, 8], costPerGoodKg: [39] })));
+		expect(rows.map((r) => r.code)).toEqual(['KA2', 'KA1']);
+	});
+	it('the chance is that of being the best, without cost', () => {
+		const given = of(
+			candidate('KA1', { overhang: [70, 4], costPerGoodKg: [40] }),
+			candidate('KA2', { overhang: [60, 4], costPerGoodKg: [10] })
+		);
+		// Student t with 20 df and scale 2 each: difference 10, scale 2 sqrt 2; nearly certain.
+		expect(chances(given, 2000, 3).places['id-KA1']?.[0]).toBeGreaterThan(0.98);
+	});
+	it('who misses a limit is in no tier', () => {
+		const rows = rank(
+			input(
+				[candidate('KA1', { overhang: [70, 2], strings: [3] }), candidate('KA2', { overhang: [60, 2], strings: [0] })],
+				[weigh('overhang', 1), weigh('strings', 0, { op: 'atMost', limit: 1 })],
+				'cheapestOfBest'
+			)
+		);
+		expect(rows.map((r) => [r.code, r.tier])).toEqual([
+			['KA2', 0],
+			['KA1', null]
+		]);
+	});
+});
+
 describe('chances', () => {
 	const clear = [candidate('KA1', { overhang: [75, 2] }), candidate('KA2', { overhang: [45, 2] })];
 	const close = [candidate('KA1', { overhang: [65, 8] }), candidate('KA2', { overhang: [65, 8] })];
 	const criteria = [weigh('overhang', 1)];
 
 	it('are the same for the same seed', () => {
-		expect(rankAcceptability(input(close, criteria), 500, 7)).toEqual(rankAcceptability(input(close, criteria), 500, 7));
+		expect(chances(input(close, criteria), 500, 7)).toEqual(chances(input(close, criteria), 500, 7));
 	});
 	it('a clear lead is certain, equals share', () => {
-		expect(rankAcceptability(input(clear, criteria), 500, 1).places['id-KA1']?.[0]).toBe(1);
-		const share = rankAcceptability(input(close, criteria), 4000, 1).places['id-KA1']?.[0] as number;
+		expect(chances(input(clear, criteria), 500, 1).places['id-KA1']?.[0]).toBe(1);
+		const share = chances(input(close, criteria), 4000, 1).places['id-KA1']?.[0] as number;
 		// Binomial standard error at 4000 draws is 0.8 %.
 		expect(Math.abs(share - 0.5)).toBeLessThan(0.03);
 	});
 	it('agree with the closed form for two normals', () => {
 		const pair = [candidate('KA1', { overhang: [62, 4] }), candidate('KA2', { overhang: [60, 4] })];
 		// Student t with 20 df and scale 2 each: difference 2, sd 2 sqrt(2) sqrt(20/18); P > 0 is about Phi(2 / 2.98) = 0.749.
-		const share = rankAcceptability(input(pair, criteria), 8000, 3).places['id-KA1']?.[0] as number;
+		const share = chances(input(pair, criteria), 8000, 3).places['id-KA1']?.[0] as number;
 		expect(Math.abs(share - 0.749)).toBeLessThan(0.02);
+	});
+	it('an error that both share is drawn once and does not blur who is first', () => {
+		const shared = (code: string, at: number): Candidate => {
+			const one = candidate(code, { overhang: [at, 0.2] });
+			const found = one.findings.overhang;
+			return found ? { ...one, findings: { overhang: { ...found, shared: [{ source: 'scorer Ada', sd: 10 }] } } } : one;
+		};
+		const same = chances(input([shared('KA1', 56), shared('KA2', 54)], criteria), 2000, 3);
+		// All but the few draws in which both are beyond an end of the scale, and so alike.
+		expect(same.places['id-KA1']?.[0]).toBeGreaterThan(0.99);
+		// It stays in the range of each: 56 with a shared error of 10 is worth 0.52 with 1.96 x 0.2 either way.
+		expect(same.worth['id-KA1']?.high).toBeCloseTo(0.52 + 1.96 * 0.2, 1);
+		expect(same.worth['id-KA1']?.low).toBeCloseTo(0.52 - 1.96 * 0.2, 1);
 	});
 	it('places of a spool and spools of a place sum to one', () => {
 		const three = [...close, candidate('KA3', { strings: [1, 1] })];
-		const r = rankAcceptability(input(three, [weigh('overhang', 1), weigh('strings', 1)]), 300, 5);
+		const r = chances(input(three, [weigh('overhang', 1), weigh('strings', 1)]), 300, 5);
 		for (const places of Object.values(r.places)) expect(places.reduce((x, y) => x + y, 0)).toBeCloseTo(1, 9);
 		for (const place of [0, 1, 2]) expect(Object.values(r.places).reduce((sum, p) => sum + (p[place] as number), 0)).toBeCloseTo(1, 9);
 	});
 	it('an undecided gate costs chance, not the place', () => {
 		const gated = [candidate('KA1', { overhang: [60, 6], strings: [0] }), candidate('KA2', { overhang: [75, 2], strings: [2] })];
-		const share = rankAcceptability(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2)
-			.places['id-KA1']?.[0] as number;
+		const share = chances(input(gated, [weigh('overhang', 0, { op: 'atLeast', limit: 60 }), weigh('strings', 1)]), 4000, 2).places[
+			'id-KA1'
+		]?.[0] as number;
 		expect(Math.abs(share - 0.5)).toBeLessThan(0.04);
+	});
+	it('a weight that moves and a spool that joins leave the draws of the others as they are', () => {
+		const drawnOf = (spools: Candidate[], quantity: string) => [...blocksOf({ candidates: spools, defs: DEFS }, 50, 9)][0]?.raw(quantity);
+		expect(drawnOf([...close, ...clear], 'overhang')?.slice(0, 2)).toEqual(drawnOf(close, 'overhang'));
+	});
+	it('more draws than are made at a time are pieced together', () => {
+		const many = chances(input(close, criteria), 9000, 1);
+		expect(many.draws).toBe(9000);
+		expect((many.places['id-KA1']?.[0] as number) + (many.places['id-KA2']?.[0] as number)).toBeCloseTo(1, 9);
+		expect(Math.abs((many.places['id-KA1']?.[0] as number) - 0.5)).toBeLessThan(0.02);
 	});
 });
 
@@ -205,8 +322,11 @@ describe('explanation', () => {
 	it('names the uncertain measurement, and what other rules pick', () => {
 		expect(said.firmUp).toEqual({ quantity: 'costPerGoodKg', spoolId: 'id-KA2' });
 		expect(said.otherRules).toEqual([
+			{ rule: 'cheapestOfBest', spoolId: 'id-KA1' },
 			{ rule: 'perMoney', spoolId: 'id-KA2' },
-			{ rule: 'cheapest', spoolId: 'id-KA2' }
+			{ rule: 'cheapest', spoolId: 'id-KA2' },
+			// Nobody was loaded.
+			{ rule: 'strongest', spoolId: null }
 		]);
 	});
 });

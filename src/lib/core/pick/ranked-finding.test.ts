@@ -12,17 +12,19 @@ const find = (spool: typeof marked, quantity: string) => {
 };
 
 describe('a finding as the pick takes it', () => {
-	it('keeps value, interval, sampling, n and method', () => {
+	it('keeps value, interval, sampling, what is shared, n and method', () => {
 		const whole = find(marked, 'overhang');
-		const { estimate, n, interval, sampling, method } = whole;
+		const { estimate, n, interval, sampling, shared, method } = whole;
 		expect(n).toBe(1);
-		expect(rankedFinding(whole)).toEqual({ estimate, n, interval, sampling, method });
+		expect(rankedFinding(whole)).toEqual({ estimate, n, interval, sampling, shared, method });
 	});
-	it('without any evidence is none; with readings that tell nothing yet it keeps its n', () => {
+	it('without any evidence is what such spools are expected to be; none where nothing at all is said', () => {
 		const empty = find(evidence({}), 'overhang');
-		expect(empty.sampling.kind).toBe('unknown');
-		expect(rankedFinding(empty)).toBeUndefined();
-		expect(rankedFinding({ ...empty, n: 3 })?.n).toBe(3);
+		expect(empty.sampling).toMatchObject({ kind: 'unknown', expected: {} });
+		expect(rankedFinding(empty)).toMatchObject({ n: 0, estimate: null, sampling: empty.sampling });
+		const nothing = find(evidence({}), 'diameterMean');
+		expect(nothing.sampling).toMatchObject({ kind: 'unknown' });
+		expect(rankedFinding(nothing)).toBeUndefined();
 		expect(rankedFinding(undefined)).toBeUndefined();
 	});
 });

@@ -20,22 +20,32 @@ export type PickRow = {
 	code: string;
 	/** Gates all passed or undecided; a spool that fails one is ranked behind. */
 	eligible: boolean;
+	/** Tried, and never finished a print: behind all that finished one. */
+	neverFinished: boolean;
 	gates: GateResult[];
 	/** Weighted value, 0 to 1, cost included when it is weighed. */
 	score: number;
 	/** The same without cost, for the chart against cost. */
 	worth: number;
 	cost: number | null;
+	/** Load it bears, in newtons, where the rule goes by it. */
+	strength: number | null;
 	parts: PickPart[];
 	/** Share of the weight that rests on evidence. */
 	knownShare: number;
 	place: number;
+	/** Spools of one tier cannot be told apart by what they are worth; 0 is the best, null is in none. */
+	tier: number | null;
 };
 
+/** What the draws say beside the places: null where there is nothing to be drawn. */
 export type Chances = {
 	draws: number;
-	seed: number;
+	/** For each spool the share of draws in which it was first, second, ... */
 	places: Record<string, number[]>;
-	worth: Record<string, { low: number; high: number }>;
-	cost: Record<string, { low: number; high: number }>;
+	worth: Record<string, { low: number; high: number } | null>;
+	cost: Record<string, { low: number; high: number } | null>;
 };
+
+/** The pick: spools in their order, and how sure it is. */
+export type Picked = { rows: PickRow[]; chances: Chances };

@@ -1,32 +1,26 @@
 import type { QuantityDef } from '../finding/types';
 
+type Def = Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'spacing'>;
+
 /** At module level: this runs some fifty million times in a long draw. */
 function clip(value: number): number {
 	return value < 0 ? 0 : value > 1 ? 1 : value;
 }
 
 /**
- * Value of a measured quantity on its fixed scale: 0 at the worst end, 1 at the best, straight between, clipped beyond.
+ * Value of a measured quantity on its fixed scale: 0 at the worst end, 1 at the best, straight between (in
+ * ratios, where ratios count), clipped beyond.
  * Anchored on the scale, not on the spools at hand, so that no rank turns when a spool joins or leaves.
  * Source: Keeney & Raiffa 1976 (additive value with stated value functions); straight line: house rule.
  * @returns 0 to 1
  * @example valueOf(70, { direction: 'more', scale: { low: 30, high: 80 }, target: null }) // 0.8
  */
-export function valueOf(x: number, def: Pick<QuantityDef, 'direction' | 'scale' | 'target'>): number {
+export function valueOf(x: number, def: Def): number {
 	const { low, high } = def.scale;
 	if (def.direction === 'nearest') {
 		const target = def.target ?? (low + high) / 2;
 		return clip(1 - Math.abs(x - target) / Math.max(high - target, target - low));
 	}
-	const share = (x - low) / (high - low);
+	const share = def.spacing === 'ratio' ? Math.log(x / low) / Math.log(high / low) : (x - low) / (high - low);
 	return clip(def.direction === 'more' ? share : 1 - share);
-}
-
-/**
- * Value where nothing is known: that of the middle of the prior. Missing is not zero, nor is it praise.
- * @returns 0 to 1
- * @example priorValue(overhang) // 0.55
- */
-export function priorValue(def: Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'prior'>): number {
-	return valueOf((def.prior.low + def.prior.high) / 2, def);
 }

@@ -11,6 +11,7 @@ const SPREADS = Array.from({ length: 22 }, (_, i) => 2 ** ((i - 15) / 3));
 /** How alike the scatters of the cells are; the last stands for all alike. */
 const DFS = [3, 4, 6, 8, 12, 16, 24, 48];
 const CENTRES = 41;
+const REPEATS = 3;
 const ROUNDS = 3;
 const GRID = { means: 121, sds: 31 };
 /**
@@ -31,14 +32,16 @@ const HELD_BACK = { scatter: 0.5, spread: 0.25 };
  */
 export function learnPrior(cells: readonly (readonly Observed[])[], assumed: CellPrior): CellPrior {
 	const seen = cells.filter((cell) => cell.length > 0);
-	if (seen.length < 2) return assumed;
+	// One cell says something of the scatter of its values only where it has some (common practice, no source).
+	if (seen.length === 0 || (seen.length === 1 && (seen[0]?.length ?? 0) < REPEATS)) return assumed;
 	const means = evenly(reachOf(seen, assumed), GRID.means);
 	const sds = evenly({ low: Math.log(assumed.scatter.sd / 16), high: Math.log(assumed.scatter.sd * 16) }, GRID.sds).map(Math.exp);
 	const likelihoods = counted(seen).map(({ cell, count }) => ({ at: likelihood(cell, means, sds), count }));
 	let prior = assumed;
 	for (let round = 0; round < ROUNDS; round++) {
 		prior = { ...prior, scatter: scatterOf(likelihoods, prior, assumed, means, sds) };
-		prior = { ...prior, mean: meansOf(likelihoods, prior, assumed, means, sds) };
+		// One cell says nothing of how spools differ.
+		if (seen.length > 1) prior = { ...prior, mean: meansOf(likelihoods, prior, assumed, means, sds) };
 	}
 	return prior;
 }

@@ -8,6 +8,11 @@ export type SuccessPrior = { finished: number; failed: number };
 /** While the record is silent: nine in ten finish, as sure as of four prints (common practice, no source). */
 export const ASSUMED_SUCCESS: SuccessPrior = { finished: 3.6, failed: 0.4 };
 
+/** Where a beta law is noted as a list of quantiles. */
+export const BETA_PROBABILITIES = [
+	0.001, 0.01, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.975, 0.99, 0.999
+] as const;
+
 const MEANS = [0.3, 0.4, 0.5, 0.6, 0.7, 0.75, 0.8, 0.85, 0.9, 0.925, 0.95, 0.97, 0.98, 0.99];
 const SIZES = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32, 64];
 /** What was assumed counts as so many cells more (common practice, no source). */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
+import { modelled } from '../../../../tests/support/modelled';
 import { agreements } from './agreement';
 import { scoringQueue } from './scoring';
+import { ladderAs, wordAs } from '../posterior/observed';
 import { printsStation } from './station';
 import { comparePaired } from './paired-comparison';
 import { wetAndDry } from './wet-dry';
@@ -55,8 +57,8 @@ describe('scorers', () => {
 	it('two scorings of one print are one print: their mean, the worse word where it lies between', () => {
 		const both = scored([[1, 2]], [[60, 65]]);
 		const found = printsStation.find(both, basis, 0);
-		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ n: 1, estimate: 62.5 });
-		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
+		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ ...modelled('overhang', ladderAs(62.5, 65)), n: 1 });
+		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ ...modelled('strings', wordAs(2, 4)), n: 1 });
 	});
 	it('every comparison takes the same value of a print: wet and dry, and two ways', () => {
 		const both = scored(

@@ -1,8 +1,8 @@
 import { sum } from 'd3-array';
-import { moments } from '../compare/moments';
+import { moments } from '../sampling/moments';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { Criterion } from '../pick/types';
-import { priorValue, valueOf } from '../pick/value';
+import { valueOf } from '../pick/value';
 
 /** One mark's share in a composite. */
 type CompositePart = {
@@ -52,11 +52,12 @@ export function composite(
 		if (!def || criterion.weight <= 0) return [];
 		const finding = findings[def.id];
 		const known = finding ? moments(finding.sampling) : null;
-		const middle = finding?.estimate ?? known?.mean ?? null;
+		const middle = finding?.estimate ?? known?.mean ?? (def.prior.low + def.prior.high) / 2;
 		// Nothing known is anything the prior holds, all alike: a rectangle.
 		const sd = known?.sd ?? (def.prior.high - def.prior.low) / Math.sqrt(12);
-		const value = middle === null ? priorValue(def) : valueOf(middle, def);
-		return [{ part: { quantity: def.id, weight: criterion.weight, value, n: finding?.n ?? 0 }, sd: sd / lengthOf(def) }];
+		return [
+			{ part: { quantity: def.id, weight: criterion.weight, value: valueOf(middle, def), n: finding?.n ?? 0 }, sd: sd / lengthOf(def) }
+		];
 	});
 	if (!weighed.some((w) => w.part.n > 0)) return null;
 	const total = sum(weighed, (w) => w.part.weight);

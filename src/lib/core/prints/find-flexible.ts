@@ -2,11 +2,15 @@ import { stated } from '../claims/stated';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { makeFinding } from '../finding/make-finding';
+import { materialClass } from '../handbook/material-class';
+import { findingOfCell } from '../posterior/finding-of-cell';
+import { modelOf } from '../posterior/model';
+import { wordAs } from '../posterior/observed';
+import type { RecordCell } from '../posterior/record-cell';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { contextOf } from './context';
 import { marksFinder } from './marks-on';
-import { ordinal } from './ordinal';
 import { outcomes } from './outcomes';
 import { feedRate, loadEffort } from './quantities';
 
@@ -24,7 +28,7 @@ export const isFlexible = (material: string): boolean => /^(TP[ACEOSUV]|PEBA)\b/
  */
 export function findFlexible(evidence: SpoolEvidence, basis: Basis): Finding[] {
 	const flexible = isFlexible(evidence.spool.material);
-	const loading = findLoading(evidence);
+	const loading = findLoading(evidence, basis);
 	return [...(flexible ? [findFeedRate(evidence, basis)] : []), ...(flexible || loading.n > 0 ? [loading] : [])];
 }
 
@@ -76,33 +80,50 @@ function hardnessMessages({ claims }: SpoolEvidence): Message[] {
 	});
 }
 
-function findLoading(evidence: SpoolEvidence): Finding {
+const LOADING = modelOf(loadEffort, 'words');
+const WORDS = LOADING.words ?? 0;
+
+function loadingMarks(evidence: SpoolEvidence) {
 	const marks = marksFinder(evidence)(evidence.attempts).get(loadEffort.id) ?? [];
-	const counts = marks.filter((r) => r.status === 'counts');
+	return { marks, counts: marks.filter((r) => r.status === 'counts') };
+}
+
+/**
+ * How the strand loaded, as priors are learnt from it.
+ * @example loadingCells(evidence, basis)[0]?.quantity // 'loadEffort'
+ */
+export function loadingCells(evidence: SpoolEvidence, basis: Basis): RecordCell[] {
+	const { counts } = loadingMarks(evidence);
+	if (counts.length === 0) return [];
+	const material = materialClass(evidence.spool.material, basis.handbook);
+	return [{ quantity: loadEffort.id, kind: null, material, model: LOADING, observed: counts.map((r) => wordAs(r.value, WORDS)) }];
+}
+
+function findLoading(evidence: SpoolEvidence, basis: Basis): Finding {
+	const { marks, counts } = loadingMarks(evidence);
 	const ranks = counts.map((r) => r.value);
-	const result = ordinal(ranks, loadEffort.words?.length ?? 0);
-	const common = {
+	const { parts, cells } = findingOfCell({
+		evidence,
+		basis,
+		quantity: loadEffort.id,
+		kind: null,
+		model: LOADING,
+		observed: ranks.map((rank) => wordAs(rank, WORDS)),
+		none: say('noMarks')
+	});
+	return makeFinding(loadEffort, {
+		...parts,
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		context: contextOf(
 			evidence,
 			evidence.attempts.filter((a) => counts.some((r) => r.attemptId === a.id))
 		),
-		method: 'ordinal',
-		source: 'Dirichlet counts, prior 1/2 a word',
 		inputs: {
 			used: counts.map((r) => r.id),
 			excluded: marks.filter((r) => r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
-		}
-	};
-	if (result === null) return makeFinding(loadEffort, { ...common, sampling: { kind: 'unknown', reason: say('noMarks') } });
-	const { estimate, interval, sampling } = result;
-	return makeFinding(loadEffort, {
-		...common,
-		n: ranks.length,
-		estimate,
-		interval,
-		sampling,
-		figure: { kind: 'words', counts: result.counts }
+		},
+		messages: parts.n === 1 ? [say('onePrint', { cells })] : [],
+		figure: { kind: 'words', counts: Array.from({ length: WORDS }, (_, rank) => ranks.filter((r) => r === rank).length) }
 	});
 }

@@ -1,26 +1,29 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import type { FailureRule } from '../trial/protocol';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
-import { wilsonInterval } from '../stats/wilson';
+import { BETA_PROBABILITIES } from '../posterior/success';
+import { betaQuantile } from '../stats/distributions';
+import type { Basis } from '../trial/basis';
 import { contextOf } from './context';
+import { countedPrints } from './counted-prints';
 import { isFlexible } from './find-flexible';
-import { ANY_PRINT, outcomes } from './outcomes';
+import { ANY_PRINT } from './outcomes';
 import { printSuccess } from './quantities';
 
 /**
- * Success over all pieces and conditions of the spool; drawn from the Jeffreys beta, shown with Wilson.
- * @example findSuccess(evidence, 'filament').estimate // 0.75
+ * The share of prints that finish, with what is known of such prints: a few that went well are no certainty.
+ * @example findSuccess(evidence, basis).messages[0] // { id: 'successCount', params: { finished: 3, n: 4 } }
  */
-export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding {
-	const { finished, failed, notCounted, counted, firstSuccess } = outcomes(evidence.attempts, rule);
+export function findSuccess(evidence: SpoolEvidence, basis: Basis): Finding {
+	const { finished, failed, notCounted, counted, firstSuccess, success, cells, elsewhere } = countedPrints(evidence, basis);
 	const n = finished + failed;
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
 		context: contextOf(evidence, counted),
 		method: 'successShare',
-		source: 'Wilson 1927; drawn from Beta(x + 1/2, n - x + 1/2) (Jeffreys)',
+		source: 'beta-binomial, prior of the record (docs/methods/posterior.md)',
+		priorSet: basis.priors.number,
 		inputs: {
 			used: counted.map((a) => a.id),
 			excluded: evidence.attempts.filter((a) => a.status === 'excluded').map((a) => a.id),
@@ -28,22 +31,31 @@ export function findSuccess(evidence: SpoolEvidence, rule: FailureRule): Finding
 		},
 		missing: n === 0 ? [ANY_PRINT] : []
 	};
-	const leftOut: Message[] = notCounted > 0 ? [say('failuresNotCounted', { count: notCounted })] : [];
-	if (n === 0)
+	const leftOut: Message[] = [
+		...(notCounted > 0 ? [say('failuresNotCounted', { count: notCounted })] : []),
+		...(elsewhere > 0 ? [say('printsElsewhere', { count: elsewhere })] : [])
+	];
+	if (n === 0) {
+		const expected = {
+			probabilities: [...BETA_PROBABILITIES],
+			values: BETA_PROBABILITIES.map((p) => betaQuantile(p, success.finished, success.failed))
+		};
 		return makeFinding(printSuccess, {
 			...common,
-			sampling: { kind: 'unknown', reason: say('noPrints') },
+			sampling: { kind: 'unknown', reason: say('noPrints'), expected },
 			messages: leftOut
 		});
-	const wilson = wilsonInterval(finished, n) as { low: number; high: number };
+	}
 	return makeFinding(printSuccess, {
 		...common,
-		estimate: finished / n,
+		estimate: success.estimate,
 		n,
-		interval: { ...wilson, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 'beta', a: finished + 0.5, b: failed + 0.5 },
+		interval: { low: success.low, high: success.high, level: 0.95, kind: 'credible' },
+		sampling: { kind: 'beta', a: success.finished, b: success.failed },
+		word: say('finishedOf', { finished, n, notCounted }),
 		messages: [
 			say('successCount', { finished, n }),
+			...(n < 3 ? [say('successPrior', { cells })] : []),
 			...(firstSuccess !== null && firstSuccess > 1 ? [say('firstSuccess', { attempt: firstSuccess })] : []),
 			...(finished === 0 && isFlexible(evidence.spool.material) ? [say('notPrintedAtAll', { n })] : []),
 			...leftOut

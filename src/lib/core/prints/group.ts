@@ -1,4 +1,5 @@
 import { conditionAt } from '../conditions/condition-at';
+import { wantedCondition } from '../conditions/wanted';
 import type { Attempt } from '../evidence/attempt';
 import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
@@ -44,7 +45,7 @@ export function groupsOf(evidence: SpoolEvidence, basis: Basis): Group[] {
 		byKey.set(key, group);
 		return group;
 	};
-	const wanted: ConditionKind = basis.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
+	const wanted = wantedCondition(basis);
 	for (const [pieceId] of Object.values(basis.markPieces)) if (pieceId) at(wanted, pieceId);
 	for (const attempt of evidence.attempts) at(conditionAt(evidence.events, attempt.at).kind, attempt.pieceId).attempts.push(attempt);
 	const marksOn = marksFinder(evidence);

@@ -17,9 +17,15 @@ export type PrintsMessages = {
 	hardnessStated: { value: number; scale: string; source: string };
 	notPrintedAtAll: { n: number };
 	firstSuccess: { attempt: number };
-	onePrint: None;
+	/** Cells of the record that tell how such prints differ; 0 where that is assumed. */
+	onePrint: { cells: number };
+	stepsSeen: { quantity: string; clean: number | null; faulty: number | null; prints: number };
 	successCount: { finished: number; n: number };
 	failuresNotCounted: { count: number };
+	printsElsewhere: { count: number };
+	/** Cells of the record that tell how often such prints finish; 0 where that is assumed. */
+	successPrior: { cells: number };
+	finishedOf: { finished: number; n: number; notCounted: number };
 	'wetDry.helped': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.hurt': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.noDifference': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };

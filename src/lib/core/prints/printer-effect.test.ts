@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
 import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
+import { modelled } from '../../../../tests/support/modelled';
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
 import { printerEffects } from './printer-effect';
 import { markQuantity } from './mark-entries';
+import { ladderAs } from '../posterior/observed';
 import { printsStation } from './station';
 
 const overhang = markQuantity('overhang');
@@ -85,19 +87,26 @@ describe('what a printer adds', () => {
 			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule, 0).find((f) => f.quantity === 'overhang') as ReturnType<
 				typeof printsStation.find
 			>[0];
-		expect(find(2).estimate).toBe(50);
-		expect(find(2, out).estimate).toBeCloseTo(60, 9);
+		const [own, as] = [modelled('overhang', ladderAs(50, 55)), modelled('overhang', ladderAs(60, 65))];
+		expect(find(2)).toMatchObject(own);
+		expect(find(2, out).estimate).toBeCloseTo(as.estimate, 9);
+		const sd = effect?.standardError as number;
+		expect(find(2, out).shared).toEqual([{ source: 'printer South', sd }]);
+		// The interval holds the shift's own error, added in quadrature to each half.
+		expect(find(2, out).interval?.high).toBeCloseTo(as.estimate + Math.hypot(as.interval.high - as.estimate, 1.959964 * sd), 9);
 		expect(find(2, out).messages.map((m) => m.id)).toContain('printerTakenOut');
 		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);
 		expect(width(find(2, out))).toBeGreaterThan(width(find(2)));
-		expect(find(1, out).estimate).toBeCloseTo(70, 9);
+		expect(find(1, out).estimate).toBeCloseTo(modelled('overhang', ladderAs(70, 75), ladderAs(70, 75)).estimate, 9);
+		const abilities = { hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null };
+		const north = { ...basis, printer: { name: 'North', ...abilities } };
 		const flags = (rule: typeof basis) =>
 			compare(
 				[0, 1, 2].map((i) => find(i, rule)),
 				overhang,
 				rule
 			).flags.map((f) => f.kind);
-		expect(flags(basis)).toContain('unlikePrinter');
-		expect(flags(out)).not.toContain('unlikePrinter');
+		expect(flags(north)).toContain('unlikePrinter');
+		expect(flags({ ...north, printerEffects: out.printerEffects })).not.toContain('unlikePrinter');
 	});
 });

@@ -1,9 +1,8 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
+import { modelled } from '../../../../tests/support/modelled';
 import type { Finding } from '../finding/types';
-import { ladder } from './ladder';
-import { ordinal } from './ordinal';
+import { ladderAs, wordAs } from '../posterior/observed';
 import { outcomes } from './outcomes';
 import { printsStation } from './station';
 
@@ -34,52 +33,6 @@ describe('outcomes', () => {
 	it('knows no waste before a failure', () => expect(outcomes([attempt()]).wasteShare).toBeNull());
 });
 
-describe('ladder', () => {
-	it('one print gives bounds a step wider on each side', () => {
-		expect(ladder([{ lastClean: 65, firstFaulty: 70 }], 5)).toMatchObject({
-			estimate: 65,
-			n: 1,
-			interval: { low: 60, high: 75, kind: 'bounds' }
-		});
-		expect(ladder([{ lastClean: 80, firstFaulty: null }], 5)).toMatchObject({ interval: { low: 75, high: 90 } });
-	});
-	it('equal prints still carry the width of the step', () => {
-		const r = ladder(
-			[65, 65, 65].map((lastClean) => ({ lastClean, firstFaulty: 70 })),
-			5
-		);
-		// No scatter, so only the rectangular width 5 / sqrt 12 is left, with the normal quantile (arithmetic).
-		expect((r?.interval?.high ?? 0) - 65).toBeCloseTo((1.959964 * 5) / Math.sqrt(12), 5);
-	});
-	it('says nothing of no prints', () => expect(ladder([], 5)).toBeNull());
-	it('always holds its estimate', () => {
-		fc.assert(
-			fc.property(fc.array(fc.integer({ min: 6, max: 16 }), { minLength: 1, maxLength: 12 }), (steps) => {
-				const r = ladder(
-					steps.map((s) => ({ lastClean: s * 5, firstFaulty: s * 5 + 5 })),
-					5
-				);
-				expect(r?.interval?.low).toBeLessThanOrEqual(r?.estimate as number);
-				expect(r?.interval?.high).toBeGreaterThanOrEqual(r?.estimate as number);
-			})
-		);
-	});
-});
-
-describe('words', () => {
-	it('keeps counts, and one mark is not certainty', () => {
-		const r = ordinal([0], 4);
-		expect(r).toMatchObject({ estimate: 0, counts: [1, 0, 0, 0] });
-		expect(r?.interval?.high).toBeGreaterThan(0.5);
-	});
-	it('gets surer with more marks', () => {
-		const few = ordinal([1, 1], 4);
-		const many = ordinal(Array<number>(20).fill(1), 4);
-		const width = (r: typeof few) => (r ? r.interval.high - r.interval.low : 0);
-		expect(width(many)).toBeLessThan(width(few));
-	});
-});
-
 describe('station', () => {
 	it('wants prints where there are none, of the wanted condition', () => {
 		const findings = printsStation.find(evidence(), basis, 0);
@@ -104,9 +57,10 @@ describe('station', () => {
 			]
 		});
 		const findings = printsStation.find(e, basis, 0);
-		expect(of(findings, 'overhang').estimate).toBe(55);
-		expect(of(findings, 'overhang', 'dried').estimate).toBe(70);
-		expect(of(findings, 'strings', 'dried').estimate).toBe(0);
+		expect(of(findings, 'overhang')).toMatchObject(modelled('overhang', ladderAs(55, 60)));
+		// No faulty step was noted: it is the next one of the piece.
+		expect(of(findings, 'overhang', 'dried')).toMatchObject(modelled('overhang', ladderAs(70, 75)));
+		expect(of(findings, 'strings', 'dried')).toMatchObject(modelled('strings', wordAs(0, 4)));
 		expect(of(findings, 'strings').estimate).toBeNull();
 	});
 	it('does not take marks of an excluded attempt or struck-out marks', () => {
@@ -117,16 +71,31 @@ describe('station', () => {
 			readings: [mark(out, 'strings', 3), mark(kept, 'strings', 1), mark(kept, 'bridgeLongestClean', 30, { status: 'excluded' })]
 		});
 		const findings = printsStation.find(e, basis, 0);
-		expect(of(findings, 'strings')).toMatchObject({ estimate: 1, n: 1 });
+		expect(of(findings, 'strings')).toMatchObject({ ...modelled('strings', wordAs(1, 4)), n: 1 });
 		expect(of(findings, 'bridge')).toMatchObject({ estimate: null, n: 0 });
 		expect(of(findings, 'bridge').inputs.excluded).toHaveLength(1);
 	});
-	it('success shows Wilson and names what was not counted', () => {
-		const e = evidence({ attempts: [attempt(), attempt(), attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 })] });
-		const success = of(printsStation.find(e, basis, 0), 'printSuccess', null);
-		expect(success).toMatchObject({ estimate: 1, n: 2 });
-		// Wilson for 2 of 2 (arithmetic: n / (n + z^2)).
-		expect(success.interval?.low).toBeCloseTo(2 / (2 + 1.959964 ** 2), 6);
-		expect(success.messages).toContainEqual({ id: 'failuresNotCounted', params: { count: 1 } });
+	it('one print has a range, is never more than thin, and says what it rests on', () => {
+		const one = attempt();
+		const found = of(
+			printsStation.find(
+				evidence({ attempts: [one], readings: [mark(one, 'overhangLastClean', 10), mark(one, 'overhangFirstFaulty', 15)] }),
+				basis,
+				0
+			),
+			'overhang'
+		);
+		expect(found).toMatchObject({ n: 1, grade: 'thin', priorSet: 0, interval: { level: 0.95, kind: 'credible' } });
+		expect(found.messages).toEqual([
+			{ id: 'stepsSeen', params: { quantity: 'overhang', clean: 10, faulty: 15, prints: 1 } },
+			{ id: 'onePrint', params: { cells: 0 } }
+		]);
+	});
+	it('what nobody marked is expected to be as such spools are', () => {
+		const { sampling } = of(printsStation.find(evidence({ attempts: [attempt()] }), basis, 0), 'overhang');
+		expect(sampling).toMatchObject({ kind: 'unknown', reason: { id: 'noMarks' } });
+		const middle = sampling.kind === 'unknown' ? (sampling.expected?.values[16] ?? 0) : 0;
+		// The middle of what is assumed of overhangs: half-way from 40 to 75 degrees.
+		expect(middle).toBeCloseTo(57.5, 1);
 	});
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
+import { modelled } from '../../../../tests/support/modelled';
 import { agreements, agreementsOfAll } from './agreement';
 import { roundsOf } from './scoring-rounds';
 import { MARKS } from './marks';
@@ -8,6 +9,7 @@ import { printValues } from './print-values';
 import { onRequest, questionsOf, scoringQueue } from './scoring';
 import { scorerEffects } from './scorer-effect';
 import { scoringsOf } from './scorings';
+import { ladderAs, wordAs } from '../posterior/observed';
 import { printsStation } from './station';
 
 const STRINGS = MARKS.find((m) => m.def.id === 'strings') as (typeof MARKS)[0];
@@ -47,7 +49,10 @@ describe('the same scorer again', () => {
 	});
 	it('is no second print: the value lies between the looks', () => {
 		expect(printValues({ marks: marksFinder(twice)([a]), basis }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
-		expect(printsStation.find(twice, basis, 0).find((f) => f.quantity === 'strings')).toMatchObject({ n: 1, estimate: 2 });
+		expect(printsStation.find(twice, basis, 0).find((f) => f.quantity === 'strings')).toMatchObject({
+			...modelled('strings', wordAs(2, 4)),
+			n: 1
+		});
 	});
 	it('several faults of one look are one look: the worst counts', () => {
 		const faults = evidence({
@@ -96,9 +101,11 @@ describe('leniency', () => {
 			if (!found) throw new Error('no finding');
 			return found;
 		};
-		expect(find(ada).estimate).toBe(60);
-		expect(find(ada, out).estimate).toBeCloseTo(70.25, 9);
-		expect(find(ben, out).estimate).toBe(70);
+		const twice = (clean: number) => modelled('overhang', ladderAs(clean, clean + 5), ladderAs(clean, clean + 5)).estimate;
+		expect(find(ada).estimate).toBe(twice(60));
+		expect(find(ada, out).estimate).toBeCloseTo(twice(70.25), 9);
+		expect(find(ben, out).estimate).toBe(twice(70));
+		expect(find(ada, out).shared).toEqual([{ source: 'scorer Ada', sd: effects[0]?.standardError }]);
 		expect(find(ada, out).messages.map((m) => m.id)).toContain('leniencyTakenOut');
 		expect(find(ben, out).messages.map((m) => m.id)).not.toContain('leniencyTakenOut');
 		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);

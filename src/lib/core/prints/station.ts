@@ -1,15 +1,16 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { BorrowedScatter } from '../trial/worked-out';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { LEAST_REPEATS } from '../house/borrowed-scatter';
+import { materialClass } from '../handbook/material-class';
+import type { RecordCell } from '../posterior/record-cell';
 import type { Station } from '../station';
-import { meanInterval } from '../stats/mean-interval';
-import { findFlexible } from './find-flexible';
-import { findMark, scatterOf } from './find-mark';
+import { findFlexible, loadingCells } from './find-flexible';
+import { findMark, kindOfPiece } from './find-mark';
 import { findSuccess } from './find-success';
 import { groupsOf, type Group } from './group';
+import { markModel } from './mark-model';
 import { MARKS, type MarkDef } from './marks';
+import { seenOn } from './seen';
 import { feedRate, loadEffort, printSuccess } from './quantities';
 import { wetAndDry, wetDryMessage } from './wet-dry';
 
@@ -23,9 +24,9 @@ export const printsStation: Station = {
 		const marks = groupsOf(evidence, basis).flatMap((group) =>
 			MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark))
 		);
-		return [findSuccess(evidence, basis.failureRule), ...withWetDry(marks, evidence, basis), ...findFlexible(evidence, basis)];
+		return [findSuccess(evidence, basis), ...withWetDry(marks, evidence, basis), ...findFlexible(evidence, basis)];
 	},
-	scatterToBorrow: (evidence, basis) => scatterToBorrow(evidence, basis),
+	cells: (evidence, basis) => [...markCells(evidence, basis), ...loadingCells(evidence, basis)],
 	next(findings, basis) {
 		const seen = new Map<string, Missing>();
 		const compared = (f: Finding) => f.subject.pieceId === null || basis.markPieces[f.quantity]?.[0] === f.subject.pieceId;
@@ -58,17 +59,13 @@ function withWetDry(marks: Finding[], evidence: SpoolEvidence, basis: Basis): Fi
 	});
 }
 
-/** Scatter between this spool's prints of each compared piece, as received; a column without scatter lends its least (it cannot be none). */
-function scatterToBorrow(evidence: SpoolEvidence, basis: Basis): BorrowedScatter[] {
-	const asReceived = groupsOf(evidence, basis).filter((g) => g.condition === 'asReceived');
-	return MARKS.flatMap((mark) => {
-		const pieceId = basis.markPieces[mark.def.id]?.[0];
-		const group = asReceived.find((g) => g.pieceId === pieceId);
-		if (!group || pieceId === undefined) return [];
-		const { values, least } = scatterOf(group, mark);
-		const over = meanInterval(values);
-		if (over.sd === null || over.n < LEAST_REPEATS) return [];
-		const { code } = evidence.spool;
-		return [{ quantity: mark.def.id, subject: pieceId, sd: Math.max(over.sd, least), df: over.df, n: over.n, code, relative: false }];
-	});
+/** Marks of each piece in each condition. */
+function markCells(evidence: SpoolEvidence, basis: Basis): RecordCell[] {
+	const material = materialClass(evidence.spool.material, basis.handbook);
+	return groupsOf(evidence, basis).flatMap((group) =>
+		MARKS.flatMap((mark): RecordCell[] => {
+			const { observed } = seenOn(group, mark);
+			return observed.length === 0 ? [] : [{ quantity: mark.def.id, kind: kindOfPiece(group), material, model: markModel(mark), observed }];
+		})
+	);
 }

@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, basis } from '../../../../tests/support/evidence';
-import { withHouse } from '../house/borrowed-scatter';
-import { markQuantity } from './mark-entries';
 import { printsStation } from './station';
 import { wetAndDry } from './wet-dry';
-
-const overhang = markQuantity('overhang');
-const strings = markQuantity('strings');
 
 /** Prints before and after a drying at 1000, each with its strings mark. */
 function spool(wet: number[], dry: number[], pieceId?: string) {
@@ -43,36 +38,5 @@ describe('wet and dry', () => {
 	it('the station says it with the marks printed after drying', () => {
 		const dried = printsStation.find(spool([2], [0]), basis, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
 		expect(dried?.messages.at(-1)).toMatchObject({ id: 'wetDry.tooFew', params: { better: 1, pairs: 1 } });
-	});
-});
-
-describe('borrowed scatter', () => {
-	const marked = (values: number[], quantity: string) => {
-		const attempts = values.map((_, i) => attempt({ at: i + 1 }));
-		return evidence({ attempts, readings: values.map((v, i) => mark(attempts[i] as never, quantity, v)) });
-	};
-	it('a single overhang takes the house spool’s scatter instead of a step each way', () => {
-		const house = marked([60, 65, 70, 65], 'overhangLastClean');
-		const p = withHouse(basis, house, [printsStation]);
-		expect(p.borrowed[0]).toMatchObject({ quantity: overhang.id, n: 4, df: 3 });
-		const one = printsStation.find(marked([60], 'overhangLastClean'), p, 0).find((f) => f.quantity === 'overhang');
-		expect(one).toMatchObject({ method: 'ladderBorrowed', n: 1, grade: 'thin', messages: [{ id: 'borrowedScatter', params: { n: 4 } }] });
-		expect(one?.sampling.kind).toBe('t');
-	});
-	it('marks in words too, clipped to the words', () => {
-		const p = withHouse(basis, marked([0, 1, 0, 1], 'strings'), [printsStation]);
-		const one = printsStation.find(marked([0], 'strings'), p, 0).find((f) => f.quantity === strings.id);
-		expect(one?.interval?.low).toBe(0);
-		expect(one?.messages).toMatchObject([{ id: 'borrowedScatter' }]);
-	});
-	it('a house without scatter lends half a step, never none; one with two prints lends nothing', () => {
-		expect(withHouse(basis, marked([65, 65, 65], 'overhangLastClean'), [printsStation]).borrowed[0]?.sd).toBe(2.5);
-		expect(withHouse(basis, marked([65, 60], 'overhangLastClean'), [printsStation]).borrowed).toEqual([]);
-		expect(withHouse(basis, null, [printsStation])).toBe(basis);
-	});
-	it('several prints keep their own scatter', () => {
-		const p = withHouse(basis, marked([40, 80, 60], 'overhangLastClean'), [printsStation]);
-		const two = printsStation.find(marked([60, 65], 'overhangLastClean'), p, 0).find((f) => f.quantity === 'overhang');
-		expect(two?.method).toBe('ladderMean');
 	});
 });

@@ -1,9 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, MAIN_PIECE, piece, basis } from '../../../../tests/support/evidence';
+import { modelled } from '../../../../tests/support/modelled';
 import { presetCriteria } from '../pick/presets';
 import type { Finding } from '../finding/types';
+import { ladderAs, wordAs } from '../posterior/observed';
 import { composite } from './composite';
+import { findCell } from '../posterior/find-cell';
+import { modelOf } from '../posterior/model';
 import { isFlexible } from './find-flexible';
+import { loadEffort } from './quantities';
 import { questionsOf } from './scoring';
 import { PRINT_QUANTITIES, printsStation } from './station';
 import { comparePaired } from './paired-comparison';
@@ -28,13 +33,8 @@ describe('temperature ladder', () => {
 	});
 	it('one print gives a width between floors, and the best setting in its middle', () => {
 		const found = window(ladders([[205, 220]]));
-		// The true ends lie up to a floor farther out on each side; unknown scatter adds two floors each way.
-		expect(found).toMatchObject({
-			estimate: 15,
-			n: 1,
-			interval: { low: 5, high: 35, kind: 'bounds' },
-			word: { params: { from: 205, to: 220 } }
-		});
+		// The true ends lie up to a floor farther out on each side: a width from 15 to 25.
+		expect(found).toMatchObject({ ...modelled('temperatureWindow', ladderAs(15, 25)), n: 1, word: { params: { from: 205, to: 220 } } });
 		expect(found?.messages[0]).toEqual({ id: 'windowShared', params: { from: 205, to: 220, best: 212.5, step: 5, prints: 1 } });
 	});
 	it('several prints: the floors all of them share', () => {
@@ -46,8 +46,7 @@ describe('temperature ladder', () => {
 			])
 		);
 		expect(found).toMatchObject({ n: 3, word: { params: { from: 210, to: 220 } } });
-		expect(found?.estimate).toBeCloseTo(50 / 3, 9);
-		expect(found?.interval?.kind).toBe('confidence');
+		expect(found).toMatchObject(modelled('temperatureWindow', ladderAs(15, 25), ladderAs(15, 25), ladderAs(20, 30)));
 	});
 	it('prints that share no floor say so, and name no window', () => {
 		const found = window(
@@ -98,8 +97,9 @@ describe('the two sides of an overhang', () => {
 			readings: [mark(a, 'overhangLastClean', 50), mark(a, 'overhangAwayLastClean', 30)]
 		});
 		const found = printsStation.find(spool, basis, 0);
-		expect(of(found, 'overhang')?.estimate).toBe(50);
-		expect(of(found, 'overhangAway')?.estimate).toBe(30);
+		// The last step of its side was clean: open above. On the other side the next one is 40.
+		expect(of(found, 'overhang')).toMatchObject(modelled('overhang', ladderAs(50, null)));
+		expect(of(found, 'overhangAway')).toMatchObject(modelled('overhangAway', ladderAs(30, 40)));
 		expect(questionsOf(both).map((q) => q.id)).toEqual(['overhang', 'overhangAway']);
 	});
 });
@@ -137,11 +137,15 @@ describe('flexibles', () => {
 	it('say how they load, and whether they printed at all', () => {
 		const a = at(60, false);
 		const spool = soft([a], { readings: [mark(a, 'loadEffort', 2)] });
-		expect(find(spool, 'loadEffort')).toMatchObject({ n: 1, estimate: 2 });
+		const loading = modelOf(loadEffort, 'words');
+		expect(find(spool, 'loadEffort')).toMatchObject({ ...findCell([wordAs(2, 4)], loading, loading.assumed), n: 1 });
 		expect(find(spool, 'printSuccess')?.messages.map((m) => m.id)).toContain('notPrintedAtAll');
 		expect(find(soft([at(60, true)]), 'printSuccess')?.messages.map((m) => m.id)).not.toContain('notPrintedAtAll');
 		const hard = attempt();
-		expect(find(evidence({ attempts: [hard], readings: [mark(hard, 'loadEffort', 0)] }), 'loadEffort')?.estimate).toBe(0);
+		expect(find(evidence({ attempts: [hard], readings: [mark(hard, 'loadEffort', 0)] }), 'loadEffort')?.figure).toEqual({
+			kind: 'words',
+			counts: [1, 0, 0, 0]
+		});
 		expect(find(evidence({ attempts: [hard] }), 'loadEffort')).toBeUndefined();
 	});
 });
@@ -161,8 +165,11 @@ describe('all marks in one figure', () => {
 	};
 	it('is the mean of the values, weighted as the trial weighs them, with its parts', () => {
 		const found = composite(scored(65, 0), criteria, PRINT_QUANTITIES);
-		// Prints 4 of value 1, overhang 6 of (65 - 30) / 50, bridge 4 of (30 - 5) / 45, strings 8 of 1 (arithmetic).
-		const by = (4 * 1 + 6 * 0.7 + 4 * (25 / 45) + 8 * 1) / 22;
+		const marks = scored(65, 0);
+		const at = (quantity: string) => marks[quantity]?.estimate ?? NaN;
+		// Prints 4 of a share from 0.5 to 1, overhang 6 of 30 to 80, bridge 4 of 5 to 50, strings 8 of 3 to 0 (arithmetic).
+		const values = [(at('printSuccess') - 0.5) / 0.5, (at('overhang') - 30) / 50, (at('bridge') - 5) / 45, (3 - at('strings')) / 3];
+		const by = [4, 6, 4, 8].reduce((total, weight, i) => total + (weight * (values[i] as number)) / 22, 0);
 		expect(found?.value).toBeCloseTo(by, 9);
 		expect(found?.parts.map((p) => [p.quantity, p.weight])).toEqual([
 			['strings', 8],
@@ -194,7 +201,8 @@ describe('all marks in one figure', () => {
 			PRINT_QUANTITIES
 		);
 		expect(some?.knownShare).toBeCloseTo(10 / 22, 9);
-		expect(some?.parts.find((p) => p.quantity === 'strings')).toMatchObject({ n: 0, value: 0.5 });
+		expect(some?.parts.find((p) => p.quantity === 'strings')).toMatchObject({ n: 0 });
+		expect(some?.parts.find((p) => p.quantity === 'strings')?.value).toBeCloseTo(0.5, 9);
 		expect(composite({}, criteria, PRINT_QUANTITIES)).toBeNull();
 		expect(composite(scored(65, 0), [], PRINT_QUANTITIES)).toBeNull();
 	});
@@ -214,7 +222,7 @@ describe('what cannot be below nothing', () => {
 		const attempts = [attempt(), attempt()];
 		const readings = attempts.flatMap((a, i) => [mark(a, 'cornerLift', i), mark(a, 'sizeX', 19.9 + i / 10)]);
 		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), basis, 0);
-		expect(of(found, 'cornerLift')).toMatchObject({ estimate: 0.5, interval: { low: 0 } });
+		expect(of(found, 'cornerLift')).toMatchObject({ n: 2, interval: { low: 0 } });
 		expect(of(found, 'shrinkageX')?.interval?.low).toBeLessThan(0);
 	});
 });

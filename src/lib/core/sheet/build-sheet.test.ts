@@ -3,7 +3,7 @@ import { attempt, diameters, evidence, mark, basis, quote, reading, weighed } fr
 import { makeFinding } from '../finding/make-finding';
 import type { QuantityDef } from '../finding/types';
 import { candidatesFrom } from '../pick/candidates';
-import { rank } from '../pick/rank';
+import { blocksOf, pickFrom } from '../pick/pick-from';
 import { moistureStation } from '../moisture/station';
 import { STATIONS } from '../registry';
 import { strengthStation } from '../strength/station';
@@ -103,7 +103,7 @@ describe('a new station', () => {
 				estimate: e.spool.code === 'KA1' ? 20 : 60,
 				n: 3,
 				interval: { low: 18, high: 62, level: 0.95, kind: 'confidence' },
-				sampling: { kind: 't', mean: 20, standardError: 2, df: 2 },
+				sampling: { kind: 'exact', value: e.spool.code === 'KA1' ? 20 : 60 },
 				method: 'dummy',
 				source: 'test',
 				figure: { kind: 'dot', points: [20] }
@@ -119,8 +119,9 @@ describe('a new station', () => {
 		expect(sheet.columns.at(-1)?.id).toBe('squeak');
 		expect(sheet.rows[0]?.cells.at(-1)?.findings[0]?.estimate).toBe(20);
 		const { candidates, defs } = candidatesFrom({ spools, basis, stations: registry, now: 0 });
-		const rows = rank({ candidates, defs, criteria: [{ quantity: 'squeak', weight: 5, gate: null }], rule: 'weighted' });
-		expect(rows.map((r) => [r.code, r.score])).toEqual([
+		const input = { candidates, defs, criteria: [{ quantity: 'squeak', weight: 5, gate: null }], rule: 'weighted' as const };
+		const { rows } = pickFrom(input, blocksOf(input, 100, 1));
+		expect(rows.map((r) => [r.code, Number(r.score.toFixed(9))])).toEqual([
 			['KA1', 0.8],
 			['KA2', 0.4]
 		]);

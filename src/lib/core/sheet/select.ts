@@ -1,5 +1,6 @@
 import type { Basis } from '../trial/basis';
-import type { ConditionKind, Finding } from '../finding/types';
+import { wantedCondition } from '../conditions/wanted';
+import type { Finding } from '../finding/types';
 
 /**
  * The findings of one spool and quantity that belong on the sheet, the one that counts first.
@@ -8,7 +9,7 @@ import type { ConditionKind, Finding } from '../finding/types';
  * @example selectFindings(findings, 'overhang', basis)[0].subject.condition // 'asReceived'
  */
 export function selectFindings(findings: readonly Finding[], quantity: string, basis: Basis): Finding[] {
-	const wanted: ConditionKind = basis.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
+	const wanted = wantedCondition(basis);
 	const kinds = Object.values(basis.specimenKinds);
 	const rank = (f: Finding) =>
 		(f.n === 0 ? 4 : 0) + (f.subject.condition === null || f.subject.condition === wanted ? 0 : f.subject.condition === 'dried' ? 1 : 2);

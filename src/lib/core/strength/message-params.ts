@@ -4,11 +4,10 @@ import type { None } from '../finding/none';
 export type StrengthMessages = {
 	noSpecimens: None;
 	neverBroke: { held: number; n: number };
-	allHeld: { n: number; low: number };
-	weibullFitted: { n: number; broken: number; scale: number; shape: number };
-	oneIntervalFits: { low: number; high: number };
+	allHeld: { n: number; low: number; measure: 'load' | 'blows' };
 	beyondScale: { high: number };
-	oneSpecimen: { pct: number };
+	/** Cells of the record that tell how such parts differ; 0 where that is assumed. */
+	oneSpecimen: { cells: number };
 	'failed.snapped': { count: number };
 	'failed.bent': { count: number };
 	'failed.layers': { count: number };

@@ -1,4 +1,5 @@
 import type { MaterialFigures } from '../handbook/figures';
+import type { PriorSet } from '../posterior/prior-set';
 
 export type PrinterAbilities = {
 	name: string;
@@ -15,4 +16,6 @@ export type BenchFacts = {
 	handbook: MaterialFigures[];
 	/** What the trial's printer can do; null where no printer is named or nothing is known of it. */
 	printer: PrinterAbilities | null;
+	/** What the record has taught of such prints and parts. */
+	priors: PriorSet;
 };

@@ -19,29 +19,18 @@ export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardErro
 	scorings: number;
 };
 
-/** Standard deviation of the house spool's repeats of one quantity; of the logarithm where `relative`. */
-export type BorrowedScatter = {
-	quantity: string;
-	subject: string | null;
-	sd: number;
-	df: number;
-	n: number;
-	code: string;
-	relative: boolean;
-};
-
 /** What follows from the spools of a trial and is worked out anew whenever they are seen. */
 export type WorkedOut = {
 	/** Diameter the profile assumes. */
 	nominalMm: number;
 	/** For each quantity of prints the pieces it is compared on: the one that counts first, then other versions of it. Marks of others stay on the spool page. */
 	markPieces: Record<string, string[]>;
+	/** Price of a kilogram that others are weighed against, in the trial's currency; null while nothing is priced. */
+	costReference: number | null;
 	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */
 	specimenKinds: Record<SpecimenMeasure, string | null>;
 	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
 	printerEffects: PrinterEffect[];
 	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
 	scorerEffects: ScorerEffect[];
-	/** Scatter that the house spool's repeats lend to spools with one print or specimen. */
-	borrowed: BorrowedScatter[];
 };

@@ -28,6 +28,7 @@ import {
 	VERDICT_KINDS
 } from '$lib/core/closed-lists';
 import type { PieceMark } from '$lib/core/pieces/types';
+import type { PriorSetContent } from '$lib/core/posterior/prior-set';
 import { type MySqlColumn, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
 
@@ -352,8 +353,41 @@ export const protocol = mysqlTable(
 /** Criteria, weights and gates of a trial: versions, the newest in force. */
 export const criteria = mysqlTable(
 	'criteria',
-	{ id: id(), trialId: to(() => trial.id).notNull(), version: int().notNull(), items: json<unknown>()().notNull(), ...created() },
+	{
+		id: id(),
+		trialId: to(() => trial.id).notNull(),
+		version: int().notNull(),
+		items: json<unknown>()().notNull(),
+		/** Price of a kilogram that others are weighed against, in the trial's currency; null while nothing was priced. */
+		costReference: number(),
+		...created()
+	},
 	(t) => [uniqueIndex('criteria_version').on(t.trialId, t.version)]
+);
+
+/** What the record has taught of prints and parts at one time: a numbered set of priors, never changed. */
+export const priorSet = mysqlTable('prior_set', {
+	id: id(),
+	number: int().notNull(),
+	/** What of the record it was learnt from: the same again teaches nothing new. */
+	learntFrom: word(64).notNull(),
+	content: json<PriorSetContent>()().notNull(),
+	...created()
+});
+
+/** Which set of priors a trial is judged by, the newest in force; none is the assumptions of the house. */
+export const trialPriorSet = mysqlTable(
+	'trial_prior_set',
+	{
+		id: id(),
+		trialId: to(() => trial.id).notNull(),
+		priorSetId: to(() => priorSet.id).notNull(),
+		/** Who stood first before it was adopted, and after; both null where nothing turned. */
+		firstBefore: to(() => spool.id),
+		firstAfter: to(() => spool.id),
+		...created()
+	},
+	(t) => [index('trial_prior_set_trial').on(t.trialId)]
 );
 
 export const ownMeasure = mysqlTable(

@@ -37,6 +37,8 @@ import { loadHooks } from './hooks';
 import { judgeKnobs } from './knobs';
 import { useParts } from './parts';
 import { feedSoftFeet } from './soft-feet';
+import { adoptPriors } from '../priors/adopt';
+import { learnPriors } from '../priors/learn';
 import { weighAndDry } from './water';
 
 /**
@@ -86,7 +88,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 		trialId,
 		settingsPolicy: 'label',
 		conditionPolicy: 'asReceived',
-		valueRule: 'weighted',
+		valueRule: 'cheapestOfBest',
 		printerId: printers.North,
 		repeats: 1,
 		diameterPlaces: 5,
@@ -127,6 +129,8 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 
 	await judgeKnobs(bench, at(0), at(3), printers);
 	await feedSoftFeet(bench, printers);
+	await learnPriors(db, bench.now);
+	await adoptPriors(db, bench.now);
 	return true;
 }
 

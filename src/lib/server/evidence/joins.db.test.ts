@@ -7,7 +7,7 @@ import { attemptBody, printerBody } from '$lib/schemas/attempt';
 import { handbookBody } from '$lib/schemas/handbook';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody, quoteBody, spoolBody, spoolFactsBody, type IntakeInput } from '$lib/schemas/spool';
-import { blindBody, houseSpoolBody, protocolBody, trialBody, trialLeaveBody, trialSpoolBody } from '$lib/schemas/trial';
+import { blindBody, criteriaBody, houseSpoolBody, protocolBody, trialBody, trialLeaveBody, trialSpoolBody } from '$lib/schemas/trial';
 import { eq } from 'drizzle-orm';
 import { postQuote } from '../cost/post';
 import { reading } from '../db/schema';
@@ -18,7 +18,7 @@ import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
 import { postSpool } from '../spools/post';
 import { loadTrial } from '../trials/load';
-import { postBlind, postHouseSpool, postProtocol, postTrial, postTrialLeave, postTrialSpool } from '../trials/post';
+import { postBlind, postCriteria, postHouseSpool, postProtocol, postTrial, postTrialLeave, postTrialSpool } from '../trials/post';
 import { postInstrumentCheck } from '../workshop/checks';
 import { postInstrument, postPrinter } from '../workshop/workshop';
 import { loadEvidence } from './load';
@@ -127,18 +127,22 @@ describe('a reading', () => {
 });
 
 describe('what a trial is judged by', () => {
-	it('the scatter of the house spool’s repeats, which a single print borrows', async () => {
-		const house = (await take()).spoolId;
-		await postHouseSpool(t.db, checked(houseSpoolBody, { spoolId: house }), NOW);
-		for (const clean of ['60', '65', '70'])
-			await postAttempt(
-				t.db,
-				checked(attemptBody, { spoolId: house, outcome: 'finished', at: at(4), marks: { overhangLastClean: clean } }),
-				NOW
-			);
-		const trialId = (await postTrial(t.db, checked(trialBody, { name: 'Borrowed' }), NOW)).answer.id;
-		const { basis, spools } = await loadTrial(t.db, trialId);
-		expect(basis.borrowed).toMatchObject([{ quantity: 'overhang', sd: 5, df: 2, n: 3, code: spools[0]?.spool.code }]);
+	it('the price that others are weighed against: what one pays today, and once weights were set it stays', async () => {
+		const trialId = (await postTrial(t.db, checked(trialBody, { name: 'Priced' }), NOW)).answer.id;
+		const priced = async (price: string) => {
+			const { spoolId, filamentId } = await take();
+			await postQuote(t.db, checked(quoteBody, { spoolId, filamentId, price, currency: 'EUR', netMass: '1 kg', at: at(4) }), NOW);
+			await postTrialSpool(t.db, checked(trialSpoolBody, { trialId, spoolId }), NOW);
+		};
+		const reference = async () => (await loadTrial(t.db, trialId)).basis.costReference;
+		expect(await reference()).toBeNull();
+		await priced('20');
+		expect(await reference()).toBe(20);
+		await priced('30');
+		expect(await reference()).toBe(25);
+		await postCriteria(t.db, checked(criteriaBody, { trialId, items: [{ quantity: 'overhang', weight: 3, gate: null }] }), NOW);
+		await priced('90');
+		expect(await reference()).toBe(25);
 	});
 	it('an instrument’s checks are its own, oldest first, and reach the spools that were read with it', async () => {
 		const instrument = async (name: string) =>

@@ -34,16 +34,27 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	};
 	await take('trials', { id: [trialId] });
 	if (!found.get('trials')?.length) throw notFound('trial');
-	for (const name of ['trial-spools', 'protocols', 'criteria', 'own-measures', 'verdicts']) await take(name, { trialId: [trialId] });
-	// A spool that left the trial is nobody's business there, nor what was decided about it.
+	for (const name of ['trial-spools', 'protocols', 'criteria', 'trial-prior-sets', 'own-measures', 'verdicts'])
+		await take(name, { trialId: [trialId] });
+	// A spool that left the trial is nobody's business there, nor what was decided about it, nor that it once stood first.
 	found.set(
 		'trial-spools',
 		(found.get('trial-spools') ?? []).filter((row) => row.leftAt === null)
 	);
+	// Judged by the same priors, another bench finds the same numbers.
+	await take('prior-sets', { id: idsOf('trial-prior-sets', 'priorSetId') });
 	const spoolIds = idsOf('trial-spools', 'spoolId');
 	found.set(
 		'verdicts',
 		(found.get('verdicts') ?? []).filter((row) => spoolIds.includes(String(row.spoolId)))
+	);
+	found.set(
+		'trial-prior-sets',
+		(found.get('trial-prior-sets') ?? []).map((row) =>
+			[row.firstBefore, row.firstAfter].every((id) => id === null || spoolIds.includes(id as string))
+				? row
+				: { ...row, firstBefore: null, firstAfter: null }
+		)
 	);
 	const hidden = await hiddenSpools(db, spoolIds);
 	if (hidden.size > 0) throw problem(409, 'blindBundle');

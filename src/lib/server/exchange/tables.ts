@@ -14,6 +14,7 @@ import { knownCore } from '$lib/schemas/exchange';
 import { materialFigures } from '$lib/schemas/handbook';
 import { saying } from '$lib/schemas/field-error';
 import { pieceMark } from '$lib/schemas/piece';
+import { priorSetContent } from '$lib/schemas/prior-set';
 import { readingContextCells } from '$lib/schemas/reading';
 import { criteriaItems, protocolRules } from '$lib/schemas/trial';
 import { CLAIM_QUANTITIES } from '../intake/claims';
@@ -208,7 +209,18 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.criteria,
 		about: 'weights and gates of a trial, a version a row',
 		unique: ['trialId', 'version'],
-		rules: { version: whole, items: criteriaItems }
+		rules: { version: whole, items: criteriaItems, costReference: positive }
+	},
+	{
+		name: 'prior-sets',
+		table: db.priorSet,
+		about: 'what the record had taught at one time',
+		rules: { number: whole, learntFrom: sha256, content: priorSetContent }
+	},
+	{
+		name: 'trial-prior-sets',
+		table: db.trialPriorSet,
+		about: 'which of these sets a trial is judged by, the newest in force'
 	},
 	{
 		name: 'own-measures',

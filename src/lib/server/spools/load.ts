@@ -14,7 +14,8 @@ import { loadNotes, type NoteRow } from '../notes/load';
 import { withFacts } from '../facts/facts';
 import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
-import { currentHouseSpool } from '../trials/post';
+import { newestPriors } from '../priors/load';
+import { loadTrial } from '../trials/load';
 import { loadParts, type PartInService } from '../use-log/use-log';
 
 type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
@@ -49,6 +50,27 @@ const PLAIN_PROTOCOL = {
 	printer: null
 };
 
+/** A spool that is in a trial is looked at as there, so that every page says the same of it. */
+async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[]): Promise<Basis | null> {
+	const [newest] = trials;
+	return newest ? (await loadTrial(db, newest.id)).basis : null;
+}
+
+async function plainBasis(db: Reader, evidence: SpoolEvidence, measures: { measure: typeof ownMeasure.$inferSelect }[]): Promise<Basis> {
+	const set = {
+		...PLAIN_PROTOCOL,
+		ownMeasures: measures.map(({ measure: m }) => ({
+			id: m.id,
+			name: m.name,
+			unit: m.unit,
+			direction: m.direction,
+			low: m.scaleLow,
+			high: m.scaleHigh
+		}))
+	};
+	return await basisOf(db, set, [evidence], null, await newestPriors(db));
+}
+
 /** Everything known of one spool, for its page and the API. */
 export async function loadSpool(db: Reader, spoolId: string, now: number): Promise<SpoolWhole> {
 	const [evidence] = await loadEvidence(db, [spoolId]);
@@ -79,20 +101,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			.where(eq(reading.spoolId, spoolId))
 	]);
 	if (!owner) throw notFound('spool');
-	const house = await currentHouseSpool(db);
-	const [houseEvidence] = house && house !== spoolId ? await loadEvidence(db, [house]) : [];
-	const typed = {
-		...PLAIN_PROTOCOL,
-		ownMeasures: measures.map(({ measure: m }) => ({
-			id: m.id,
-			name: m.name,
-			unit: m.unit,
-			direction: m.direction,
-			low: m.scaleLow,
-			high: m.scaleHigh
-		}))
-	};
-	const basis = await basisOf(db, typed, [evidence], houseEvidence ?? null);
+	const basis = (await basisOfNewestTrial(db, trials)) ?? (await plainBasis(db, evidence, measures));
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {
 		evidence,

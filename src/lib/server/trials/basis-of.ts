@@ -4,10 +4,12 @@ import type { Basis } from '$lib/core/trial/basis';
 import type { Protocol } from '$lib/core/trial/protocol';
 import type { WorkedOut } from '$lib/core/trial/worked-out';
 import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
-import { withHouse } from '$lib/core/house/borrowed-scatter';
+import { costReference } from '$lib/core/cost/reference';
+import { materialClass } from '$lib/core/handbook/material-class';
+import type { MaterialFigures } from '$lib/core/handbook/figures';
+import type { PriorSet } from '$lib/core/posterior/prior-set';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { scorerEffects } from '$lib/core/prints/scorer-effect';
-import { STATIONS } from '$lib/core/registry';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
 import type { Reader } from '../db/client';
@@ -15,15 +17,29 @@ import { loadPieces } from '../pieces/load';
 import { loadHandbook } from '../handbook/handbook';
 
 /** What was set, as it is read from the record. */
-type AsSet = Protocol & { printer: PrinterAbilities | null; takeOutPrinter?: boolean; takeOutLeniency?: boolean };
+type AsSet = Protocol & {
+	printer: PrinterAbilities | null;
+	takeOutPrinter?: boolean;
+	takeOutLeniency?: boolean;
+	/** The price that others are weighed against, once it is frozen with the rules. */
+	costReference?: number | null;
+};
 
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
- * scatter the house spool lends) and from the handbook.
+ * price that others are weighed against), from the handbook and from what the record has taught.
  */
-export async function basisOf(db: Reader, set: AsSet, spools: readonly SpoolEvidence[], house: SpoolEvidence | null): Promise<Basis> {
-	const { takeOutPrinter, takeOutLeniency, ...protocol } = set;
+export async function basisOf(
+	db: Reader,
+	set: AsSet,
+	spools: readonly SpoolEvidence[],
+	house: SpoolEvidence | null,
+	priors: PriorSet
+): Promise<Basis> {
+	const { takeOutPrinter, takeOutLeniency, costReference: frozen, ...protocol } = set;
 	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
+	const handbook = await loadHandbook(db);
+	const candidates = spools.filter((s) => s !== house);
 	// Scorers first: what a printer adds is told by marks from which they are out.
 	const leniencies = takeOutLeniency ? scorerEffects(spools) : [];
 	const worked: WorkedOut = {
@@ -34,9 +50,15 @@ export async function basisOf(db: Reader, set: AsSet, spools: readonly SpoolEvid
 		printerEffects: takeOutPrinter
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
-		borrowed: []
+		costReference: frozen ?? costReference(candidates, houseOf(candidates, house, handbook), protocol)
 	};
-	return withHouse({ ...protocol, ...worked, handbook: await loadHandbook(db) }, house, STATIONS);
+	return { ...protocol, ...worked, handbook, priors };
+}
+
+/** The house spool where it is of the same material as some candidate: what one pays for another material today says nothing here. */
+function houseOf(candidates: readonly SpoolEvidence[], house: SpoolEvidence | null, handbook: MaterialFigures[]): SpoolEvidence | null {
+	const classOf = ({ spool }: SpoolEvidence) => materialClass(spool.material, handbook);
+	return house && candidates.some((c) => classOf(c) === classOf(house)) ? house : null;
 }
 
 /** What is known of a printer; null when there is none. */

@@ -1,7 +1,7 @@
 import { candidatesFrom } from '$lib/core/pick/candidates';
-import { rankAcceptability } from '$lib/core/pick/rank-acceptability';
 import { explain } from '$lib/core/pick/explain';
-import { rank } from '$lib/core/pick/rank';
+import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
+import { PICK_SEED } from '$lib/core/pick/seed';
 import type { PickInput } from '$lib/core/pick/types';
 import type { Missing } from '$lib/core/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
@@ -43,10 +43,17 @@ export function pickInputOf(whole: TrialWhole, now: number): PickInput {
 
 /** Draws enough for a share good to about two per cent; the page draws more in its worker. */
 const API_DRAWS = 2000;
-const PICK_SEED = 20260301;
 
 export function pickOf(whole: TrialWhole, now: number) {
 	const input = pickInputOf(whole, now);
-	const rows = rank(input);
-	return { rule: input.rule, rows, explanation: explain(input, rows), chances: rankAcceptability(input, API_DRAWS, PICK_SEED) };
+	const { rows, chances } = remembered(whole, `pick ${JSON.stringify([input.criteria, input.rule])}`, () =>
+		pickFrom(input, blocksOf(input, API_DRAWS, PICK_SEED))
+	);
+	return { rule: input.rule, rows, explanation: explain(input, rows), chances };
+}
+
+/** Who stands first; nobody where none passes. */
+export function firstPlaceOf(whole: TrialWhole, now: number): string | null {
+	const [first] = pickOf(whole, now).rows;
+	return first?.eligible && !first.neverFinished ? first.spoolId : null;
 }

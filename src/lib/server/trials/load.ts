@@ -11,6 +11,7 @@ import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { isValidRow } from '../exchange/row-schema';
 import { notFound, problem } from '../problem';
+import { lastTurn, priorsOfTrial } from '../priors/load';
 import { abilitiesOf, basisOf } from './basis-of';
 
 type TrialHead = {
@@ -27,6 +28,8 @@ type TrialHead = {
 	protocolVersion: number;
 	takeOutPrinter: boolean;
 	takeOutLeniency: boolean;
+	/** The last set of priors that put another spool first, and when it was adopted; null where none did. */
+	turned: { number: number; before: string; after: string; at: number } | null;
 	/** What of the newest version cannot be read; then the newest that can is in force. */
 	damaged: ('rules' | 'weights')[];
 };
@@ -54,7 +57,7 @@ type TrialVerdict = {
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
 	const [head] = await withFacts(db, 'trial', await db.select().from(trial).where(eq(trial.id, trialId)));
 	if (!head) throw notFound('trial');
-	const [allRules, allWeights, measures, members, verdicts] = await Promise.all([
+	const [allRules, allWeights, measures, members, verdicts, turned] = await Promise.all([
 		db
 			.select({ protocol, printer })
 			.from(protocol)
@@ -68,7 +71,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.from(trialSpool)
 			.where(and(eq(trialSpool.trialId, trialId), isNull(trialSpool.leftAt)))
 			.orderBy(asc(trialSpool.position)),
-		loadVerdicts(db, trialId)
+		loadVerdicts(db, trialId),
+		lastTurn(db, trialId)
 	]);
 	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
 	const weights = allWeights.find((w) => isValidRow('criteria', w));
@@ -96,6 +100,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			protocolVersion: rules.protocol.version,
 			takeOutPrinter: rules.protocol.takeOutPrinter,
 			takeOutLeniency: rules.protocol.takeOutLeniency,
+			turned,
 			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
 		},
 		basis: await basisOf(
@@ -113,6 +118,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				takeOutLeniency: rules.protocol.takeOutLeniency,
 				claimRule: rules.protocol.claimRule,
 				currency: head.currency,
+				costReference: weights.costReference,
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map((m): OwnMeasure => ({
 					id: m.id,
@@ -124,7 +130,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				}))
 			},
 			spools,
-			house
+			house,
+			await priorsOfTrial(db, trialId)
 		),
 		criteria: weights.items as Criterion[],
 		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role])),

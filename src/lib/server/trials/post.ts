@@ -16,10 +16,12 @@ import type {
 } from '$lib/schemas/trial';
 import type { Database, Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialSpool } from '../db/schema';
+import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
 import { joinTrial } from '../intake/add-spool';
+import { newestPriors } from '../priors/load';
 import { refuseField } from '../problem';
+import { loadTrial } from './load';
 import { writeOnce } from '../write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
@@ -53,7 +55,7 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 			version: 1,
 			settingsPolicy: 'label',
 			conditionPolicy: 'asReceived',
-			valueRule: 'weighted',
+			valueRule: 'cheapestOfBest',
 			mainPieceId: STEP_PIECE.id,
 			pieceIds: [STEP_PIECE.id],
 			printerId: await latestPrinter(tx),
@@ -63,6 +65,8 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 			createdAt: now
 		});
 		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items: presetCriteria(body.preset), createdAt: now });
+		const priors = await newestPriors(tx);
+		if (priors.id !== null) await tx.insert(trialPriorSet).values({ id: v7(), trialId: body.id, priorSetId: priors.id, createdAt: now });
 		const house = await currentHouseSpool(tx);
 		if (house && !body.spoolIds.includes(house)) await joinTrial(tx, body.id, house, 'house', now);
 		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'house' : 'candidate', now);
@@ -154,7 +158,9 @@ export async function postCriteria(db: Database, body: z.output<typeof criteriaB
 			.from(criteria)
 			.where(eq(criteria.trialId, body.trialId));
 		const version = (before?.version ?? 0) + 1;
-		await tx.insert(criteria).values({ id: body.id, trialId: body.trialId, version, items: body.items, createdAt: now });
+		// The price that others are weighed against is frozen with the first weights that were set: no rank turns when a spool joins later.
+		const { costReference } = (await loadTrial(tx, body.trialId)).basis;
+		await tx.insert(criteria).values({ id: body.id, trialId: body.trialId, version, items: body.items, costReference, createdAt: now });
 		return { version };
 	});
 }

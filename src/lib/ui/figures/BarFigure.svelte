@@ -6,7 +6,8 @@
 
 	let { finding, def, label }: { finding: ShownFinding; def: QuantityDef; label: string } = $props();
 	const W = CELL_WIDTH;
-	const x = (v: number) => place(v, def.scale, W, 1);
+	// A bar begins at nothing, or its length says nothing.
+	const x = (v: number) => place(v, { low: 0, high: def.scale.high }, W, 1);
 	const base = $derived(finding.figure.kind === 'bar' ? finding.figure.base : null);
 	const shown = $derived(finding.estimate ?? base);
 </script>

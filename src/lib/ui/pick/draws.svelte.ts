@@ -1,18 +1,12 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Chances, PickInput } from '$lib/core/pick/types';
+import type { Picked, PickInput } from '$lib/core/pick/types';
 import type { PickWorker } from '$lib/workers/pick.worker';
 
-const FEW = 2000;
 const MANY = 20_000;
-/** The same draws on every visit: a chance must not flicker. */
-const SEED = 20260301;
 
-/**
- * Chances of the places, drawn in a worker. A new question cancels the one before by ending its worker; a few draws answer at
- * once, many follow and replace them.
- */
+/** The pick by many draws, made in a worker. A new question cancels the one before by ending its worker. */
 export class Draws {
-	chances = $state.raw<Chances | null>(null);
+	picked = $state.raw<{ of: PickInput; by: Picked } | null>(null);
 	progress = $state(0);
 	#worker: Worker | null = null;
 
@@ -22,19 +16,15 @@ export class Draws {
 		this.#worker = worker;
 		const remote: Remote<PickWorker> = wrap<PickWorker>(worker);
 		this.progress = 0;
-		const few = await remote.rankAcceptability(input, FEW, SEED);
-		if (this.#worker !== worker) return;
-		this.chances = few;
-		const many = await remote.rankAcceptability(
+		const by = await remote.pick(
 			input,
 			MANY,
-			SEED,
 			proxy((share: number) => {
 				if (this.#worker === worker) this.progress = share;
 			})
 		);
 		if (this.#worker !== worker) return;
-		this.chances = many;
+		this.picked = { of: input, by };
 		this.stop();
 	}
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/prints/mark-entries';
 import type { Chances, PickRow } from '$lib/core/pick/types';
-import { gateWords, pickSentence } from './pick-sentence';
+import type { ValueRule } from '$lib/core/trial/protocol';
+import { gateWords, groupWords, pickSentence } from './pick-sentence';
 
 const overhang = markQuantity('overhang');
 
@@ -9,42 +10,74 @@ const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
 	spoolId: code,
 	code,
 	eligible: true,
+	neverFinished: false,
 	gates: [],
 	score: 0.5,
 	worth: 0.5,
 	cost: 20,
+	strength: null,
 	parts: [],
 	knownShare: 1,
 	place: 1,
+	tier: null,
 	...more
 });
 const chances = (shares: Record<string, number>): Chances => ({
 	draws: 20000,
-	seed: 1,
 	places: Object.fromEntries(Object.entries(shares).map(([k, v]) => [k, [v]])),
 	worth: {},
 	cost: {}
 });
 
 describe('the pick in one sentence', () => {
-	it('is as sure as the draws, not surer', () => {
-		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 0.91, DO2: 0.09 }))).toMatch(/^Take KE1: first in 91 % .* DO2 in 9 %\.$/);
-		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 0.6, DO2: 0.4 }))).toMatch(/^KE1 is the better bet/);
-		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 0.4, DO2: 0.35 }))).toMatch(/not decided/);
-	});
-	it('says so when another is first more often than the leader on the estimates', () => {
-		expect(pickSentence([row('TU5'), row('KE1')], chances({ TU5: 0.26, KE1: 0.56 }))).toMatch(
-			/^On the estimates TU5 leads, but it rests on less: KE1 is first in 56 %/
+	const two = (shares: Record<string, number>, rule: ValueRule = 'weighted') =>
+		pickSentence(
+			Object.keys(shares).map((code) => row(code)),
+			chances(shares),
+			rule
 		);
+	it('is as sure as the draws, not surer', () => {
+		expect(two({ KE1: 0.91, DO2: 0.09 })).toBe('Buy KE1: 91 % chance to be first, DO2 9 %.');
+		expect(two({ KE1: 0.6, DO2: 0.4 })).toBe('KE1 is the better bet: 60 % chance to be first, DO2 40 %.');
+		expect(two({ KE1: 0.4, DO2: 0.35 })).toBe('KE1 leads, too close to call: 40 % chance to be first, DO2 35 %.');
+	});
+	it('says so when another is first more often than the one that leads on average', () => {
+		expect(two({ TU5: 0.26, KE1: 0.56 })).toBe('TU5 leads on average, but others are first more often: 26 % chance to be first, KE1 56 %.');
 	});
 	it('never says certain', () => {
-		expect(pickSentence([row('KE1'), row('DO2')], chances({ KE1: 1, DO2: 0 }))).toMatch(/first in over 9.* DO2 in under/);
+		expect(two({ KE1: 1, DO2: 0 })).toMatch(/^Buy KE1: over 9.* DO2 under/);
 	});
 	it('says when there is nothing to pick', () => {
-		expect(pickSentence([], null)).toMatch(/no spool/);
-		expect(pickSentence([row('KE1', { eligible: false })], null)).toMatch(/No spool passes/);
-		expect(pickSentence([row('KE1', { knownShare: 0 }), row('DO2', { knownShare: 0 })], null)).toMatch(/nothing to pick on/);
-		expect(pickSentence([row('KE1')], null)).toMatch(/only one/);
+		const said = (...rows: PickRow[]) => pickSentence(rows, chances({}), 'cheapestOfBest');
+		expect(said()).toMatch(/no spool/);
+		expect(said(row('KE1', { eligible: false }))).toBe('No spool meets the limits.');
+		expect(said(row('KE1', { neverFinished: true }))).toBe('No spool has finished a print yet.');
+		expect(said(row('KE1', { knownShare: 0 }), row('DO2', { knownShare: 0 }))).toMatch(/nothing to pick on/);
+		expect(said(row('KE1'))).toMatch(/only one/);
+	});
+	it('of those that cannot be told apart names the cheapest, and whom it is as good as', () => {
+		const tier = (shares: Record<string, number>, last: Partial<PickRow> = {}) => {
+			const codes = Object.keys(shares);
+			const rows = codes.map((code, i) => row(code, { tier: 0, ...(i === codes.length - 1 ? last : {}) }));
+			return pickSentence(rows, chances(shares), 'cheapestOfBest');
+		};
+		expect(tier({ SE6: 0.34, KE1: 0.35, HU4: 0.31 })).toBe(
+			'Buy SE6: as good as KE1 and HU4, as far as these tests can tell, and the cheapest.'
+		);
+		expect(tier({ A: 0.2, B: 0.2, C: 0.2, D: 0.2, E: 0.2 })).toBe(
+			'Buy A: as good as 4 others, as far as these tests can tell, and the cheapest.'
+		);
+		expect(tier({ SE6: 0.6, KE1: 0.4 })).toBe('SE6 is the better bet: 60 % chance to be the best, KE1 40 %.');
+		expect(tier({ SE6: 0.9, KE1: 0.1 }, { tier: 1 })).toBe('Buy SE6: 90 % chance to be the best, KE1 10 %.');
+		const unpriced = [row('SE6', { tier: 0, cost: null }), row('KE1', { tier: 0, cost: null })];
+		expect(pickSentence(unpriced, chances({ SE6: 0.4, KE1: 0.3 }), 'cheapestOfBest')).toBe(
+			'SE6 and KE1 are as good as each other, as far as these tests can tell; none of them has a price.'
+		);
+	});
+	it('heads each group of the ranking', () => {
+		expect(
+			[row('A', { tier: 0 }), row('B', { tier: 2 }), row('C', { eligible: false }), row('D', { neverFinished: true })].map(groupWords)
+		).toEqual(['Cannot be told apart, cheapest first', 'Behind these', 'Misses a limit', 'No good print yet']);
 	});
 	it('says by how much a gate is missed', () => {
 		const words = { defs: [overhang], currency: 'EUR', codeOf: (x: string) => x };

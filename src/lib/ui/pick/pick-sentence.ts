@@ -1,7 +1,8 @@
 import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
 import type { QuantityDef } from '$lib/core/finding/types';
-import { chance, grouped, percent, upTo } from '../words/numbers';
+import type { ValueRule } from '$lib/core/trial/protocol';
+import { chance, percent, upTo } from '../words/numbers';
 import { quantityName, valueWords } from '../words/quantities';
 import { RULE_WORDS } from '../words/closed-lists';
 
@@ -13,22 +14,59 @@ const nameOf = (id: string, defs: QuantityDef[]) => {
 };
 
 /** The pick in one sentence, with how sure it is. */
-export function pickSentence(rows: readonly PickRow[], chances: Chances | null): string {
-	const [first, second] = rows.filter((r) => r.eligible);
+export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: ValueRule): string {
+	const passing = rows.filter((r) => r.eligible && !r.neverFinished);
+	const [first, second] = passing;
 	if (rows.length === 0) return 'There is no spool to pick from yet.';
-	if (!first) return 'No spool passes the gates.';
+	if (!first) return rows.some((r) => r.eligible) ? 'No spool has finished a print yet.' : 'No spool meets the limits.';
 	if (first.knownShare === 0) return 'Nothing weighed was measured yet: there is nothing to pick on.';
-	if (!second) return `${first.code} is the only one that passes.`;
-	const of = (row: PickRow) => chances?.places[row.spoolId]?.[0] ?? null;
-	const share = of(first);
-	if (share === null || !chances) return `${first.code} leads.`;
-	const rival = [...rows].sort((a, b) => (of(b) ?? 0) - (of(a) ?? 0)).find((r) => r !== first) ?? second;
-	const rest = `first in ${chance(share, chances.draws)} of ${grouped(chances.draws)} draws of what the findings allow, ${rival.code} in ${chance(of(rival) ?? 0, chances.draws)}`;
-	if ((of(rival) ?? 0) > share)
-		return `On the estimates ${first.code} leads, but it rests on less: ${rival.code} is first in ${chance(of(rival) ?? 0, chances.draws)} of ${grouped(chances.draws)} draws of what the findings allow, ${first.code} in ${chance(share, chances.draws)}.`;
-	if (share >= 0.8) return `Take ${first.code}: ${rest}.`;
-	if (share >= 0.5) return `${first.code} is the better bet: ${rest}.`;
-	return `${first.code} leads, but it is not decided: ${rest}.`;
+	if (!second) return `${first.code} is the only one that meets the limits.`;
+	return rule === 'cheapestOfBest' ? tierSentence(passing, chances) : ruleSentence(passing, chances);
+}
+
+const shareOf = (row: PickRow, chances: Chances): number => chances.places[row.spoolId]?.[0] ?? 0;
+
+/** Those with the greatest chance, told with it: `55 % chance to be best, LA3 41 %`. */
+function chanceWords(first: PickRow, rows: readonly PickRow[], chances: Chances, to: string): string {
+	const [rival] = rows.filter((r) => r !== first).sort((a, b) => shareOf(b, chances) - shareOf(a, chances));
+	const other = rival ? `, ${rival.code} ${chance(shareOf(rival, chances), chances.draws)}` : '';
+	return `${chance(shareOf(first, chances), chances.draws)} chance to be ${to}${other}`;
+}
+
+/** From this chance on one is clearly the best, or the better bet. */
+const CLEAR = 0.8;
+const LIKELY = 0.5;
+/** So many are named; of more only the number is told. */
+const NAMED = 3;
+
+/** Clear, the better bet, or as good as some others and the cheapest of them. */
+function tierSentence(passing: readonly PickRow[], chances: Chances): string {
+	const first = passing[0] as PickRow;
+	const alike = passing.filter((r) => r.tier === first.tier && r !== first);
+	const share = shareOf(first, chances);
+	if (alike.length === 0) return `Buy ${first.code}: ${chanceWords(first, passing, chances, 'the best')}.`;
+	if (share >= CLEAR)
+		return `Buy ${first.code}: ${chanceWords(first, passing, chances, 'the best')}, and it is the cheapest of those that come near.`;
+	if (share >= LIKELY) return `${first.code} is the better bet: ${chanceWords(first, passing, chances, 'the best')}.`;
+	const others = alike.length <= NAMED ? listed(alike.map((r) => r.code)) : `${alike.length} others`;
+	if (first.cost === null)
+		return `${first.code} and ${others} are as good as each other, as far as these tests can tell; none of them has a price.`;
+	return `Buy ${first.code}: as good as ${others}, as far as these tests can tell, and the cheapest.`;
+}
+
+const listed = (codes: readonly string[]): string =>
+	codes.length < 2 ? codes.join('') : `${codes.slice(0, -1).join(', ')} and ${codes.at(-1)}`;
+
+function ruleSentence(passing: readonly PickRow[], chances: Chances): string {
+	const first = passing[0] as PickRow;
+	const best = Math.max(...passing.map((r) => shareOf(r, chances)));
+	const share = shareOf(first, chances);
+	const words = chanceWords(first, passing, chances, 'first');
+	if (share >= CLEAR) return `Buy ${first.code}: ${words}.`;
+	if (share >= LIKELY) return `${first.code} is the better bet: ${words}.`;
+	return share < best
+		? `${first.code} leads on average, but others are first more often: ${words}.`
+		: `${first.code} leads, too close to call: ${words}.`;
 }
 
 export function gateWords(gate: GateResult, { defs, currency }: Words): string {
@@ -52,7 +90,7 @@ export function explanationLines(explanation: Explanation, rows: readonly PickRo
 	const lines: string[] = [];
 	if (explanation.decidedBy && first && second)
 		lines.push(
-			`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100 on the estimates.`
+			`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100.`
 		);
 	if (explanation.turnsAt && second)
 		lines.push(
@@ -62,7 +100,7 @@ export function explanationLines(explanation: Explanation, rows: readonly PickRo
 	if (explanation.firmUp) lines.push(firmUpLine(explanation.firmUp, defs, codeOf));
 	for (const other of explanation.otherRules)
 		lines.push(
-			`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : 'nobody, for want of a price'}.`
+			`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : `nobody, for want of a ${other.rule === 'strongest' ? 'load' : 'price'}`}.`
 		);
 	return lines;
 }
@@ -82,4 +120,11 @@ function firmUpLine(firmUp: { quantity: string; spoolId: string }, defs: Quantit
 
 export function knownWords(row: PickRow): string {
 	return row.knownShare >= 0.9995 ? 'all of the weight rests on evidence' : `${percent(row.knownShare)} of the weight rests on evidence`;
+}
+
+/** The heading over a group of the ranking: what cannot be told apart, what is behind, what is out. */
+export function groupWords(row: PickRow): string {
+	if (row.neverFinished) return 'No good print yet';
+	if (!row.eligible) return 'Misses a limit';
+	return row.tier === 0 ? 'Cannot be told apart, cheapest first' : 'Behind these';
 }

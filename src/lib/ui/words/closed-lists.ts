@@ -112,9 +112,11 @@ export const CONDITION_POLICY_WORDS: Words<typeof CONDITION_POLICIES> = {
 };
 
 export const RULE_WORDS: Words<typeof VALUE_RULES> = {
+	cheapestOfBest: 'the cheapest of the best',
 	weighted: 'weighted value',
 	perMoney: 'most value per money',
-	cheapest: 'cheapest that passes'
+	cheapest: 'cheapest that passes',
+	strongest: 'strongest that passes'
 };
 
 export const VERDICT_WORDS: Words<typeof VERDICT_KINDS> = {

@@ -3,7 +3,7 @@ import type { Flag } from '$lib/core/compare/compare';
 import { UNCHANGED } from '$lib/core/prints/context';
 import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
 import type { Missing } from '$lib/core/finding/types';
-import { fixed, percent, plural, upTo } from './numbers';
+import { fixed, plural, upTo } from './numbers';
 import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
@@ -48,23 +48,29 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		`Stated hardness ${upTo(p.value, 0)}${p.scale} (Shore ${p.scale}, ${p.source}); A and D are not converted into each other.`,
 	notPrintedAtAll: (p) => `It has not printed at all in ${plural(p.n, 'attempt')}.`,
 	firstSuccess: (p) => `The first success was attempt ${p.attempt}.`,
-	onePrint: () => 'One print: the next could come out otherwise. Bounds are a step wide on each side.',
-	oneReading: () => 'One reading: nothing is known of its scatter.',
+	onePrint: (p) => `One print: the next could come out otherwise. ${differ(p.cells, 'prints')}`,
+	stepsSeen: (p) => stepsSeen(p),
+	oneReading: (p) => `One reading: the next could come out otherwise. ${differ(p.cells, 'readings')}`,
 	successCount: (p) => `${p.finished} of ${plural(p.n, 'print')} finished.`,
+	printsElsewhere: (p) => `${plural(p.count, 'print')} on other pieces or in another state ${p.count === 1 ? 'is' : 'are'} left out.`,
+	successPrior: (p) =>
+		p.cells > 0
+			? `So few prints are told with what ${plural(p.cells, 'other spool')} on record did with such prints.`
+			: 'So few prints are told with what is assumed of prints in general: nine in ten finish.',
+	finishedOf: (p) => `${p.finished} of ${p.n}${p.notCounted > 0 ? `; ${p.notCounted} lost otherwise` : ''}`,
 	failuresNotCounted: (p) => `${plural(p.count, 'failure')} not charged to the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
-	noPrintsForCost: (p) => `Bought at ${fixed(p.perKg, 2)} per kg; without a print nobody knows what failures add.`,
+	noPrintsForCost: (p) =>
+		`Bought at ${fixed(p.perKg, 2)} per kg; not printed here yet, so the failures counted in are ${p.cells > 0 ? 'those of such prints on record' : 'assumed'}.`,
+	noGoodPrint: () => 'no good print yet',
 	neverPrinted: (p) => `None of ${plural(p.n, 'print')} finished: good prints have no finite cost yet.`,
-	costFormula: (p) => {
-		const f = p.failed / p.n;
-		return `${fixed(p.perKg, 2)} per kg × (1 + w·f ÷ (1 − f)), with f = ${p.failed} of ${p.n} failed (${percent(f)}) and w = ${fixed(p.wastePct, 0)} % of a print wasted by a failure. Every failed print is assumed to be printed again until it succeeds.`;
-	},
-	wasteAssumed: (p) => `No failure was seen yet; ${fixed(p.sharePct, 0)} % waste is assumed for the interval.`,
+	costFormula: (p) =>
+		`${fixed(p.perKg, 2)} per kg, and what failures waste: ${p.failed} of ${plural(p.n, 'print')} failed here, which makes about ${upTo(p.failurePct, 0)} % with what is known of such prints. A failed print is taken to be printed again until it succeeds.`,
+	wasteAssumed: () => 'No failure was seen yet: how much of a print one wastes may be anything.',
 	quoteUsed: (p) => {
 		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
 		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
 		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${upTo(p.netMassG, 0)} g${kind}.`;
 	},
-	borrowedScatter: (p) => `One only: its scatter is borrowed from the house spool ${p.code} (${plural(p.n, 'repeat')}).`,
 	notWeighed: () => 'Not weighed yet.',
 	noAirInterval: () => 'No two weighings with time in the air between them yet.',
 	uptakeOver: (p) => {
@@ -95,14 +101,11 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	demandsMet: () => 'The trial’s printer has all that the material asks for.',
 	noSpecimens: () => 'Nothing loaded yet.',
 	neverBroke: (p) => `${p.held} of ${plural(p.n, 'specimen')} never broke; what they held is counted in.`,
-	allHeld: (p) => `None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${upTo(p.low, 0)}.`,
-	weibullFitted: (p) =>
-		`Weibull by maximum likelihood from ${plural(p.n, 'specimen')}, ${p.broken} of them broken (scale ${fixed(p.scale, 0)}, shape ${fixed(p.shape, 1)}).`,
-	oneIntervalFits: (p) =>
-		`All that is known is that the mean lies between ${upTo(p.low, 0)} and ${upTo(p.high, 0)}: the steps were too coarse to see the scatter.`,
+	allHeld: (p) =>
+		`None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${p.measure === 'load' ? `${upTo(p.low, 0)} N` : plural(p.low, 'blow')}.`,
 	beyondScale: (p) => `Beyond the top of this trial’s scale (${upTo(p.high, 0)}); raise it in the rules.`,
 	otherCurrency: (p) => `Priced in ${p.currency} only; this trial counts in ${p.wanted}, and nothing is converted.`,
-	oneSpecimen: (p) => `One specimen: the next could be ${upTo(p.pct, 0)} % off either way.`,
+	oneSpecimen: (p) => `One specimen: the next could come out otherwise. ${differ(p.cells, 'specimens')}`,
 	'failed.snapped': (p) => failed(p, 'snapped clean'),
 	'failed.bent': (p) => failed(p, 'bent, then broke'),
 	'failed.layers': (p) => failed(p, 'parted between layers'),
@@ -115,6 +118,22 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'wetDry.tooFew': (p) => `Too few to say whether drying changed ${mark(p)}: ${pairWords(p)}; six that differ could show it.`,
 	suppliedFree: () => 'Supplied free: the price is what others would pay, and free samples bias.'
 };
+
+/** How much repeats differ: as the record has it, or as is assumed while it is silent. */
+function differ(cells: number, what: string): string {
+	return cells > 0
+		? `How much such ${what} differ is known from ${plural(cells, 'other')} on record.`
+		: `How much such ${what} differ is assumed: the record says nothing of it yet.`;
+}
+
+function stepsSeen(p: MessageParams['stepsSeen']): string {
+	const at = (value: number) => shifted(p.quantity, value);
+	const unit = quantityUnit(p.quantity);
+	const times = p.prints > 1 ? ` in ${p.prints} prints` : '';
+	if (p.clean === null) return `Faulty from the first step on${p.faulty === null ? '' : ` (${at(p.faulty)} ${unit})`}${times}.`;
+	if (p.faulty === null) return `Clean to ${at(p.clean)} ${unit}, the last step${times}.`;
+	return `Clean to ${at(p.clean)} ${unit}, faulty at ${at(p.faulty)} ${unit}${times}.`;
+}
 
 function failed(p: { count: number }, how: string): string {
 	return `${p.count} ${how}.`;
@@ -198,7 +217,8 @@ const FLAGS: Readonly<Record<Exclude<Flag['kind'], 'unlikeSettings'>, string>> =
 	unlikeCondition: 'another condition',
 	unlikeSpecimen: 'another kind of specimen',
 	unlikeExposure: 'another time in the air',
-	unlikeCurrency: 'another currency, not converted,'
+	unlikeCurrency: 'another currency, not converted,',
+	unlikePriceKind: 'another kind of price'
 };
 
 /** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */

@@ -1,6 +1,8 @@
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadFilamentIds } from '$lib/server/spools/filaments';
 import { database } from '$lib/server/context';
+import { countedQuote } from '$lib/core/cost/counted-quote';
+import { costPerGoodKg } from '$lib/core/cost/quantities';
 import { costStation } from '$lib/core/cost/station';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
@@ -12,11 +14,13 @@ export const load: PageServerLoad = async (event) => {
 		whole.spools.map((s) => s.spool.id)
 	);
 	return {
+		def: costPerGoodKg(whole.basis),
 		costs: whole.spools.map((e) => ({
 			spool: e.spool,
 			filamentId: filamentIds[e.spool.id] ?? '',
 			hidden: e.pricesHidden,
-			quote: onlyStation(e, 'cost').quotes[0] ?? null,
+			quotes: onlyStation(e, 'cost').quotes,
+			counts: countedQuote(e, whole.basis)?.id ?? null,
 			findings: costStation.find(e, whole.basis, Date.now())
 		}))
 	};

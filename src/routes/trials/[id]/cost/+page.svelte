@@ -1,20 +1,25 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { costPerGoodKg } from '$lib/core/cost/quantities';
+	import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
+	import type { Quote } from '$lib/core/evidence/quote';
 	import QuoteForm from '$lib/ui/cost/QuoteForm.svelte';
 	import BarFigure from '$lib/ui/figures/BarFigure.svelte';
 	import { findingLabel, intervalWords } from '$lib/ui/figures/label';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
+	import { QUOTE_KIND_WORDS } from '$lib/ui/words/closed-lists';
 	import { sentence } from '$lib/ui/words/messages';
-	import { day, fixed } from '$lib/ui/words/numbers';
+	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
 	const chosen = $derived(page.url.searchParams.get('spool'));
-	const currencies = $derived([...new Set(data.costs.flatMap((c) => (c.quote ? [c.quote.currency] : [])))]);
+	const currencies = $derived([...new Set(data.costs.flatMap((c) => c.quotes.map((q) => q.currency)))]);
+
+	const quoteLine = (q: Quote): string =>
+		`${fixed(pricePerKgOf(q), 2)} ${q.currency} per kg, ${QUOTE_KIND_WORDS[q.kind]}, ${day(q.seenAt)}`;
 
 	async function done(): Promise<void> {
 		await invalidateAll();
@@ -40,7 +45,7 @@
 					<th scope="col" class="px-3 py-1.5">Bought</th>
 					<th scope="col" class="px-3 py-1.5 text-right">Per kg<span class="small block font-normal">{data.head.currency}, exact</span></th>
 					<th scope="col" class="px-3 py-1.5"
-						>Per good kg<span class="small block font-normal">{data.head.currency}, 0 to {costPerGoodKg.scale.high}</span></th
+						>Per good kg<span class="small block font-normal">{data.head.currency}, 0 to {upTo(data.def.scale.high, 0)}</span></th
 					>
 					<th scope="col" class="px-3 py-1.5"><span class="sr-only">act</span></th>
 				</tr>
@@ -48,6 +53,7 @@
 			<tbody>
 				{#each data.costs as cost (cost.spool.id)}
 					{@const [price, good] = cost.findings}
+					{@const quote = cost.quotes.find((q) => q.id === cost.counts) ?? null}
 					<tr class="border-b align-top">
 						<th scope="row" class="px-3 py-2 font-normal">
 							<span class="wide font-bold">{cost.spool.code}</span>
@@ -55,19 +61,31 @@
 							<span class="small">{productLine(cost.spool)}</span>
 						</th>
 						<td class="max-w-72 px-3 py-2">
-							{#if cost.quote && price}
+							{#if quote && price}
 								{#each price.messages as message, i (i)}<span class="block">{sentence(message)}</span>{/each}
-								<span class="small">seen {day(cost.quote.seenAt)}</span>
+								<span class="small">seen {day(quote.seenAt)}</span>
 							{:else}
 								<span class="small">{cost.hidden ? 'hidden while blind' : 'no price noted'}</span>
+							{/if}
+							{#if cost.quotes.length > 1 || (cost.quotes.length === 1 && !quote)}
+								<details class="small">
+									<summary>{plural(cost.quotes.length, 'price')} seen</summary>
+									<ul>
+										{#each cost.quotes as seen (seen.id)}
+											<li class={seen.id === cost.counts ? 'font-semibold' : ''}>
+												{quoteLine(seen)}{seen.id === cost.counts ? ': this one counts' : ''}
+											</li>
+										{/each}
+									</ul>
+								</details>
 							{/if}
 						</td>
 						<td class="px-3 py-2 text-right font-semibold">{price?.estimate != null ? fixed(price.estimate, 2) : '–'}</td>
 						<td class="px-3 py-2">
 							{#if good && good.figure.kind === 'bar' && good.figure.base !== null}
-								<BarFigure finding={good} def={costPerGoodKg} label={findingLabel(good, costPerGoodKg, data.head.currency)} />
+								<BarFigure finding={good} def={data.def} label={findingLabel(good, data.def, data.head.currency)} />
 								<span class="small block">
-									{#if good.estimate !== null}n {good.n} prints, {intervalWords(good, costPerGoodKg)} · {GRADE_WORDS[
+									{#if good.estimate !== null}n {good.n} prints, {intervalWords(good, data.def)} · {GRADE_WORDS[
 											good.grade
 										]}{:else}{sentence(good.messages[0] ?? { id: 'noPrice', params: {} })}{/if}
 								</span>
@@ -82,7 +100,7 @@
 						</td>
 						<td class="px-3 py-2 text-right whitespace-nowrap">
 							{#if !cost.hidden && chosen !== cost.spool.id}<a class="link" href="?spool={cost.spool.id}"
-									>{cost.quote ? 'new price' : 'note the price'}</a
+									>{quote ? 'new price' : 'note the price'}</a
 								>{/if}
 						</td>
 					</tr>
@@ -93,7 +111,7 @@
 									spoolId={cost.spool.id}
 									filamentId={cost.filamentId}
 									currency={data.head.currency}
-									quote={cost.quote}
+									{quote}
 									ondone={() => void done()}
 								/>
 							</td>

@@ -1,4 +1,4 @@
-import { pickInputOf, sheetOf } from '$lib/server/trials/findings';
+import { pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -6,5 +6,14 @@ export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
 	const { candidates, defs, rule } = pickInputOf(whole, now);
-	return { candidates, defs, rule, flags: sheetOf(whole, now).flags };
+	const { rows, chances } = pickOf(whole, now);
+	return {
+		candidates,
+		defs,
+		rule,
+		picked: { rows, chances },
+		turned: whole.head.turned,
+		priors: whole.basis.priors.number,
+		flags: sheetOf(whole, now).flags
+	};
 };

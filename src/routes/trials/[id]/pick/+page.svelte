@@ -4,19 +4,20 @@
 	import type { ValueRule } from '$lib/core/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';
 	import { paretoEdge } from '$lib/core/pick/pareto';
-	import { rank } from '$lib/core/pick/rank';
+	import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
+	import { PICK_SEED } from '$lib/core/pick/seed';
 	import type { Criterion, PickInput, PickRow } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import ChanceBar from '$lib/ui/pick/ChanceBar.svelte';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
-	import { explanationLines, gateWords, knownWords, pickSentence } from '$lib/ui/pick/pick-sentence';
+	import { explanationLines, gateWords, groupWords, knownWords, pickSentence } from '$lib/ui/pick/pick-sentence';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
-	import { chance, dayAndTime, fixed, grouped, plural } from '$lib/ui/words/numbers';
+	import { chance, day, dayAndTime, fixed, grouped, plural } from '$lib/ui/words/numbers';
 	import { choices, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
@@ -42,9 +43,20 @@
 	const criteria = $derived(moved ?? data.criteria);
 	const rule = $derived(movedRule ?? data.rule);
 	const input = $derived<PickInput>({ candidates: data.candidates, defs: data.defs, criteria, rule });
-	const rows = $derived(rank(input));
+	// Draws do not depend on weights: while a hand moves one they are weighed anew, not drawn anew.
+	const QUICK = 2000;
+	const blocks = $derived.by(() => {
+		const { candidates, defs } = data;
+		let drawn: ReturnType<typeof blocksOf> extends Iterable<infer B> ? B[] | null : never = null;
+		return () => (drawn ??= [...blocksOf({ candidates, defs }, QUICK, PICK_SEED)]);
+	});
+	const picked = $derived.by(() => {
+		if (draws.picked?.of === input) return draws.picked.by;
+		return moved || movedRule ? pickFrom(input, blocks()) : data.picked;
+	});
+	const rows = $derived(picked.rows);
+	const chances = $derived(picked.chances);
 	const explanation = $derived(explain(input, rows));
-	const chances = $derived(draws.chances);
 	const spoolOf = $derived((id: string) => data.spools.find((s) => s.id === id));
 	const codeOf = $derived((id: string) => spoolOf(id)?.code ?? '?');
 	const words = $derived({ defs: data.defs, currency: data.head.currency, codeOf });
@@ -59,17 +71,17 @@
 							hex: spoolOf(row.spoolId)?.colourHex ?? null,
 							worth: row.worth,
 							cost: row.cost,
-							worthRange: chances?.worth[row.spoolId] ?? null,
-							costRange: chances?.cost[row.spoolId] ?? null,
-							out: !row.eligible
+							worthRange: chances.worth[row.spoolId] ?? null,
+							costRange: chances.cost[row.spoolId] ?? null,
+							out: !row.eligible || row.neverFinished
 						}
 					]
 		)
 	);
 	const edge = $derived(paretoEdge(blots.filter((b) => !b.out)));
 	const costWords = $derived((row: PickRow) => {
-		if (row.cost === null) return 'no price';
-		const range = chances?.cost[row.spoolId];
+		if (row.cost === null) return row.neverFinished ? 'no good print yet' : 'no price';
+		const range = chances.cost[row.spoolId];
 		return `${fixed(row.cost, 1)} ${data.head.currency} per good kg${range ? ` (95 % ${fixed(range.low, 1)} to ${fixed(range.high, 1)})` : ''}`;
 	});
 	const shown = $derived(unfolded ? rows : rows.slice(0, SHOWN));
@@ -108,7 +120,16 @@
 <svelte:head><title>Pick · {data.head.name} · Draught</title></svelte:head>
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="sr-only">Pick</h1>
-	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">{pickSentence(rows, chances)}</p>
+	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">
+		{pickSentence(rows, chances, rule)}
+	</p>
+	<p class="small">It speaks of these reels, not yet of the products: other lots may differ.</p>
+	{#if data.turned}
+		<p class="question mt-1">
+			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} stands
+			first, where {codeOf(data.turned.before)} stood before.
+		</p>
+	{/if}
 	{#if problem}
 		<Problem class="mt-1">
 			{problem}
@@ -194,9 +215,13 @@
 			<section aria-label="Ranking" class="panel px-3 py-2">
 				<Choice name="rule" legend="Rule" value={rule} onchange={(v) => void setRule(v)} options={choices(VALUE_RULES, RULE_WORDS)} />
 				<ol class="mt-2" data-testid="ranking">
-					{#each shown as row (row.spoolId)}
+					{#each shown as row, i (row.spoolId)}
 						{@const spool = spoolOf(row.spoolId)}
-						{@const places = chances?.places[row.spoolId]}
+						{@const places = chances.places[row.spoolId]}
+						{@const before = shown[i - 1]}
+						{#if rule === 'cheapestOfBest' && (!before || groupWords(before) !== groupWords(row))}
+							<li class="pt-2 text-[0.95rem] font-semibold" data-testid="tier">{groupWords(row)}</li>
+						{/if}
 						<li class="border-b py-2">
 							<div class="flex items-baseline gap-2">
 								<span class="w-5 font-bold">{row.eligible ? `${row.place}.` : '–'}</span>
@@ -204,16 +229,16 @@
 								{#if data.roles[row.spoolId] === 'house'}<span class="text-[0.85rem] font-semibold text-act-ink">house spool</span>{/if}
 								<Sliver hex={spool?.colourHex ?? null} label={spool?.colourName ?? undefined} class="w-10" />
 								<span class="small ml-auto"
-									>{row.eligible
-										? places && chances
-											? `first: ${chance(places[0] ?? 0, chances.draws)}`
-											: 'drawing …'
-										: 'fails a gate'}</span
+									>{row.neverFinished
+										? 'no good print yet'
+										: row.eligible
+											? `${rule === 'cheapestOfBest' ? 'best' : 'first'}: ${chance(places?.[0] ?? 0, chances.draws)}`
+											: 'fails a gate'}</span
 								>
 							</div>
 							<div class="mt-1 pl-7">
 								<div class="h-[7px]">
-									{#if places && chances}<ChanceBar {places} draws={chances.draws} />{/if}
+									{#if places}<ChanceBar {places} draws={chances.draws} />{/if}
 								</div>
 								<p class="small">
 									{costWords(row)} · {knownWords(row)}
@@ -234,7 +259,9 @@
 					>
 				{/if}
 				<p class="small mt-2 min-h-5">
-					{draws.progress < 1 ? 'drawing more …' : chances ? `${grouped(chances.draws)} draws, seed ${chances.seed}` : ''}
+					{draws.progress < 1
+						? 'drawing more …'
+						: `${grouped(chances.draws)} draws, seed ${PICK_SEED}, ${data.priors === 0 ? 'priors of the house' : `priors ${data.priors}`}`}
 				</p>
 			</section>
 			<section aria-label="Verdict" class="panel px-3 py-2">

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
-import { moments } from '../compare/moments';
+import { moments } from './moments';
 import type { Sampling } from '../finding/types';
 import { randomSource } from '../random/source';
 import { drawFrom, quantileTable } from './quantile-table';
@@ -11,7 +11,6 @@ const samplings: Sampling[] = [
 	{ kind: 't', mean: 60, standardError: 3, df: null },
 	{ kind: 'beta', a: 3.5, b: 0.5 },
 	{ kind: 'beta', a: 9.5, b: 2.5 },
-	{ kind: 'ordinal', counts: [2.5, 1.5, 0.5, 0.5] },
 	{ kind: 'bounds', low: 60, high: 75 },
 	{ kind: 'quantiles', probabilities: [0, 0.5, 1], values: [0, 6, 12] },
 	{ kind: 'exact', value: 19.5 }

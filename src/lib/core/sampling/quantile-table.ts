@@ -1,8 +1,5 @@
 import { betaQuantile, tQuantile } from '../stats/distributions';
-import { randomGamma } from 'd3-random';
-import { quantileSorted } from 'simple-statistics';
 import type { QuantityDef, Sampling } from '../finding/types';
-import { randomSource } from '../random/source';
 
 /** Cells of a table; the chance of a cell is 1/256, finer than any chance of a place is told. */
 const CELLS = 256;
@@ -10,6 +7,8 @@ const CELLS = 256;
 const TAIL = 1 / (4 * CELLS);
 
 const NODES = Array.from({ length: CELLS + 1 }, (_, i) => Math.min(1 - TAIL, Math.max(TAIL, i / CELLS)));
+
+type Of = Pick<QuantityDef, 'prior' | 'spacing'>;
 
 /** Tables depend on few parameters and are asked for again with every weight that moves. */
 const shapes = new Map<string, Float64Array>();
@@ -29,11 +28,11 @@ const at = (quantile: (p: number) => number): Float64Array => Float64Array.from(
 /**
  * The quantile function of what a finding allows, tabulated at 257 even probabilities, so that a draw costs one uniform number.
  * Student's t and beta from jStat; degrees of freedom are rounded (to 1/2 below 20, to 5 below 100, normal above), which moves
- * no quantile by more than a hundredth of a standard error; the mean rank of Dirichlet counts from 8,192 seeded draws, having no closed form.
+ * no quantile by more than a hundredth of a standard error.
  * Source: inverse transform (Devroye 1986, Non-Uniform Random Variate Generation, II.2).
  * @example quantileTable({ kind: 'bounds', low: 0, high: 1 }, overhang)[128] // 0.5
  */
-export function quantileTable(sampling: Sampling, def: Pick<QuantityDef, 'prior'>): Float64Array {
+export function quantileTable(sampling: Sampling, def: Of): Float64Array {
 	switch (sampling.kind) {
 		case 't': {
 			const { mean, standardError } = sampling;
@@ -41,16 +40,16 @@ export function quantileTable(sampling: Sampling, def: Pick<QuantityDef, 'prior'
 		}
 		case 'beta':
 			return remembered(`beta ${sampling.a} ${sampling.b}`, () => at((p) => betaQuantile(p, sampling.a, sampling.b)));
-		case 'ordinal':
-			return remembered(`ordinal ${sampling.counts.join(' ')}`, () => meanRank(sampling.counts));
 		case 'bounds':
 			return at((p) => sampling.low + (sampling.high - sampling.low) * p);
 		case 'quantiles':
 			return at((p) => interpolate(sampling.probabilities, sampling.values, p));
 		case 'exact':
 			return at(() => sampling.value);
+		case 'never':
+			return at(() => def.prior.high);
 		case 'unknown':
-			return at((p) => def.prior.low + (def.prior.high - def.prior.low) * p);
+			return expected(sampling.expected, def);
 	}
 }
 
@@ -81,17 +80,11 @@ function standardT(df: number | null): Float64Array {
 	});
 }
 
-const RANK_DRAWS = 8192;
-
-function meanRank(counts: readonly number[]): Float64Array {
-	const source = randomSource(RANK_DRAWS);
-	const gammas = counts.map((c) => randomGamma.source(source)(c, 1));
-	const draws = Array.from({ length: RANK_DRAWS }, () => {
-		const drawn = gammas.map((draw) => draw());
-		const total = drawn.reduce((sum, g) => sum + g, 0);
-		return drawn.reduce((sum, g, rank) => sum + (g / total) * rank, 0);
-	}).sort((a, b) => a - b);
-	return at((p) => quantileSorted(draws, p));
+/** Nothing known: as such spools usually are, else anything the quantity's prior allows, all alike on its scale. */
+function expected(usual: { probabilities: number[]; values: number[] } | undefined, def: Of): Float64Array {
+	if (usual) return at((p) => interpolate(usual.probabilities, usual.values, p));
+	const { low, high } = def.prior;
+	return at((p) => (def.spacing === 'ratio' ? low * (high / low) ** p : low + (high - low) * p));
 }
 
 function interpolate(probabilities: readonly number[], values: readonly number[], p: number): number {

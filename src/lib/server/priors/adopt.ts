@@ -1,0 +1,44 @@
+import { eq, isNull } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { Database } from '../db/client';
+import { trial, trialPriorSet, verdict } from '../db/schema';
+import { firstPlaceOf } from '../trials/findings';
+import { loadTrial } from '../trials/load';
+import { newestPriors } from './load';
+
+/**
+ * Every trial that is not decided adopts the newest set of priors; who stands first by it, and stood first before, is kept where that changed. A
+ * trial with a verdict keeps the set it was decided by.
+ * @returns how many trials adopted it, and in how many of them another spool is first now
+ */
+export async function adoptPriors(db: Database, now: number): Promise<{ adopted: number; changed: number }> {
+	const set = await newestPriors(db);
+	if (set.id === null) return { adopted: 0, changed: 0 };
+	const open = await db
+		.selectDistinct({ id: trial.id })
+		.from(trial)
+		.leftJoin(verdict, eq(verdict.trialId, trial.id))
+		.where(isNull(verdict.id));
+	let adopted = 0;
+	let changed = 0;
+	for (const { id } of open) {
+		const whole = await loadTrial(db, id);
+		if (whole.basis.priors.id === set.id) continue;
+		const before = firstPlaceOf(whole, now);
+		const after = firstPlaceOf({ ...whole, basis: { ...whole.basis, priors: set } }, now);
+		const turned = before !== after && before !== null && after !== null;
+		await db
+			.insert(trialPriorSet)
+			.values({
+				id: v7(),
+				trialId: id,
+				priorSetId: set.id,
+				firstBefore: turned ? before : null,
+				firstAfter: turned ? after : null,
+				createdAt: now
+			});
+		adopted++;
+		if (turned) changed++;
+	}
+	return { adopted, changed };
+}
