@@ -27,16 +27,14 @@ export async function adoptPriors(db: Database, now: number): Promise<{ adopted:
 		const before = firstPlaceOf(whole, now);
 		const after = firstPlaceOf({ ...whole, basis: { ...whole.basis, priors: set } }, now);
 		const turned = before !== after && before !== null && after !== null;
-		await db
-			.insert(trialPriorSet)
-			.values({
-				id: v7(),
-				trialId: id,
-				priorSetId: set.id,
-				firstBefore: turned ? before : null,
-				firstAfter: turned ? after : null,
-				createdAt: now
-			});
+		await db.insert(trialPriorSet).values({
+			id: v7(),
+			trialId: id,
+			priorSetId: set.id,
+			firstBefore: turned ? before : null,
+			firstAfter: turned ? after : null,
+			createdAt: now
+		});
 		adopted++;
 		if (turned) changed++;
 	}
