@@ -96,13 +96,16 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	const ranking = page.getByTestId('ranking').locator('a');
 	await expect(ranking.first()).toHaveText(codes[1] ?? '');
 	await expect(ranking.last()).toHaveText(codes[2] ?? '');
-	await expect(page.getByTestId('pick-sentence')).toContainText(`${codes[1]}`);
-	await expect(page.getByTestId('pick-sentence')).toContainText('20,000 draws');
+	await expect(page.getByTestId('pick-sentence')).toHaveText(
+		`Buy ${codes[1]}: as good as ${codes[0]}, as far as these tests can tell, and the cheapest.`
+	);
 });
 
 test('moving a weight re-ranks at once and is kept', async ({ page }) => {
 	await open(page, server.url);
 	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Pick' }).click();
+	// The usual rule looks at cost only where nothing else parts spools; the weighted one weighs it.
+	await page.getByRole('group', { name: 'Rule' }).getByText('weighted value').click();
 	const ranking = page.getByTestId('ranking').locator('a');
 	await expect(ranking).toHaveCount(3);
 	const before = await ranking.allTextContents();

@@ -17,7 +17,7 @@ const MIDDLE = 0.5;
 type Drawn = { raw: Float64Array[]; values: Float64Array[] };
 
 /**
- * What candidates truly are, drawn again and again from what their findings allow. Each quantity of each spool has a stream of its own, so that
+ * What candidates truly are, drawn again and again from what their findings allow. Each quantity of each spool (by its bench code) has a stream of its own, so that
  * neither a weight that moves nor a spool that joins changes the draws of anything else. An error that spools share is drawn once for all of
  * them, and so cancels where they are compared.
  * Source: inverse transform (Devroye 1986, II.2); errors in common, JCGM 101.
@@ -68,19 +68,19 @@ export class DrawnQuantities {
 			return { raw: none, values: none };
 		}
 		const shared = new Map<string, Float64Array>();
-		const raw = candidates.map(({ spoolId, findings }) => this.#rawOf(findings[quantity], def, spoolId, shared));
+		const raw = candidates.map(({ code, findings }) => this.#rawOf(findings[quantity], def, code, shared));
 		const values = raw.map((of) => of.map((x) => valueOf(x, def)));
 		if (quantity === COST) this.#neutral(candidates, values);
 		return { raw, values };
 	}
 
-	#rawOf(finding: RankedFinding | undefined, def: QuantityDef, spoolId: string, shared: Map<string, Float64Array>): Float64Array {
-		const source = randomSource(seedOf(this.#seed, `${def.id} ${spoolId}`));
+	#rawOf(finding: RankedFinding | undefined, def: QuantityDef, code: string, shared: Map<string, Float64Array>): Float64Array {
+		const source = randomSource(seedOf(this.#seed, `${def.name ?? def.id} ${code}`));
 		const table = quantileTable(finding?.sampling ?? NOTHING, def);
 		const of = new Float64Array(this.draws);
 		for (let d = 0; d < this.draws; d++) of[d] = drawFrom(table, source());
 		for (const part of finding?.shared ?? []) {
-			const common = shared.get(part.source) ?? this.#standardNormals(`${def.id} ${part.source}`);
+			const common = shared.get(part.source) ?? this.#standardNormals(`${def.name ?? def.id} ${part.source}`);
 			shared.set(part.source, common);
 			for (let d = 0; d < this.draws; d++) of[d] = (of[d] as number) + part.sd * (common[d] as number);
 		}
