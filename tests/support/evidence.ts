@@ -23,6 +23,7 @@ export const basis: Basis = {
 	failureRule: 'filament',
 	printerEffects: [],
 	scorerEffects: [],
+	unbridged: [],
 	repeats: 1,
 	diameterPlaces: 5,
 	diameterDirections: 2,

@@ -1,4 +1,5 @@
 import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence/instrument';
+import type { SharedPart } from '../finding/types';
 import { rectangularUncertainty } from '../stats/combined-uncertainty';
 
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */
@@ -17,6 +18,8 @@ const USUAL_CHECK = { n: 10, referenceLimit: 0.002 };
 /** Uncertainty budget of one length instrument for one strand. */
 export type InstrumentBudget = {
 	named: boolean;
+	/** Names the error that all strands measured with this instrument, in this state of checking, have in common; null where none was named. */
+	source: string | null;
 	/** Taken off every reading. */
 	biasMm: number;
 	/** Scatter of single readings, which more readings average out. */
@@ -48,12 +51,13 @@ export function instrumentBudget(instrument: Instrument | null, nominalMm: numbe
 	const step = rectangularUncertainty(resolutionMm / 2);
 	const inForce = recordInForce(instrument?.checks ?? [], atMs);
 	const check = inForce && { ...inForce, near: Math.abs(inForce.reference - nominalMm) <= NEAR_MM };
+	const source = sourceOf(instrument, check);
 	const study = recordInForce(instrument?.studies ?? [], atMs);
 	const ofRaters: BudgetTerm[] = study && study.raters > 1 ? [{ id: 'raters', standardUncertaintyMm: study.ratersSd }] : [];
 	const leastScatter = Math.max(step, study?.repeatabilitySd ?? 0);
 	if (!check?.near) {
 		const limit = rectangularUncertainty(instrument?.errorLimit ?? UNNAMED_CALIPER.errorLimit);
-		return completed({ named, biasMm: 0, repeatabilityMm: leastScatter, resolutionMm, check, study }, [
+		return completed({ named, source, biasMm: 0, repeatabilityMm: leastScatter, resolutionMm, check, study }, [
 			{ id: 'errorLimit', standardUncertaintyMm: limit },
 			{ id: 'step', standardUncertaintyMm: step },
 			...ofRaters
@@ -62,7 +66,7 @@ export function instrumentBudget(instrument: Instrument | null, nominalMm: numbe
 	// Ten readings that all look alike scatter by what the display hides.
 	const checkScatter = Math.max(check.repeatability ?? 0, step);
 	const repeatabilityMm = Math.max(checkScatter, leastScatter);
-	return completed({ named, biasMm: check.bias, repeatabilityMm, resolutionMm, check, study }, [
+	return completed({ named, source, biasMm: check.bias, repeatabilityMm, resolutionMm, check, study }, [
 		{ id: 'reference', standardUncertaintyMm: rectangularUncertainty(check.referenceLimit) },
 		{ id: 'checkScatter', standardUncertaintyMm: checkScatter / Math.sqrt(check.n) },
 		{ id: 'step', standardUncertaintyMm: step },
@@ -71,12 +75,37 @@ export function instrumentBudget(instrument: Instrument | null, nominalMm: numbe
 }
 
 function completed(
-	base: Pick<InstrumentBudget, 'named' | 'biasMm' | 'repeatabilityMm' | 'resolutionMm' | 'check' | 'study'>,
+	base: Pick<InstrumentBudget, 'named' | 'source' | 'biasMm' | 'repeatabilityMm' | 'resolutionMm' | 'check' | 'study'>,
 	terms: BudgetTerm[]
 ): InstrumentBudget {
 	const largest = terms.reduce((best, t) => (t.standardUncertaintyMm > best.standardUncertaintyMm ? t : best));
 	return { ...base, terms, largest: largest.id, standardUncertaintyMm: Math.hypot(...terms.map((t) => t.standardUncertaintyMm)) };
 }
+
+/** An instrument and its check in force: strands measured with both the same have the same error in common. */
+const sourceOf = (instrument: Instrument | null, check: InstrumentBudget['check']): string | null =>
+	instrument && `instrument ${instrument.id} ${check?.near ? check.id : 'unchecked'}`;
+
+/** Terms that are the same for every strand: what the step rounds and who held the caliper are not. */
+const COMMON_TO_ALL: readonly BudgetTerm['id'][] = ['errorLimit', 'reference', 'checkScatter'];
+
+/**
+ * The instrument's uncertainty in two parts: what all strands measured with it have in common, and what each has for itself.
+ * @returns mm; all of it each strand's own where no instrument was named, for it may have been another
+ * @example partsOfBudget(budget).sharedMm // 0.0115
+ */
+export function partsOfBudget({ terms, source }: InstrumentBudget): { sharedMm: number; ownMm: number } {
+	const of = (common: boolean) =>
+		Math.hypot(0, ...terms.filter((t) => (source !== null && COMMON_TO_ALL.includes(t.id)) === common).map((t) => t.standardUncertaintyMm));
+	return { sharedMm: of(true), ownMm: of(false) };
+}
+
+/**
+ * The instrument's common error as an error that spools share; none where it has no name.
+ * @param sd in the unit of the finding
+ * @example sharedParts('instrument i1 unchecked', 0.0115) // [{ source: 'instrument i1 unchecked', sd: 0.0115 }]
+ */
+export const sharedParts = (source: string | null, sd: number): SharedPart[] => (source === null || sd === 0 ? [] : [{ source, sd }]);
 
 /**
  * The check or study that counts for readings taken at a moment: the last one before, else the first after.

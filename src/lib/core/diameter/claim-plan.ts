@@ -2,6 +2,7 @@ import type { InstrumentBudget } from './budget';
 import { claimVerdict } from './claim-verdict';
 import type { ToleranceClaim } from './claims';
 import { decisiveness } from './decisiveness';
+import { LOOKS, nextLook } from './looks';
 import { normalStrand, type Strand } from './strand';
 
 /** Where on the spool readings are taken: what lies outside on the reel says little of what lies at its core. */
@@ -19,9 +20,6 @@ export type ClaimPlan = {
 
 /** Before anything is known a strand is planned for as if its spread used this share of the tolerance (common practice, no source). */
 const PLANNED_SD_SHARE = 1 / 3;
-/** Nothing is decided before so many readings, or before each zone was seen at all, however alike they are (common practice, no source). */
-const LEAST = 12;
-const MOST = 300;
 /** Length of strand taken for the first metres and left for the end. */
 const EDGE_M = 3;
 
@@ -44,13 +42,13 @@ export function claimPlan(
 	for (const position of positionsM) taken[zoneOf(position, lengthM)] += 1;
 	const now = strand ? claimVerdict(strand, claim.lowMm, claim.highMm) : null;
 	const n = positionsM.length;
-	const seenAll = n >= LEAST && ZONES.every((zone) => taken[zone] > 0);
+	const seenAll = ZONES.every((zone) => taken[zone] > 0);
 	const decided = now !== null && now.verdict !== 'undecided' && seenAll;
-	const never = now?.verdict === 'undecided' && now.more === null;
+	const never = now?.verdict === 'undecided' && now.decidesAt === null;
 	const useless = strand === null && decisiveness(budget.standardUncertaintyMm, claim.toleranceMm).able === 'onlyBroken';
 	const state = decided ? 'decided' : never || useless ? 'hopeless' : 'open';
-	const wantedNow = decided || never ? n : n + (now ? Math.max(now.more ?? 0, LEAST - n) : plannedNumber(claim, budget) - n);
-	const total = Math.min(MOST, Math.max(wantedNow, state === 'open' ? LEAST : n));
+	const wantedNow = decided || never ? n : (now?.decidesAt ?? nextLook(n) ?? plannedNumber(claim, budget));
+	const total = state === 'open' ? Math.max(strand ? wantedNow : plannedNumber(claim, budget), LOOKS[0]) : n;
 	const third = Math.ceil(total / ZONES.length);
 	return {
 		state,
@@ -83,23 +81,24 @@ export function strandLengthM(massG: number, densityGcm3: number, diameterMm: nu
 	return massG / densityGcm3 / ((Math.PI * diameterMm ** 2) / 4);
 }
 
+/** The look that would decide it, if the strand is as one is planned for. */
 function plannedNumber(claim: ToleranceClaim, budget: InstrumentBudget): number {
-	const middle = (claim.lowMm + claim.highMm) / 2;
-	const imagined = (n: number): Strand =>
-		normalStrand(
-			{
-				n,
-				nEffective: n,
-				meanMm: middle,
-				sdMm: claim.toleranceMm * PLANNED_SD_SHARE,
-				lowMm: claim.lowMm,
-				highMm: claim.highMm,
-				standardErrorMm: null,
-				df: n - 1,
-				budget
-			},
-			[]
-		);
-	const start = claimVerdict(imagined(LEAST), claim.lowMm, claim.highMm);
-	return start?.verdict === 'undecided' && start.more !== null ? LEAST + start.more : LEAST;
+	const n = LOOKS[0] - 1;
+	const imagined = normalStrand(
+		{
+			n,
+			nEffective: n,
+			spots: n,
+			looks: [],
+			meanMm: (claim.lowMm + claim.highMm) / 2,
+			sdMm: claim.toleranceMm * PLANNED_SD_SHARE,
+			lowMm: claim.lowMm,
+			highMm: claim.highMm,
+			standardErrorMm: null,
+			df: n - 1,
+			budget
+		},
+		[]
+	);
+	return claimVerdict(imagined, claim.lowMm, claim.highMm)?.decidesAt ?? LOOKS[0];
 }

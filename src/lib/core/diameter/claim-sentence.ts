@@ -33,7 +33,10 @@ export function sentenceOfClaim(subject: StrandSubject, strand: Strand, { claim,
 	if (!byShare) return say('claimOnePlace', said);
 	const inside = { ...said, lowPct: byShare.share.low * 100, highPct: byShare.share.high * 100 };
 	if (verdict !== 'undecided') return say(verdict === 'kept' ? 'claimKept' : 'claimBroken', inside);
-	if (byShare.more !== null) return say('claimMore', { ...inside, more: byShare.more });
+	const { tooFew, next, decidesAt } = byShare;
+	if (strand.from === 'log') return tooFew ? say('claimLogTooShort', { ...said, ...tooFew }) : say('claimLogUndecided', inside);
+	if (next !== null && decidesAt !== null)
+		return tooFew ? say('claimFewSpots', { ...said, ...tooFew }) : say('claimMore', { ...inside, next, decidesAt });
 	return say(strand.budget.check?.near || !checkWouldDo(strand, claim) ? 'claimNeverFiner' : 'claimNeverCheck', inside);
 }
 

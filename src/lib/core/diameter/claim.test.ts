@@ -7,6 +7,8 @@ import { checkedUncertainty, instrumentBudget, recordInForce } from './budget';
 import { capability } from './capability';
 import { claimPlan, strandLengthM, zoneOf } from './claim-plan';
 import { claimVerdict, strictVerdict } from './claim-verdict';
+import { chiSquareQuantile } from '../stats/distributions';
+import { LOOK_LEVEL, LOOKS } from './looks';
 import { conformanceProbability } from './conformance';
 import { decisiveness } from './decisiveness';
 import { randomSource } from '../random/source';
@@ -24,21 +26,41 @@ const perfect = instrumentBudget(
 const caliper = instrumentBudget(null, 1.75, 0);
 const strand = (meanMm: number, sdMm: number, n: number, budget = perfect): Strand =>
 	normalStrand(
-		{ n, nEffective: n, meanMm, sdMm, lowMm: meanMm, highMm: meanMm, standardErrorMm: sdMm / Math.sqrt(n), df: n - 1, budget },
+		{
+			n,
+			nEffective: n,
+			spots: n,
+			looks: [],
+			meanMm,
+			sdMm,
+			lowMm: meanMm,
+			highMm: meanMm,
+			standardErrorMm: sdMm / Math.sqrt(n),
+			df: n - 1,
+			budget
+		},
 		[]
 	);
-const verdict = (s: Strand) => claimVerdict(s, 1.73, 1.77);
+/** The strand as it is at a look. */
+const looked = (s: Strand): Strand => ({ ...s, looks: [s] });
+const verdict = (s: Strand) => claimVerdict(looked(s), 1.73, 1.77);
 
 describe('verdict on the claim', () => {
-	it.each([10, 30, 100])('n = %i: a perfect instrument needs as much room as the exact tolerance factor (ISO 16269-6)', (n) => {
-		const sdMm = 0.02 / toleranceFactor(n);
-		expect(verdict(strand(1.75, sdMm * 0.97, n))?.verdict).toBe('kept');
-		expect(verdict(strand(1.75, sdMm * 1.03, n))?.verdict).toBe('undecided');
-		expect(
-			Math.abs(
-				boundOf(shareInside({ meanMm: 1.75, sdMm, nEffective: n, repeatabilityMm: 0, commonMm: 0 }, 1.73, 1.77).ordered, 0.05) - 0.95
-			)
-		).toBeLessThan(0.004);
+	it.each([12, 24, 96])('n = %i: a perfect instrument needs as much room as the exact tolerance factor (ISO 16269-6)', (n) => {
+		const sdMm = 0.02 / toleranceFactor(n, 0.95, LOOK_LEVEL);
+		expect(verdict(strand(1.75, sdMm * 0.93, n))?.verdict).toBe('kept');
+		expect(verdict(strand(1.75, sdMm * 1.08, n))?.verdict).toBe('undecided');
+	});
+	it('the bound of a share is that of the exact tolerance factor', () => {
+		const sdMm = 0.02 / toleranceFactor(30);
+		const { ordered } = shareInside({ meanMm: 1.75, sdMm, nEffective: 30, repeatabilityMm: 0, commonMm: 0 }, 1.73, 1.77);
+		expect(Math.abs(boundOf(ordered, 0.05) - 0.95)).toBeLessThan(0.004);
+	});
+	it('a centred strand is broken where its spread is surely too wide, by the chi-square bound', () => {
+		// 95 % inside is a spread of 0.02 / 1.959964; at 24 readings the bound of the spread is sd sqrt(23 / 42.1).
+		const limit = (0.02 / 1.959964) * Math.sqrt(chiSquareQuantile(LOOK_LEVEL, 23) / 23);
+		expect(verdict(strand(1.75, limit * 0.99, 24))?.verdict).toBe('undecided');
+		expect(verdict(strand(1.75, limit * 1.01, 24))?.verdict).toBe('broken');
 	});
 	it('a common caliper shows ±0.02 mm kept by no strand and no number of readings', () => {
 		fc.assert(
@@ -51,7 +73,7 @@ describe('verdict on the claim', () => {
 				}
 			)
 		);
-		expect(verdict(strand(1.75, 0.003, 10, caliper))?.more).toBeNull();
+		expect(verdict(strand(1.75, 0.003, 10, caliper))?.decidesAt).toBeNull();
 	});
 	it('is the same under the mirror image of the strand', () => {
 		fc.assert(
@@ -82,15 +104,28 @@ describe('verdict on the claim', () => {
 			)
 		);
 	});
-	it('says how many more, and that many do decide it', () => {
-		const few = strand(1.75, 0.0075, 10);
-		const more = verdict(few)?.more as number;
-		expect(more).toBeGreaterThan(0);
-		expect(verdict(strand(1.75, 0.0075, 10 + more))?.verdict).toBe('kept');
+	it('says at which look it would be decided, and there it is', () => {
+		const few = strand(1.75, 0.0065, 12);
+		expect(verdict(few)).toMatchObject({ verdict: 'undecided', next: 24 });
+		const at = verdict(few)?.decidesAt as number;
+		expect(LOOKS).toContain(at);
+		expect(verdict(strand(1.75, 0.0065, at))?.verdict).toBe('kept');
+		expect(verdict(strand(1.75, 0.0065, at / 2))?.verdict).toBe('undecided');
 	});
-	it('calls nothing kept on fewer than ten readings, however even they look', () => {
-		expect(verdict(strand(1.75, 0.0005, 9))).toMatchObject({ verdict: 'undecided', more: 1 });
-		expect(verdict(strand(1.75, 0.0005, 10))?.verdict).toBe('kept');
+	it('between looks the last verdict stands; before the first nothing is decided, however even it looks', () => {
+		const even = strand(1.75, 0.0005, 11);
+		expect(claimVerdict(even, 1.73, 1.77)).toMatchObject({ verdict: 'undecided', next: 12, decidesAt: 12 });
+		const first = strand(1.75, 0.0005, 12);
+		// Twenty readings in all, of which the last have gone astray: not looked at before the twenty-fourth.
+		const now = { ...strand(1.75, 0.03, 20), looks: [first] };
+		expect(claimVerdict(now, 1.73, 1.77)).toMatchObject({ verdict: 'kept', next: null });
+		const later = { ...strand(1.75, 0.03, 24), looks: [first, strand(1.75, 0.03, 24)] };
+		expect(claimVerdict(later, 1.73, 1.77)?.verdict).toBe('broken');
+	});
+	it('fewer than six places decide nothing', () => {
+		const five = { ...strand(1.75, 0.0005, 24), spots: 5 };
+		expect(verdict(five)).toMatchObject({ verdict: 'undecided', tooFew: { have: 5, least: 6 } });
+		expect(verdict({ ...five, spots: 6 })).toMatchObject({ verdict: 'kept', tooFew: null });
 	});
 	it('says nothing of one place', () => {
 		expect(verdict(normalStrand({ ...strand(1.75, 0.01, 2), nEffective: 1 }, []))).toBeNull();
@@ -204,7 +239,7 @@ describe('plan of a claim test', () => {
 		expect(open.zones.every((z) => z.wanted === Math.ceil(open.total / 3))).toBe(true);
 	});
 	it('is decided only when each zone was seen', () => {
-		const even = strand(1.75, 0.003, 30);
+		const even = looked(strand(1.75, 0.003, 30));
 		expect(
 			claimPlan(
 				even,

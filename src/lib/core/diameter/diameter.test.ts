@@ -51,12 +51,13 @@ describe('flow', () => {
 		expect(flowError(1.7, 1.75) * 100).toBeCloseTo(-5.63, 2);
 	});
 	it('averages squares: a mean on nominal with spread still gives too much', () => {
-		const advice = flowAdvice({ meanMm: 1.75, sdMm: 0.1, uMm: 0 }, 1.75);
-		expect(advice.rmsMm).toBeCloseTo(Math.sqrt(1.75 ** 2 + 0.01), 12);
+		const advice = flowAdvice({ n: 2, meanMm: 1.75, sdMm: 0.1 * Math.SQRT2, uMm: 0 }, 1.75);
+		// Two readings, 1.65 and 1.85: the mean of their squares.
+		expect(advice.rmsMm).toBeCloseTo(Math.sqrt((1.65 ** 2 + 1.85 ** 2) / 2), 12);
 		expect(advice.ratio).toBeLessThan(1);
 	});
 	it('ripple: 0.01 mm of spread is 2.24 % of flow either way, 0.010 mm of a 0.45 mm line (arithmetic)', () => {
-		const advice = flowAdvice({ meanMm: 1.75, sdMm: 0.01, uMm: 0.005 }, 1.75);
+		const advice = flowAdvice({ n: 10, meanMm: 1.75, sdMm: 0.01, uMm: 0.005 }, 1.75);
 		expect(advice.ripplePct).toBeCloseTo(2.24, 2);
 		expect(advice.rippleWidthMm).toBeCloseTo(0.01008, 4);
 		expect(advice.ratioLow).toBeLessThan(advice.ratio);
@@ -132,14 +133,15 @@ describe('the sentence', () => {
 		expect(ids(mean(found))).toContain('checkFar');
 		expect(mean(found).estimate).toBeCloseTo(mean(find(good)).estimate as number, 12);
 	});
-	it('a micrometer says kept, broken, or how many more', () => {
+	it('a micrometer says kept, broken, or when it is looked at next', () => {
 		expect(ids(mean(find(fine(0, 0.004), {}, micrometer)))[0]).toBe('claimKept');
 		expect(ids(mean(find(fine(0.02, 0.012), {}, micrometer)))[0]).toBe('claimBroken');
-		const few = mean(find(fine(0, 0.008, 8), {}, micrometer));
-		expect(few.messages[0]).toMatchObject({ id: 'claimMore', params: { more: 4 } });
+		const few = (n: number) => mean(find(fine(0, 0.008, n), {}, micrometer)).messages[0];
+		expect(few(10)).toMatchObject({ id: 'claimFewSpots', params: { have: 5, least: 6 } });
+		expect(few(14)).toMatchObject({ id: 'claimMore', params: { n: 14, next: 24, decidesAt: 24 } });
 	});
 	it('all outside is broken even for a caliper', () => {
-		expect(ids(mean(find(Array.from({ length: 10 }, (_, i) => 1.82 + (i % 3) / 100))))[0]).toBe('claimBroken');
+		expect(ids(mean(find(Array.from({ length: 12 }, (_, i) => 1.82 + (i % 3) / 100))))[0]).toBe('claimBroken');
 	});
 	it('says when nothing was claimed, and judges the listing beside the label when they differ', () => {
 		expect(ids(mean(find(good, { claims: [] })))[0]).toBe('diameterNoClaim');

@@ -3,6 +3,7 @@ import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { combineUncertainties } from '../stats/combined-uncertainty';
+import { partsOfBudget, sharedParts } from './budget';
 import { claimSentence, instrumentLines } from './claim-sentence';
 import { pathLimits } from './log/limits';
 import { logMessages } from './log/messages';
@@ -59,11 +60,14 @@ export function findMean(subject: StrandSubject): Finding {
 		return makeFinding(def, { ...known, sampling: { kind: 'unknown', reason: say('onePlace') } });
 	}
 	const { standardUncertainty, df } = meanUncertainty(strand.standardErrorMm, strand.df, strand.budget.standardUncertaintyMm);
+	const { sharedMm, ownMm } = partsOfBudget(strand.budget);
+	const own = meanUncertainty(strand.standardErrorMm, strand.df, ownMm);
 	const half = tQuantile(0.975, df ?? Infinity) * standardUncertainty;
 	return makeFinding(def, {
 		...known,
 		interval: { low: strand.meanMm - half, high: strand.meanMm + half, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: strand.meanMm, standardError: standardUncertainty, df }
+		sampling: { kind: 't', mean: strand.meanMm, standardError: own.standardUncertainty, df: own.df },
+		shared: sharedParts(strand.budget.source, sharedMm)
 	});
 }
 

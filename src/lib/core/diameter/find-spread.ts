@@ -2,6 +2,7 @@ import { makeFinding } from '../finding/make-finding';
 import { say } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { howeFactor, toleranceFactor } from '../stats/tolerance-factor';
+import { partsOfBudget, sharedParts } from './budget';
 import { capability } from './capability';
 import { flowAdvice } from './flow';
 import { ownSpread } from './own-spread';
@@ -106,14 +107,18 @@ export function findFlow({ common, strand, nominalMm }: StrandSubject): Finding 
 		return makeFinding(flowRatio, { ...given, sampling: { kind: 'unknown', reason } });
 	}
 	const uMm = Math.hypot(strand.standardErrorMm, strand.budget.standardUncertaintyMm);
-	const advice = flowAdvice({ meanMm: strand.meanMm, sdMm: strand.sdMm, uMm }, nominalMm);
+	const advice = flowAdvice({ n: strand.n, meanMm: strand.meanMm, sdMm: strand.sdMm, uMm }, nominalMm);
+	const { sharedMm, ownMm } = partsOfBudget(strand.budget);
+	// What a millimetre more of diameter makes of the ratio.
+	const perMm = (2 * advice.ratio) / advice.rmsMm;
 	return makeFinding(flowRatio, {
 		...given,
 		estimate: advice.ratio,
 		n: strand.n,
 		nEffective: strand.nEffective,
 		interval: { low: advice.ratioLow, high: advice.ratioHigh, level: 0.95, kind: 'confidence' },
-		sampling: { kind: 't', mean: advice.ratio, standardError: (advice.ratioHigh - advice.ratioLow) / (2 * 1.96), df: null },
+		sampling: { kind: 't', mean: advice.ratio, standardError: perMm * Math.hypot(strand.standardErrorMm, ownMm), df: null },
+		shared: sharedParts(strand.budget.source, perMm * sharedMm),
 		messages: [
 			say('flowAdvice', { rms: advice.rmsMm, nominal: nominalMm }),
 			say('flowRipple', { pct: advice.ripplePct, width: advice.lineWidthMm, widthPlus: advice.rippleWidthMm, n: strand.n })

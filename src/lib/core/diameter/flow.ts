@@ -31,14 +31,15 @@ const Z = 1.959964;
  * The ripple is the normal 95 % band of the cross-section; at fixed height a line's width follows the flow.
  * Source: arithmetic (volume goes with d squared); first order for the ripple, 2 sd / d.
  * @param uMm standard uncertainty of the mean diameter, instrument included
- * @example flowAdvice({ meanMm: 1.77, sdMm: 0.01, uMm: 0.005 }, 1.75).ratio // 0.9775
+ * @example flowAdvice({ n: 10, meanMm: 1.77, sdMm: 0.01, uMm: 0.005 }, 1.75).ratio // 0.9775
  */
 export function flowAdvice(
-	strand: { meanMm: number; sdMm: number; uMm: number },
+	strand: { n: number; meanMm: number; sdMm: number; uMm: number },
 	nominalMm: number,
 	lineWidthMm = LINE_WIDTH_MM
 ): FlowAdvice {
-	const rmsMm = Math.hypot(strand.meanMm, strand.sdMm);
+	// The mean of the squares is the square of the mean and the variance over n, not n - 1.
+	const rmsMm = Math.hypot(strand.meanMm, strand.sdMm * Math.sqrt((strand.n - 1) / strand.n));
 	const ratioOf = (d: number) => (nominalMm / d) ** 2;
 	const ripple = (2 * Z * strand.sdMm) / rmsMm;
 	return {

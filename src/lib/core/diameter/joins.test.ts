@@ -11,7 +11,8 @@ const MICROMETER = { id: 'mic', name: 'Micrometer', quantity: 'length', resoluti
 const SD = Math.sqrt(490e-6 / 9);
 const SD_OF_MEANS = Math.sqrt(120e-6 / 4);
 /** Error limit and step as rectangles, both full widths. */
-const U_INSTRUMENT = Math.hypot(0.002 / Math.sqrt(3), 0.001 / Math.sqrt(12));
+const STEP = 0.001 / Math.sqrt(12);
+const U_INSTRUMENT = Math.hypot(0.002 / Math.sqrt(3), STEP);
 
 const near = (value: number) => expect.closeTo(value, 9) as number;
 
@@ -29,7 +30,12 @@ describe('the mean of a strand, joined', () => {
 
 	it('is the mean of the places, with their scatter and the instrument’s uncertainty', () => {
 		expect(diameterMean).toMatchObject({ estimate: near(1.751), n: 10, nEffective: 9 });
-		expect(diameterMean?.sampling).toEqual({ kind: 't', mean: near(1.751), standardError: near(u), df: near(df) });
+		// Its own part: the scatter of the places and the step, which rounds each strand in its own way.
+		const own = Math.hypot(SD_OF_MEANS / Math.sqrt(5), STEP);
+		const ownDf = own ** 4 / ((SD_OF_MEANS / Math.sqrt(5)) ** 4 / 4);
+		expect(diameterMean?.sampling).toEqual({ kind: 't', mean: near(1.751), standardError: near(own), df: near(ownDf) });
+		// What all strands have in common that were measured with it.
+		expect(diameterMean?.shared).toEqual([{ source: 'instrument mic unchecked', sd: near(0.002 / Math.sqrt(3)) }]);
 		const half = tQuantile(0.975, df) * u;
 		expect(diameterMean?.interval).toEqual({ low: near(1.751 - half), high: near(1.751 + half), level: 0.95, kind: 'confidence' });
 	});
@@ -107,15 +113,21 @@ describe('ovality and flow, joined', () => {
 	});
 	it('the flow ratio squares nominal over the root mean square', () => {
 		const { strandFlowRatio } = find(VALUES);
-		const rms = Math.sqrt(1.751 ** 2 + SD ** 2);
+		// The mean of the squares: the variance over n.
+		const rms = Math.sqrt(1.751 ** 2 + (SD ** 2 * 9) / 10);
 		expect(strandFlowRatio).toMatchObject({ estimate: near((1.75 / rms) ** 2), n: 10, nEffective: 9 });
 		const { low, high } = strandFlowRatio?.interval ?? { low: 0, high: 0 };
+		const perMm = (2 * (1.75 / rms) ** 2) / rms;
+		const u = Math.hypot(SD_OF_MEANS / Math.sqrt(5), U_INSTRUMENT);
 		expect(strandFlowRatio?.sampling).toEqual({
 			kind: 't',
 			mean: near((1.75 / rms) ** 2),
-			standardError: near((high - low) / 3.92),
+			standardError: near(perMm * Math.hypot(SD_OF_MEANS / Math.sqrt(5), STEP)),
 			df: null
 		});
+		expect(strandFlowRatio?.shared).toEqual([{ source: 'instrument mic unchecked', sd: near((perMm * 0.002) / Math.sqrt(3)) }]);
+		// Both parts together are the range: 1.96 either way of the whole uncertainty, nearly straight.
+		expect((high - low) / 3.92 / (perMm * u)).toBeCloseTo(1, 3);
 		expect(message(strandFlowRatio, 'flowAdvice')?.params).toEqual({ rms: near(rms), nominal: 1.75 });
 		expect(message(strandFlowRatio, 'flowRipple')?.params).toMatchObject({ n: 10, width: 0.45 });
 		expect(find([1.75, 1.76]).strandFlowRatio?.sampling).toEqual({ kind: 'unknown', reason: { id: 'onePlace', params: {} } });

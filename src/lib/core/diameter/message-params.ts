@@ -6,7 +6,11 @@ export type DiameterMessages = {
 	diameterNoClaim: { n: number; low: number; high: number };
 	claimKept: { source: string; tolerance: number; lowPct: number };
 	claimBroken: { source: string; tolerance: number; highPct: number };
-	claimMore: { source: string; tolerance: number; lowPct: number; highPct: number; more: number };
+	/** `next`: readings at the next look; `decidesAt`: at the look that would decide it. */
+	claimMore: { source: string; tolerance: number; lowPct: number; highPct: number; n: number; next: number; decidesAt: number };
+	claimFewSpots: { source: string; tolerance: number; have: number; least: number };
+	claimLogUndecided: { source: string; tolerance: number; lowPct: number; highPct: number };
+	claimLogTooShort: { source: string; tolerance: number; have: number; least: number };
 	claimNeverCheck: { source: string; tolerance: number; outside: number; n: number };
 	claimNeverFiner: { source: string; tolerance: number; outside: number; n: number; lowPct: number; highPct: number };
 	claimOnePlace: { source: string; tolerance: number };

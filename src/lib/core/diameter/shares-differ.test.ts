@@ -10,6 +10,7 @@ import { spreadOf } from '../stats/spread';
 const claim: ToleranceClaim = { source: 'label', toleranceMm: 0.02, lowMm: 1.73, highMm: 1.77 };
 const budget: InstrumentBudget = {
 	named: true,
+	source: null,
 	biasMm: 0,
 	repeatabilityMm: 0.0003,
 	standardUncertaintyMm: 0.0005,
@@ -24,6 +25,8 @@ function strandOf(values: number[], of: Partial<InstrumentBudget> = {}): Strand 
 	return normalStrand(
 		{
 			n: over.n,
+			spots: 10,
+			looks: [],
 			nEffective: over.n,
 			meanMm: over.mean,
 			sdMm: over.sd,

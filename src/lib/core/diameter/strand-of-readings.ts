@@ -3,6 +3,7 @@ import type { Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { spreadOf } from '../stats/spread';
 import { instrumentBudget, type InstrumentBudget } from './budget';
+import { LOOKS } from './looks';
 import { normalStrand, type PlaceReadings, type Strand } from './strand';
 
 type MeasuredReading = Reading & { value: number };
@@ -40,24 +41,51 @@ export function strandOfReadings(evidence: SpoolEvidence, nominalMm: number): Re
 	const biasOf = new Map(counting.flatMap((set) => set.readings.map((r) => [r.id, set.budget.biasMm] as const)));
 	const counted = all.filter((r) => biasOf.has(r.id));
 	const valuesMm = counted.map((r) => r.value - (biasOf.get(r.id) ?? 0));
+	const inTime = counted
+		.map((reading, i) => ({ reading, valueMm: valuesMm[i] as number }))
+		.sort((a, b) => a.reading.takenAt - b.reading.takenAt);
+	const looks = LOOKS.filter((look) => look <= inTime.length).map((look) => strandOf(inTime.slice(0, look), budget, []).strand);
+	const { strand, places } = strandOf(
+		counted.map((reading, i) => ({ reading, valueMm: valuesMm[i] as number })),
+		budget,
+		looks
+	);
+	return { counted, leftAside: all.length - counted.length, valuesMm, places, strand };
+}
+
+type Corrected = { reading: MeasuredReading; valueMm: number };
+
+/** The strand that some readings tell of, bias taken off. */
+function strandOf(
+	of: readonly Corrected[],
+	budget: InstrumentBudget,
+	looks: readonly Strand[]
+): { strand: Strand; places: PlaceReadings[] } {
+	const valuesMm = of.map((o) => o.valueMm);
 	const over = spreadOf(valuesMm) as NonNullable<ReturnType<typeof spreadOf>>;
-	const places = placesOf(counted, valuesMm);
+	const places = placesOf(
+		of.map((o) => o.reading),
+		valuesMm
+	);
 	const means = spreadOf(places.map(meanOfPlace));
 	const strand = normalStrand(
 		{
 			n: over.n,
 			nEffective: effectiveNumber(places.length, means?.sd ?? null, over),
+			spots: places.length,
+			looks,
 			meanMm: over.mean,
 			sdMm: over.sd,
 			lowMm: over.low,
 			highMm: over.high,
-			standardErrorMm: means?.sd == null ? null : means.sd / Math.sqrt(places.length),
+			standardErrorMm:
+				means?.sd == null ? null : standardErrorOf(means.sd, places.length, Math.max(over.sd ?? 0, budget.resolutionMm / Math.sqrt(12))),
 			df: places.length - 1,
 			budget
 		},
 		valuesMm
 	);
-	return { counted, leftAside: all.length - counted.length, valuesMm, places, strand };
+	return { strand, places };
 }
 
 type InstrumentSet = { readings: MeasuredReading[]; budget: InstrumentBudget };
@@ -120,6 +148,18 @@ function placesOf(counted: readonly MeasuredReading[], valuesMm: readonly number
 		byPlace.set(key, here);
 	});
 	return [...byPlace.values()].sort((a, b) => a.index - b.index);
+}
+
+/** Fewer places may agree by luck. */
+const FEW_PLACES = 4;
+
+/**
+ * Standard error of the mean. Two or three places that happen to agree say too little of the scatter between places: there it is at least what
+ * the scatter of all readings, or of what the display hides, makes of so many.
+ */
+function standardErrorOf(sdOfMeans: number, places: number, sdOfAll: number): number {
+	const between = sdOfMeans / Math.sqrt(places);
+	return places < FEW_PLACES ? Math.max(between, sdOfAll / Math.sqrt(places)) : between;
 }
 
 function effectiveNumber(places: number, sdOfMeans: number | null, over: { n: number; sd: number | null }): number {

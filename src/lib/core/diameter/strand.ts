@@ -1,6 +1,6 @@
 import type { InstrumentBudget } from './budget';
 import { countOutside } from './outside';
-import { shareInside, type ShareInside } from './share-inside';
+import { mostInside, shareInside, type ShareInside, type StrandEstimate } from './share-inside';
 
 /** One place of the strand with its readings, bias taken off. */
 export type PlaceReadings = { index: number; positionM: number | null; valuesMm: number[] };
@@ -16,6 +16,10 @@ export type Strand = {
 	sdMm: number | null;
 	lowMm: number;
 	highMm: number;
+	/** Places of the strand that were read. */
+	spots: number;
+	/** The strand as the first readings told it, at each planned look that was reached; none for a log, which is looked at once. */
+	looks: readonly Strand[];
 	/** Of the mean, the instrument left out; null while one place says nothing of the rest. */
 	standardErrorMm: number | null;
 	df: number;
@@ -24,6 +28,8 @@ export type Strand = {
 	outside(lowMm: number, highMm: number): number;
 	/** Share of length inside; null while one place says nothing of the rest. */
 	inside(lowMm: number, highMm: number, given?: { nEffective?: number; slices?: number }): ShareInside | null;
+	/** The most of the length that may be inside, at a one-sided level, whatever the instrument may be off; null while one place says nothing. */
+	most(lowMm: number, highMm: number, level: number, given?: { nEffective?: number; slices?: number }): number | null;
 };
 
 /**
@@ -31,28 +37,30 @@ export type Strand = {
  * A spread below what the display can show is taken as what the display can hide.
  * @example normalStrand(base, valuesMm).inside(1.73, 1.77)?.estimate // 0.97
  */
-export function normalStrand(base: Omit<Strand, 'outside' | 'inside' | 'from'>, valuesMm: readonly number[]): Strand {
+export function normalStrand(base: Omit<Strand, 'outside' | 'inside' | 'most' | 'from'>, valuesMm: readonly number[]): Strand {
 	const { budget, meanMm, sdMm } = base;
 	const hiddenSd = budget.resolutionMm / Math.sqrt(12);
-	return {
-		...base,
-		from: 'readings',
-		outside: (lowMm, highMm) => countOutside(valuesMm, lowMm, highMm, budget.resolutionMm),
-		inside(lowMm, highMm, given = {}) {
-			const nEffective = given.nEffective ?? base.nEffective;
-			if (sdMm === null || nEffective < 2) return null;
-			return shareInside(
-				{
+	const estimate = (nEffective: number): StrandEstimate | null =>
+		sdMm === null || nEffective < 2
+			? null
+			: {
 					meanMm,
 					sdMm: Math.max(sdMm, hiddenSd),
 					nEffective,
 					repeatabilityMm: budget.repeatabilityMm,
 					commonMm: budget.standardUncertaintyMm
-				},
-				lowMm,
-				highMm,
-				given.slices
-			);
+				};
+	return {
+		...base,
+		from: 'readings',
+		outside: (lowMm, highMm) => countOutside(valuesMm, lowMm, highMm, budget.resolutionMm),
+		inside(lowMm, highMm, given = {}) {
+			const of = estimate(given.nEffective ?? base.nEffective);
+			return of && shareInside(of, lowMm, highMm, given.slices);
+		},
+		most(lowMm, highMm, level, given = {}) {
+			const of = estimate(given.nEffective ?? base.nEffective);
+			return of && mostInside(of, lowMm, highMm, level, given.slices);
 		}
 	};
 }

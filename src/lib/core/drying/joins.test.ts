@@ -40,7 +40,8 @@ describe('the loss in the first drying, whole', () => {
 			lowPct: expect.closeTo((-share - Z * u) * 100, 8) as number,
 			highPct: expect.closeTo((-share + Z * u) * 100, 8) as number,
 			standardUncertaintyPct: expect.closeTo(u * 100, 10) as number,
-			tareKnown: true
+			tareKnown: true,
+			cardPct: 0
 		});
 		expect(second).toMatchObject({ afterId: w3.id, lostG: 0.5 });
 		expect(second?.lostPct).toBeCloseTo((0.5 / 999) * 100, 10);

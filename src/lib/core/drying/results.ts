@@ -1,5 +1,6 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { intervalsOf, relativeWater } from '../moisture/account';
+import { cardShare, withCard } from '../moisture/card-reel';
 import { tareOf } from '../moisture/tare';
 import { weighings } from '../moisture/weighings';
 
@@ -18,6 +19,8 @@ export type DryingResult = {
 	highPct: number;
 	standardUncertaintyPct: number;
 	tareKnown: boolean;
+	/** What a card reel may have of it, per cent of the net mass; 0 for other reels. */
+	cardPct: number;
 };
 
 /**
@@ -33,6 +36,8 @@ export function dryingResults(evidence: SpoolEvidence): DryingResult[] {
 		const [before, after] = [chain[i], chain[i + 1]];
 		const water = relativeWater(chain, tare, i)[i + 1];
 		if (!before || !after || !water) return [];
+		const card = cardShare(evidence, tare, before.grossG - tare.highG);
+		const bounds = withCard(water, card);
 		return [
 			{
 				beforeId: before.id,
@@ -45,10 +50,11 @@ export function dryingResults(evidence: SpoolEvidence): DryingResult[] {
 				seen: interval.seen,
 				// Plus zero: nothing lost is 0, not -0.
 				lostPct: -water.share * 100 + 0,
-				lowPct: -water.high * 100,
-				highPct: -water.low * 100,
+				lowPct: -bounds.high * 100,
+				highPct: -bounds.low * 100,
 				standardUncertaintyPct: water.standardUncertainty * 100,
-				tareKnown: tare.known
+				tareKnown: tare.known,
+				cardPct: card * 100
 			}
 		];
 	});

@@ -36,8 +36,10 @@ function findLoss(evidence: SpoolEvidence): Finding {
 		});
 	const messages: Message[] = [
 		say(first.seen ? 'driedLost' : 'driedNotSeen', { lostG: first.lostG, uG: first.uG, beforeG: first.beforeG, afterG: first.afterG }),
+		...(first.cardPct > 0 ? [say('cardReel', { pct: first.cardPct })] : []),
 		...(results.length > 1 ? [say('laterDryings', { count: results.length - 1 })] : [])
 	];
+	const surely = first.tareKnown && first.cardPct === 0;
 	return makeFinding(dryingLoss, {
 		...common,
 		inputs: { used: [first.beforeId, first.afterId], excluded: [], revision: evidence.spool.revision },
@@ -45,8 +47,8 @@ function findLoss(evidence: SpoolEvidence): Finding {
 		// Two weighings, both of which the result rests on: a whole difference.
 		n: 2,
 		enough: 2,
-		interval: { low: first.lowPct, high: first.highPct, level: 0.95, kind: first.tareKnown ? 'confidence' : 'bounds' },
-		sampling: first.tareKnown
+		interval: { low: first.lowPct, high: first.highPct, level: 0.95, kind: surely ? 'confidence' : 'bounds' },
+		sampling: surely
 			? { kind: 't', mean: first.lostPct, standardError: first.standardUncertaintyPct, df: null }
 			: { kind: 'bounds', low: first.lowPct, high: first.highPct },
 		messages,

@@ -18,7 +18,7 @@ export type AccountInterval = {
 };
 
 /** Water of one weighing against the chosen state, as a share of the net mass then (chained, dimensionless). */
-type Relative = {
+export type Relative = {
 	id: string;
 	at: number;
 	grossG: number;

@@ -4,6 +4,7 @@ import type { None } from '../finding/none';
 export type MoistureMessages = {
 	notWeighed: None;
 	noAirInterval: None;
+	cardReel: { pct: number };
 	uptakeOver: { pct: number; days: number; from: string };
 	waterNotSeen: { limitG: number };
 	'tareUnknown.netMass': { low: number; high: number };

@@ -1,9 +1,11 @@
+import { mean } from 'd3-array';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, Missing } from '../finding/types';
 import type { Station } from '../station';
-import { intervalsOf, relativeWater } from './account';
+import { intervalsOf, relativeWater, type Relative } from './account';
+import { cardShare, withCard } from './card-reel';
 import { waterUptake } from './quantities';
 import { tareOf } from './tare';
 import { weighings, type Weighing } from './weighings';
@@ -36,6 +38,17 @@ function exposureWord(days: number): string {
 	return days <= 45 ? 'exposure.weeks6' : 'exposure.months';
 }
 
+/**
+ * The top of several weighings, without its lean: the largest of many that are alike is too large by the scatter of the scale, so those that the scale
+ * cannot tell from it count together, by their mean. The bounds move along. What they have in common, the weighing they are counted from, plays no part.
+ * Source: common practice, no source.
+ */
+function withoutLean(weighed: readonly { share: number; ownU: number }[], largest: Relative & { ownU: number }): Relative {
+	const alike = weighed.filter((w) => largest.share - w.share <= 2 * Math.hypot(w.ownU, largest.ownU));
+	const lean = largest.share - (mean(alike, (w) => w.share) ?? largest.share);
+	return { ...largest, share: largest.share - lean, low: largest.low - lean, high: largest.high - lean };
+}
+
 /** Largest uptake since the reference. Water lost or not seen is an answer too: then the estimate is small or below zero. */
 function findUptake(evidence: SpoolEvidence): Finding {
 	const chain = weighings(evidence);
@@ -63,13 +76,21 @@ function findUptake(evidence: SpoolEvidence): Finding {
 		});
 	const water = relativeWater(chain, tare, since);
 	const peak = after.reduce((best, { i }) => ((water[i]?.share ?? 0) > (water[best]?.share ?? -Infinity) ? i : best), after[0]?.i ?? 0);
-	const top = water[peak] as (typeof water)[number];
+	const netG = (chain[since] as Weighing).grossG - tare.highG;
+	const top = withoutLean(
+		after.map(({ w, i }) => ({ share: (water[i] as Relative).share, ownU: w.uG / netG })),
+		{ ...(water[peak] as Relative), ownU: (chain[peak] as Weighing).uG / netG }
+	);
+	const card = cardShare(evidence, tare, netG);
+	const { low, high } = withCard(top, card);
+	const surely = tare.known && card === 0;
 	const days = ((chain[peak] as Weighing).at - (chain[since] as Weighing).at) / DAY_MS;
 	const air = intervals.filter((interval, i) => i >= since && interval.before === 'air');
 	const messages: Message[] = [
 		say('uptakeOver', { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' }),
 		...(air.some((interval) => interval.seen) ? [] : [say('waterNotSeen', { limitG: 2 * Math.min(...air.map((a) => a.uG)) })]),
 		...(tare.contradictsG === undefined ? [] : [say('tareContradicts', { tareG: tare.contradictsG })]),
+		...(card > 0 ? [say('cardReel', { pct: card * 100 })] : []),
 		...(tare.from === 'weighed' ? [] : [say(`tareUnknown.${tare.from}`, { low: tare.lowG, high: tare.highG })])
 	];
 	const pct = (share: number) => share * 100;
@@ -79,10 +100,10 @@ function findUptake(evidence: SpoolEvidence): Finding {
 		...common,
 		estimate: pct(top.share),
 		n: chain.slice(since, peak + 1).length,
-		interval: { low: pct(top.low), high: pct(top.high), level: 0.95, kind: tare.known ? 'confidence' : 'bounds' },
-		sampling: tare.known
+		interval: { low: pct(low), high: pct(high), level: 0.95, kind: surely ? 'confidence' : 'bounds' },
+		sampling: surely
 			? { kind: 't', mean: pct(top.share), standardError: pct(top.standardUncertainty), df: null }
-			: { kind: 'bounds', low: pct(top.low), high: pct(top.high) },
+			: { kind: 'bounds', low: pct(low), high: pct(high) },
 		context: {
 			...EMPTY_CONTEXT,
 			lots: evidence.spool.lot ? [evidence.spool.lot] : [],

@@ -4,7 +4,7 @@ import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/su
 import { modelled } from '../../../../tests/support/modelled';
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
-import { printerEffects } from './printer-effect';
+import { printerEffects, unbridgedPrinters } from './printer-effect';
 import { markQuantity } from './mark-entries';
 import { ladderAs } from '../posterior/observed';
 import { printsStation } from './station';
@@ -108,5 +108,42 @@ describe('what a printer adds', () => {
 			).flags.map((f) => f.kind);
 		expect(flags(north)).toContain('unlikePrinter');
 		expect(flags({ ...north, printerEffects: out.printerEffects })).not.toContain('unlikePrinter');
+	});
+	it('one spool that was printed once on each is enough, told with what such prints usually scatter', () => {
+		const [one] = printerEffects(
+			[
+				printed('KA1', [
+					['North', 60],
+					['South', 50]
+				])
+			],
+			basis,
+			'North'
+		);
+		// Scatter 5 with four degrees of freedom assumed, and none seen: standard error 5 sqrt 2, t(0.975, 4) = 2.7764 (tables).
+		expect(one).toMatchObject({ printer: 'South', shift: expect.closeTo(-10, 9) as number, df: 4, prints: 2 });
+		expect(one?.standardError).toBeCloseTo(5 * Math.SQRT2, 9);
+		expect(one?.high).toBeCloseTo(-10 + 2.7764 * 5 * Math.SQRT2, 2);
+	});
+	it('a printer that nothing ties to the others may differ by what matters: an error all its spools share', () => {
+		const [a, b, c] = [printed('KA1', [['North', 60]]), printed('KA2', [['South', 60]]), printed('KA3', [['South', 70]])];
+		const rule = { ...basis, unbridged: unbridgedPrinters([a, b, c], basis, 'North') };
+		expect(rule.unbridged).toEqual([{ quantity: 'overhang', kind: 'printer', name: 'South' }]);
+		const find = (spool: typeof a) => printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
+		expect(find(a)?.shared).toEqual([]);
+		expect(find(b)?.shared).toEqual([{ source: 'printer South', sd: 5 }]);
+		expect(
+			unbridgedPrinters(
+				[
+					a,
+					printed('KA4', [
+						['North', 60],
+						['South', 50]
+					])
+				],
+				basis,
+				'North'
+			)
+		).toEqual([]);
 	});
 });

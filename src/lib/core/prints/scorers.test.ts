@@ -7,7 +7,7 @@ import { MARKS } from './marks';
 import { marksFinder, type Marked } from './marks-on';
 import { printValues } from './print-values';
 import { onRequest, questionsOf, scoringQueue } from './scoring';
-import { scorerEffects } from './scorer-effect';
+import { scorerEffects, unbridgedScorers } from './scorer-effect';
 import { scoringsOf } from './scorings';
 import { ladderAs, wordAs } from '../posterior/observed';
 import { printsStation } from './station';
@@ -112,6 +112,15 @@ describe('leniency', () => {
 		expect(width(find(ada, out))).toBeGreaterThan(width(find(ada)));
 		// The first faulty step moves with the last clean one.
 		expect(find(ada, out).figure).toMatchObject({ lastClean: [70.25, 70.25], firstFaulty: [75.25, 75.25] });
+	});
+	it('a scorer that no print ties to the others may differ by half of what matters', () => {
+		const [ada, cleo] = [overhangs({ Ada: [60, 60] }, 'KA2'), overhangs({ Cleo: [60] }, 'KA3')];
+		const rule = { ...basis, unbridged: unbridgedScorers([ada, cleo]) };
+		expect(rule.unbridged).toEqual([{ quantity: 'overhang', kind: 'scorer', name: 'Cleo' }]);
+		const find = (spool: typeof ada) => printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
+		expect(find(cleo)?.shared).toEqual([{ source: 'scorer Cleo', sd: 2.5 }]);
+		expect(find(ada)?.shared).toEqual([]);
+		expect(unbridgedScorers([shared])).toEqual([]);
 	});
 	it('of words moves them by whole words, and never beyond the last', () => {
 		const a = attempt();

@@ -6,7 +6,8 @@ import type { Group } from './group';
 import type { MarkDef } from './marks';
 import { firstFaulties, leniencyOf, printValues, windowsOf } from './print-values';
 import { readingsOfMark } from './scorings';
-import type { PrinterEffect } from '../trial/worked-out';
+import type { Marked } from './marks-on';
+import type { PrinterEffect, Unbridged } from '../trial/worked-out';
 
 /** What the prints of a group show of a mark: an interval each, in the unit of the quantity; and how it is drawn. */
 export type Seen = { observed: Observed[]; figure: FigureData };
@@ -114,8 +115,8 @@ function shiftOf({ basis, attempts, pieceId }: Group, { def }: MarkDef, attemptI
  * @example takenOut(group, MARKS[0]).shared // [{ source: 'printer South', sd: 1.2 }]
  */
 export function takenOut(group: Group, mark: MarkDef): { shared: SharedPart[]; messages: Message[] } {
-	const { printerEffects, scorerEffects } = group.basis;
-	if (printerEffects.length + scorerEffects.length === 0) return { shared: [], messages: [] };
+	const { printerEffects, scorerEffects, unbridged } = group.basis;
+	if (printerEffects.length + scorerEffects.length + unbridged.length === 0) return { shared: [], messages: [] };
 	const prints = printValues(group, mark);
 	const printers = weighed(mark.kind === 'words' ? [] : prints.map((r) => shiftOf(group, mark, r.attemptId)));
 	const marks = readingsOfMark(mark).flatMap((quantity) => (group.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'));
@@ -125,7 +126,11 @@ export function takenOut(group: Group, mark: MarkDef): { shared: SharedPart[]; m
 	return {
 		shared: [
 			...printers.map(({ effect, share }) => ({ source: `printer ${effect.printer}`, sd: inUnit(share * effect.standardError) })),
-			...scorers.map(({ effect, share }) => ({ source: `scorer ${effect.scorer}`, sd: inUnit(share * effect.standardError) }))
+			...scorers.map(({ effect, share }) => ({ source: `scorer ${effect.scorer}`, sd: inUnit(share * effect.standardError) })),
+			...strangers(group, mark, marks).map(({ effect, share }) => ({
+				source: `${effect.kind} ${effect.name}`,
+				sd: share * UNBRIDGED[effect.kind] * mark.def.differenceThatMatters
+			}))
 		],
 		messages: [
 			...printers.map(({ effect: { quantity, printer, against, shift, prints } }) =>
@@ -136,6 +141,20 @@ export function takenOut(group: Group, mark: MarkDef): { shared: SharedPart[]; m
 			)
 		]
 	};
+}
+
+/**
+ * What nobody knows of a printer or scorer that nothing ties to the others, in differences that matter: a printer may shift a mark by one, a scorer by half
+ * of one (common practice, no source).
+ */
+const UNBRIDGED = { printer: 1, scorer: 0.5 };
+
+/** Printers and scorers of this group's marks that nothing ties to those the marks are told against. */
+function strangers({ attempts, basis }: Group, { def }: MarkDef, marks: readonly Marked[]): { effect: Unbridged; share: number }[] {
+	const of = (kind: Unbridged['kind'], name: string | null) =>
+		basis.unbridged.find((u) => u.quantity === def.id && u.kind === kind && u.name === name) ?? null;
+	const prints = attempts.filter((a) => marks.some((m) => m.attemptId === a.id));
+	return [...weighed(prints.map((a) => of('printer', a.printer))), ...weighed(marks.map((m) => of('scorer', m.scorer)))];
 }
 
 /** Each effect that touches some values, with the share of them it touches. */

@@ -25,15 +25,22 @@ export type LevelEffect = {
  * value = block + level, by least squares within the blocks, so that a block seen at one level only moves nothing.
  * Source: two-way fixed effects without interaction (Searle, Linear Models; checked with R's lm).
  * @param against the level the others are held against
+ * @param expected scatter within blocks that is expected of such values, as sure as `df` further ones would make it (Smyth 2004): then one block
+ * that was seen at two levels is enough
  * @returns one for each level that is tied to `against` through blocks; none where the scatter within blocks is not known
  * @example additiveEffects(values, 'North')[0] // { level: 'South', shift: -4.2, low: -7.4, high: -1.0, ... }
  */
-export function additiveEffects(values: readonly LevelValue[], against: string): LevelEffect[] {
+export function additiveEffects(
+	values: readonly LevelValue[],
+	against: string,
+	expected: { sd: number; df: number } | null = null
+): LevelEffect[] {
 	const tied = tiedTo(values, against);
 	const known = values.filter((v) => tied.has(v.level));
 	const others = [...tied].filter((level) => level !== against).sort();
 	const blocks = group(known, (v) => v.within);
-	const df = known.length - blocks.size - others.length;
+	const own = known.length - blocks.size - others.length;
+	const df = own + (expected?.df ?? 0);
 	if (others.length === 0 || df < 1) return [];
 	// Taking each block's own mean out of values and of levels leaves the levels alone.
 	const rows = [...blocks.values()].flatMap((of) => {
@@ -46,7 +53,8 @@ export function additiveEffects(values: readonly LevelValue[], against: string):
 	const inverse = jStat.inv(normal);
 	const moments = others.map((_, j) => sum(rows, (r) => (r.x[j] as number) * r.y));
 	const shifts = inverse.map((line) => sum(line, (v, k) => v * (moments[k] as number)));
-	const rest = sum(rows, (r) => (r.y - sum(r.x, (x, k) => x * (shifts[k] as number))) ** 2);
+	const seenRest = sum(rows, (r) => (r.y - sum(r.x, (x, k) => x * (shifts[k] as number))) ** 2);
+	const rest = seenRest + (expected ? expected.df * expected.sd ** 2 : 0);
 	return others.map((level, k) => {
 		const shift = shifts[k] as number;
 		const standardError = Math.sqrt((rest / df) * ((inverse[k] as number[])[k] as number));
@@ -55,6 +63,15 @@ export function additiveEffects(values: readonly LevelValue[], against: string):
 		const n = sum(seen, ([, of]) => of.length);
 		return { level, against, shift, standardError, df, low: shift - half, high: shift + half, n, within: seen.map(([id]) => id) };
 	});
+}
+
+/**
+ * Levels that no block ties to the one the others are held against.
+ * @example untied([{ within: 'a', level: 'North', value: 1 }, { within: 'b', level: 'South', value: 2 }], 'North') // ['South']
+ */
+export function untied(values: readonly LevelValue[], against: string): string[] {
+	const tied = tiedTo(values, against);
+	return [...new Set(values.map((v) => v.level))].filter((level) => !tied.has(level)).sort();
 }
 
 /** Levels that are linked to one by blocks seen at both, however many links away. */

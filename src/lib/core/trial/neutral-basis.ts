@@ -11,6 +11,7 @@ export const NEUTRAL_BASIS: Basis = {
 	failureRule: 'filament',
 	printerEffects: [],
 	scorerEffects: [],
+	unbridged: [],
 	repeats: 1,
 	diameterPlaces: 1,
 	diameterDirections: 1,

@@ -19,6 +19,9 @@ export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardErro
 	scorings: number;
 };
 
+/** Somebody or something that marks a quantity differently by an amount that is not known. */
+export type Unbridged = { quantity: string; kind: 'printer' | 'scorer'; name: string };
+
 /** What follows from the spools of a trial and is worked out anew whenever they are seen. */
 export type WorkedOut = {
 	/** Diameter the profile assumes. */
@@ -31,6 +34,8 @@ export type WorkedOut = {
 	specimenKinds: Record<SpecimenMeasure, string | null>;
 	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
 	printerEffects: PrinterEffect[];
+	/** Printers and scorers that no spool or print ties to the one the marks are told against: what they add nobody knows. */
+	unbridged: Unbridged[];
 	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
 	scorerEffects: ScorerEffect[];
 };

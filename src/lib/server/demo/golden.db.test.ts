@@ -41,7 +41,8 @@ async function findings(): Promise<string> {
 						cell.sampling.kind
 					].join(' | ')
 				);
-		for (const row of pickOf(whole, NOW).rows) lines.push(`pick | ${row.place} | tier ${row.tier ?? '-'} | ${codeOf(row.spoolId)} | ${figure(row.score)} | ${figure(row.cost)}`);
+		for (const row of pickOf(whole, NOW).rows)
+			lines.push(`pick | ${row.place} | tier ${row.tier ?? '-'} | ${codeOf(row.spoolId)} | ${figure(row.score)} | ${figure(row.cost)}`);
 	}
 	return `core ${CORE_VERSION}\n${lines.join('\n')}\n`;
 }

@@ -8,8 +8,8 @@ import { costReference } from '$lib/core/cost/reference';
 import { materialClass } from '$lib/core/handbook/material-class';
 import type { MaterialFigures } from '$lib/core/handbook/figures';
 import type { PriorSet } from '$lib/core/posterior/prior-set';
-import { printerEffects } from '$lib/core/prints/printer-effect';
-import { scorerEffects } from '$lib/core/prints/scorer-effect';
+import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effect';
+import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
 import type { Reader } from '../db/client';
@@ -47,6 +47,10 @@ export async function basisOf(
 		markPieces: compared,
 		specimenKinds: specimenKinds(spools),
 		scorerEffects: leniencies,
+		unbridged: [
+			...unbridgedScorers(spools),
+			...unbridgedPrinters(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
+		],
 		printerEffects: takeOutPrinter
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],

@@ -16,14 +16,20 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	noToleranceStated: () => 'No tolerance is stated.',
 	diameterNoClaim: (p) =>
 		`No tolerance is stated, so there is nothing to keep; ${readings(p)} run from ${fixed(p.low, 2)} to ${mm(p.high, 2)}.`,
-	claimKept: (p) => `It keeps ${claim(p)}: beyond reasonable doubt at least ${pct(p.lowPct)} of the length is inside.`,
+	claimKept: (p) => `It keeps ${claim(p)}: at least ${pct(p.lowPct)} of the length is inside.`,
 	claimBroken: (p) => `It breaks ${claim(p)}: at most ${pct(p.highPct)} of the length is inside, the instrument allowed for.`,
 	claimMore: (p) =>
-		`Undecided whether it keeps ${claim(p)}: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. About ${plural(p.more, 'further reading')} like these, each at a place of its own, would decide it.`,
+		`Not decided yet whether it keeps ${claim(p)}: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. Next answer at ${p.next} readings${p.decidesAt > p.next ? `; readings like these would decide it at ${p.decidesAt}` : ''}.`,
+	claimFewSpots: (p) =>
+		`Not decided yet whether it keeps ${claim(p)}: that takes ${p.least} places of the strand at least, and ${p.have} ${p.have === 1 ? 'was' : 'were'} read.`,
+	claimLogUndecided: (p) =>
+		`Not decided whether it keeps ${claim(p)}: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. A longer log or a gauge that is better known would tell more.`,
+	claimLogTooShort: (p) =>
+		`The log is too short to say whether it keeps ${claim(p)}: it is worth ${plural(p.have, 'independent reading')}, and ${p.least} are needed.`,
 	claimNeverCheck: (p) =>
-		`${fits(p)} Whether it keeps ${claim(p)} no number of readings will tell, since the instrument may be off by as much. Check it ten times against a pin of known size; that could decide it.`,
+		`${fits(p)} Whether it keeps ${claim(p)} no number of readings up to 192 will tell, since the instrument may be off by as much. Check it ten times against a pin of known size; that could decide it.`,
 	claimNeverFiner: (p) =>
-		`${fits(p)} Whether it keeps ${claim(p)} no number of readings will tell with this instrument: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. A finer one is needed.`,
+		`${fits(p)} Whether it keeps ${claim(p)} no number of readings up to 192 will tell with this instrument: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. A finer one is needed.`,
 	claimOnePlace: (p) => `All readings are from one place: they say nothing yet of ${claim(p)}.`,
 	'strict.kept': (p) =>
 		`It keeps ${claim(p)} by the stricter rule: all ${readings(p)} are inside by more than the guard band of ${mm(p.guard)}.`,

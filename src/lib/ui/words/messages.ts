@@ -78,6 +78,8 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		const gained = p.pct >= 0 ? `took up at most ${fixed(p.pct, 2)} %` : `only lost water (${fixed(p.pct, 2)} %)`;
 		return `It ${gained} of its net mass in the ${daysWords(p.days)} ${from}, printing taken out.`;
 	},
+	cardReel: (p) =>
+		`The reel is card, which takes up water itself: up to ${fixed(p.pct, 2)} % of the filament’s mass may be the reel’s, and the range allows for it.`,
 	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(p.limitG, 1)} g, and none in the air was larger.`,
 	'tareUnknown.netMass': (p) =>
 		`The empty reel is not weighed: ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,

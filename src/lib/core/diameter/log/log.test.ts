@@ -242,7 +242,19 @@ describe('summary and verdict', () => {
 		expect(claimVerdict(strandOfLog(summary, even), 1.73, 1.77)?.verdict).toBe('kept');
 		expect(claimVerdict(strandOfLog(summary, even), 1.745, 1.755)?.verdict).toBe('broken');
 		const caliper = instrumentBudget(null, 1.75, 0);
-		expect(claimVerdict(strandOfLog(summary, caliper), 1.73, 1.77)).toMatchObject({ verdict: 'undecided', more: null });
+		expect(claimVerdict(strandOfLog(summary, caliper), 1.73, 1.77)).toMatchObject({ verdict: 'undecided', next: null, tooFew: null });
+	});
+	it('a log worth fewer than ten independent readings is too short to say', () => {
+		// One slow wave over the whole length: neighbours repeat each other nearly everywhere.
+		const slow = summarise(
+			made(4000, (i) => 1.75 + 0.004 * Math.sin((2 * Math.PI * i) / 4000)),
+			1.75
+		);
+		expect(slow.nEffective).toBeLessThan(10);
+		expect(claimVerdict(strandOfLog(slow, even), 1.73, 1.77)).toMatchObject({
+			verdict: 'undecided',
+			tooFew: { have: Math.floor(slow.nEffective), least: 10 }
+		});
 	});
 	it('limits are inclusive', () => {
 		const onLimit = summarise(

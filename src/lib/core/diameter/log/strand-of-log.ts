@@ -5,6 +5,7 @@ import type { PlaceReadings, Strand } from '../strand';
 import type { LogSummary } from './summary';
 
 const SLICES = 32;
+const SHIFTS = 17;
 /** Columns of the small picture of the sheet. */
 const PLACES = 60;
 
@@ -25,6 +26,8 @@ export function strandOfLog(summary: LogSummary, budget: InstrumentBudget): Stra
 		highMm: summary.highMm - biasMm,
 		standardErrorMm: sdMm === null || nEffective < 2 ? null : sdMm / Math.sqrt(nEffective),
 		df: Math.max(1, nEffective - 1),
+		spots: nEffective,
+		looks: [],
 		budget,
 		outside: (lowMm, highMm) => n - countBetween(summary, lowMm + biasMm, highMm + biasMm),
 		inside(lowMm, highMm, given = {}): ShareInside | null {
@@ -42,6 +45,14 @@ export function strandOfLog(summary: LogSummary, budget: InstrumentBudget): Stra
 			});
 			ordered.sort();
 			return { estimate: countBetween(summary, lowMm + biasMm, highMm + biasMm) / n, ordered };
+		},
+		most(lowMm, highMm, level, given = {}) {
+			const worth = given.nEffective ?? nEffective;
+			if (worth < 2) return null;
+			// Where the instrument may be off, the strand is taken to lie where it is best.
+			const z = normalQuantile(level);
+			const shifts = Array.from({ length: SHIFTS }, (_, i) => z * ((2 * i) / (SHIFTS - 1) - 1) * budget.standardUncertaintyMm);
+			return Math.max(...shifts.map((s) => wilsonAt(countBetween(summary, lowMm + biasMm + s, highMm + biasMm + s) / n, worth, z)));
 		}
 	};
 }
