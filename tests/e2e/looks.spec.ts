@@ -113,7 +113,9 @@ test('a page is served as it is shown, so that nothing jumps when its script has
 test("the demo's pick can be argued about", async ({ page }) => {
 	await open(page, `${new URL((await fetch(server.url)).url).href}/pick`);
 	await expect(page.getByText('20,000 draws')).toBeVisible();
-	await expect(page.getByTestId('pick-sentence')).toHaveText(/^Buy \w+: as good as .*, as far as these tests can tell, and the cheapest\.$/);
+	await expect(page.getByTestId('pick-sentence')).toHaveText(
+		/^Buy \w+: as good as .*, as far as these tests can tell, and the cheapest\.$/
+	);
 	await expect(page.getByTestId('tier').first()).toHaveText('Cannot be told apart, cheapest first');
 	const firsts = await page
 		.getByTestId('ranking')
