@@ -3,6 +3,10 @@
  * time. With --write they go into docs/trust as well.
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { sum } from 'd3-array';
+import { CLAIM_INSTRUMENTS, claimFigures } from '../../tests/support/trust/claims';
+import { printFigures } from '../../tests/support/trust/prints';
+import { sharedFigures } from '../../tests/support/trust/shared';
 import { coveragePlot, type Covered } from '../../tests/support/trust/plot';
 import { KINDS, type Kind } from '../../tests/support/trust/kinds';
 import { Simulation } from '../../tests/support/trust/simulate';
@@ -90,11 +94,72 @@ function tiers(): void {
 				}
 }
 
+/** Whether a chance of being the best comes true as often as it is told. */
+function chances(): void {
+	const tenths = Array.from({ length: 10 }, (_, i) => `${i * 10} to ${i * 10 + 10} %`);
+	head('spools, n', ...tenths);
+	const [overhang, , , words, , load] = KINDS;
+	const kinds = [overhang, words, load].flatMap((k) => k ?? []);
+	for (const n of [1, 2, 3, 4, 5]) {
+		const found = SPREADS.map((spread, i) => tierFigures(kinds, { spools: 6, n, spread, trials: TRIALS, seed: SEED + 77 * n + i }));
+		const cells = tenths.map((_, k) => {
+			const count = sum(found, (f) => f.tenths[k]?.count ?? 0);
+			return count < 20
+				? `(${count})`
+				: `${percent(
+						sum(found, (f) => f.tenths[k]?.came ?? 0),
+						count
+					)} of ${count}`;
+		});
+		row(`6, n ${n}`, ...cells);
+	}
+}
+
+/** Success and the cost of good prints. */
+function printRanges(): void {
+	head('record', 'prints', 'success covered', 'mean width', 'cost covered', 'mean width, price 20');
+	for (const record of ['full', 'silent'] as const)
+		for (const n of [1, 2, 3, 5, 10]) {
+			const { trials, success, cost, successWidth, costWidth } = printFigures(n, record, TRIALS * 5, SEED + n, EACH_RECORD);
+			row(
+				record,
+				String(n),
+				percent(success, trials),
+				(successWidth / trials).toFixed(2),
+				percent(cost, trials),
+				(costWidth / trials).toFixed(1)
+			);
+		}
+}
+
+/** Claims that are just kept or just broken, looked at as they grow. */
+function claims(): void {
+	head('instrument', 'mean off nominal, mm', 'ever called kept', 'ever called broken');
+	for (const [i, instrument] of CLAIM_INSTRUMENTS.entries())
+		for (const offMm of [0, 0.01, 0.02, 0.03]) {
+			const trials = TRIALS * 5;
+			const { kept, broken } = claimFigures(instrument, offMm, trials, SEED + i);
+			row(instrument.name, String(offMm), percent(kept, trials), percent(broken, trials));
+		}
+}
+
+/** An error that all spools have in common. */
+function sharedErrors(): void {
+	head('six alike, some pair apart', 'a better seventh found', 'found if the error were each one’s own');
+	const trials = TRIALS * 5;
+	const { apart, found, foundAsOwn } = sharedFigures(trials, SEED);
+	row(percent(apart, trials), percent(found, trials), percent(foundAsOwn, trials));
+}
+
 say(`${TRIALS} trials a line and spread, seed ${SEED}.`);
 say('');
 const covered = ranges();
 say('');
 tiers();
+for (const table of [chances, printRanges, claims, sharedErrors]) {
+	say('');
+	table();
+}
 if (process.argv.includes('--write')) {
 	mkdirSync('docs/trust', { recursive: true });
 	writeFileSync('docs/trust/figures.md', `# Figures of npm run bench:trust\n\n${lines.join('\n')}\n`);

@@ -16,6 +16,8 @@ export type TierFigures = {
 	meanSize: number;
 	/** Spools that were given a chance of 70 to 80 % to be the best, and how many of them were. */
 	told: { count: number; came: number };
+	/** The same for each tenth of a chance, from 0 to 10 % on. */
+	tenths: { count: number; came: number }[];
 };
 
 const DRAWS = 1000;
@@ -40,7 +42,14 @@ export function tierFigures(
 	const learnt = () => simulations.map((one) => ({ ...one, prior: one.simulation.learnt(one.between || one.kind.sd / Math.sqrt(n)) }));
 	let benches = learnt();
 	const uniform = randomUniform.source(randomSource(seed))(0, 1);
-	const figures: TierFigures = { trials, bestInFirst: 0, oneTier: 0, meanSize: 0, told: { count: 0, came: 0 } };
+	const figures: TierFigures = {
+		trials,
+		bestInFirst: 0,
+		oneTier: 0,
+		meanSize: 0,
+		told: { count: 0, came: 0 },
+		tenths: Array.from({ length: 10 }, () => ({ count: 0, came: 0 }))
+	};
 	for (let t = 0; t < trials; t++) {
 		if (t > 0 && t % EACH_RECORD === 0) benches = learnt();
 		const candidates = Array.from({ length: spools }, () => candidate(benches, n, uniform));
@@ -51,9 +60,15 @@ export function tierFigures(
 		if (first.length === spools) figures.oneTier++;
 		figures.meanSize += first.length / trials;
 		chancesOfBest(candidates).forEach((chance, i) => {
+			const isBest = Number(candidates[i]?.truth === best);
+			const tenth = figures.tenths[Math.min(9, Math.floor(chance * 10))];
+			if (tenth) {
+				tenth.count++;
+				tenth.came += isBest;
+			}
 			if (chance < 0.7 || chance > 0.8) return;
 			figures.told.count++;
-			if (candidates[i]?.truth === best) figures.told.came++;
+			figures.told.came += isBest;
 		});
 	}
 	return figures;

@@ -1,0 +1,47 @@
+import { randomBeta, randomUniform } from 'd3-random';
+import { costOfGoodPrints } from '../../../src/lib/core/cost/cost-of-good-prints';
+import { wasteFactor } from '../../../src/lib/core/cost/waste-factor';
+import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/posterior/success';
+import { randomSource } from '../../../src/lib/core/random/source';
+
+/** True shares that finish, from spool to spool: nine in ten, as prints of eight would make one think. */
+const TRUE_SHARES = { finished: 7.2, failed: 0.8 };
+/** Share of a print laid down when it fails. */
+const TRUE_WASTE = { a: 2, b: 2.5 };
+const RECORD = 60;
+const PRICE = 20;
+
+export type PrintFigures = { trials: number; success: number; cost: number; successWidth: number; costWidth: number };
+
+/** How often the ranges of success and of the cost of good prints hold the truth, of spools that were printed n times. */
+export function printFigures(n: number, record: 'full' | 'silent', trials: number, seed: number, eachRecord: number): PrintFigures {
+	const source = randomSource(seed);
+	const uniform = randomUniform.source(source)(0, 1);
+	const share = randomBeta.source(source)(TRUE_SHARES.finished, TRUE_SHARES.failed);
+	const waste = randomBeta.source(source)(TRUE_WASTE.a, TRUE_WASTE.b);
+	const printed = (p: number, times: number) => {
+		const finished = Array.from({ length: times }, () => uniform() < p).filter(Boolean).length;
+		return { finished, failed: times - finished };
+	};
+	const learnt = (): SuccessPrior =>
+		record === 'full' ? learnSuccess(Array.from({ length: RECORD }, () => printed(share(), 3))) : ASSUMED_SUCCESS;
+	let prior = learnt();
+	const figures: PrintFigures = { trials: 0, success: 0, cost: 0, successWidth: 0, costWidth: 0 };
+	for (let t = 0; t < trials; t++) {
+		if (t > 0 && t % eachRecord === 0) prior = learnt();
+		const truth = Math.min(share(), 0.999);
+		const seen = printed(truth, n);
+		// Who never finished a print has no cost; of those nothing is told.
+		if (seen.finished === 0) continue;
+		const reached = Array.from({ length: seen.failed }, () => waste());
+		const found = successOf(seen.finished, seen.failed, prior);
+		const cost = costOfGoodPrints(PRICE, found, reached);
+		const trueCost = PRICE * wasteFactor(1 - truth, TRUE_WASTE.a / (TRUE_WASTE.a + TRUE_WASTE.b));
+		figures.trials++;
+		if (truth >= found.low && truth <= found.high) figures.success++;
+		if (trueCost >= cost.low && trueCost <= cost.high) figures.cost++;
+		figures.successWidth += found.high - found.low;
+		figures.costWidth += cost.high - cost.low;
+	}
+	return figures;
+}
