@@ -98,7 +98,8 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 	const of = common(evidence, quote, basis);
 	const base = {
 		...of,
-		context: { ...printed, currencies: of.context.currencies, priceKinds: of.context.priceKinds, from: of.context.from, to: of.context.to },
+		// On which pieces and in which state: how they were printed is told beside success itself.
+		context: { ...of.context, pieces: printed.pieces, conditions: printed.conditions },
 		method: 'costPerGoodKg',
 		source: 'geometric failures before a success; beta laws with the prior of the record (docs/methods/cost.md)',
 		priorSet: basis.priors.number

@@ -80,7 +80,7 @@ export class DrawnQuantities {
 		const of = new Float64Array(this.draws);
 		for (let d = 0; d < this.draws; d++) of[d] = drawFrom(table, source());
 		for (const part of finding?.shared ?? []) {
-			const common = shared.get(part.source) ?? this.#standardNormals(`${def.name ?? def.id} ${part.source}`);
+			const common = shared.get(part.source) ?? this.#standardNormals(`${def.name ?? def.id} shared ${shared.size}`);
 			shared.set(part.source, common);
 			for (let d = 0; d < this.draws; d++) of[d] = (of[d] as number) + part.sd * (common[d] as number);
 		}

@@ -59,7 +59,7 @@ describe('success', () => {
 			grade: 'thin',
 			interval: { low: by.low, high: by.high, kind: 'credible' },
 			sampling: { kind: 'beta', a: 5.6, b: 0.4 },
-			word: { id: 'finishedOf', params: { finished: 2, n: 2, notCounted: 1 } }
+			word: { id: 'lostOtherwise', params: { count: 1 } }
 		});
 		expect(found.messages.map((m) => m.id)).toEqual(['successCount', 'successPrior', 'failuresNotCounted']);
 	});

@@ -52,7 +52,7 @@ export function findSuccess(evidence: SpoolEvidence, basis: Basis): Finding {
 		n,
 		interval: { low: success.low, high: success.high, level: 0.95, kind: 'credible' },
 		sampling: { kind: 'beta', a: success.finished, b: success.failed },
-		word: say('finishedOf', { finished, n, notCounted }),
+		word: notCounted > 0 ? say('lostOtherwise', { count: notCounted }) : null,
 		messages: [
 			say('successCount', { finished, n }),
 			...(n < 3 ? [say('successPrior', { cells })] : []),

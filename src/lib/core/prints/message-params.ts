@@ -25,7 +25,7 @@ export type PrintsMessages = {
 	printsElsewhere: { count: number };
 	/** Cells of the record that tell how often such prints finish; 0 where that is assumed. */
 	successPrior: { cells: number };
-	finishedOf: { finished: number; n: number; notCounted: number };
+	lostOtherwise: { count: number };
 	'wetDry.helped': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.hurt': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.noDifference': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };

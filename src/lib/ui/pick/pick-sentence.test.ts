@@ -59,13 +59,16 @@ describe('the pick in one sentence', () => {
 		const tier = (shares: Record<string, number>, last: Partial<PickRow> = {}) => {
 			const codes = Object.keys(shares);
 			const rows = codes.map((code, i) => row(code, { tier: 0, ...(i === codes.length - 1 ? last : {}) }));
-			return pickSentence(rows, chances(shares), 'cheapestOfBest');
+			return pickSentence(rows, chances(shares), 'cheapestOfBest', 'EUR');
 		};
 		expect(tier({ SE6: 0.34, KE1: 0.35, HU4: 0.31 })).toBe(
 			'Buy SE6: as good as KE1 and HU4, as far as these tests can tell, and the cheapest.'
 		);
 		expect(tier({ A: 0.2, B: 0.2, C: 0.2, D: 0.2, E: 0.2 })).toBe(
 			'Buy A: as good as 4 others, as far as these tests can tell, and the cheapest.'
+		);
+		expect(tier({ SE6: 0.1, HU4: 0.87, KE1: 0.03 })).toBe(
+			'Buy SE6, the cheapest of 3 that these tests cannot part for sure. HU4 is the likelier best (87 %), but it costs 0.00 EUR a kg more.'
 		);
 		expect(tier({ SE6: 0.6, KE1: 0.4 })).toBe('SE6 is the better bet: 60 % chance to be the best, KE1 40 %.');
 		expect(tier({ SE6: 0.9, KE1: 0.1 }, { tier: 1 })).toBe('Buy SE6: 90 % chance to be the best, KE1 10 %.');

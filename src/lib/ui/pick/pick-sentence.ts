@@ -2,7 +2,7 @@ import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
 import type { QuantityDef } from '$lib/core/finding/types';
 import type { ValueRule } from '$lib/core/trial/protocol';
-import { chance, percent, upTo } from '../words/numbers';
+import { chance, fixed, percent, upTo } from '../words/numbers';
 import { quantityName, valueWords } from '../words/quantities';
 import { RULE_WORDS } from '../words/closed-lists';
 
@@ -14,14 +14,14 @@ const nameOf = (id: string, defs: QuantityDef[]) => {
 };
 
 /** The pick in one sentence, with how sure it is. */
-export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: ValueRule): string {
+export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: ValueRule, currency = ''): string {
 	const passing = rows.filter((r) => r.eligible && !r.neverFinished);
 	const [first, second] = passing;
 	if (rows.length === 0) return 'There is no spool to pick from yet.';
 	if (!first) return rows.some((r) => r.eligible) ? 'No spool has finished a print yet.' : 'No spool meets the limits.';
 	if (first.knownShare === 0) return 'Nothing weighed was measured yet: there is nothing to pick on.';
 	if (!second) return `${first.code} is the only one that meets the limits.`;
-	return rule === 'cheapestOfBest' ? tierSentence(passing, chances) : ruleSentence(passing, chances);
+	return rule === 'cheapestOfBest' ? tierSentence(passing, chances, currency) : ruleSentence(passing, chances);
 }
 
 const shareOf = (row: PickRow, chances: Chances): number => chances.places[row.spoolId]?.[0] ?? 0;
@@ -39,8 +39,8 @@ const LIKELY = 0.5;
 /** So many are named; of more only the number is told. */
 const NAMED = 3;
 
-/** Clear, the better bet, or as good as some others and the cheapest of them. */
-function tierSentence(passing: readonly PickRow[], chances: Chances): string {
+/** Clear, the better bet, or as good as some others and the cheapest of them; who is likelier the best and dearer is named. */
+function tierSentence(passing: readonly PickRow[], chances: Chances, currency: string): string {
 	const first = passing[0] as PickRow;
 	const alike = passing.filter((r) => r.tier === first.tier && r !== first);
 	const share = shareOf(first, chances);
@@ -49,6 +49,13 @@ function tierSentence(passing: readonly PickRow[], chances: Chances): string {
 		return `Buy ${first.code}: ${chanceWords(first, passing, chances, 'the best')}, and it is the cheapest of those that come near.`;
 	if (share >= LIKELY) return `${first.code} is the better bet: ${chanceWords(first, passing, chances, 'the best')}.`;
 	const others = alike.length <= NAMED ? listed(alike.map((r) => r.code)) : `${alike.length} others`;
+	const likelier = alike.find((r) => shareOf(r, chances) >= LIKELY);
+	if (likelier && first.cost !== null) {
+		const told = chance(shareOf(likelier, chances), chances.draws);
+		const dearer =
+			likelier.cost === null ? 'its price is not known' : `it costs ${fixed(likelier.cost - first.cost, 2)} ${currency} a kg more`;
+		return `Buy ${first.code}, the cheapest of ${alike.length + 1} that these tests cannot part for sure. ${likelier.code} is the likelier best (${told}), but ${dearer}.`;
+	}
 	if (first.cost === null)
 		return `${first.code} and ${others} are as good as each other, as far as these tests can tell; none of them has a price.`;
 	return `Buy ${first.code}: as good as ${others}, as far as these tests can tell, and the cheapest.`;

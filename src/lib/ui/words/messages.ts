@@ -57,7 +57,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		p.cells > 0
 			? `So few prints are told with what ${plural(p.cells, 'other spool')} on record did with such prints.`
 			: 'So few prints are told with what is assumed of prints in general: nine in ten finish.',
-	finishedOf: (p) => `${p.finished} of ${p.n}${p.notCounted > 0 ? `; ${p.notCounted} lost otherwise` : ''}`,
+	lostOtherwise: (p) => `${p.count} lost otherwise`,
 	failuresNotCounted: (p) => `${plural(p.count, 'failure')} not charged to the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
 	noPrintsForCost: (p) =>
 		`Bought at ${fixed(p.perKg, 2)} per kg; not printed here yet, so the failures counted in are ${p.cells > 0 ? 'those of such prints on record' : 'assumed'}.`,

@@ -121,7 +121,7 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="sr-only">Pick</h1>
 	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">
-		{pickSentence(rows, chances, rule)}
+		{pickSentence(rows, chances, rule, data.head.currency)}
 	</p>
 	<p class="small">It speaks of these reels, not yet of the products: other lots may differ.</p>
 	{#if data.turned}
