@@ -28,7 +28,7 @@ test('a quick check with a common caliper by keys: told in one sentence that it 
 	await page.getByRole('textbox', { name: /^Diameter of/ }).focus();
 	for (const mm of ['1.75', '1,76', '1.74', '1.75', '1.76', '1.75', '1.75', '0.0689 in', '1.75', '1.76']) await enter(page, mm);
 	await expect(page.getByText('The quick check is complete.')).toBeVisible();
-	await expect(saying(page)).toContainText('no number of readings will tell');
+	await expect(saying(page)).toContainText('no number of readings up to 192 will tell');
 	await expect(saying(page)).toContainText('Check it ten times against a pin');
 	await allKept(page);
 	// As the sentence says: ten readings of a pin, in the workshop, by keys.

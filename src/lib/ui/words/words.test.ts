@@ -6,7 +6,6 @@ import {
 	evidence,
 	load,
 	mark,
-	MAIN_PIECE,
 	basis,
 	quote,
 	reading,
@@ -90,8 +89,7 @@ function everyState() {
 			...basis,
 			ownMeasures: [own],
 			currency: 'EUR',
-			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null },
-			borrowed: [{ quantity: 'overhang', subject: MAIN_PIECE, sd: 2.5, df: 3, n: 4, code: 'KA1', relative: false }]
+			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null }
 		}
 	};
 }
