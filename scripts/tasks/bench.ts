@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
-import { blocksOf, pickFrom } from '../../src/lib/core/pick/pick-from';
 import { presetCriteria } from '../../src/lib/core/pick/presets';
 import type { PickInput } from '../../src/lib/core/pick/types';
 import { STATIONS } from '../../src/lib/core/registry';
@@ -14,9 +13,9 @@ import { ensureDefaults } from '../../src/lib/server/db/defaults';
 import { migrate } from '../../src/lib/server/db/migrate';
 import { sheetOf } from '../../src/lib/server/trials/findings';
 import { loadTrial } from '../../src/lib/server/trials/load';
-import { randomSource } from '../../src/lib/core/random/source';
 import { benchLog } from './bench-log';
 import { benchFifty, benchLoad } from './bench-load';
+import { benchPick } from './bench-pick';
 import { benchPrints } from './bench-prints';
 import { fill, READINGS, SPOOLS } from './bench-fill';
 import { runTask, taskConfig } from './task';
@@ -96,27 +95,7 @@ await runTask(async () => {
 		);
 
 		const input = twelveCriteria(candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: STATIONS, now: 0 }));
-		const uniforms = (draws: number) => () => {
-			const source = randomSource(1);
-			const out = new Float64Array(SPOOLS * 12);
-			for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
-			return out;
-		};
-		pickFrom(input, blocksOf(input, 100, 1));
-		line(
-			'first places, 40 spools x 12 criteria, 2,000 draws',
-			ms(() => pickFrom(input, blocksOf(input, 2000, 1))),
-			200,
-			'as many uniform numbers',
-			ms(uniforms(2000))
-		);
-		line(
-			'the same, 100,000 draws',
-			ms(() => pickFrom(input, blocksOf(input, 100_000, 1))),
-			5000,
-			'as many uniform numbers',
-			ms(uniforms(100_000))
-		);
+		benchPick(input);
 		console.log(
 			`\nsheet as JSON: ${(JSON.stringify(sheet).length / 1024).toFixed(0)} kB, ${(gzipSync(JSON.stringify(sheet)).length / 1024).toFixed(0)} kB compressed`
 		);

@@ -1,38 +1,66 @@
 import { mean } from 'd3-array';
 import type { QuantityDef } from '../finding/types';
-import { say } from '../finding/message';
-import { randomSource } from '../random/source';
-import { quantileTable, drawFrom } from '../sampling/quantile-table';
 import { normalQuantile } from '../stats/distributions';
 import { COST } from './cost';
-import type { RankedFinding } from './ranked-finding';
+import type { Strata } from './strata';
 import type { Candidate } from './types';
 import { valueOf } from './value';
 
-const NOTHING = { kind: 'unknown' as const, reason: say('noReadings') };
 /** What a price that nobody knows is worth where none at all is known. */
 const MIDDLE = 0.5;
 
-/** One quantity of all candidates, draw by draw. */
-type Drawn = { raw: Float64Array[]; values: Float64Array[] };
+type Of = { candidates: readonly Candidate[]; defs: readonly QuantityDef[] };
+
+/** Equally likely values of one quantity for each candidate, in its unit and as what they are worth. */
+type Tables = { def: QuantityDef; raw: Float64Array[]; worth: Float64Array[] };
+
+/** What does not change from block to block of draws. */
+export class DrawnTables {
+	readonly of: Of;
+	readonly strata: Strata;
+	readonly normal: Float64Array;
+	readonly #known = new Map<string, Tables | null>();
+
+	constructor(of: Of, strata: Strata) {
+		this.of = of;
+		this.strata = strata;
+		this.normal = Float64Array.from({ length: strata.count }, (_, i) => normalQuantile((i + 0.5) / strata.count));
+	}
+
+	/**
+	 * The tables of a quantity; null where no such quantity is defined.
+	 * @example tables.tablesOf('overhang')?.raw.length // 3
+	 */
+	tablesOf(quantity: string): Tables | null {
+		const known = this.#known.get(quantity);
+		if (known !== undefined) return known;
+		const def = this.of.defs.find((d) => d.id === quantity) ?? null;
+		const raw = def && this.of.candidates.map(({ findings }) => this.strata.valuesOf(findings[quantity], def));
+		const tables = def && raw && { def, raw, worth: raw.map((values) => values.map((x) => valueOf(x, def))) };
+		this.#known.set(quantity, tables);
+		return tables;
+	}
+}
 
 /**
- * What candidates truly are, drawn again and again from what their findings allow. Each quantity of each spool (by its bench code) has a stream of its own, so that
- * neither a weight that moves nor a spool that joins changes the draws of anything else. An error that spools share is drawn once for all of
- * them, and so cancels where they are compared.
- * Source: inverse transform (Devroye 1986, II.2); errors in common, JCGM 101.
- * @example new DrawnQuantities({ candidates, defs }, 2000, 1).values('overhang')[0].length // 2000
+ * What candidates truly are, drawn again and again from what their findings allow. Each quantity of each spool (by its bench code) is drawn in an
+ * order of its own, so that neither a weight that moves nor a spool that joins changes the draws of anything else. An error that spools share is drawn
+ * once for all of them, and so cancels where they are compared.
+ * Source: `strata.ts`; errors in common, JCGM 101.
+ * @example [...blocksOf({ candidates, defs }, 2000, 1)][0]?.values('overhang')[0]?.length // 2000
  */
 export class DrawnQuantities {
 	readonly draws: number;
-	readonly #of: { candidates: readonly Candidate[]; defs: readonly QuantityDef[] };
-	readonly #seed: number;
-	readonly #known = new Map<string, Drawn>();
+	readonly #tables: DrawnTables;
+	readonly #block: number;
+	readonly #raw = new Map<string, Float64Array[]>();
+	readonly #values = new Map<string, Float64Array[]>();
+	readonly #shared = new Map<string, Float64Array>();
 
-	constructor(of: { candidates: readonly Candidate[]; defs: readonly QuantityDef[] }, draws: number, seed: number) {
-		this.#of = of;
+	constructor(tables: DrawnTables, block: number, draws: number) {
+		this.#tables = tables;
+		this.#block = block;
 		this.draws = draws;
-		this.#seed = seed;
 	}
 
 	/**
@@ -40,7 +68,7 @@ export class DrawnQuantities {
 	 * @example drawn.raw('overhang')[0]?.[0] // 66.2
 	 */
 	raw(quantity: string): readonly Float64Array[] {
-		return this.#draw(quantity).raw;
+		return remembered(this.#raw, quantity, () => this.#draw(quantity, 'raw'));
 	}
 
 	/**
@@ -49,62 +77,67 @@ export class DrawnQuantities {
 	 * @example drawn.values('overhang')[0]?.[0] // 0.72
 	 */
 	values(quantity: string): readonly Float64Array[] {
-		return this.#draw(quantity).values;
+		return remembered(this.#values, quantity, () => this.#worth(quantity));
 	}
 
-	#draw(quantity: string): Drawn {
-		const known = this.#known.get(quantity);
-		if (known) return known;
-		const drawn = this.#drawAnew(quantity);
-		this.#known.set(quantity, drawn);
-		return drawn;
-	}
-
-	#drawAnew(quantity: string): Drawn {
-		const { candidates, defs } = this.#of;
-		const def = defs.find((d) => d.id === quantity);
-		if (!def) {
-			const none = candidates.map(() => new Float64Array(this.draws));
-			return { raw: none, values: none };
-		}
-		const shared = new Map<string, Float64Array>();
-		const raw = candidates.map(({ code, findings }) => this.#rawOf(findings[quantity], def, code, shared));
-		const values = raw.map((of) => of.map((x) => valueOf(x, def)));
-		if (quantity === COST) this.#neutral(candidates, values);
-		return { raw, values };
-	}
-
-	#rawOf(finding: RankedFinding | undefined, def: QuantityDef, code: string, shared: Map<string, Float64Array>): Float64Array {
-		const source = randomSource(seedOf(this.#seed, `${def.name ?? def.id} ${code}`));
-		const table = quantileTable(finding?.sampling ?? NOTHING, def);
-		const of = new Float64Array(this.draws);
-		for (let d = 0; d < this.draws; d++) of[d] = drawFrom(table, source());
-		for (const part of finding?.shared ?? []) {
-			const common = shared.get(part.source) ?? this.#standardNormals(`${def.name ?? def.id} shared ${shared.size}`);
-			shared.set(part.source, common);
-			for (let d = 0; d < this.draws; d++) of[d] = (of[d] as number) + part.sd * (common[d] as number);
-		}
-		return of;
-	}
-
-	#standardNormals(name: string): Float64Array {
-		const source = randomSource(seedOf(this.#seed, name));
-		return Float64Array.from({ length: this.draws }, () => normalQuantile(Math.max(1e-9, source())));
-	}
-
-	#neutral(candidates: readonly Candidate[], values: Float64Array[]): void {
-		const priced = candidates.map(({ findings }) => findings[COST] !== undefined && findings[COST].sampling.kind !== 'unknown');
-		const known = values.filter((_, i) => priced[i]);
-		const average = Float64Array.from({ length: this.draws }, (_, d) => mean(known, (of) => of[d]) ?? MIDDLE);
-		priced.forEach((is, i) => {
-			if (!is) values[i] = average;
+	#worth(quantity: string): Float64Array[] {
+		const { candidates } = this.#tables.of;
+		const def = this.#tables.tablesOf(quantity)?.def;
+		const drawn = this.#draw(quantity, 'worth');
+		candidates.forEach(({ findings }, i) => {
+			// A shared error moves the value itself, which then is worth something else.
+			if (def && findings[quantity]?.shared.length) drawn[i] = (this.raw(quantity)[i] as Float64Array).map((x) => valueOf(x, def));
 		});
+		return quantity === COST ? this.#neutral(drawn) : drawn;
+	}
+
+	#draw(quantity: string, what: 'raw' | 'worth'): Float64Array[] {
+		const { of, strata } = this.#tables;
+		const tables = this.#tables.tablesOf(quantity);
+		return of.candidates.map(({ code, findings }, i) => {
+			const into = new Float64Array(this.draws);
+			if (!tables) return into;
+			// The same order for a value and for what it is worth.
+			strata.draw(tables[what][i] as Float64Array, `${tables.def.name ?? quantity} ${code}`, this.#block, into);
+			if (what === 'raw')
+				for (const { source, sd } of findings[quantity]?.shared ?? []) addScaled(into, this.#commonError(tables.def, source), sd);
+			return into;
+		});
+	}
+
+	/** Named by the order in which sources come up: a source's own name may hold an id, which another record would have otherwise. */
+	#commonError(def: QuantityDef, source: string): Float64Array {
+		return remembered(this.#shared, `${def.id} ${source}`, () => {
+			const into = new Float64Array(this.draws);
+			this.#tables.strata.draw(this.#tables.normal, `${def.name ?? def.id} shared ${this.#shared.size}`, this.#block, into);
+			return into;
+		});
+	}
+
+	#neutral(values: Float64Array[]): Float64Array[] {
+		const priced = this.#tables.of.candidates.map(
+			({ findings }) => findings[COST] !== undefined && findings[COST].sampling.kind !== 'unknown'
+		);
+		const known = values.filter((_, i) => priced[i]);
+		if (known.length === values.length) return values;
+		const average = Float64Array.from({ length: this.draws }, (_, d) => mean(known, (of) => of[d]) ?? MIDDLE);
+		return values.map((of, i) => (priced[i] ? of : average));
 	}
 }
 
-/** A seed for one stream: the same for the same name on every machine (FNV-1a). */
-function seedOf(seed: number, name: string): number {
-	let hash = 0x811c9dc5 ^ seed;
-	for (let i = 0; i < name.length; i++) hash = Math.imul(hash ^ name.charCodeAt(i), 0x01000193);
-	return hash;
+/**
+ * Adds a multiple of one list to another.
+ * @param by no unit
+ * @example addScaled(Float64Array.of(1), Float64Array.of(2), 3)
+ */
+export function addScaled(into: Float64Array, values: Float64Array, by: number): void {
+	for (let d = 0; d < into.length; d++) into[d] = (into[d] as number) + by * (values[d] as number);
+}
+
+function remembered<T>(known: Map<string, T>, key: string, make: () => T): T {
+	const before = known.get(key);
+	if (before !== undefined) return before;
+	const made = make();
+	known.set(key, made);
+	return made;
 }

@@ -13,46 +13,50 @@ const MISSES = -1e12;
 const NEVER = -1e15;
 
 /**
- * Where candidates stand by a rule in one draw: the higher the better, and comparable within that draw only.
+ * Where candidates stand by a rule, draw by draw: the higher the better, and comparable within one draw only.
  * cheapestOfBest: value without cost, for only what cannot be told apart by it goes by cost; weighted: value with cost; perMoney: value without
  * cost per money; cheapest: least cost; strongest: greatest load. Behind: who has no price or load where one is needed; who misses a limit; who
  * tried and never finished a print.
- * @example standings(candidates, drawn, weighing, 'weighted')(0) // Float64Array [0.7, 0.6, 0.9]
+ * @returns one list a candidate; no unit but what the rule goes by
+ * @example standings(candidates, drawn, weighing, 'weighted')[0]?.[0] // 0.7
  */
 export function standings(
 	candidates: readonly Candidate[],
 	drawn: DrawnQuantities,
-	weighing: Weighing,
+	{ score, worth, passes }: Weighing,
 	rule: ValueRule
-): (draw: number, into?: Float64Array) => Float64Array {
-	const priced = candidates.map(hasPrice);
-	const never = candidates.map(neverFinished);
-	const loaded = candidates.map(hasLoad);
+): Float64Array[] {
 	const cost = needsCost(rule) ? drawn.raw(COST) : [];
 	const strength = rule === 'strongest' ? drawn.raw(STRENGTH) : [];
-	const { score, worth, passes } = weighing;
-	const byRule = (i: number, d: number): number => {
-		const at = (of: readonly Float64Array[]) => of[i]?.[d] as number;
-		switch (rule) {
-			case 'weighted':
-				return at(score);
-			case 'perMoney':
-				return priced[i] ? at(worth) / at(cost) : LACKS;
-			case 'cheapest':
-				return priced[i] ? -at(cost) : LACKS;
-			case 'strongest':
-				return loaded[i] ? at(strength) : LACKS;
-			case 'cheapestOfBest':
-				return at(worth);
-		}
-	};
-	return (d, into = new Float64Array(candidates.length)) => {
-		for (let i = 0; i < into.length; i++) {
-			const behind = never[i] ? NEVER : passes[i]?.[d] ? 0 : MISSES;
-			into[i] = behind === 0 ? byRule(i, d) : behind + (worth[i]?.[d] as number);
-		}
-		return into;
-	};
+	return candidates.map((candidate, i) => {
+		const [value, ofWorth] = [
+			byRule(candidate, rule, { score: score[i], worth: worth[i], cost: cost[i], strength: strength[i] }),
+			worth[i] as Float64Array
+		];
+		const never = neverFinished(candidate);
+		const meets = passes[i] as Uint8Array;
+		if (never) return ofWorth.map((w) => NEVER + w);
+		// Mostly there is no limit, or all of its draws meet it.
+		return meets.includes(0) ? value.map((v, d) => (meets[d] ? v : MISSES + (ofWorth[d] as number))) : value;
+	});
+}
+
+type Of = Record<'score' | 'worth' | 'cost' | 'strength', Float64Array | undefined>;
+
+function byRule(candidate: Candidate, rule: ValueRule, { score, worth, cost, strength }: Of): Float64Array {
+	const of = worth as Float64Array;
+	switch (rule) {
+		case 'weighted':
+			return score as Float64Array;
+		case 'cheapestOfBest':
+			return of;
+		case 'perMoney':
+			return hasPrice(candidate) && cost ? of.map((w, d) => w / (cost[d] as number)) : of.map(() => LACKS);
+		case 'cheapest':
+			return hasPrice(candidate) && cost ? cost.map((c) => -c) : of.map(() => LACKS);
+		case 'strongest':
+			return hasLoad(candidate) && strength ? strength : of.map(() => LACKS);
+	}
 }
 
 const needsCost = (rule: ValueRule): boolean => rule === 'perMoney' || rule === 'cheapest';

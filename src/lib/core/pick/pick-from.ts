@@ -1,14 +1,15 @@
 import { COST } from './cost';
-import { DrawnQuantities } from './drawn-quantities';
+import { DrawnQuantities, DrawnTables } from './drawn-quantities';
 import { hasLoad, hasPrice, standings, STRENGTH } from './order';
 import { orderRows, rowOf } from './rows';
+import { Strata } from './strata';
 import { Tally } from './tally';
 import { tiersOf } from './tiers';
 import type { Picked, PickInput, PickRow } from './types';
 import { weigh } from './weigh';
 
-/** So many draws at a time: few enough to fit into little memory. */
-const AT_ONCE = 4000;
+/** So many draws at a time: few enough to fit into little memory. A power of two, as strata are. */
+const AT_ONCE = 4096;
 /** Worth, in the tiers, of a draw in which a limit was missed. */
 const MISSED = -1;
 
@@ -19,7 +20,9 @@ const MISSED = -1;
  * @example [...blocksOf({ candidates, defs }, 2000, 1)][0]?.draws // 2000
  */
 export function* blocksOf(of: Pick<PickInput, 'candidates' | 'defs'>, draws: number, seed: number): Generator<DrawnQuantities> {
-	for (let from = 0; from < draws; from += AT_ONCE) yield new DrawnQuantities(of, Math.min(AT_ONCE, draws - from), seed + from);
+	const count = Math.min(AT_ONCE, 2 ** Math.ceil(Math.log2(Math.max(2, draws))));
+	const tables = new DrawnTables(of, new Strata(count, seed));
+	for (let block = 0; block * count < draws; block++) yield new DrawnQuantities(tables, block, Math.min(count, draws - block * count));
 }
 
 /**
@@ -32,12 +35,10 @@ export function* blocksOf(of: Pick<PickInput, 'candidates' | 'defs'>, draws: num
 export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, onBlock?: (draws: number) => void): Picked {
 	const { candidates, criteria, rule } = input;
 	const tallies = candidates.map(() => new Tally(candidates.length));
-	const into = new Float64Array(candidates.length);
 	let draws = 0;
 	for (const drawn of blocks) {
 		const weighing = weigh(drawn, input);
-		const standing = standings(candidates, drawn, weighing, rule);
-		for (let d = 0; d < drawn.draws; d++) addPlaces(standing(d, into), tallies);
+		addPlaces(standings(candidates, drawn, weighing, rule), drawn.draws, tallies);
 		candidates.forEach((candidate, i) => {
 			const tally = tallies[i] as Tally;
 			const worth = weighing.worth[i] as Float64Array;
@@ -70,17 +71,31 @@ function setTiers(rows: readonly PickRow[], tallies: readonly Tally[]): void {
 	among.forEach((i, k) => ((rows[i] as PickRow).tier = tiers[k] ?? null));
 }
 
-/** Who stands before whom is counted: for some dozens of spools that is quicker than sorting them. */
-function addPlaces(standing: Float64Array, tallies: readonly Tally[]): void {
-	for (let i = 0; i < standing.length; i++) {
-		const own = standing[i] as number;
-		let before = 0;
-		let alike = 0;
-		for (let j = 0; j < standing.length; j++) {
-			const other = standing[j] as number;
-			if (other > own) before++;
-			else if (other === own) alike++;
+/**
+ * Who stands before whom is counted, pair by pair: for some dozens of spools that is quicker than sorting them. Ties share the places they cover in
+ * equal parts.
+ */
+function addPlaces(standing: readonly Float64Array[], draws: number, tallies: readonly Tally[]): void {
+	const n = standing.length;
+	const row = new Float64Array(n);
+	const before = new Int32Array(n);
+	const alike = new Int32Array(n);
+	for (let d = 0; d < draws; d++) {
+		before.fill(0);
+		alike.fill(1);
+		for (let i = 0; i < n; i++) row[i] = (standing[i] as Float64Array)[d] as number;
+		for (let i = 0; i < n; i++) {
+			const own = row[i] as number;
+			for (let j = i + 1; j < n; j++) {
+				const other = row[j] as number;
+				if (other > own) before[i] = (before[i] as number) + 1;
+				else if (other < own) before[j] = (before[j] as number) + 1;
+				else {
+					alike[i] = (alike[i] as number) + 1;
+					alike[j] = (alike[j] as number) + 1;
+				}
+			}
 		}
-		(tallies[i] as Tally).addPlace(before, alike);
+		for (let i = 0; i < n; i++) (tallies[i] as Tally).addPlace(before[i] as number, alike[i] as number);
 	}
 }

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { COST } from './cost';
-import type { DrawnQuantities } from './drawn-quantities';
+import { addScaled, type DrawnQuantities } from './drawn-quantities';
 import type { Candidate, Criterion, PickInput } from './types';
 
 /** What candidates come to in each draw. */
@@ -42,10 +42,6 @@ function weightedSums(count: number, drawn: DrawnQuantities, weighed: readonly C
 	for (const { quantity, weight } of weighed)
 		drawn.values(quantity).forEach((values, i) => addScaled(sums[i] as Float64Array, values, weight / total));
 	return sums;
-}
-
-function addScaled(into: Float64Array, values: Float64Array, by: number): void {
-	for (let d = 0; d < into.length; d++) into[d] = (into[d] as number) + by * (values[d] as number);
 }
 
 /** Nine decimals: a limit of 0.9 must be met by 0.9 computed. */

@@ -4,6 +4,7 @@
 	import type { ValueRule } from '$lib/core/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';
 	import { paretoEdge } from '$lib/core/pick/pareto';
+	import type { DrawnQuantities } from '$lib/core/pick/drawn-quantities';
 	import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
 	import { PICK_SEED } from '$lib/core/pick/seed';
 	import type { Criterion, PickInput, PickRow } from '$lib/core/pick/types';
@@ -47,7 +48,7 @@
 	const QUICK = 2000;
 	const blocks = $derived.by(() => {
 		const { candidates, defs } = data;
-		let drawn: ReturnType<typeof blocksOf> extends Iterable<infer B> ? B[] | null : never = null;
+		let drawn: DrawnQuantities[] | null = null;
 		return () => (drawn ??= [...blocksOf({ candidates, defs }, QUICK, PICK_SEED)]);
 	});
 	const picked = $derived.by(() => {

@@ -1,0 +1,78 @@
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { randomNormal } from 'd3-random';
+import { blocksOf, pickFrom } from '../../src/lib/core/pick/pick-from';
+import type { PickInput } from '../../src/lib/core/pick/types';
+import { learnSet } from '../../src/lib/core/posterior/learn-set';
+import { modelOf } from '../../src/lib/core/posterior/model';
+import { ladderAs } from '../../src/lib/core/posterior/observed';
+import type { RecordCell } from '../../src/lib/core/posterior/record-cell';
+import { markQuantity } from '../../src/lib/core/prints/mark-entries';
+import { randomSource } from '../../src/lib/core/random/source';
+import { line, ms } from './timing';
+
+const MANY = 100_000;
+const CELLS = 10_000;
+
+/** The pick's draws beside the same in numpy, an importance that is dragged, and a set of priors learnt from a large record. */
+export function benchPick(input: PickInput): void {
+	const { candidates, criteria } = input;
+	pickFrom(input, blocksOf(input, 200, 1));
+	const uniforms = (draws: number) => () => {
+		const source = randomSource(1);
+		const out = new Float64Array(candidates.length * criteria.length);
+		for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
+		return out;
+	};
+	const few = ms(() => pickFrom(input, blocksOf(input, 2000, 1)));
+	line('first places, 40 spools x 12 criteria, 2,000 draws', few, 150, 'as many uniform numbers', ms(uniforms(2000)));
+
+	const kept = [...blocksOf(input, 2000, 1)];
+	pickFrom(input, kept);
+	const moved = { ...input, criteria: criteria.map((c, i) => (i === 0 ? { ...c, weight: 4 } : c)) };
+	line(
+		'an importance dragged to new tiers',
+		ms(() => pickFrom(moved, kept)),
+		50,
+		'drawing anew',
+		few
+	);
+
+	const many = ms(() => pickFrom(input, blocksOf(input, MANY, 1)));
+	const numpy = numpyMs(candidates.length, criteria.length);
+	if (numpy === null)
+		line('the same, 100,000 draws (no python3-numpy to set it beside)', many, null, 'as many uniform numbers', ms(uniforms(MANY)));
+	else line('the same, 100,000 draws', many, 0.6 * numpy, 'the same in numpy, one thread', numpy);
+
+	const cells = record();
+	line(
+		`priors learnt from ${CELLS.toLocaleString('en')} cells`,
+		ms(() => learnSet(cells, [])),
+		20_000,
+		'of a hundred cells',
+		ms(() => learnSet(cells.slice(0, 100), []))
+	);
+}
+
+/** Milliseconds of the script beside this one; null where there is no numpy. */
+function numpyMs(spools: number, criteria: number): number | null {
+	const run = spawnSync('python3', [join(import.meta.dirname, 'draws.py'), String(spools), String(criteria), String(MANY)], {
+		encoding: 'utf8'
+	});
+	const seconds = run.status === 0 ? Number.parseFloat(run.stdout) : Number.NaN;
+	return Number.isFinite(seconds) ? seconds * 1000 : null;
+}
+
+/** Ladders of ten kinds of pieces in five materials, each cell printed twice; no two alike. */
+function record(): RecordCell[] {
+	const normal = randomNormal.source(randomSource(3))(0, 1);
+	const model = modelOf(markQuantity('overhang'), 'plain');
+	return Array.from({ length: CELLS }, (_, i) => {
+		const mean = 58 + 4 * normal();
+		const observed = [0, 1].map(() => {
+			const at = mean + 3 * normal();
+			return ladderAs(at - 2.5, at + 2.5);
+		});
+		return { quantity: 'overhang', kind: `kind ${i % 10}`, material: `material ${i % 5}`, model, observed };
+	});
+}
