@@ -35,7 +35,7 @@ function chanceWords(first: PickRow, rows: readonly PickRow[], chances: Chances,
 
 /** From this chance on one is clearly the best, or the better bet. */
 const CLEAR = 0.8;
-const LIKELY = 0.5;
+const LIKELY = 0.6;
 /** So many are named; of more only the number is told. */
 const NAMED = 3;
 
@@ -70,7 +70,7 @@ function ruleSentence(passing: readonly PickRow[], chances: Chances): string {
 	const share = shareOf(first, chances);
 	const words = chanceWords(first, passing, chances, 'first');
 	if (share >= CLEAR) return `Buy ${first.code}: ${words}.`;
-	if (share >= LIKELY) return `${first.code} is the better bet: ${words}.`;
+	if (share >= 0.5) return `${first.code} is the better bet: ${words}.`;
 	return share < best
 		? `${first.code} leads on average, but others are first more often: ${words}.`
 		: `${first.code} leads, too close to call: ${words}.`;
