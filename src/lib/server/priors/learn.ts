@@ -14,6 +14,7 @@ import type { Database, Reader } from '../db/client';
 import { ownMeasure, priorSet, spool, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { loadHandbook } from '../handbook/handbook';
+import { asOwnMeasure } from '../own/measure';
 
 /** So many spools are read at a time. */
 const AT_ONCE = 40;
@@ -66,12 +67,5 @@ async function teachingSpools(db: Reader): Promise<{ id: string; revision: numbe
 }
 
 async function allMeasures(db: Reader): Promise<OwnMeasure[]> {
-	return (await db.select().from(ownMeasure)).map((m) => ({
-		id: m.id,
-		name: m.name,
-		unit: m.unit,
-		direction: m.direction,
-		low: m.scaleLow,
-		high: m.scaleHigh
-	}));
+	return (await db.select().from(ownMeasure)).map(asOwnMeasure);
 }

@@ -12,6 +12,7 @@ import { loadEvidence } from '../evidence/load';
 import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
 import { withFacts } from '../facts/facts';
+import { asOwnMeasure } from '../own/measure';
 import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../priors/load';
@@ -59,14 +60,7 @@ async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[])
 async function plainBasis(db: Reader, evidence: SpoolEvidence, measures: { measure: typeof ownMeasure.$inferSelect }[]): Promise<Basis> {
 	const set = {
 		...PLAIN_PROTOCOL,
-		ownMeasures: measures.map(({ measure: m }) => ({
-			id: m.id,
-			name: m.name,
-			unit: m.unit,
-			direction: m.direction,
-			low: m.scaleLow,
-			high: m.scaleHigh
-		}))
+		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure))
 	};
 	return await basisOf(db, set, [evidence], null, await newestPriors(db));
 }

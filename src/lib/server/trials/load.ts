@@ -1,5 +1,4 @@
 import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
-import type { OwnMeasure } from '$lib/core/evidence/own-measure';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { ValueRule } from '$lib/core/trial/protocol';
@@ -10,6 +9,7 @@ import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } f
 import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { isValidRow } from '../exchange/row-schema';
+import { asOwnMeasure } from '../own/measure';
 import { notFound, problem } from '../problem';
 import { lastTurn, priorsOfTrial } from '../priors/load';
 import { abilitiesOf, basisOf } from './basis-of';
@@ -120,14 +120,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				currency: head.currency,
 				costReference: weights.costReference,
 				printer: abilitiesOf(printerNow ?? null),
-				ownMeasures: measures.map((m): OwnMeasure => ({
-					id: m.id,
-					name: m.name,
-					unit: m.unit,
-					direction: m.direction,
-					low: m.scaleLow,
-					high: m.scaleHigh
-				}))
+				ownMeasures: measures.map(asOwnMeasure)
 			},
 			spools,
 			house,
