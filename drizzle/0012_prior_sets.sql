@@ -1,6 +1,7 @@
 CREATE TABLE IF NOT EXISTS `prior_set` (
 	`id` binary(16) NOT NULL,
 	`number` int NOT NULL,
+	`learnt_by` binary(16) NOT NULL,
 	`learnt_from` varchar(64) NOT NULL,
 	`content` longtext NOT NULL,
 	`created_at` bigint NOT NULL,

@@ -30,9 +30,18 @@ export function costOfGoodPrints(
 		waste.forEach((share, j) => (ordered[i * waste.length + j] = perKg * wasteFactor(failure, share)))
 	);
 	ordered.sort();
-	const at = (p: number) => ordered[Math.round(p * (ordered.length - 1))] as number;
+	const at = (p: number) => quantileOfCost(ordered, p);
 	return { estimate: at(0.5), low: at(0.025), high: at(0.975), ordered };
 }
+
+/**
+ * What a good kilogram costs at most with some probability.
+ * @param ordered equally likely costs in order
+ * @param p probability, 0 to 1
+ * @returns whole units of the currency per kilogram
+ * @example quantileOfCost(Float64Array.of(20, 21, 22), 0.5) // 21
+ */
+export const quantileOfCost = (ordered: Float64Array, p: number): number => ordered[Math.round(p * (ordered.length - 1))] as number;
 
 /** Middles of equally likely slices of a beta law. */
 const slices = (count: number, a: number, b: number): number[] =>

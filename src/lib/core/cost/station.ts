@@ -4,17 +4,15 @@ import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, Missing } from '../finding/types';
+import { BETA_PROBABILITIES } from '../posterior/success';
 import { contextOf } from '../prints/context';
 import { countedPrints } from '../prints/counted-prints';
 import { ANY_PRINT } from '../prints/outcomes';
 import type { Station } from '../station';
 import { countedQuote } from './counted-quote';
-import { costOfGoodPrints } from './cost-of-good-prints';
+import { costOfGoodPrints, quantileOfCost } from './cost-of-good-prints';
 import { pricePerKgOf } from './price-per-kg';
 import { costPerGoodKg, pricePerKg } from './quantities';
-
-/** Where the distribution of the cost is noted. */
-const PROBABILITIES = [0.001, 0.01, 0.025, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.975, 0.99, 0.999];
 
 export const costStation: Station = {
 	id: 'cost',
@@ -101,7 +99,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 		// On which pieces and in which state: how they were printed is told beside success itself.
 		context: { ...of.context, pieces: printed.pieces, conditions: printed.conditions },
 		method: 'costPerGoodKg',
-		source: 'geometric failures before a success; beta laws with the prior of the record (docs/methods/cost.md)',
+		source: 'geometric failures before a success; beta laws with the prior of the record (docs/methods/pick.md)',
 		priorSet: basis.priors.number
 	};
 	const n = finished + failed;
@@ -124,7 +122,11 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 		estimate: cost.estimate,
 		n,
 		interval: { low: cost.low, high: cost.high, level: 0.95, kind: 'credible' },
-		sampling: { kind: 'quantiles', probabilities: PROBABILITIES, values: PROBABILITIES.map((p) => quantileOf(cost.ordered, p)) },
+		sampling: {
+			kind: 'quantiles',
+			probabilities: [...BETA_PROBABILITIES],
+			values: BETA_PROBABILITIES.map((p) => quantileOfCost(cost.ordered, p))
+		},
 		missing: n === 0 ? [ANY_PRINT] : of.missing,
 		messages: [
 			n === 0
@@ -136,5 +138,3 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 		figure: { kind: 'bar', base: perKg }
 	});
 }
-
-const quantileOf = (ordered: Float64Array, p: number): number => ordered[Math.round(p * (ordered.length - 1))] as number;

@@ -29,13 +29,10 @@ export function standings(
 	const cost = needsCost(rule) ? drawn.raw(COST) : [];
 	const strength = rule === 'strongest' ? drawn.raw(STRENGTH) : [];
 	return candidates.map((candidate, i) => {
-		const [value, ofWorth] = [
-			byRule(candidate, rule, { score: score[i], worth: worth[i], cost: cost[i], strength: strength[i] }),
-			worth[i] as Float64Array
-		];
-		const never = neverFinished(candidate);
+		const ofWorth = worth[i] as Float64Array;
+		if (neverFinished(candidate)) return ofWorth.map((w) => NEVER + w);
+		const value = byRule(candidate, rule, { score: score[i], worth: ofWorth, cost: cost[i], strength: strength[i] });
 		const meets = passes[i] as Uint8Array;
-		if (never) return ofWorth.map((w) => NEVER + w);
 		// Mostly there is no limit, or all of its draws meet it.
 		return meets.includes(0) ? value.map((v, d) => (meets[d] ? v : MISSES + (ofWorth[d] as number))) : value;
 	});

@@ -369,6 +369,8 @@ export const criteria = mysqlTable(
 export const priorSet = mysqlTable('prior_set', {
 	id: id(),
 	number: int().notNull(),
+	/** The server whose record it was learnt from: one that came with a bundle serves the trial it came with, and no other. */
+	learntBy: uuid().notNull(),
 	/** What of the record it was learnt from: the same again teaches nothing new. */
 	learntFrom: word(64).notNull(),
 	content: json<PriorSetContent>()().notNull(),

@@ -1,6 +1,15 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setPriority } from 'node:os';
 
+/** One that has ended already has no priority to be set: that must not end the server. */
+function putBehind(pid: number): void {
+	try {
+		setPriority(pid, LOW_PRIORITY);
+	} catch {
+		// It ended in between.
+	}
+}
+
 const MINUTE_MS = 60_000;
 /** Behind all that answers somebody. */
 const LOW_PRIORITY = 10;
@@ -19,7 +28,7 @@ export function startLearning(everyMinutes: number, env: Record<string, string |
 			env,
 			stdio: ['ignore', 'inherit', 'inherit']
 		});
-		if (running.pid !== undefined) setPriority(running.pid, LOW_PRIORITY);
+		if (running.pid !== undefined) putBehind(running.pid);
 		const ended = () => (running = null);
 		running.once('exit', ended);
 		running.once('error', (cause) => {

@@ -11,7 +11,7 @@ import type { Basis } from '$lib/core/trial/basis';
 import { NEUTRAL_BASIS } from '$lib/core/trial/neutral-basis';
 import { CORE_VERSION } from '$lib/core/version';
 import type { Database, Reader } from '../db/client';
-import { ownMeasure, priorSet, spool, trial, trialSpool, verdict } from '../db/schema';
+import { ownMeasure, priorSet, server, spool, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { loadHandbook } from '../handbook/handbook';
 import { asOwnMeasure } from '../own/measure';
@@ -29,8 +29,15 @@ export async function learnPriors(db: Database, now: number): Promise<string | n
 	const learntFrom = createHash('sha256')
 		.update(JSON.stringify([CORE_VERSION, ...spools.map((s) => `${s.id} ${s.revision}`)]))
 		.digest('hex');
-	const [newest] = await db.select().from(priorSet).orderBy(desc(priorSet.createdAt), desc(priorSet.id)).limit(1);
-	if (spools.length === 0 || newest?.learntFrom === learntFrom) return null;
+	const [here] = await db.select({ id: server.id }).from(server).limit(1);
+	if (!here || spools.length === 0) return null;
+	const [newest] = await db
+		.select({ learntFrom: priorSet.learntFrom })
+		.from(priorSet)
+		.where(eq(priorSet.learntBy, here.id))
+		.orderBy(desc(priorSet.number))
+		.limit(1);
+	if (newest?.learntFrom === learntFrom) return null;
 	const basis: Basis = { ...NEUTRAL_BASIS, handbook: await loadHandbook(db), ownMeasures: await allMeasures(db) };
 	const cells: RecordCell[] = [];
 	const prints: SuccessCell[] = [];
@@ -46,7 +53,7 @@ export async function learnPriors(db: Database, now: number): Promise<string | n
 	const id = v7();
 	return await db.transaction(async (tx) => {
 		const [highest] = await tx.select({ number: max(priorSet.number) }).from(priorSet);
-		await tx.insert(priorSet).values({ id, number: (highest?.number ?? 0) + 1, learntFrom, content, createdAt: now });
+		await tx.insert(priorSet).values({ id, number: (highest?.number ?? 0) + 1, learntBy: here.id, learntFrom, content, createdAt: now });
 		return id;
 	});
 }

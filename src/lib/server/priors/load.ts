@@ -1,7 +1,7 @@
 import { and, desc, eq, isNotNull } from 'drizzle-orm';
 import { NO_RECORD, type PriorSet } from '$lib/core/posterior/prior-set';
 import type { Reader } from '../db/client';
-import { priorSet, trialPriorSet } from '../db/schema';
+import { priorSet, server, trialPriorSet } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
 
 /** Sets never change, so each is read and looked at once. */
@@ -32,7 +32,12 @@ export async function lastTurn(db: Reader, trialId: string): Promise<{ number: n
 
 /** The newest set that was learnt here. */
 export async function newestPriors(db: Reader): Promise<PriorSet> {
-	const [newest] = await db.select({ id: priorSet.id }).from(priorSet).orderBy(desc(priorSet.number), desc(priorSet.createdAt)).limit(1);
+	const [newest] = await db
+		.select({ id: priorSet.id })
+		.from(priorSet)
+		.innerJoin(server, eq(server.id, priorSet.learntBy))
+		.orderBy(desc(priorSet.number), desc(priorSet.createdAt))
+		.limit(1);
 	return newest ? await readSet(db, newest.id) : NO_RECORD;
 }
 

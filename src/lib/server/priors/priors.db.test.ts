@@ -115,6 +115,9 @@ describe('what the record teaches', () => {
 		expect(there?.priorSet).toBe(1);
 		expect(there?.interval).toEqual(here?.interval);
 		expect(there?.sampling).toEqual(here?.sampling);
+		// It serves the trial it came with: a trial of that bench's own does not begin with what another bench has learnt.
+		const own = (await postTrial(other.db, checked(trialBody, { id: v7(), name: 'Own' }), NOW)).answer.id;
+		expect((await loadTrial(other.db, own)).basis.priors.number).toBe(0);
 		await other.close();
 	});
 	it('a set that puts another spool first is told with the trial', async () => {
@@ -138,7 +141,7 @@ describe('what the record teaches', () => {
 		const id = v7();
 		await t.db
 			.insert(priorSet)
-			.values({ id, number: 10, learntFrom: 'a'.repeat(64), content: { marks: 'gone' } as never, createdAt: NOW + 10 });
+			.values({ id, number: 10, learntBy: v7(), learntFrom: 'a'.repeat(64), content: { marks: 'gone' } as never, createdAt: NOW + 10 });
 		await t.db.insert(trialPriorSet).values({ id: v7(), trialId, priorSetId: id, createdAt: NOW + 10 });
 		expect((await loadTrial(t.db, trialId)).basis.priors.number).toBe(0);
 	});
