@@ -4,7 +4,8 @@ set -euo pipefail
 
 DRAUGHT_ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$DRAUGHT_ROOT"
-export PATH="$DRAUGHT_ROOT/node_modules/.bin:$PATH"
+# Debian keeps the database server's program in /usr/sbin, which is not on every user's PATH; DRAUGHT_SBIN says another place.
+export PATH="$DRAUGHT_ROOT/node_modules/.bin:$PATH:${DRAUGHT_SBIN:-/usr/sbin}"
 
 # Messages go to stderr: stdout belongs to what a script answers (a URL), also when Debian packages are installed on the way.
 say() { printf 'draught: %s\n' "$*" >&2; }

@@ -32,8 +32,8 @@ afterEach(async () => {
 const mariadbd = /^mariadbd /;
 const webServer = /^node scripts\/web\.mjs/;
 
-/** A directory of programs as a machine has them that never saw MariaDB, and an apt-get that brings it. */
-function freshPath(): string {
+/** The environment of a machine that never saw MariaDB, and an apt-get that brings it. */
+function freshMachine(): { PATH: string; DRAUGHT_SBIN: string } {
 	const bin = mkdtempSync(join(tmpdir(), 'draught-bin-'));
 	bins.push(bin);
 	const later: string[] = [];
@@ -46,7 +46,21 @@ function freshPath(): string {
 		}
 	const fetch = later.map((program) => `ln -sf ${program} ${bin}/`).join('\n');
 	writeFileSync(join(bin, 'apt-get'), `#!/bin/sh\necho "apt-get $*"\ncase "$*" in *install*)\n${fetch}\n;; esac\n`, { mode: 0o755 });
-	return bin;
+	return { PATH: bin, DRAUGHT_SBIN: bin };
+}
+
+/** The environment of an ordinary user of Debian: MariaDB is there, its server not on the PATH, and nothing may be installed. */
+function ordinaryUser(): { PATH: string; DRAUGHT_SBIN: string } {
+	const { PATH } = freshMachine();
+	const sbin = mkdtempSync(join(tmpdir(), 'draught-sbin-'));
+	bins.push(sbin);
+	for (const directory of (process.env.PATH ?? '').split(':').filter((d) => existsSync(d)))
+		for (const name of readdirSync(directory).filter((n) => /^(mariadb|mysql|my_print)/.test(n))) {
+			const link = join(name === 'mariadbd' ? sbin : PATH, name);
+			if (!existsSync(link)) symlinkSync(join(directory, name), link);
+		}
+	writeFileSync(join(PATH, 'apt-get'), '#!/bin/sh\nexit 100\n', { mode: 0o755 });
+	return { PATH, DRAUGHT_SBIN: sbin };
 }
 
 async function post(one: Instance, path: string, body: object): Promise<number> {
@@ -62,14 +76,21 @@ async function post(one: Instance, path: string, body: object): Promise<number> 
 describe('a first start', () => {
 	it('installs what a fresh machine lacks and still hands over nothing but the URL', async () => {
 		const one = await instance();
-		const said = script('mariadb.sh', ['start', join(one.dir, 'own')], { PATH: freshPath() });
+		const said = script('mariadb.sh', ['start', join(one.dir, 'own')], freshMachine());
 		expect(said).toMatch(/^mysql:\/\/draught:[A-Za-z0-9]+@127\.0\.0\.1:\d+$/);
+		script('mariadb.sh', ['stop', join(one.dir, 'own')]);
+	});
+
+	it('finds the server where Debian keeps it, though the PATH does not name it', async () => {
+		const one = await instance();
+		const said = script('mariadb.sh', ['start', join(one.dir, 'own')], ordinaryUser());
+		expect(said).toMatch(/^mysql:\/\/draught:/);
 		script('mariadb.sh', ['stop', join(one.dir, 'own')]);
 	});
 
 	it('of a whole application comes up where MariaDB was missing', async () => {
 		const one = await instance();
-		const started = await one.start({ PATH: freshPath() });
+		const started = await one.start(freshMachine());
 		expect(started.said()).toContain('installing Debian packages: mariadb-server');
 		expect(await one.health()).toBe('ok');
 	});
