@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import type { Attempt } from '../evidence/attempt';
+import type { QuantityDef } from '../finding/types';
 import { judgePairs } from './judge-pairs';
 import { markQuantity } from './mark-entries';
 import { comparePaired, differencesOf } from './paired-comparison';
@@ -21,27 +22,38 @@ function spool(prints: [fan: number, degrees: number][], more: Partial<Attempt> 
 const fan = { id: 'fanPct', first: '0', second: '50' };
 
 describe('pairs', () => {
+	const up = (n: number) => Array.from({ length: n }, () => [60, 65] as const);
+	const one = (pairs: readonly (readonly [number, number])[], def: QuantityDef = overhang) => judgePairs([{ pairs, def }])[0];
+
 	it('six that all gain have helped; five never can; as many the other way hurt', () => {
-		const up = (n: number) => Array.from({ length: n }, () => [60, 65] as const);
-		expect(judgePairs(up(6), overhang)).toMatchObject({ outcome: 'helped', better: 6, p: 0.03125, rankP: 0.03125 });
-		expect(judgePairs(up(5), overhang)).toMatchObject({ outcome: 'tooFew', p: null, rankP: null });
-		expect(
-			judgePairs(
-				up(6).map(([a, b]) => [b, a] as const),
-				overhang
-			).outcome
-		).toBe('hurt');
+		expect(one(up(6))).toMatchObject({ outcome: 'helped', better: 6, p: 0.03125, rankP: 0.03125 });
+		expect(one(up(5))).toMatchObject({ outcome: 'tooFew', p: null, rankP: null });
+		expect(one(up(6).map(([a, b]) => [b, a] as const))?.outcome).toBe('hurt');
+	});
+	it('of several marks are corrected together, those that say too little left out', () => {
+		const marks = (n: number, others: number) => judgePairs([up(n), up(others), up(2)].map((pairs) => ({ pairs, def: overhang })));
+		// 2 x 0.03125 and 2 x 0.015625 by hand.
+		expect(marks(6, 6).map((v) => v.p)).toEqual([0.0625, 0.0625, null]);
+		expect(marks(6, 6).map((v) => v.outcome)).toEqual(['noDifference', 'noDifference', 'tooFew']);
+		expect(marks(7, 6).map((v) => v.p)).toEqual([0.03125, 0.03125, null]);
+		expect(marks(7, 5).map((v) => v.outcome)).toEqual(['helped', 'tooFew', 'tooFew']);
+	});
+	it('that are all alike show no difference', () => {
+		const alike = (n: number) => one(Array.from({ length: n }, () => [60, 60] as const));
+		expect(alike(6)).toMatchObject({ outcome: 'noDifference', p: null, same: 6 });
+		expect(alike(5)?.outcome).toBe('tooFew');
 	});
 	it('fewer strings are better, and words have no distances', () => {
-		const found = judgePairs(
-			Array.from({ length: 7 }, () => [3, 0] as const),
-			strings
-		);
-		expect(found).toMatchObject({ outcome: 'helped', rankP: null });
+		expect(
+			one(
+				Array.from({ length: 7 }, () => [3, 0] as const),
+				strings
+			)
+		).toMatchObject({ outcome: 'helped', rankP: null });
 	});
 	it('nearest to none is better for shrinkage, on either side', () => {
 		expect(
-			judgePairs(
+			one(
 				[
 					[1, -0.2],
 					[-1, 0.5]

@@ -93,7 +93,7 @@ export function comparePaired(spools: readonly SpoolEvidence[], contrast: Contra
 			}));
 		});
 	};
-	const results: PairedResult[] = [];
+	const marks: { def: QuantityDef; pairs: PrintPair[] }[] = [];
 	const also = new Set<string>();
 	for (const { def, valueOf } of [
 		...MARKS.map((mark) => ({ def: mark.def, valueOf: (l: PrintFacts) => valueOfMark(l, basis, mark) })),
@@ -101,18 +101,12 @@ export function comparePaired(spools: readonly SpoolEvidence[], contrast: Contra
 	]) {
 		const found = pairsOf(valueOf);
 		if (found.length === 0) continue;
-		const pairs = found.map((f) => f.pair);
-		results.push({
-			def,
-			pairs,
-			...judgePairs(
-				pairs.map(({ first, second }) => [first, second] as const),
-				def
-			)
-		});
+		marks.push({ def, pairs: found.map((f) => f.pair) });
 		for (const { first, second } of found) for (const name of unlike(first, second)) if (name !== contrast.id) also.add(name);
 	}
 	if (contrast.id === 'spool') also.delete('spool');
+	const verdicts = judgePairs(marks.map(({ def, pairs }) => ({ def, pairs: pairs.map(({ first, second }) => [first, second] as const) })));
+	const results = marks.map((mark, i) => ({ ...mark, ...(verdicts[i] as PairsVerdict) }));
 	return { results, alsoDiffers: [...also].sort() };
 }
 

@@ -31,16 +31,11 @@ export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEff
 		const attempts = evidence.attempts.filter((a) => a.pieceId === pieceId).sort((a, b) => a.at - b.at);
 		return { pieceId, attempts, marks: marksOn(attempts) };
 	});
-	return ASKED.flatMap((mark) => {
-		const { def } = mark;
-		const pairs = pieces.flatMap((prints) => pairsOf(evidence, basis, prints, mark));
-		if (pairs.length === 0) return [];
-		const verdict = judgePairs(
-			pairs.map(({ wet, dry }) => [wet, dry] as const),
-			def
-		);
-		return [{ quantity: def.id, pairs, ...verdict }];
-	});
+	const found = ASKED.map((mark) => ({ def: mark.def, pairs: pieces.flatMap((prints) => pairsOf(evidence, basis, prints, mark)) })).filter(
+		({ pairs }) => pairs.length > 0
+	);
+	const verdicts = judgePairs(found.map(({ def, pairs }) => ({ def, pairs: pairs.map(({ wet, dry }) => [wet, dry] as const) })));
+	return found.map(({ def, pairs }, i) => ({ quantity: def.id, pairs, ...(verdicts[i] as PairsVerdict) }));
 }
 
 /**

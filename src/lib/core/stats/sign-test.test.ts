@@ -2,6 +2,7 @@ import { logGamma } from './distributions';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
 import { digamma } from './gamma';
+import { holm } from './holm';
 import { signTest } from './sign-test';
 
 describe('sign test', () => {
@@ -17,6 +18,17 @@ describe('sign test', () => {
 		expect(signTest(0, 0)).toEqual({ pairs: 0, p: null });
 		expect(() => signTest(-1, 3)).toThrow(RangeError);
 		expect(() => signTest(1.5, 3)).toThrow(RangeError);
+	});
+});
+
+describe('Holm’s correction', () => {
+	it('by hand: the least times five, the next times four, none below the one before', () => {
+		const found = holm([0.01, 0.02, 0.03, 0.04, 0.05]);
+		[0.05, 0.08, 0.09, 0.09, 0.09].forEach((p, i) => expect(found[i]).toBeCloseTo(p, 12));
+	});
+	it('keeps the order given, never falls and never passes one', () => {
+		expect(holm([0.6, 0.7, 0.001])).toEqual([1, 1, 0.003]);
+		expect(holm([])).toEqual([]);
 	});
 });
 
