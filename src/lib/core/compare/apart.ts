@@ -8,30 +8,56 @@ export type Compared = Pick<Finding, 'sampling' | 'shared'>;
 /** How a quantity is compared: where nearest is best, by the distance from the target. */
 type Def = Pick<QuantityDef, 'direction' | 'target' | 'prior' | 'scale' | 'spacing'>;
 
+/** How far two findings lie apart, the first less the second; where nearest is best, in distances from the target. */
+type Difference = { mean: number; sd: number; df: number; /** Variance of what is shared and does not cancel. */ common: number };
+
 /**
- * Whether two findings of one quantity are told apart: the interval of their difference leaves zero out (Welch, unequal spreads),
- * at 95 % over all `pairs` comparisons of the column (Bonferroni). Bounds are told apart only when they do not overlap. An error that both
- * share is the same for both, so only what one has more of it counts.
- * Source: Welch 1947, Biometrika 34, 28-35; Bonferroni for the family; JCGM 100, 5.2 for errors in common.
+ * The difference of two findings of one quantity. An error that both share is the same for both, so only what one has more of it counts.
+ * Source: Welch 1947, Biometrika 34, 28-35 (unequal spreads); JCGM 100, 5.2 for errors in common.
+ * @returns in the unit of the quantity; null where nothing is known of one of them
+ * @example differenceOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def)?.mean // -1
+ */
+export function differenceOf(a: Compared, b: Compared, def: Def): Difference | null {
+	const ma = comparedMoments(a, def);
+	const mb = comparedMoments(b, def);
+	if (!ma || !mb) return null;
+	const common = commonVariance(a, ma, b, mb);
+	const variance = ma.sd ** 2 + mb.sd ** 2 + common;
+	const tail = (m: { sd: number; df: number }) => (Number.isFinite(m.df) ? m.sd ** 4 / m.df : 0);
+	const fourth = tail(ma) + tail(mb);
+	return { mean: ma.mean - mb.mean, sd: Math.sqrt(variance), df: fourth === 0 ? Infinity : variance ** 2 / fourth, common };
+}
+
+/**
+ * Whether two findings of one quantity are told apart: the interval of their difference leaves zero out, at 95 % over all `pairs` comparisons of the
+ * column (Bonferroni). Bounds are told apart only when they do not overlap.
+ * Source: `differenceOf`; Bonferroni for the family.
  * @param pairs comparisons made in the column, at least 1
  * @example toldApart({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def, 1) // true
  */
 export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): boolean {
-	const ma = comparedMoments(a, def);
-	const mb = comparedMoments(b, def);
-	if (!ma || !mb) return false;
-	const common = commonVariance(a, ma, b, mb);
-	if (a.sampling.kind === 'bounds' && b.sampling.kind === 'bounds' && common === 0 && def.direction !== 'nearest')
+	const difference = differenceOf(a, b, def);
+	if (!difference) return false;
+	if (a.sampling.kind === 'bounds' && b.sampling.kind === 'bounds' && difference.common === 0 && def.direction !== 'nearest')
 		return a.sampling.high < b.sampling.low || b.sampling.high < a.sampling.low;
-	const variance = ma.sd ** 2 + mb.sd ** 2 + common;
-	const difference = Math.abs(ma.mean - mb.mean);
-	// Binary dust is no difference.
-	if (variance === 0) return difference > 1e-9 * Math.max(Math.abs(ma.mean), Math.abs(mb.mean));
-	const tail = (m: { sd: number; df: number }) => (Number.isFinite(m.df) ? m.sd ** 4 / m.df : 0);
-	const fourth = tail(ma) + tail(mb);
-	const df = fourth === 0 ? Infinity : variance ** 2 / fourth;
-	return difference > tQuantile(1 - 0.025 / pairs, df) * Math.sqrt(variance);
+	return Math.abs(difference.mean) > halfWidth(difference, pairs) + dust(difference);
 }
+
+/**
+ * Whether two findings are alike enough: all that their difference may be (95 %) is less than what matters. That is more than "not told apart", which
+ * few data always are.
+ * Source: two one-sided tests (Schuirmann 1987, J. Pharmacokinet. Biopharm. 15, 657-680), at 95 % rather than 90 %; a house rule.
+ * @example alikeEnough({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...def, differenceThatMatters: 2 }) // true
+ */
+export function alikeEnough(a: Compared, b: Compared, def: Def & Pick<QuantityDef, 'differenceThatMatters'>): boolean {
+	const difference = differenceOf(a, b, def);
+	return difference !== null && Math.abs(difference.mean) + halfWidth(difference, 1) <= def.differenceThatMatters + dust(difference);
+}
+
+const halfWidth = ({ sd, df }: Difference, pairs: number): number => (sd === 0 ? 0 : tQuantile(1 - 0.025 / pairs, df) * sd);
+
+/** Binary dust is no difference. */
+const dust = ({ mean }: Difference): number => 1e-9 * Math.max(1, Math.abs(mean));
 
 function comparedMoments({ sampling }: Compared, def: Def): DistanceMoments | null {
 	if (def.direction === 'nearest') return distanceMoments(sampling, def.target ?? (def.scale.low + def.scale.high) / 2, def);

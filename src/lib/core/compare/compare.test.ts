@@ -7,7 +7,7 @@ import type { Finding, Sampling } from '../finding/types';
 import { markQuantity } from '../prints/mark-entries';
 import { meanInterval } from '../stats/mean-interval';
 import { diameterMean } from '../diameter/quantities';
-import { toldApart, type Compared } from './apart';
+import { alikeEnough, differenceOf, toldApart, type Compared } from './apart';
 import { compare } from './compare';
 import { compactLetterDisplay } from './compact-letter-display';
 import { moments } from '../sampling/moments';
@@ -44,6 +44,31 @@ const exact = (value: number) => alone({ kind: 'exact', value });
 const t = (mean: number, standardError: number, shared: Compared['shared'] = []): Compared => ({
 	sampling: { kind: 't', mean, standardError, df: null },
 	shared
+});
+
+describe('alike enough', () => {
+	const within = { ...overhang, differenceThatMatters: 5 };
+	it('is the whole 95 % range of the difference inside what matters: 1.96 x sqrt(2) x 1 = 2.77 by hand', () => {
+		expect(alikeEnough(t(60, 1), t(62.2, 1), within)).toBe(true);
+		expect(alikeEnough(t(60, 1), t(62.3, 1), within)).toBe(false);
+		expect(alikeEnough(t(62.3, 1), t(60, 1), within)).toBe(false);
+	});
+	it('is not the same as not told apart: few data are neither', () => {
+		expect(toldApart(t(60, 4), t(62, 4), within, 1)).toBe(false);
+		expect(alikeEnough(t(60, 4), t(62, 4), within)).toBe(false);
+	});
+	it('may be said of what differs clearly, but by less than matters', () => {
+		expect([toldApart(t(60, 0.1), t(62, 0.1), within, 1), alikeEnough(t(60, 0.1), t(62, 0.1), within)]).toEqual([true, true]);
+	});
+	it('takes out what both share, and knows nothing of what is unknown', () => {
+		const shared = [{ source: 'scorer', sd: 10 }];
+		expect(alikeEnough(t(60, 1, shared), t(61, 1, shared), within)).toBe(true);
+		expect(alikeEnough(t(60, 1, shared), t(61, 1), within)).toBe(false);
+		expect(alikeEnough(alone({ kind: 'unknown', reason: { id: 'noReadings', params: {} } }), exact(3), within)).toBe(false);
+	});
+	it('exactly what matters still is alike', () => expect(alikeEnough(exact(60), exact(65), within)).toBe(true));
+	it('the difference is the first less the second', () =>
+		expect(differenceOf(t(60, 3), t(62, 4), overhang)).toMatchObject({ mean: -2, sd: 5 }));
 });
 
 describe('told apart', () => {
