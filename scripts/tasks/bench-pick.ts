@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { randomNormal } from 'd3-random';
 import { blocksOf, pickFrom } from '../../src/lib/core/pick/pick-from';
 import type { PickInput } from '../../src/lib/core/pick/types';
+import { findCell } from '../../src/lib/core/posterior/find-cell';
 import { learnSet } from '../../src/lib/core/posterior/learn-set';
 import { modelOf } from '../../src/lib/core/posterior/model';
 import { ladderAs } from '../../src/lib/core/posterior/observed';
@@ -13,6 +14,8 @@ import { line, ms } from './timing';
 
 const MANY = 100_000;
 const CELLS = 10_000;
+/** Forty spools of twelve quantities. */
+const FOUND = 480;
 
 /** The pick's draws beside the same in numpy, an importance that is dragged, and a set of priors learnt from a large record. */
 export function benchPick(input: PickInput): void {
@@ -24,8 +27,8 @@ export function benchPick(input: PickInput): void {
 		for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
 		return out;
 	};
-	const few = ms(() => pickFrom(input, blocksOf(input, 2000, 1)));
-	line('first places, 40 spools x 12 criteria, 2,000 draws', few, 150, 'as many uniform numbers', ms(uniforms(2000)));
+	const quick = ms(() => pickFrom(input, blocksOf(input, 2000, 1)));
+	line('first places, 40 spools x 12 criteria, 2,000 draws', quick, 150, 'as many uniform numbers', ms(uniforms(2000)));
 
 	const kept = [...blocksOf(input, 2000, 1)];
 	pickFrom(input, kept);
@@ -35,7 +38,7 @@ export function benchPick(input: PickInput): void {
 		ms(() => pickFrom(moved, kept)),
 		50,
 		'drawing anew',
-		few
+		quick
 	);
 
 	const many = ms(() => pickFrom(input, blocksOf(input, MANY, 1)));
@@ -45,6 +48,9 @@ export function benchPick(input: PickInput): void {
 	else line('the same, 100,000 draws', many, 0.6 * numpy, 'the same in numpy, one thread', numpy);
 
 	const cells = record();
+	const few = cells.slice(0, FOUND);
+	const found = ms(() => few.forEach(findAlone));
+	line(`${FOUND} findings of marks (core, nothing remembered)`, found, 1000, 'one of them', found / FOUND);
 	line(
 		`priors learnt from ${CELLS.toLocaleString('en')} cells`,
 		ms(() => learnSet(cells, [])),
@@ -53,6 +59,8 @@ export function benchPick(input: PickInput): void {
 		ms(() => learnSet(cells.slice(0, 100), []))
 	);
 }
+
+const findAlone = ({ observed, model }: RecordCell) => findCell(observed, model, model.assumed);
 
 /** Milliseconds of the script beside this one; null where there is no numpy. */
 function numpyMs(spools: number, criteria: number): number | null {

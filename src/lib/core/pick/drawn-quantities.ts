@@ -1,4 +1,3 @@
-import { mean } from 'd3-array';
 import type { QuantityDef } from '../finding/types';
 import { normalQuantile } from '../stats/distributions';
 import { COST } from './cost';
@@ -11,41 +10,67 @@ const MIDDLE = 0.5;
 
 type Of = { candidates: readonly Candidate[]; defs: readonly QuantityDef[] };
 
-/** Equally likely values of one quantity for each candidate, in its unit and as what they are worth. */
-type Tables = { def: QuantityDef; raw: Float64Array[]; worth: Float64Array[] };
+/** Equally likely values of one quantity of one candidate, and what they are worth, as rings. */
+type Rings = { name: string; raw: Float64Array; worth: Float64Array; meanWorth: number };
 
 /** What does not change from block to block of draws. */
 export class DrawnTables {
 	readonly of: Of;
 	readonly strata: Strata;
-	readonly normal: Float64Array;
-	readonly #known = new Map<string, Tables | null>();
+	readonly #normal: Float64Array;
+	readonly #rings = new Map<string, Rings[] | null>();
+	readonly #common = new Map<string, { name: string; ring: Float64Array }>();
 
 	constructor(of: Of, strata: Strata) {
 		this.of = of;
 		this.strata = strata;
-		this.normal = Float64Array.from({ length: strata.count }, (_, i) => normalQuantile((i + 0.5) / strata.count));
+		this.#normal = Float64Array.from({ length: strata.count }, (_, i) => normalQuantile((i + 0.5) / strata.count));
 	}
 
 	/**
-	 * The tables of a quantity; null where no such quantity is defined.
-	 * @example tables.tablesOf('overhang')?.raw.length // 3
+	 * The definition of a quantity, if there is one.
+	 * @example tables.defOf('overhang')?.unit // 'deg'
 	 */
-	tablesOf(quantity: string): Tables | null {
-		const known = this.#known.get(quantity);
-		if (known !== undefined) return known;
-		const def = this.of.defs.find((d) => d.id === quantity) ?? null;
-		const raw = def && this.of.candidates.map(({ findings }) => this.strata.valuesOf(findings[quantity], def));
-		const tables = def && raw && { def, raw, worth: raw.map((values) => values.map((x) => valueOf(x, def))) };
-		this.#known.set(quantity, tables);
-		return tables;
+	defOf(quantity: string): QuantityDef | null {
+		return this.of.defs.find((d) => d.id === quantity) ?? null;
+	}
+
+	/**
+	 * The rings of a quantity, one a candidate; null where no such quantity is defined.
+	 * @example tables.ringsOf('overhang')?.length // 3
+	 */
+	ringsOf(quantity: string): Rings[] | null {
+		return remembered(this.#rings, quantity, () => {
+			const def = this.defOf(quantity);
+			return def && this.of.candidates.map((candidate) => this.#ringsOf(def, candidate));
+		});
+	}
+
+	#ringsOf(def: QuantityDef, { code, findings }: Candidate): Rings {
+		const name = `${def.name ?? def.id} ${code}`;
+		const values = this.strata.valuesOf(findings[def.id], def);
+		const worth = values.map((x) => valueOf(x, def));
+		// The same order for a value and for what it is worth.
+		return { name, raw: this.strata.ringOf(values, name), worth: this.strata.ringOf(worth, name), meanWorth: meanOf(worth) };
+	}
+
+	/**
+	 * The ring of an error that spools share, in its standard deviations. Named by the order in which sources come up: a source's own name may hold
+	 * an id, which another record would have otherwise.
+	 * @example tables.commonOf(overhang, 'scorer 1').ring.length // 4096
+	 */
+	commonOf(def: QuantityDef, source: string): { name: string; ring: Float64Array } {
+		return remembered(this.#common, `${def.id} ${source}`, () => {
+			const name = `${def.name ?? def.id} shared ${this.#common.size}`;
+			return { name, ring: this.strata.ringOf(this.#normal, name) };
+		});
 	}
 }
 
 /**
  * What candidates truly are, drawn again and again from what their findings allow. Each quantity of each spool (by its bench code) is drawn in an
  * order of its own, so that neither a weight that moves nor a spool that joins changes the draws of anything else. An error that spools share is drawn
- * once for all of them, and so cancels where they are compared.
+ * once for all of them, and so cancels where they are compared. The lists it gives out must not be changed.
  * Source: `strata.ts`; errors in common, JCGM 101.
  * @example [...blocksOf({ candidates, defs }, 2000, 1)][0]?.values('overhang')[0]?.length // 2000
  */
@@ -55,7 +80,6 @@ export class DrawnQuantities {
 	readonly #block: number;
 	readonly #raw = new Map<string, Float64Array[]>();
 	readonly #values = new Map<string, Float64Array[]>();
-	readonly #shared = new Map<string, Float64Array>();
 
 	constructor(tables: DrawnTables, block: number, draws: number) {
 		this.#tables = tables;
@@ -68,7 +92,19 @@ export class DrawnQuantities {
 	 * @example drawn.raw('overhang')[0]?.[0] // 66.2
 	 */
 	raw(quantity: string): readonly Float64Array[] {
-		return remembered(this.#raw, quantity, () => this.#draw(quantity, 'raw'));
+		return remembered(this.#raw, quantity, () =>
+			this.#of(quantity, ({ name, raw }, def, { findings }) => {
+				const drawn = this.#draw(raw, name);
+				const shared = findings[quantity]?.shared ?? [];
+				if (shared.length === 0) return drawn;
+				const moved = drawn.slice();
+				for (const { source, sd } of shared) {
+					const common = this.#tables.commonOf(def, source);
+					addScaled(moved, this.#draw(common.ring, common.name), sd);
+				}
+				return moved;
+			})
+		);
 	}
 
 	/**
@@ -77,41 +113,37 @@ export class DrawnQuantities {
 	 * @example drawn.values('overhang')[0]?.[0] // 0.72
 	 */
 	values(quantity: string): readonly Float64Array[] {
-		return remembered(this.#values, quantity, () => this.#worth(quantity));
+		return remembered(this.#values, quantity, () => {
+			const values = this.#of(quantity, ({ name, worth }, def, { findings }, i) =>
+				// A shared error moves the value itself, which then is worth something else.
+				findings[quantity]?.shared.length ? (this.raw(quantity)[i] as Float64Array).map((x) => valueOf(x, def)) : this.#draw(worth, name)
+			);
+			return quantity === COST ? this.#neutral(values) : values;
+		});
 	}
 
-	#worth(quantity: string): Float64Array[] {
+	/**
+	 * What the drawn values of one candidate are worth on average.
+	 * @returns 0 to 1
+	 * @example drawn.meanWorth('overhang', 0) // 0.72
+	 */
+	meanWorth(quantity: string, i: number): number {
+		const values = this.values(quantity)[i] as Float64Array;
+		const ring = this.#tables.ringsOf(quantity)?.[i];
+		// A whole turn of a ring holds every value once: its mean is known.
+		const whole = ring?.worth.buffer === values.buffer && this.draws === this.#tables.strata.count;
+		return whole ? ring.meanWorth : meanOf(values);
+	}
+
+	#of(quantity: string, draw: (rings: Rings, def: QuantityDef, candidate: Candidate, i: number) => Float64Array): Float64Array[] {
 		const { candidates } = this.#tables.of;
-		const def = this.#tables.tablesOf(quantity)?.def;
-		const drawn = this.#draw(quantity, 'worth');
-		candidates.forEach(({ findings }, i) => {
-			// A shared error moves the value itself, which then is worth something else.
-			if (def && findings[quantity]?.shared.length) drawn[i] = (this.raw(quantity)[i] as Float64Array).map((x) => valueOf(x, def));
-		});
-		return quantity === COST ? this.#neutral(drawn) : drawn;
+		const [def, rings] = [this.#tables.defOf(quantity), this.#tables.ringsOf(quantity)];
+		if (!def || !rings) return candidates.map(() => new Float64Array(this.draws));
+		return candidates.map((candidate, i) => draw(rings[i] as Rings, def, candidate, i));
 	}
 
-	#draw(quantity: string, what: 'raw' | 'worth'): Float64Array[] {
-		const { of, strata } = this.#tables;
-		const tables = this.#tables.tablesOf(quantity);
-		return of.candidates.map(({ code, findings }, i) => {
-			const into = new Float64Array(this.draws);
-			if (!tables) return into;
-			// The same order for a value and for what it is worth.
-			strata.draw(tables[what][i] as Float64Array, `${tables.def.name ?? quantity} ${code}`, this.#block, into);
-			if (what === 'raw')
-				for (const { source, sd } of findings[quantity]?.shared ?? []) addScaled(into, this.#commonError(tables.def, source), sd);
-			return into;
-		});
-	}
-
-	/** Named by the order in which sources come up: a source's own name may hold an id, which another record would have otherwise. */
-	#commonError(def: QuantityDef, source: string): Float64Array {
-		return remembered(this.#shared, `${def.id} ${source}`, () => {
-			const into = new Float64Array(this.draws);
-			this.#tables.strata.draw(this.#tables.normal, `${def.name ?? def.id} shared ${this.#shared.size}`, this.#block, into);
-			return into;
-		});
+	#draw(ring: Float64Array, name: string): Float64Array {
+		return this.#tables.strata.block(ring, name, this.#block, this.draws);
 	}
 
 	#neutral(values: Float64Array[]): Float64Array[] {
@@ -120,9 +152,22 @@ export class DrawnQuantities {
 		);
 		const known = values.filter((_, i) => priced[i]);
 		if (known.length === values.length) return values;
-		const average = Float64Array.from({ length: this.draws }, (_, d) => mean(known, (of) => of[d]) ?? MIDDLE);
+		const average = new Float64Array(this.draws);
+		if (known.length === 0) average.fill(MIDDLE);
+		for (const of of known) addScaled(average, of, 1 / known.length);
 		return values.map((of, i) => (priced[i] ? of : average));
 	}
+}
+
+/**
+ * Plain mean; 0 of nothing.
+ * @returns in the unit of the values
+ * @example meanOf(Float64Array.of(1, 3)) // 2
+ */
+export function meanOf(values: Float64Array): number {
+	let total = 0;
+	for (let d = 0; d < values.length; d++) total += values[d] as number;
+	return values.length === 0 ? 0 : total / values.length;
 }
 
 /**

@@ -1,7 +1,8 @@
 import { COST } from './cost';
-import { DrawnQuantities, DrawnTables } from './drawn-quantities';
+import { DrawnQuantities, DrawnTables, meanOf } from './drawn-quantities';
 import { hasLoad, hasPrice, standings, STRENGTH } from './order';
 import { orderRows, rowOf } from './rows';
+import { Places } from './places';
 import { Strata } from './strata';
 import { Tally } from './tally';
 import { tiersOf } from './tiers';
@@ -9,7 +10,7 @@ import type { Picked, PickInput, PickRow } from './types';
 import { weigh } from './weigh';
 
 /** So many draws at a time: few enough to fit into little memory. A power of two, as strata are. */
-const AT_ONCE = 4096;
+const AT_ONCE = 1024;
 /** Worth, in the tiers, of a draw in which a limit was missed. */
 const MISSED = -1;
 
@@ -34,33 +35,34 @@ export function* blocksOf(of: Pick<PickInput, 'candidates' | 'defs'>, draws: num
  */
 export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, onBlock?: (draws: number) => void): Picked {
 	const { candidates, criteria, rule } = input;
-	const tallies = candidates.map(() => new Tally(candidates.length));
+	const tallies = candidates.map(() => new Tally());
+	const places = new Places(candidates.length);
 	let draws = 0;
 	for (const drawn of blocks) {
 		const weighing = weigh(drawn, input);
-		addPlaces(standings(candidates, drawn, weighing, rule), drawn.draws, tallies);
+		places.add(standings(candidates, drawn, weighing, rule));
 		candidates.forEach((candidate, i) => {
 			const tally = tallies[i] as Tally;
 			const worth = weighing.worth[i] as Float64Array;
-			tally.add('score', weighing.score[i] as Float64Array);
-			tally.add('worth', worth);
-			tally.add(
-				'inTiers',
-				worth.map((w, d) => (weighing.passes[i]?.[d] ? w : MISSED))
-			);
-			if (hasPrice(candidate)) tally.add('cost', drawn.raw(COST)[i] as Float64Array);
-			if (hasLoad(candidate)) tally.add('strength', drawn.raw(STRENGTH)[i] as Float64Array);
-			for (const { quantity, weight } of criteria) if (weight > 0) tally.add(quantity, drawn.values(quantity)[i] as Float64Array);
+			const mean = (what: string, of: number) => tally.add(what, of, drawn.draws);
+			mean('score', meanOf(weighing.score[i] as Float64Array));
+			mean('worth', meanOf(worth));
+			tally.keep('worth', worth);
+			tally.keep('inTiers', inTiers(worth, weighing.passes[i] as Uint8Array));
+			if (hasPrice(candidate)) tally.keep('cost', drawn.raw(COST)[i] as Float64Array);
+			if (hasLoad(candidate)) mean('strength', meanOf(drawn.raw(STRENGTH)[i] as Float64Array));
+			for (const { quantity, weight } of criteria) if (weight > 0) mean(quantity, drawn.meanWorth(quantity, i));
 		});
 		draws += drawn.draws;
 		onBlock?.(draws);
 	}
 	const rows = candidates.map((candidate, i) => rowOf(candidate, input, tallies[i] as Tally));
 	setTiers(rows, tallies);
-	const byId = <T>(of: (tally: Tally) => T) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, of(tallies[i] as Tally)]));
+	const byId = <T>(of: (i: number) => T) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, of(i)]));
+	const ranges = (what: string) => byId((i) => (tallies[i] as Tally).range(what));
 	return {
 		rows: orderRows(rows, rule),
-		chances: { draws, places: byId((t) => t.places(draws)), worth: byId((t) => t.range('worth')), cost: byId((t) => t.range('cost')) }
+		chances: { draws, places: byId((i) => places.of(i, draws)), worth: ranges('worth'), cost: ranges('cost') }
 	};
 }
 
@@ -71,31 +73,6 @@ function setTiers(rows: readonly PickRow[], tallies: readonly Tally[]): void {
 	among.forEach((i, k) => ((rows[i] as PickRow).tier = tiers[k] ?? null));
 }
 
-/**
- * Who stands before whom is counted, pair by pair: for some dozens of spools that is quicker than sorting them. Ties share the places they cover in
- * equal parts.
- */
-function addPlaces(standing: readonly Float64Array[], draws: number, tallies: readonly Tally[]): void {
-	const n = standing.length;
-	const row = new Float64Array(n);
-	const before = new Int32Array(n);
-	const alike = new Int32Array(n);
-	for (let d = 0; d < draws; d++) {
-		before.fill(0);
-		alike.fill(1);
-		for (let i = 0; i < n; i++) row[i] = (standing[i] as Float64Array)[d] as number;
-		for (let i = 0; i < n; i++) {
-			const own = row[i] as number;
-			for (let j = i + 1; j < n; j++) {
-				const other = row[j] as number;
-				if (other > own) before[i] = (before[i] as number) + 1;
-				else if (other < own) before[j] = (before[j] as number) + 1;
-				else {
-					alike[i] = (alike[i] as number) + 1;
-					alike[j] = (alike[j] as number) + 1;
-				}
-			}
-		}
-		for (let i = 0; i < n; i++) (tallies[i] as Tally).addPlace(before[i] as number, alike[i] as number);
-	}
-}
+/** Worth as the tiers go by it. Mostly there is no limit, or all draws meet it. */
+const inTiers = (worth: Float64Array, passes: Uint8Array): Float64Array =>
+	passes.includes(0) ? worth.map((w, d) => (passes[d] ? w : MISSED)) : worth;

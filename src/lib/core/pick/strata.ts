@@ -11,10 +11,10 @@ const NOTHING = { kind: 'unknown' as const, reason: say('noReadings') };
 const ORDERS = 16;
 
 /**
- * Equally likely values of quantities, and orders in which to go through them: a draw is then two look-ups, and every block of draws holds each part of a
- * distribution as often as it should. Orders of two quantities or spools do not know of each other.
+ * Equally likely values of quantities, each in an order of its own: a block of draws is then a stretch of a list that is closed to a ring, and holds
+ * each part of a distribution as often as it should. Orders of two quantities or spools do not know of each other.
  * Source: Latin hypercube sampling (McKay, Beckman & Conover 1979, Technometrics 21, 239-245).
- * @example new Strata(2048, 1).indexOf('overhang KA1', 0)(0) // some number below 2048
+ * @example new Strata(2048, 1).block(ring, 'overhang KA1', 0, 2000).length // 2000
  */
 export class Strata {
 	/** A power of two. */
@@ -36,26 +36,36 @@ export class Strata {
 	 */
 	valuesOf(finding: RankedFinding | undefined, def: QuantityDef): Float64Array {
 		const table = quantileTable(finding?.sampling ?? NOTHING, def);
-		return Float64Array.from({ length: this.count }, (_, i) => drawFrom(table, (i + 0.5) / this.count));
+		const values = new Float64Array(this.count);
+		for (let i = 0; i < values.length; i++) values[i] = drawFrom(table, (i + 0.5) / values.length);
+		return values;
 	}
 
 	/**
-	 * Some draws of equally likely values, in an order of their own: the same for the same name and block on every machine.
+	 * Equally likely values in an order of their own: the same for the same name on every machine.
 	 * @param values as many as there are strata
-	 * @param into where the draws go
-	 * @example strata.draw(values, 'overhang KA1', 0, new Float64Array(2000))
+	 * @returns twice as many: the end is followed by the beginning, so that a stretch can start anywhere
+	 * @example strata.ringOf(values, 'overhang KA1').length // 4096
 	 */
-	draw(values: Float64Array, name: string, block: number, into: Float64Array): void {
-		const hash = hashOf(this.#seed + block, name);
+	ringOf(values: Float64Array, name: string): Float64Array {
+		const hash = hashOf(this.#seed, name);
 		const order = this.#orders[hash & (ORDERS - 1)] as Uint16Array;
 		const mask = this.count - 1;
 		// An odd stride visits every place of a power of two once.
 		const stride = ((hash >>> 4) & mask) | 1;
-		let at = (hashOf(hash, name) >>> 3) & mask;
-		for (let d = 0; d < into.length; d++) {
-			into[d] = values[order[at] as number] as number;
-			at = (at + stride) & mask;
-		}
+		const ring = new Float64Array(2 * this.count);
+		for (let k = 0; k < ring.length; k++) ring[k] = values[order[(k * stride) & mask] as number] as number;
+		return ring;
+	}
+
+	/**
+	 * One block of draws: a stretch of a ring, begun where name and block say. Not a copy: it must not be changed.
+	 * @param draws at most as many as there are strata
+	 * @example strata.block(ring, 'overhang KA1', 0, 2000).length // 2000
+	 */
+	block(ring: Float64Array, name: string, block: number, draws: number): Float64Array {
+		const start = hashOf(this.#seed + 1 + block, name) & (this.count - 1);
+		return ring.subarray(start, start + draws);
 	}
 }
 

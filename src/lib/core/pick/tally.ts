@@ -1,75 +1,77 @@
-import { mean } from 'd3-array';
+import { quickselect } from 'd3-array';
+
+/** The range of so many draws is told to a tenth of a point; more make it no truer. */
+const ENOUGH = 20_000;
+
+type Sum = { total: number; count: number };
 
 /** What a candidate came to in all draws so far. */
 export class Tally {
-	readonly #places: Float64Array;
 	readonly #blocks = new Map<string, Float64Array[]>();
+	readonly #sums = new Map<string, Sum>();
 
-	constructor(candidates: number) {
-		this.#places = new Float64Array(candidates);
+	/**
+	 * The mean of some more draws of something.
+	 * @param draws how many
+	 * @example new Tally().add('overhang', 0.5, 2)
+	 */
+	add(what: string, mean: number, draws: number): void {
+		const sum = this.#sums.get(what);
+		if (sum) {
+			sum.total += mean * draws;
+			sum.count += draws;
+		} else this.#sums.set(what, { total: mean * draws, count: draws });
 	}
 
 	/**
-	 * One draw's place; ties share the places they cover in equal parts.
-	 * @param before how many candidates stood before this one
-	 * @param alike how many stood where it stands, itself among them
-	 * @example new Tally(2).addPlace(0, 1)
+	 * Some more draws of something of which each draw is asked for; they must not be changed afterwards.
+	 * @example new Tally().keep('worth', Float64Array.of(0.4, 0.6))
 	 */
-	addPlace(before: number, alike: number): void {
-		for (let place = before; place < before + alike; place++) this.#places[place] = (this.#places[place] as number) + 1 / alike;
-	}
-
-	/**
-	 * Some more draws of something.
-	 * @example new Tally(2).add('worth', Float64Array.of(0.4, 0.6))
-	 */
-	add(what: string, values: Float64Array): void {
+	keep(what: string, values: Float64Array): void {
 		const blocks = this.#blocks.get(what);
 		if (blocks) blocks.push(values);
 		else this.#blocks.set(what, [values]);
 	}
 
 	/**
-	 * All draws of something; empty where nothing was added.
-	 * @example new Tally(2).all('worth').length // 0
+	 * The draws of something that was kept; empty where nothing was.
+	 * @param most leave out what comes after so many
+	 * @example new Tally().all('worth').length // 0
 	 */
-	all(what: string): Float64Array {
+	all(what: string, most = Infinity): Float64Array {
 		const blocks = this.#blocks.get(what) ?? [];
-		if (blocks.length === 1) return blocks[0] as Float64Array;
-		const whole = new Float64Array(blocks.reduce((length, b) => length + b.length, 0));
+		const kept = blocks.reduce((length, b) => length + b.length, 0);
+		const whole = new Float64Array(Math.min(most, kept));
 		let at = 0;
 		for (const block of blocks) {
-			whole.set(block, at);
-			at += block.length;
+			whole.set(block.subarray(0, whole.length - at), at);
+			at += Math.min(block.length, whole.length - at);
 		}
 		return whole;
 	}
 
 	/**
 	 * Mean of all draws of something; null where there are none.
-	 * @example new Tally(2).mean('worth') // null
+	 * @example new Tally().mean('worth') // null
 	 */
 	mean(what: string): number | null {
-		return mean(this.all(what)) ?? null;
+		const sum = this.#sums.get(what);
+		return sum ? sum.total / sum.count : null;
 	}
 
 	/**
-	 * The middle 95 % of the draws of something; null where there are none.
-	 * @example new Tally(2).range('worth') // null
+	 * The middle 95 % of the draws of something that was kept, of the first 20,000 if there are more; null where nothing was.
+	 * @example new Tally().range('worth') // null
 	 */
 	range(what: string): { low: number; high: number } | null {
-		const ordered = this.all(what).slice().sort();
-		if (ordered.length === 0) return null;
-		const at = (p: number) => ordered[Math.min(ordered.length - 1, Math.floor(p * ordered.length))] as number;
+		const all = this.all(what, ENOUGH);
+		if (all.length === 0) return null;
+		const at = (p: number) => {
+			const k = Math.min(all.length - 1, Math.floor(p * all.length));
+			// Puts the k-th least where it belongs: sorting all of them takes most of a long draw.
+			quickselect(all, k);
+			return all[k] as number;
+		};
 		return { low: at(0.025), high: at(0.975) };
-	}
-
-	/**
-	 * The share of draws in each place, the first one first.
-	 * @param draws how many there were
-	 * @example new Tally(2).places(10) // [0, 0]
-	 */
-	places(draws: number): number[] {
-		return Array.from(this.#places, (count) => count / draws);
 	}
 }

@@ -27,13 +27,16 @@ export function tiersOf(values: readonly Float64Array[], matters = VALUE_THAT_MA
 /** Share of draws in which each of some spools lies within the difference that matters of the best of them. */
 function chancesToBeBest(values: readonly Float64Array[], among: readonly number[], matters: number): number[] {
 	const draws = values[0]?.length ?? 0;
-	const counts = among.map(() => 0);
-	for (let d = 0; d < draws; d++) {
-		let best = -Infinity;
-		for (const i of among) best = Math.max(best, values[i]?.[d] as number);
-		// A ten-millionth of a point: equal values are equal, whatever their binary dust.
-		for (let k = 0; k < among.length; k++)
-			if (best - (values[among[k] as number]?.[d] as number) <= matters + 1e-9) counts[k] = (counts[k] as number) + 1;
+	const best = new Float64Array(draws).fill(-Infinity);
+	for (const i of among) {
+		const of = values[i] as Float64Array;
+		for (let d = 0; d < draws; d++) best[d] = Math.max(best[d] as number, of[d] as number);
 	}
-	return counts.map((count) => count / draws);
+	return among.map((i) => {
+		const of = values[i] as Float64Array;
+		let count = 0;
+		// A ten-millionth of a point: equal values are equal, whatever their binary dust.
+		for (let d = 0; d < draws; d++) count += +((best[d] as number) - (of[d] as number) <= matters + 1e-9);
+		return count / draws;
+	});
 }

@@ -11,6 +11,8 @@ const SPREADS = Array.from({ length: 22 }, (_, i) => 2 ** ((i - 15) / 3));
 /** How alike the scatters of the cells are; the last stands for all alike. */
 const DFS = [3, 4, 6, 8, 12, 16, 24, 48];
 const CENTRES = 41;
+/** So many differing cells tell a scatter to a fifteenth of itself; of more, every so-manieth is looked at (common practice, no source). */
+const MOST_CELLS = 150;
 const REPEATS = 3;
 const ROUNDS = 3;
 const GRID = { means: 121, sds: 31 };
@@ -36,14 +38,29 @@ export function learnPrior(cells: readonly (readonly Observed[])[], assumed: Cel
 	if (seen.length === 0 || (seen.length === 1 && (seen[0]?.length ?? 0) < REPEATS)) return assumed;
 	const means = evenly(reachOf(seen, assumed), GRID.means);
 	const sds = evenly({ low: Math.log(assumed.scatter.sd / 16), high: Math.log(assumed.scatter.sd * 16) }, GRID.sds).map(Math.exp);
-	const likelihoods = counted(seen).map(({ cell, count }) => ({ at: likelihood(cell, means, sds), count }));
+	const likelihoods = few(seen).map(({ cell, count }) => ({ at: likelihood(cell, means, sds), count }));
 	let prior = assumed;
+	let candidates = meansTried(means, assumed);
 	for (let round = 0; round < ROUNDS; round++) {
 		prior = { ...prior, scatter: scatterOf(likelihoods, prior, assumed, means, sds) };
 		// One cell says nothing of how spools differ.
-		if (seen.length > 1) prior = { ...prior, mean: meansOf(likelihoods, prior, assumed, means, sds) };
+		if (seen.length === 1) continue;
+		const logs = logsOfMeans(candidates, likelihoods, prior, assumed, means, sds);
+		prior = { ...prior, mean: meanOfMeans(candidates, logs) };
+		const most = max(logs) ?? 0;
+		candidates = candidates.filter((_, i) => (logs[i] as number) > most - HOPELESS);
 	}
 	return prior;
+}
+
+/** What is less likely than the likeliest by this (log, 1e-17) is not tried again in the next round. */
+const HOPELESS = 40;
+
+/** All that differ; of very many, as many as are enough, evenly from all. */
+function few(cells: readonly (readonly Observed[])[]): { cell: readonly Observed[]; count: number }[] {
+	const all = counted(cells);
+	if (all.length <= MOST_CELLS) return all;
+	return counted(Array.from({ length: MOST_CELLS }, (_, i) => cells[Math.floor((i * cells.length) / MOST_CELLS)] as readonly Observed[]));
 }
 
 /** Cells that show the same are looked at once: steps and words repeat. */
@@ -76,7 +93,7 @@ function scatterOf(
 ): CellPrior['scatter'] {
 	const ofMean = shares(means, (m) => logMeanDensity(prior.mean, m));
 	const perCell = likelihoods.map(({ at, count }) => ({
-		at: Float64Array.from(sds, (_, j) => sum(means, (__, i) => (at[i * sds.length + j] as number) * (ofMean[i] as number))),
+		at: overMeans(at, ofMean, sds.length),
 		count
 	}));
 	const candidates = SCATTERS.flatMap((times) => DFS.map((df) => ({ sd: assumed.scatter.sd * times, df })));
@@ -90,27 +107,43 @@ function scatterOf(
 	return { sd: Math.sqrt(over((one) => one.sd ** 2)), df: 1 / over((one) => 1 / one.df) };
 }
 
-/** Where the means lie, by all cells, with the scatter as it is taken to be now. */
-function meansOf(
+/** Likelihoods of the scatters, whatever the mean. */
+function overMeans(at: Float64Array, ofMean: Float64Array, scatters: number): Float64Array {
+	const out = new Float64Array(scatters);
+	for (let i = 0; i < ofMean.length; i++)
+		for (let j = 0; j < scatters; j++) out[j] = (out[j] as number) + (at[i * scatters + j] as number) * (ofMean[i] as number);
+	return out;
+}
+
+/** Where the means of cells may lie: every centre with every spread. */
+function meansTried(means: Float64Array, assumed: CellPrior): CellPrior['mean'][] {
+	const centres = evenly({ low: means[0] as number, high: means.at(-1) as number }, CENTRES);
+	return SPREADS.flatMap((times) => Array.from(centres, (centre) => ({ centre, spread: assumed.mean.spread * times })));
+}
+
+/** How likely all cells make each of them, with the scatter as it is taken to be now. */
+function logsOfMeans(
+	candidates: readonly CellPrior['mean'][],
 	likelihoods: readonly Likelihood[],
 	prior: CellPrior,
 	assumed: CellPrior,
 	means: Float64Array,
 	sds: Float64Array
-): CellPrior['mean'] {
+): number[] {
 	const ofScatter = shares(sds, (sd) => logScatterDensity(prior.scatter, sd));
 	const perCell = likelihoods.map(({ at, count }) => ({
 		at: Float64Array.from(means, (_, i) => dot(at.subarray(i * sds.length, (i + 1) * sds.length), ofScatter)),
 		count
 	}));
-	const centres = evenly({ low: means[0] as number, high: means.at(-1) as number }, CENTRES);
-	const candidates = SPREADS.flatMap((times) => Array.from(centres, (centre) => ({ centre, spread: assumed.mean.spread * times })));
-	const logs = candidates.map((mean) => {
+	return candidates.map((mean) => {
 		const weights = shares(means, (m) => logMeanDensity(mean, m));
 		return (
 			sum(perCell, ({ at, count }) => count * Math.log(dot(at, weights))) - HELD_BACK.spread * doublings(mean.spread / assumed.mean.spread)
 		);
 	});
+}
+
+function meanOfMeans(candidates: readonly CellPrior['mean'][], logs: readonly number[]): CellPrior['mean'] {
 	const over = meanOver(candidates, logs);
 	const centre = over((one) => one.centre);
 	// What is not known of the middle widens the spread.

@@ -1,7 +1,10 @@
 import { mean } from 'd3-array';
 import { describe, expect, it } from 'vitest';
+import { CLAIM_INSTRUMENTS, claimFigures } from '../../../../tests/support/trust/claims';
 import { KINDS } from '../../../../tests/support/trust/kinds';
 import type { CellPrior } from './prior';
+import { printFigures } from '../../../../tests/support/trust/prints';
+import { sharedFigures } from '../../../../tests/support/trust/shared';
 import { Simulation } from '../../../../tests/support/trust/simulate';
 
 /** A small part of `npm run bench:trust` (docs/trust.md): seeded, so the same counts every time; loose enough for another grid, not for another rule. */
@@ -29,5 +32,29 @@ describe('ranges hold the truth as often as they say', () => {
 		if (!kind) throw new Error('no kind');
 		const simulation = new Simulation(kind, 900);
 		expect(simulation.falselyApart(6, 2, simulation.learnt(kind.sd), 60)).toBeLessThanOrEqual(4);
+	});
+});
+
+describe('what is told of prints, claims and shared errors comes true', () => {
+	it('the share that finishes and the cost of good prints lie within their ranges, three prints each, record full', () => {
+		const { trials, success, cost } = printFigures(3, 'full', 300, 41, 25);
+		expect(trials).toBeGreaterThan(290);
+		expect(success / trials).toBeGreaterThanOrEqual(0.93);
+		expect(cost / trials).toBeGreaterThanOrEqual(0.93);
+	});
+	it.each(CLAIM_INSTRUMENTS.map((of, i) => [of.name, of, i] as const))(
+		'a claim just kept or just broken, looked at as it grows, %s: hardly ever decided wrongly',
+		(_, of, i) => {
+			const { kept, broken } = claimFigures(of, 0, 60, 51 + i);
+			// Asked: 5 %; of 60 trials at that share more than 8 come in one of 200 only.
+			expect(kept).toBeLessThanOrEqual(8);
+			expect(broken).toBeLessThanOrEqual(8);
+		}
+	);
+	it('an error that all share cancels: alike ones stay together, and the one that differs is found', () => {
+		const { apart, found, foundAsOwn } = sharedFigures(200, 61);
+		expect(apart).toBeLessThanOrEqual(18);
+		expect(found).toBeGreaterThan(100);
+		expect(foundAsOwn).toBe(0);
 	});
 });

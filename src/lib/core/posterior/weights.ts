@@ -1,14 +1,20 @@
-import { max, sum } from 'd3-array';
+import { sum } from 'd3-array';
 
 /**
  * Logarithms of weights, known but for a constant, as weights that sum to 1.
  * @example weightsOf([0, Math.log(3)])[1] // 0.75
  */
-export function weightsOf(logs: ArrayLike<number> & Iterable<number>): Float64Array {
-	const most = max(logs) ?? 0;
-	const weights = Float64Array.from(logs, (l) => Math.exp(l - most));
-	const total = sum(weights);
-	return weights.map((w) => w / total);
+export function weightsOf(logs: ArrayLike<number>): Float64Array {
+	const weights = new Float64Array(logs.length);
+	let most = -Infinity;
+	for (let i = 0; i < weights.length; i++) most = Math.max(most, logs[i] as number);
+	let total = 0;
+	for (let i = 0; i < weights.length; i++) {
+		weights[i] = Math.exp((logs[i] as number) - most);
+		total += weights[i] as number;
+	}
+	for (let i = 0; i < weights.length; i++) weights[i] = (weights[i] as number) / total;
+	return weights;
 }
 
 /**
