@@ -21,6 +21,7 @@ export const dryingRunBody = z.object({
 	duration: requiredWords(40).describe('such as 4 h or 240 min; hours if no unit is typed'),
 	accepted: z.boolean().default(false).describe('the sender was asked about an unusual set-point and means it'),
 	at: instant.describe('when it started'),
+	endedAt: instant.optional().describe('when it ended, for a run that is over: it is recorded as it was, whatever the handbook says'),
 	zone
 });
 export type DryingRunBody = z.output<typeof dryingRunBody>;

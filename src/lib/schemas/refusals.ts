@@ -98,6 +98,7 @@ type BenchRefusals = {
 	notBelowGross: { grossG: number };
 	notAboveEmpty: { emptyG: number };
 	mustDiffer: None;
+	notAMoment: None;
 	oneToSixNames: None;
 	notSteps: None;
 	singleReading: { number: number; typed: string; why: string };

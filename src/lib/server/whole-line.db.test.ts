@@ -151,13 +151,41 @@ describe('drying', () => {
 	it('the softest material of the load limits it; over the range is asked about; the dryer limits too', async () => {
 		const [pla, petg] = [await intake({ material: 'PLA' }), await intake()];
 		const box = await dryer({ setPointLow: '35', setPointHigh: '70 C' });
-		const said = (spoolIds: string[], more: object) => errorsOf(() => start(box, spoolIds, more));
+		const said = (spoolIds: string[], more: object) => errorsOf(() => start(box, spoolIds, { at: ago(0), ...more }));
 		expect(await said([petg, pla], { setPoint: '60 C' })).toMatchObject([
 			{ path: 'setPoint', code: 'softens', params: { material: 'PLA', limitC: 55 } }
 		]);
 		expect(await said([petg, pla], { setPoint: '60 C', accepted: true })).toMatchObject([{ code: 'softens' }]);
 		expect(await said([petg], { setPoint: '68 C' })).toMatchObject([{ code: 'aboveDryingRange', suggestion: '65 C' }]);
 		expect(await said([petg], { setPoint: '85 C', accepted: true })).toMatchObject([{ code: 'beyondDryer' }, { code: 'softens' }]);
+	});
+	it('the guard stops a start and never the record of what was done', async () => {
+		const pla = await intake({ material: 'PLA' });
+		const box = await dryer({ setPointHigh: '70 C' });
+		const hot = (more: object) => start(box, [pla], { setPoint: '80 C', ...more });
+		expect(await errorsOf(() => hot({ at: ago(0.1) }))).toMatchObject([{ code: 'beyondDryer' }, { code: 'softens' }]);
+		const run = await hot({ at: ago(30), endedAt: ago(26) });
+		expect((await loadSpool(t.db, pla, NOW)).evidence.events.at(-1)).toMatchObject({
+			kind: 'dried',
+			at: NOW - 26 * HOUR,
+			drying: { runId: run.id, setPointC: 80, startedAt: NOW - 30 * HOUR }
+		});
+		expect((await runsOf(t.db, [pla]))[0]?.end).toEqual({ at: NOW - 26 * HOUR, outcome: 'done' });
+		expect((await runningRuns(t.db)).map((r) => r.id)).not.toContain(run.id);
+	});
+	it('a run of the past ends after it began, not in the future, and may be told while the spool is in a dryer again', async () => {
+		const spoolId = await intake();
+		const box = await dryer();
+		expect(await errorsOf(() => start(box, [spoolId], { at: ago(5), endedAt: ago(6) }))).toMatchObject([
+			{ path: 'endedAt', code: 'beforeDrying' }
+		]);
+		expect(await errorsOf(() => start(box, [spoolId], { at: ago(5), endedAt: ago(-1) }))).toMatchObject([
+			{ path: 'endedAt', code: 'future' }
+		]);
+		expect((await loadSpool(t.db, spoolId, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened']);
+		await start(box, [spoolId], { at: ago(2) });
+		await start(box, [spoolId], { at: ago(50), endedAt: ago(46) });
+		expect((await loadSpool(t.db, spoolId, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened', 'dried']);
 	});
 	it('degrees Fahrenheit and minutes are taken as typed', async () => {
 		const run = await start(await dryer(), [await intake()], { setPoint: '140 F', duration: '90 min' });
@@ -176,8 +204,8 @@ describe('drying', () => {
 			{ path: 'spoolIds.0' }
 		]);
 		const other = await intake({ material: 'XYZ' });
-		expect(await errorsOf(() => start(box, [other]))).toMatchObject([{ code: 'dryingNotKnown' }]);
-		expect((await start(box, [other], { accepted: true })).setPointC).toBe(60);
+		expect(await errorsOf(() => start(box, [other], { at: ago(0) }))).toMatchObject([{ code: 'dryingNotKnown' }]);
+		expect((await start(box, [other], { at: ago(0), accepted: true })).setPointC).toBe(60);
 	});
 });
 

@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { judgeSetPoint } from '$lib/core/drying/set-point';
 import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { DRYING_OUTCOMES } from '$lib/core/closed-lists';
 import type { dryerBody, dryingEndBody, DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Transaction } from '../db/client';
@@ -15,6 +16,7 @@ import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { readTemperature } from './temperature';
 
+type DryingOutcome = (typeof DRYING_OUTCOMES)[number];
 type Kept<T> = Promise<{ answer: T; repeated: boolean }>;
 
 export async function postDryer(db: Database, body: z.output<typeof dryerBody>, now: number): Kept<{ id: string }> {
@@ -31,8 +33,13 @@ export async function postDryer(db: Database, body: z.output<typeof dryerBody>, 
 }
 
 const LONGEST_MIN = 14 * 24 * 60;
+/** What began longer ago is no start any more. */
+const START_MS = 10 * 60_000;
 
-/** Starts a load with its timer. The set-point is guarded by the softest material of the load and by what the dryer can do. */
+/**
+ * Starts a run with its timer. The temperature of a start is guarded by the softest material and by what the dryer can do; what was done before is
+ * recorded as it was.
+ */
 export async function postDryingRun(
 	db: Database,
 	body: DryingRunBody,
@@ -40,6 +47,8 @@ export async function postDryingRun(
 ): Kept<{ id: string; startedAt: number; plannedEndAt: number; setPointC: number }> {
 	return await writeOnce(db, { id: body.id, kind: 'dryingRun', body, now }, async (tx) => {
 		const startedAt = pastInstant(body.at, now, 'at');
+		const endedAt = body.endedAt === undefined ? null : pastInstant(body.endedAt, now, 'endedAt');
+		if (endedAt !== null && endedAt < startedAt) throw refuseField('endedAt', 'beforeDrying');
 		const errors: FieldError[] = [];
 		const setPointC = readTemperature(body.setPoint, 'setPoint', errors);
 		const minutes = readDuration(body.duration, errors);
@@ -47,17 +56,21 @@ export async function postDryingRun(
 		if (!machine) errors.push(fieldError('dryerId', 'unknownId', { what: 'dryer' }));
 		const spoolIds = [...new Set(body.spoolIds)];
 		const materials = await materialsOf(tx, spoolIds, errors);
-		if (setPointC !== null && machine) {
+		if (setPointC !== null && machine && endedAt === null && now - startedAt <= START_MS) {
 			errors.push(...beyondDryer(setPointC, machine));
 			errors.push(...(await guardSetPoint(tx, setPointC, materials, body.accepted)));
 		}
-		await checkFree(tx, spoolIds, errors);
+		if (endedAt === null) await checkFree(tx, spoolIds, errors);
 		if (errors.length > 0 || setPointC === null || minutes === null) throw refuse(errors);
 		const plannedEndAt = startedAt + minutes * 60_000;
 		await tx
 			.insert(dryingRun)
 			.values({ id: body.id, dryerId: body.dryerId, setPointC, startedAt, plannedEndAt, zone: body.zone, createdAt: now });
 		await tx.insert(dryingRunSpool).values(spoolIds.map((spoolId) => ({ runId: body.id, spoolId })));
+		if (endedAt !== null) {
+			const run = { id: body.id, dryerId: body.dryerId, startedAt, setPointC };
+			await endRun(tx, run, spoolIds, { endedAt, outcome: 'done', zone: body.zone, now });
+		}
 		return { id: body.id, startedAt, plannedEndAt, setPointC };
 	});
 }
@@ -75,24 +88,24 @@ export async function postDryingEnd(
 		if (endedAt < run.startedAt) throw refuseField('at', 'beforeDrying');
 		const [ended] = await tx.select().from(dryingRunEnd).where(eq(dryingRunEnd.runId, run.id));
 		if (ended) throw problem(409, 'runEnded', {}, [fieldError('runId', 'runEnded')]);
-		await tx.insert(dryingRunEnd).values({ runId: run.id, endedAt, outcome: body.outcome, zone: body.zone, createdAt: now });
 		const members = await tx.select().from(dryingRunSpool).where(eq(dryingRunSpool.runId, run.id));
-		if (body.outcome === 'void') return { runId: run.id, endedAt, spools: 0 };
-		for (const { spoolId } of members) {
-			await raiseRevision(tx, spoolId);
-			await tx.insert(event).values({
-				id: v7(),
-				spoolId,
-				kind: 'dried',
-				at: endedAt,
-				zone: body.zone,
-				dryerId: run.dryerId,
-				detail: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC } satisfies DryingDetail,
-				createdAt: now
-			});
-		}
-		return { runId: run.id, endedAt, spools: members.length };
+		const spoolIds = members.map((m) => m.spoolId);
+		await endRun(tx, run, spoolIds, { endedAt, outcome: body.outcome, zone: body.zone, now });
+		return { runId: run.id, endedAt, spools: body.outcome === 'void' ? 0 : spoolIds.length };
 	});
+}
+
+type Run = Pick<typeof dryingRun.$inferSelect, 'id' | 'dryerId' | 'startedAt' | 'setPointC'>;
+type RunEnd = { endedAt: number; outcome: DryingOutcome; zone: string; now: number };
+
+async function endRun(tx: Transaction, run: Run, spoolIds: string[], { endedAt, outcome, zone, now }: RunEnd): Promise<void> {
+	await tx.insert(dryingRunEnd).values({ runId: run.id, endedAt, outcome, zone, createdAt: now });
+	if (outcome === 'void') return;
+	const detail: DryingDetail = { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC };
+	for (const spoolId of spoolIds) {
+		await raiseRevision(tx, spoolId);
+		await tx.insert(event).values({ id: v7(), spoolId, kind: 'dried', at: endedAt, zone, dryerId: run.dryerId, detail, createdAt: now });
+	}
 }
 
 function readDuration(text: string, errors: FieldError[]): number | null {

@@ -2,6 +2,8 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { sentenceOf } from '../words/refusals';
 	import { tick } from 'svelte';
+	import type { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 	import HarmIcon from '../form/HarmIcon.svelte';
 
 	type Props = {
@@ -14,10 +16,12 @@
 		/** To another spool; left out where there is only one thing to measure. */
 		move?: (by: 1 | -1) => void;
 		describedBy?: string;
+		/** Where what is typed may be of another time than now. */
+		when?: When;
 		/** A second way to keep what is typed, for touch: the suffix says which. */
 		also?: { label: string; suffix: string };
 	};
-	let { label, unit, last, keep, takeBack, move, describedBy, also }: Props = $props();
+	let { label, unit, last, keep, takeBack, move, describedBy, when, also }: Props = $props();
 	let typed = $state('');
 	let refusal = $state.raw<FieldError | null>(null);
 	let input = $state<HTMLInputElement>();
@@ -104,6 +108,7 @@
 			onclick={() => submit(`${typed}${also.suffix}`)}>{also.label}</button
 		>
 	{/if}
+	{#if when}<WhenField {when} />{/if}
 	<span class="hidden lg:inline"><kbd>Enter</kbd> keep</span>
 	{#if last !== null}<button type="button" onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>{/if}
 	<button type="button" onclick={takeBack}><kbd>⌫</kbd> take back the last</button>

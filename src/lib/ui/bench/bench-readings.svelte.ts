@@ -1,7 +1,8 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 import type { Reading } from '$lib/core/evidence/reading';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
-import { hereAndNow, newId, zoneHere } from '../form/send';
+import { hereAndNow, newId } from '../form/send';
+import type { When } from '../form/when.svelte';
 import { withLocal, readingOfItem } from './local-readings';
 import { outbox } from './outbox-state.svelte';
 
@@ -10,9 +11,12 @@ export class BenchReadings {
 	#station: string;
 	#local = new SvelteMap<string, Reading & { spoolId: string }>();
 	#takenBack = new SvelteSet<string>();
+	readonly #when: When | null;
 
-	constructor(station: string) {
+	/** @param when readings may be of another time than now */
+	constructor(station: string, when: When | null = null) {
 		this.#station = station;
+		this.#when = when;
 	}
 
 	/** The evidence of a spool with everything captured here, in the order it was taken. */
@@ -30,7 +34,8 @@ export class BenchReadings {
 
 	/** Puts a reading into the outbox and shows it at once. */
 	async keep(body: { spoolId: string; quantity: string; typed: string } & Record<string, unknown>): Promise<void> {
-		const whole = { id: newId(), takenAt: hereAndNow().at, zone: zoneHere(), ...body };
+		const { at: takenAt, zone } = this.#when?.moment() ?? hereAndNow();
+		const whole = { id: newId(), takenAt, zone, ...body };
 		const reading = readingOfItem({ id: whole.id, path: 'readings', body: whole, madeAt: 0, refused: null }, this.#station);
 		if (reading) this.#local.set(reading.id, reading);
 		// The unit of an own measure is for this page only; the server knows it.

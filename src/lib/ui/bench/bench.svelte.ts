@@ -4,6 +4,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import { readReading } from '$lib/core/readings/read-reading';
+import { When } from '../form/when.svelte';
 import { BenchReadings } from './bench-readings.svelte';
 import { railItem } from './rail-item';
 
@@ -23,6 +24,8 @@ type Given = {
 
 /** What every bench does alike: which spool is on it, which is next, what was captured on this page, and taking it back. */
 export class Bench {
+	/** When what is captured happened. */
+	readonly when = new When();
 	readonly captured: BenchReadings;
 	/** Where numbers are typed; there is none on a bench that captures by a form. */
 	field = $state<{ focus: () => void }>();
@@ -49,7 +52,7 @@ export class Bench {
 
 	constructor(given: Given) {
 		this.#given = given;
-		this.captured = new BenchReadings(given.station);
+		this.captured = new BenchReadings(given.station, this.when);
 	}
 
 	focus(): void {
@@ -79,14 +82,15 @@ export class Bench {
 		if (!this.evidence) return null;
 		const read = readReading(quantity, typed, unit);
 		if (!read.ok) return refusedReading('typed', read);
+		const refusal = this.when.refusal();
+		if (refusal) return refusal;
 		void this.captured.keep({ spoolId: this.evidence.spool.id, quantity, typed, ...context });
 		return null;
 	}
 
-	/** Takes the last of some readings back. */
-	takeBack(readings: readonly { id: string; status: string; takenAt: number }[]): void {
-		const last = readings.filter((r) => r.status === 'counts').toSorted((a, b) => a.takenAt - b.takenAt);
-		const id = last.at(-1)?.id;
+	/** Takes the last of some readings back: the one entered last, whenever it was taken. */
+	takeBack(readings: readonly { id: string; status: string }[]): void {
+		const id = lastEntered(readings)?.id;
 		if (id) void this.captured.takeBack(id);
 	}
 
@@ -96,3 +100,7 @@ export class Bench {
 		this.captured.settle();
 	}
 }
+
+/** The one entered last of those that count: ids grow with time. */
+export const lastEntered = <T extends { id: string; status: string }>(readings: readonly T[]): T | undefined =>
+	readings.filter((r) => r.status === 'counts').reduce<T | undefined>((last, r) => (last && last.id > r.id ? last : r), undefined);

@@ -7,6 +7,8 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 
 	type Props = { spoolId: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
 	let { spoolId, filamentId, currency, quote, ondone }: Props = $props();
@@ -18,7 +20,8 @@
 	});
 	let typed = $state(start());
 	let kind = $state<'list' | 'sale' | 'bundle'>('list');
-	const form = new Form({ fields: ['price', 'quantity', 'netMass', 'shipping'] });
+	const when = new When();
+	const form = new Form({ fields: ['price', 'quantity', 'netMass', 'shipping'], when });
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -45,5 +48,6 @@
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />
+	<WhenField {when} errors={form.errors} what="seen" />
 	<Button type="submit" size="sm">Keep the price</Button>
 </form>

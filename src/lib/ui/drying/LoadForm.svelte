@@ -7,11 +7,14 @@
 	import { readQuantityText } from '$lib/core/units/quantity-text';
 	import { Button, Select } from 'flowbite-svelte';
 	import { SvelteSet } from 'svelte/reactivity';
+	import { clock } from '../form/clock';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 	import Sliver from '../spool/Sliver.svelte';
-	import { upTo } from '../words/numbers';
+	import { dayAndTime, upTo } from '../words/numbers';
 	import { running } from './running.svelte';
 	import Problem from '../form/Problem.svelte';
 
@@ -27,7 +30,8 @@
 	let typedSetPoint = $state<string | null>(null);
 	let typedDuration = $state<string | null>(null);
 	let accepted = $state(false);
-	const form = new Form({ fields: ['setPoint', 'duration'] });
+	const when = new When();
+	const form = new Form({ fields: ['setPoint', 'duration'], when });
 	let said = $state('');
 
 	const load = $derived(evidence.filter((e) => chosen.has(e.spool.id) && !inDryer.has(e.spool.id)));
@@ -42,6 +46,13 @@
 		const read = readQuantityText(setPoint, 'temperature');
 		return read.ok && materials.length > 0 ? judgeSetPoint(read.value, materials, handbook) : null;
 	});
+	/** When a run that was started before ended by its own time; null while it would still run. */
+	const over = $derived.by(() => {
+		const read = readQuantityText(duration, 'duration', 'h');
+		if (when.isNow || when.refusal() || !read.ok) return null;
+		const endedAt = when.at() + read.value * 60_000;
+		return endedAt <= clock.now() ? endedAt : null;
+	});
 	const weighedNow = (e: SpoolEvidence) => {
 		const last = weighings(e).at(-1);
 		return last !== undefined && !e.attempts.some((a) => a.status === 'counts' && a.at > last.at);
@@ -55,10 +66,12 @@
 			spoolIds: load.map((e) => e.spool.id),
 			setPoint,
 			duration,
-			accepted
+			accepted,
+			...(over === null ? {} : { endedAt: new Date(over).toISOString() })
 		});
 		if (!sent.ok) return;
-		said = `Started: ${load.map((e) => e.spool.code).join(', ')} at ${upTo(sent.answer.setPointC, 0)} °C. The timer stands in the shell of every page.`;
+		const what = `${load.map((e) => e.spool.code).join(', ')} at ${upTo(sent.answer.setPointC, 0)} °C`;
+		said = over === null ? `Started: ${what}. The timer shows on every page.` : `Saved: ${what}, finished ${dayAndTime(over)}.`;
 		chosen.clear();
 		typedSetPoint = null;
 		typedDuration = null;
@@ -139,11 +152,17 @@
 			placeholder="4 h"
 			class="w-28"
 		/>
-		<Button type="submit" disabled={load.length === 0 || !dryerId}>Start the timer</Button>
+		<Button type="submit" disabled={load.length === 0 || !dryerId}>{over === null ? 'Start the timer' : 'Save this drying'}</Button>
 	</div>
+	<WhenField {when} id="load-when" errors={form.errors} what="started" />
+	{#if over !== null}<p class="small">It was over {dayAndTime(over)}: it is saved as done.</p>{/if}
 	{#if judged?.kind === 'softens'}
-		<Problem live={false}>{judged.of} goes soft at {upTo(judged.limitC, 0)} °C: this will not be started.</Problem>
-	{:else if judged?.kind === 'aboveRange' || judged?.kind === 'unknownMaterial'}
+		<Problem live={false}
+			>{judged.of} softens at {upTo(judged.limitC, 0)} °C{when.isNow
+				? ': not started.'
+				: '. It is saved as it was; look whether the spool has warped.'}</Problem
+		>
+	{:else if when.isNow && (judged?.kind === 'aboveRange' || judged?.kind === 'unknownMaterial')}
 		<label class="flex items-center gap-2"
 			><input type="checkbox" bind:checked={accepted} />
 			{judged.kind === 'aboveRange'

@@ -3,6 +3,7 @@ import { invalidateAll } from '$app/navigation';
 import { tick } from 'svelte';
 import type { FieldError } from '$lib/schemas/field-error';
 import { hereAndNow, newId, send, type Sent } from './send';
+import type { When } from './when.svelte';
 
 /** What makes one entry the same entry at every try: its id, its moment, and the ids of what lies in it. */
 type Made = { id: string; at: string; zone: string; inner: string[] };
@@ -14,6 +15,8 @@ type Options = {
 	fields?: readonly string[];
 	/** A newer body simply follows an older one (versions, weights); by default an entry that was changed after a lost answer is held back. */
 	supersedes?: boolean;
+	/** When it happened, where that may be another time than now. */
+	when?: When;
 };
 
 const SAVED_BEFORE =
@@ -46,7 +49,11 @@ export class Form {
 	 */
 	async send<T>(path: string, body: Body | ((made: Made) => Body), inner = 0): Promise<Sent<T>> {
 		const bare = typeof body === 'function' ? body({ id: '', at: '', zone: '', inner: Array<string>(inner).fill('') }) : body;
-		const key = `${path} ${JSON.stringify(bare)}`;
+		const { when } = this.#options;
+		const refusal = when?.refusal();
+		if (refusal) return await this.#refuseWhen(refusal);
+		// The same again at another time is another entry.
+		const key = `${path} ${JSON.stringify(bare)}${when && !when.isNow ? ` ${when.typed}` : ''}`;
 		const same = this.#underWay.get(key);
 		if (same) return (await same) as Sent<T>;
 		const element = typeof document === 'undefined' ? null : (document.activeElement?.closest('form') ?? null);
@@ -89,6 +96,12 @@ export class Form {
 		this.unknown = false;
 	}
 
+	async #refuseWhen(refusal: FieldError): Promise<Sent<never>> {
+		this.refuse([refusal]);
+		await focusFirstError(document.querySelector('form'));
+		return { ok: false, status: 422, title: '', errors: [refusal] };
+	}
+
 	async #settle<T>(key: string, path: string, body: Body | ((made: Made) => Body), inner: number): Promise<Sent<T>> {
 		// What was sent before and not answered is asked for first: only then is it known what this entry adds.
 		for (const [other, before] of this.#unanswered) {
@@ -100,7 +113,11 @@ export class Form {
 			await invalidateAll();
 			return { ok: false, status: 409, title: SAVED_BEFORE, errors: [] };
 		}
-		const made = this.#unanswered.get(key)?.made ?? { id: newId(), ...hereAndNow(), inner: Array.from({ length: inner }, newId) };
+		const made = this.#unanswered.get(key)?.made ?? {
+			id: newId(),
+			...(this.#options.when?.moment() ?? hereAndNow()),
+			inner: Array.from({ length: inner }, newId)
+		};
 		const { inner: _, ...identity } = made;
 		const whole = { ...identity, ...(typeof body === 'function' ? body(made) : body) };
 		const sent = await send<T>(path, whole);
@@ -111,8 +128,9 @@ export class Form {
 
 	#tell(sent: Sent<unknown>): void {
 		if (sent.ok) return this.clear();
-		const { fields } = this.#options;
-		const elsewhere = fields ? sent.errors.filter((e) => !fields.some((f) => e.path === f || e.path.startsWith(`${f}.`))) : [];
+		const { fields, when } = this.#options;
+		const isShown = (path: string) => (when && path === 'at') || fields?.some((f) => path === f || path.startsWith(`${f}.`));
+		const elsewhere = fields ? sent.errors.filter((e) => !isShown(e.path)) : [];
 		this.unknown = isUnanswered(sent);
 		this.errors = sent.errors;
 		this.problem = sent.errors.length === 0 ? sent.title : elsewhere.map((e) => `${e.path}: ${refusalWords(e)}`).join('; ');

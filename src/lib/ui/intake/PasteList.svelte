@@ -6,12 +6,15 @@
 	import { Button } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { plural } from '../words/numbers';
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
 	let text = $state('');
-	const form = new Form({ fields: ['rows'] });
+	const when = new When();
+	const form = new Form({ fields: ['rows'], when });
 	const paste = $derived(readPaste(text));
 	const EXAMPLE = 'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct';
 	const REASONS = {
@@ -78,6 +81,7 @@
 			</table>
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
+		<WhenField {when} errors={form.errors} what="opened" />
 		<Button type="button" disabled={form.busy} onclick={() => void take()}>Take in {plural(paste.rows.length, 'spool')}</Button>
 	{:else}
 		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>

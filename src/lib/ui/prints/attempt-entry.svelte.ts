@@ -2,6 +2,7 @@ import { invalidateAll } from '$app/navigation';
 import type { Protocol } from '$lib/core/trial/protocol';
 import { tick } from 'svelte';
 import { Form } from '../form/form.svelte';
+import { When } from '../form/when.svelte';
 import { plural } from '../words/numbers';
 import { refusalWords } from '../words/refusals';
 import { draftBody, nextDraft, type AttemptDraft } from './attempt-draft';
@@ -16,7 +17,7 @@ type Given = {
 };
 
 /** Errors of these fields stand where the tester looks; others are told above the form too. */
-const IN_SIGHT = ['percentReached', 'cause', 'condition'];
+const IN_SIGHT = ['percentReached', 'cause', 'condition', 'when', 'at'];
 
 /** The prints that are being typed, one a spool, so that looking at another spool loses nothing. */
 export class AttemptEntry {
@@ -26,7 +27,9 @@ export class AttemptEntry {
 	settingsOpen = $state(false);
 	/** A print that was refused after something else had been typed in its place. */
 	#rejected = $state<{ spoolId: string; draft: AttemptDraft } | null>(null);
-	readonly #form = new Form();
+	/** When it was printed. */
+	readonly when = new When();
+	readonly #form = new Form({ when: this.when });
 	readonly #given: () => Given;
 
 	readonly draft = $derived.by(() => this.#drafts[this.#given().spool?.id ?? '']);

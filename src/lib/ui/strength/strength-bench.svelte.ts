@@ -5,9 +5,9 @@ import { strengthStation } from '$lib/core/strength/station';
 import type { Basis } from '$lib/core/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { SvelteMap } from 'svelte/reactivity';
-import { Bench } from '../bench/bench.svelte';
+import { Bench, lastEntered } from '../bench/bench.svelte';
 import { outbox } from '../bench/outbox-state.svelte';
-import { hereAndNow, newId } from '../form/send';
+import { newId } from '../form/send';
 import { plural } from '../words/numbers';
 import { feltByHand, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
 import { specimenOfItem } from './specimen-of-item';
@@ -97,6 +97,8 @@ export class StrengthBench {
 	keep(text: string): FieldError | null {
 		const spoolId = this.bench.evidence?.spool.id;
 		if (!spoolId) return fieldError('typed', 'nothingToLoad');
+		const refusal = this.bench.when.refusal();
+		if (refusal) return refusal;
 		const { shape, orientation, method, bucket, unit } = this;
 		const entry = typedLoad(this.#loading, { shape, orientation, method, bucket, unit }, { spoolId, text, newId: newId() });
 		if ('refusal' in entry) return entry.refusal;
@@ -110,7 +112,8 @@ export class StrengthBench {
 
 	byHand(word: string): void {
 		const spoolId = this.bench.evidence?.spool.id;
-		if (spoolId && this.shape.trim()) this.#store(spoolId, feltByHand(this.#loading, { spoolId, newId: newId() }, word));
+		if (spoolId && this.shape.trim() && !this.bench.when.refusal())
+			this.#store(spoolId, feltByHand(this.#loading, { spoolId, newId: newId() }, word));
 	}
 
 	neverBroke(): void {
@@ -128,7 +131,7 @@ export class StrengthBench {
 
 	takeBack(): void {
 		const { evidence, captured } = this.bench;
-		const latest = evidence?.readings.filter((r) => r.status === 'counts').at(-1);
+		const latest = lastEntered(evidence?.readings ?? []);
 		if (!latest || !evidence) return;
 		void captured.takeBack(latest.id);
 		this.#loading = takenBack(this.#loading, this.method, evidence.spool.id, latest);
@@ -149,7 +152,7 @@ export class StrengthBench {
 
 	#made(spoolId: string, id: string) {
 		const { shape, orientation, method } = this;
-		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...hereAndNow() };
+		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...this.bench.when.moment() };
 		this.#local.set(id, { ...body, at: Date.parse(body.at), status: 'counts', corrected: false, confirmed: false });
 		return { body, bucket: method === 'steps' ? this.bucket.trim() : '' };
 	}

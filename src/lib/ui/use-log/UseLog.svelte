@@ -5,6 +5,8 @@
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 	import { day } from '../words/numbers';
 	import { choices, PART_STATE_WORDS } from '../words/closed-lists';
 	import Problem from '../form/Problem.svelte';
@@ -13,8 +15,9 @@
 	let name = $state('');
 	let place = $state('');
 	let notes = $state<Record<string, string>>({});
-	const partForm = new Form({ fields: ['name', 'place'] });
-	const stateForm = new Form({ fields: [] });
+	const when = new When();
+	const partForm = new Form({ fields: ['name', 'place'], when });
+	const stateForm = new Form({ fields: [], when });
 	const problem = $derived(partForm.problem || stateForm.problem);
 
 	async function add(event: SubmitEvent): Promise<void> {
@@ -49,7 +52,7 @@
 				</ul>
 			{/if}
 			<div class="mt-1 flex flex-wrap items-center gap-1.5">
-				<span class="small">Found today:</span>
+				<span class="small">{when.isNow ? 'Found today:' : 'Found then:'}</span>
 				{#each choices(PART_STATES, PART_STATE_WORDS) as { value: state, label: words } (state)}
 					<button type="button" class="panel px-2 py-0.5 text-[0.9rem]" onclick={() => void found(part.id, state)}>{words}</button>
 				{/each}
@@ -62,6 +65,7 @@
 			</div>
 		</article>
 	{/each}
+	<WhenField {when} errors={[...partForm.errors, ...stateForm.errors]} what="in use or found" />
 	{#if problem}<Problem>{problem}</Problem>{/if}
 	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
 		<Field
@@ -73,6 +77,6 @@
 			placeholder="finder bracket"
 		/>
 		<Field id="part-place" path="place" label="Where it serves" bind:value={place} errors={partForm.errors} placeholder="east dome" />
-		<Button type="submit" size="xs" color="alternative">In service from today</Button>
+		<Button type="submit" size="xs" color="alternative">{when.isNow ? 'In service from today' : 'In service from then'}</Button>
 	</form>
 </section>

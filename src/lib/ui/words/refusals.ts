@@ -107,7 +107,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	},
 	notAReference: (p) => `must be a ${p.dimension}, such as ${p.dimension === 'mass' ? '100 g' : '1.700 mm'}`,
 	farFromReference: (p) => `lies over ${p.most} ${p.unit} from the reference`,
-	future: () => 'lies in the future',
+	future: () => 'is in the future',
 	wrongPassphrase: () => 'is not the one',
 
 	noSpoolToMeasure: () => 'there is no spool to measure',
@@ -119,6 +119,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	bucketRefused: (p) => `: the bucket ${p.why}`,
 	notBelowGross: (p) => `g is not below the last weighing (${upTo(p.grossG, 1)} g)`,
 	notAboveEmpty: (p) => `g is not above the empty reel (${upTo(p.emptyG, 1)} g)`,
+	notAMoment: () => 'is no time; try yesterday 9:00, -2 h or 26 Nov 18:30',
 	mustDiffer: () => 'must differ from each other',
 	oneToSixNames: () => 'must be one to six names',
 	notSteps: () => 'must be numbers with spaces between them',

@@ -99,6 +99,7 @@
 			unit="mm"
 			last={measuring.counting.at(-1)?.typedText ?? null}
 			keep={(typed) => measuring.keep(typed)}
+			when={bench.when}
 			takeBack={() => bench.takeBack(measuring.counting)}
 			{move}
 			describedBy="place"

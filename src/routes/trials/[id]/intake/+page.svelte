@@ -8,6 +8,8 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
+	import { When } from '$lib/ui/form/when.svelte';
+	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import PasteList from '$lib/ui/intake/PasteList.svelte';
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
@@ -48,8 +50,10 @@
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let said = $state('');
 	let pasting = $state(false);
-	const form = new Form({ fields: [...Object.keys(untrack(empty)), 'colourHex'] });
-	const looking = new Form({ fields: [] });
+	const opened = new When();
+	const form = new Form({ fields: [...Object.keys(untrack(empty)), 'colourHex'], when: opened });
+	const looked = new When();
+	const looking = new Form({ fields: [], when: looked });
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
 	let later = $state<Partial<Record<Oddity, string>> | null>(null);
@@ -231,6 +235,7 @@
 						</div>
 					</div>
 				</details>
+				<WhenField when={opened} id="opened" errors={form.errors} what="opened" />
 				<Button type="submit">Take it in</Button>
 			</form>
 		{/if}
@@ -257,6 +262,7 @@
 					>
 						<FormProblem title={looking.problem} />
 						<Unboxing bind:odd={later} idPrefix="later" />
+						<WhenField when={looked} id="looked" errors={looking.errors} />
 						<Button type="submit" size="xs" disabled={later === null}>Keep the look</Button>
 					</form>
 				{:else if open}

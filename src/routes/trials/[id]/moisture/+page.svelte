@@ -27,7 +27,7 @@
 	/** What the tester says lies before the next weighing; null leaves it to the record. */
 	let said = $state<Before | null>(null);
 	let sinceOf = $state<Record<string, number>>({});
-	// The page's own clock, taken when it opened: only what is recorded up to now can lie before the next weighing.
+	// The page's own clock, taken when it opened: only what is recorded up to then can lie before the next weighing.
 	const openedAt = Date.now();
 	const bench = new Bench({
 		station: 'moisture',
@@ -54,8 +54,10 @@
 		water.map((p) => ({ at: p.at, grossG: p.grossG, before: p.before, pct: p.share * 100, lowPct: p.low * 100, highPct: p.high * 100 }))
 	);
 	const findings = $derived(evidence ? moistureStation.find(evidence, data.basis, 0) : []);
-	const last = $derived(chain.at(-1));
-	const inferred = $derived(evidence && last ? inferBefore(evidence, last.at, openedAt) : null);
+	/** When the next weighing is of: what the scale showed before it is the last one. */
+	const moment = $derived(bench.when.isNow ? openedAt : bench.when.at());
+	const last = $derived(bench.when.isNow ? chain.at(-1) : chain.findLast((w) => w.at <= moment));
+	const inferred = $derived(evidence && last ? inferBefore(evidence, last.at, moment) : null);
 	const total = $derived(netWater(chain));
 	const tares = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'tareMass'));
 
@@ -124,6 +126,7 @@
 			unit="g"
 			last={last?.typedText ?? null}
 			{keep}
+			when={bench.when}
 			takeBack={() => bench.takeBack(evidence.readings)}
 			move={(by) => bench.move(by)}
 			describedBy="before"
@@ -190,7 +193,7 @@
 			<FindingLines {findings} defs={[waterUptake]} />
 			<hr class="my-4" />
 			<p class="small">
-				Weighings older than today come in as a table: <a class="link" href="/exchange">data in and out</a>.
+				Weighed earlier? Say when, below the field, or <a class="link" href="/exchange">import a table</a>.
 			</p>
 		{/snippet}
 	</BenchFrame>

@@ -61,6 +61,7 @@
 			unit={measure.unit}
 			last={counted.at(-1)?.typedText ?? null}
 			{keep}
+			when={bench.when}
 			takeBack={() => bench.takeBack(counted)}
 			{move}
 		/>

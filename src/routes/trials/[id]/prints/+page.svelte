@@ -13,6 +13,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
@@ -110,6 +111,14 @@
 	$effect.pre(() => {
 		const id = bySpool;
 		untrack(() => id && entry.open(id, fresh));
+	});
+	/** The state the spool was in when it was printed, which may have been yesterday. */
+	const stateThen = $derived(evidence ? conditionAt(evidence.events, entry.when.at()).kind : 'asReceived');
+	$effect(() => {
+		const then = stateThen;
+		untrack(() => {
+			if (draft && !entry.when.isNow) draft.condition = then;
+		});
 	});
 	let element = $state<HTMLFormElement>();
 
@@ -274,6 +283,7 @@
 				Nozzle, bed and dryer burn. Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Follow the maker’s data sheet and
 				local rules.
 			</p>
+			<WhenField when={entry.when} errors={entry.errors} what="printed" />
 			<Button type="submit">Keep the print</Button>
 		</form>
 		{#if evidence.attempts.length}

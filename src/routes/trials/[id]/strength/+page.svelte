@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 	import { BY_HAND_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
+	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
@@ -80,6 +81,7 @@
 						>
 					{/each}
 				</div>
+				<WhenField when={loading.bench.when} class="mt-2" />
 			</fieldset>
 		{:else}
 			<p id="how" class="mb-1.5 text-[1.05rem]">
@@ -99,6 +101,7 @@
 				unit={loading.method === 'blows' ? 'blows' : loading.unit || 'N'}
 				last={null}
 				keep={(typed) => loading.keep(typed)}
+				when={loading.bench.when}
 				takeBack={() => loading.takeBack()}
 				{move}
 				describedBy="how"
