@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
-import { presetCriteria } from '../../src/lib/core/pick/presets';
+import { measuredOn } from '../../src/lib/core/pick/families';
 import type { PickInput } from '../../src/lib/core/pick/types';
 import { STATIONS } from '../../src/lib/core/registry';
 import { shownSheet } from '../../src/lib/core/sheet/shown-sheet';
@@ -30,9 +30,8 @@ const ROUNDS = 30;
 
 /** Twelve criteria: the real quantities and copies of them, so that every kind of sampling is drawn. */
 function twelveCriteria(input: Omit<PickInput, 'criteria' | 'rule'>): PickInput {
-	const base = presetCriteria('outdoorBrackets')
-		.map((c) => input.defs.find((d) => d.id === c.quantity))
-		.filter((d): d is QuantityDef => d !== undefined);
+	const measured = measuredOn(input.candidates);
+	const base = input.defs.filter((d) => d.family !== null && measured(d.id));
 	const defs = Array.from({ length: 12 }, (_, i) => {
 		const def = base[i % base.length] as QuantityDef;
 		return { ...def, id: i < base.length ? def.id : `${def.id}.${i}` };

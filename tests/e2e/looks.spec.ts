@@ -112,18 +112,23 @@ test('a page is served as it is shown, so that nothing jumps when its script has
 
 test("the demo's pick can be argued about", async ({ page }) => {
 	await open(page, `${new URL((await fetch(server.url)).url).href}/pick`);
+	await page.getByText('Method', { exact: true }).click();
 	await expect(page.getByText('20,000 draws')).toBeVisible();
 	await expect(page.getByTestId('pick-sentence')).toHaveText(
 		/^Buy SE6, the cheapest of \d that these tests cannot part for sure\. HU4 is the likelier best \(\d\d %\), but it costs [\d.]+ EUR a kg more\.$/
 	);
-	await expect(page.getByTestId('tier').first()).toHaveText('Cannot be told apart, cheapest first');
-	const firsts = await page
-		.getByTestId('ranking')
-		.getByText(/^best: /)
-		.allTextContents();
+	await expect(page.getByTestId('tier').first()).toHaveText('Cannot be told apart cheapest first');
+	const ranking = page.getByTestId('ranking');
+	const firsts = await ranking.locator('tr[data-spool] td:last-child').allTextContents();
 	// Nobody is nearly certain, or the sentence would be another.
-	for (const first of firsts) expect(Number(/(\d+)/.exec(first)?.[1])).toBeLessThan(50);
-	expect(firsts).toHaveLength(3);
+	for (const first of firsts) expect(Number(/(\d+)/.exec(first)?.[1])).toBeLessThan(80);
+	expect(firsts).toHaveLength(9);
+	await expect(page.getByText('3 materials are in this trial: PETG, ASA, PLA.')).toBeVisible();
+	const sides = page.getByRole('region', { name: 'Head to head' });
+	await expect(sides.getByRole('listitem')).toHaveCount(3);
+	await expect(sides.getByRole('listitem').first()).toContainText(/^SE6 and KE1: SE6 costs [\d.]+ EUR a kg less; /);
+	await expect(sides).toContainText(/Not that one could see: .* \(8 spools; rank correlation/);
+	await expect(page.getByRole('region', { name: 'Most useful next' })).toContainText(/a wrong choice costs [\d.]+ EUR a kg at most/);
 });
 
 test('recall finds a spool by a word of its note and shows the settings that worked', async ({ page }) => {

@@ -215,7 +215,7 @@ test('a trial’s forms store once', async ({ page }) => {
 	await open(page, `${trial}/pick`);
 	// A slider and a radio button are where they were put: there the page offers the second press.
 	await once(page, 'criteria', 'criteria', async (first) => {
-		const weight = page.getByLabel(/^Weight of/).first();
+		const weight = page.getByLabel(/^Importance of/).first();
 		if (first) await weight.fill('7');
 		if (first) await weight.press('Enter');
 		else await button(page, 'Press again').click();

@@ -39,7 +39,15 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await expect(rows).toHaveCount(2);
 	await expect(rows.first()).toContainText('house spool');
 	await open(page, `${server.url}/trials/${trialId}/pick`);
-	await expect(page.getByTestId('ranking').locator('li').last()).toContainText('house spool');
+	// One spool is no first of one: it is told beside the house spool, which takes no place.
+	const ranking = page.getByTestId('ranking');
+	await expect(ranking.locator('tr[data-spool]')).toHaveCount(2);
+	await expect(ranking.locator('tr[data-spool]').last()).toContainText('house spool');
+	await expect(page.getByTestId('pick-sentence')).toHaveText(
+		/^DO2 beside the house spool KE1: DO2 costs 1\.0\d EUR a kg less; DO2 is better at overhang, bridge/
+	);
+	await expect(page.getByTestId('pick-sentence')).not.toContainText('%');
+	await page.getByRole('button', { name: 'let it compete' }).click();
 	await expect(page.getByTestId('pick-sentence')).toHaveText(/^Buy DO2: .* chance to be the best, KE1 /);
 	await page.getByText('Verdict', { exact: true }).first().click();
 	await page.getByRole('group', { name: 'Spool' }).getByText('DO2', { exact: true }).click();

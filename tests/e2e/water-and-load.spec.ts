@@ -153,7 +153,7 @@ test('the dryer’s timer goes on through reload, restart and on another device,
 	await expect(page.getByLabel('Set-point')).toHaveValue('50 C');
 	await expect(page.getByLabel('Time')).toHaveValue('4 h');
 	await page.getByLabel('Set-point').fill('58 C');
-	await expect(page.getByText('PLA goes soft at 55 °C: this will not be started.')).toBeVisible();
+	await expect(page.getByText('PLA softens at 55 °C: not started.')).toBeVisible();
 	await page.getByRole('button', { name: 'Start the timer' }).click();
 	await expect(page.getByText(/would soften PLA/).first()).toBeVisible();
 	await page.getByLabel('Set-point').fill('50');

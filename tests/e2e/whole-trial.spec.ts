@@ -109,14 +109,14 @@ test('moving a weight re-ranks at once and is kept', async ({ page }) => {
 	const ranking = page.getByTestId('ranking').locator('a');
 	await expect(ranking).toHaveCount(3);
 	const before = await ranking.allTextContents();
-	for (const name of ['Prints finished', 'Overhang last clean', 'Bridge longest', 'Strings in four']) {
+	for (const name of ['Looks', 'Holds', 'Prints easily', 'Keeps size', 'Keeps dry']) {
 		const slider = page.getByRole('slider', { name: new RegExp(`^${name}`) });
 		await slider.focus();
 		await page.keyboard.press('Home');
 	}
 	// Only cost is left: the cheapest, third of before, comes first.
 	await expect(ranking.first()).toHaveText(before[2] ?? '');
-	await expect(page.getByTestId('weights-state')).toHaveText('kept');
+	await expect(page.getByTestId('weights-state')).toHaveText('saved');
 	await page.reload();
 	await expect(page.getByTestId('ranking').locator('a').first()).toHaveText(before[2] ?? '');
 });

@@ -32,6 +32,10 @@ def sign_test(better, worse):
     return {"better": better, "worse": worse, "p": stats.binomtest(better, better + worse, 0.5).pvalue}
 
 
+def spearman(worth, cost):
+    return {"worth": worth, "cost": cost, "r": stats.spearmanr(worth, cost).statistic}
+
+
 out = {
     "versions": {"python": platform.python_version(), "scipy": scipy.__version__, "numpy": numpy.__version__},
     "wilson": [wilson(x, n) for x, n in [(0, 1), (1, 1), (9, 10), (3, 8), (10, 10), (0, 40), (57, 60)]],
@@ -40,6 +44,11 @@ out = {
     "meanIntervals": [mean_interval(v) for v in ([1.74, 1.75, 1.76], [1.75, 1.76, 1.74, 1.75, 1.77, 1.73, 1.75, 1.76, 1.74, 1.75])],
     "signTests": [sign_test(b, w) for b, w in [(1, 0), (5, 0), (6, 0), (7, 1), (4, 4), (12, 3)]],
     "digammas": [{"x": x, "y": special.digamma(x), "lnGamma": special.gammaln(x)} for x in (0.3, 1, 1.0721, 1.5, 5, 6, 42)],
+    "spearman": [
+        spearman([0.8, 0.7, 0.6, 0.9, 0.5, 0.7], [20, 18, 30, 40, 15, 22]),
+        spearman([0.5, 0.6, 0.7, 0.8, 0.9, 0.95], [30, 28, 25, 20, 20, 18]),
+        spearman([0.5, 0.9, 0.6, 0.8, 0.7], [10, 12, 11, 30, 9]),
+    ],
     "welch": [
         welch([10.1, 9.8, 10.3, 10.0], [10.9, 11.4, 10.7, 11.9, 11.1]),
         welch([10.1, 9.8, 10.3, 10.0], [10.2, 10.6, 9.9, 10.8]),

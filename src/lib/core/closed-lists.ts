@@ -31,7 +31,8 @@ export const LOAD_METHODS = ['steps', 'direct', 'blows', 'byHand'] as const;
 export const PART_STATES = ['holds', 'worn', 'crept', 'cracked', 'broke', 'takenOut'] as const;
 
 export const USE_PRESETS = ['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'] as const;
-export const TRIAL_ROLES = ['candidate', 'house'] as const;
+/** `house`: what one always buys, beside the candidates; `houseInvited`: the same as one of them. */
+export const TRIAL_ROLES = ['candidate', 'house', 'houseInvited'] as const;
 export const SETTINGS_POLICIES = ['fixed', 'label', 'preset', 'calibrated'] as const;
 export const CONDITION_POLICIES = ['asReceived', 'driedFirst', 'both'] as const;
 /** `cheapestOfBest`: of those that cannot be told apart at the top, the cheapest good kilogram. */
@@ -41,6 +42,8 @@ export const CLAIM_RULES = ['share', 'anyReading'] as const;
 /** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */
 export const FAILURE_RULES = ['filament', 'unknown'] as const;
 export const DIRECTIONS = ['more', 'less', 'nearest'] as const;
+/** What importance is given to: quantities that tell of one thing. */
+export const FAMILIES = ['looks', 'holds', 'printsEasily', 'feeds', 'keepsSize', 'keepsDry', 'cost'] as const;
 export const GATE_OPERATORS = ['atLeast', 'atMost'] as const;
 export const VERDICT_KINDS = ['buy', 'leave', 'buyFor', 'dryFirst'] as const;
 

@@ -28,7 +28,8 @@ export function pricePerKg({ costReference }: Pick<Basis, 'costReference'>): Qua
 		prior: range,
 		differenceThatMatters: reference * MATTERS,
 		figure: 'bar',
-		onSheet: false
+		onSheet: false,
+		family: null
 	};
 }
 
@@ -39,5 +40,6 @@ export function pricePerKg({ costReference }: Pick<Basis, 'costReference'>): Qua
 export const costPerGoodKg = (basis: Pick<Basis, 'costReference'>): QuantityDef => ({
 	...pricePerKg(basis),
 	id: 'costPerGoodKg',
-	onSheet: true
+	onSheet: true,
+	family: 'cost'
 });

@@ -16,7 +16,9 @@ export const diameterMean = ({ nominalMm }: Pick<Basis, 'nominalMm'>): QuantityD
 	prior: { low: Number((nominalMm - 0.05).toFixed(2)), high: Number((nominalMm + 0.05).toFixed(2)) },
 	differenceThatMatters: 0.02,
 	figure: 'strand',
-	onSheet: true
+	onSheet: true,
+	family: 'keepsSize',
+	aspect: 'diameter'
 });
 
 /** Share of readings outside the stated tolerance. */
@@ -30,7 +32,8 @@ export const diameterOutside: QuantityDef = {
 	prior: { low: 0, high: 0.5 },
 	differenceThatMatters: 0.1,
 	figure: 'share',
-	onSheet: false
+	onSheet: false,
+	family: null
 };
 
 /** Share of the length inside the stated tolerance, the instrument taken out: what the verdict on the claim rests on. */
@@ -44,7 +47,9 @@ export const diameterInside: QuantityDef = {
 	prior: { low: 0.5, high: 1 },
 	differenceThatMatters: 0.05,
 	figure: 'dot',
-	onSheet: 'weighed'
+	onSheet: 'weighed',
+	family: 'keepsSize',
+	aspect: 'diameter'
 };
 
 /** Standard deviation along the strand, the instrument's scatter taken out. 0.01 mm is about 1.1 % of flow. */
@@ -58,7 +63,9 @@ export const diameterSpread: QuantityDef = {
 	prior: { low: 0, high: 0.03 },
 	differenceThatMatters: 0.01,
 	figure: 'dot',
-	onSheet: false
+	onSheet: false,
+	family: 'keepsSize',
+	aspect: 'diameter'
 };
 
 /** Largest less smallest diameter of one place. */
@@ -72,7 +79,9 @@ export const ovalityOf: QuantityDef = {
 	prior: { low: 0, high: 0.03 },
 	differenceThatMatters: 0.02,
 	figure: 'dot',
-	onSheet: false
+	onSheet: false,
+	family: 'keepsSize',
+	aspect: 'diameter'
 };
 
 /** Flow ratio a strand wants; at 1 the profile needs no change. */
@@ -86,5 +95,6 @@ export const flowRatio: QuantityDef = {
 	prior: { low: 0.95, high: 1.05 },
 	differenceThatMatters: 0.02,
 	figure: 'dot',
-	onSheet: false
+	onSheet: false,
+	family: null
 };

@@ -1,4 +1,4 @@
-import type { CONDITIONS, DIRECTIONS } from '../closed-lists';
+import type { CONDITIONS, DIRECTIONS, FAMILIES } from '../closed-lists';
 import type { Message } from './message';
 import type { None } from './none';
 
@@ -115,6 +115,9 @@ export type Finding = {
 	figure: FigureData;
 };
 
+/** What importance is given to. */
+export type Family = (typeof FAMILIES)[number];
+
 export type Direction = (typeof DIRECTIONS)[number];
 
 /** What a quantity is: fixed once, so that a figure and a value function mean the same for every spool. */
@@ -135,6 +138,10 @@ export type QuantityDef = {
 	figure: FigureData['kind'];
 	/** Shown as a column of the trial sheet; `weighed`: only where the pick weighs it. */
 	onSheet: boolean | 'weighed';
+	/** What it tells of, for whoever says how much that matters; null where it is weighed by itself or not at all. */
+	family: Family | null;
+	/** Quantities of one aspect tell of the same thing in several ways, and share its part of the family; its own id where not said. */
+	aspect?: string;
 	/** Words for ordinal values, lowest first: message ids of the interface. */
 	words?: string[];
 	/** A tester's own name for an own measure; the interface names all others. */

@@ -19,7 +19,8 @@ const softening: QuantityDef = {
 	prior: { low: 45, high: 110 },
 	differenceThatMatters: 10,
 	figure: 'dot',
-	onSheet: false
+	onSheet: false,
+	family: null
 };
 
 /** Demands of the material that the trial's printer does not meet. */
@@ -33,7 +34,8 @@ const demandsUnmet: QuantityDef = {
 	prior: { low: 0, high: 1 },
 	differenceThatMatters: 1,
 	figure: 'none',
-	onSheet: false
+	onSheet: false,
+	family: null
 };
 
 export const handbookStation: Station = {

@@ -21,7 +21,8 @@ const intakeOdd: QuantityDef = {
 	prior: { low: 0, high: 4 },
 	differenceThatMatters: 1,
 	figure: 'none',
-	onSheet: false
+	onSheet: false,
+	family: null
 };
 
 export const intakeStation: Station = {

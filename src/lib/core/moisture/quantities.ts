@@ -11,5 +11,6 @@ export const waterUptake: QuantityDef = {
 	prior: { low: 0, high: 0.8 },
 	differenceThatMatters: 0.1,
 	figure: 'account',
-	onSheet: true
+	onSheet: true,
+	family: 'keepsDry'
 };

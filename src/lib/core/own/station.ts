@@ -29,6 +29,7 @@ export function ownQuantity(measure: OwnMeasure): QuantityDef {
 		differenceThatMatters: (measure.high - measure.low) / 10,
 		figure: 'dot',
 		onSheet: true,
+		family: null,
 		name: measure.name
 	};
 }

@@ -6,7 +6,7 @@ import { Places } from './places';
 import { Strata } from './strata';
 import { Tally } from './tally';
 import { tiersOf } from './tiers';
-import type { Picked, PickInput, PickRow } from './types';
+import type { Candidate, Picked, PickInput, PickRow } from './types';
 import { weigh } from './weigh';
 
 /** So many draws at a time: few enough to fit into little memory. A power of two, as strata are. */
@@ -36,33 +36,50 @@ export function* blocksOf(of: Pick<PickInput, 'candidates' | 'defs'>, draws: num
 export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, onBlock?: (draws: number) => void): Picked {
 	const { candidates, criteria, rule } = input;
 	const tallies = candidates.map(() => new Tally());
-	const places = new Places(candidates.length);
+	const isReference = (candidate: Candidate) => input.references?.includes(candidate.spoolId) ?? false;
+	/** Who takes a place. */
+	const ranked = candidates.flatMap((c, i) => (isReference(c) ? [] : [i]));
+	const places = new Places(ranked.length);
 	let draws = 0;
 	for (const drawn of blocks) {
 		const weighing = weigh(drawn, input);
-		places.add(standings(candidates, drawn, weighing, rule));
+		const standing = standings(candidates, drawn, weighing, rule);
+		places.add(ranked.map((i) => standing[i] as Float64Array));
 		candidates.forEach((candidate, i) => {
 			const tally = tallies[i] as Tally;
 			const worth = weighing.worth[i] as Float64Array;
 			const mean = (what: string, of: number) => tally.add(what, of, drawn.draws);
 			mean('score', meanOf(weighing.score[i] as Float64Array));
 			mean('worth', meanOf(worth));
-			tally.keep('worth', worth);
+			tally.keepForRange('worth', worth);
+			for (const { id, values } of weighing.groups) {
+				mean(id, meanOf(values[i] as Float64Array));
+				tally.keepForRange(id, values[i] as Float64Array);
+			}
 			tally.keep('inTiers', inTiers(worth, weighing.passes[i] as Uint8Array));
-			if (hasPrice(candidate)) tally.keep('cost', drawn.raw(COST)[i] as Float64Array);
+			if (hasPrice(candidate)) tally.keepForRange('cost', drawn.raw(COST)[i] as Float64Array);
 			if (hasLoad(candidate)) mean('strength', meanOf(drawn.raw(STRENGTH)[i] as Float64Array));
 			for (const { quantity, weight } of criteria) if (weight > 0) mean(quantity, drawn.meanWorth(quantity, i));
 		});
 		draws += drawn.draws;
 		onBlock?.(draws);
 	}
-	const rows = candidates.map((candidate, i) => rowOf(candidate, input, tallies[i] as Tally));
-	setTiers(rows, tallies);
-	const byId = <T>(of: (i: number) => T) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, of(i)]));
-	const ranges = (what: string) => byId((i) => (tallies[i] as Tally).range(what));
+	const rowAt = (i: number) => rowOf(candidates[i] as Candidate, input, tallies[i] as Tally);
+	const rows = ranked.map(rowAt);
+	setTiers(
+		rows,
+		ranked.map((i) => tallies[i] as Tally)
+	);
+	const ranges = (what: string) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, (tallies[i] as Tally).range(what)]));
 	return {
 		rows: orderRows(rows, rule),
-		chances: { draws, places: byId((i) => places.of(i, draws)), worth: ranges('worth'), cost: ranges('cost') }
+		references: candidates.flatMap((c, i) => (isReference(c) ? [rowAt(i)] : [])),
+		chances: {
+			draws,
+			places: Object.fromEntries(ranked.map((i, k) => [(candidates[i] as Candidate).spoolId, places.of(k, draws)])),
+			worth: ranges('worth'),
+			cost: ranges('cost')
+		}
 	};
 }
 

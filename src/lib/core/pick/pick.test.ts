@@ -225,6 +225,37 @@ describe('the cheapest of the best tier', () => {
 	});
 });
 
+describe('references', () => {
+	it('are looked at beside the others and take no place, no tier and no chance', () => {
+		const spools = [
+			candidate('KA1', { overhang: [60, 8] }),
+			candidate('KA2', { overhang: [66, 8] }),
+			candidate('KA3', { overhang: [79, 1] })
+		];
+		const of = (some: Candidate[]) => input(some, [weigh('overhang', 1)]);
+		const given = of(spools);
+		const two = of(spools.slice(0, 2));
+		const alone = pickFrom(two, blocksOf(two, 400, 1));
+		const beside = pickFrom({ ...given, references: ['id-KA3'] }, blocksOf(given, 400, 1));
+		expect(beside.rows.map((r) => [r.code, r.place, r.tier])).toEqual(alone.rows.map((r) => [r.code, r.place, r.tier]));
+		expect(beside.chances.places).toEqual(alone.chances.places);
+		expect(beside.references.map((r) => [r.code, r.place, r.tier])).toEqual([['KA3', 0, null]]);
+		expect(beside.references[0]?.worth).toBeGreaterThan(beside.rows[0]?.worth ?? 1);
+	});
+});
+
+describe('families', () => {
+	it('of a candidate are told with their range, heaviest first, cost left out', () => {
+		const spools = [candidate('KA1', { overhang: [60, 8] })];
+		const given = { ...input(spools, []), criteria: [{ quantity: 'overhang', weight: 2, gate: null, family: 'looks' as const }] };
+		const [row] = pickFrom(given, blocksOf(given, 400, 1)).rows;
+		expect(row?.families).toHaveLength(1);
+		expect(row?.families[0]).toMatchObject({ id: 'family.looks', weight: 2, known: true });
+		// 60 of 30 to 80.
+		expect(row?.families[0]?.value).toBeCloseTo(0.6, 2);
+	});
+});
+
 describe('chances', () => {
 	const clear = [candidate('KA1', { overhang: [75, 2] }), candidate('KA2', { overhang: [45, 2] })];
 	const close = [candidate('KA1', { overhang: [65, 8] }), candidate('KA2', { overhang: [65, 8] })];
@@ -334,6 +365,6 @@ describe('explanation', () => {
 describe('presets', () => {
 	it.each(['fineLooks', 'benchJigs', 'outdoorBrackets', 'flexibleParts', 'own'] as const)('%s weighs cost and success', (preset) => {
 		const quantities = presetCriteria(preset).map((c) => c.quantity);
-		expect(quantities).toEqual(expect.arrayContaining(['printSuccess', 'costPerGoodKg']));
+		expect(quantities).toEqual(expect.arrayContaining(['family.printsEasily', 'family.cost']));
 	});
 });

@@ -4,7 +4,8 @@ import { COST } from './cost';
 import { judgeGate } from './gates';
 import { neverFinished } from './order';
 import type { Tally } from './tally';
-import type { Candidate, Criterion, PickInput, PickPart, PickRow } from './types';
+import { groupsOf } from './weigh';
+import type { Candidate, Criterion, FamilyValue, PickInput, PickPart, PickRow } from './types';
 
 /**
  * What is told of a candidate, from its draws; not yet in its place or tier.
@@ -15,6 +16,14 @@ export function rowOf(candidate: Candidate, { criteria, defs }: PickInput, tally
 	const parts = known.filter((c) => c.weight > 0).map((c) => partOf(c, candidate, tally));
 	const gates = known.flatMap((c) => (c.gate ? [judgeGate(candidate.findings[c.quantity], c.quantity, c.gate)] : []));
 	const total = sum(parts, (p) => p.weight);
+	const families = groupsOf(known).map(({ id, weight, members }) =>
+		familyOf(
+			id,
+			weight,
+			tally,
+			parts.filter((p) => members.some((m) => m.quantity === p.quantity))
+		)
+	);
 	return {
 		spoolId: candidate.spoolId,
 		code: candidate.code,
@@ -26,10 +35,17 @@ export function rowOf(candidate: Candidate, { criteria, defs }: PickInput, tally
 		cost: candidate.findings[COST]?.estimate ?? null,
 		strength: tally.mean('strength'),
 		parts,
+		families: families.sort((a, b) => b.weight - a.weight),
 		knownShare: total === 0 ? 0 : sum(parts, (p) => (p.known ? p.weight : 0)) / total,
 		place: 0,
 		tier: null
 	};
+}
+
+function familyOf(id: string, weight: number, tally: Tally, parts: readonly PickPart[]): FamilyValue {
+	const value = tally.mean(id) ?? 0;
+	const { low, high } = tally.range(id) ?? { low: value, high: value };
+	return { id, weight, value, low, high, known: parts.some((p) => p.known) };
 }
 
 function partOf({ quantity, weight }: Criterion, candidate: Candidate, tally: Tally): PickPart {

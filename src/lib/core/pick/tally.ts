@@ -25,12 +25,21 @@ export class Tally {
 
 	/**
 	 * Some more draws of something of which each draw is asked for; they must not be changed afterwards.
-	 * @example new Tally().keep('worth', Float64Array.of(0.4, 0.6))
+	 * @example new Tally().keep('inTiers', Float64Array.of(0.4, 0.6))
 	 */
 	keep(what: string, values: Float64Array): void {
 		const blocks = this.#blocks.get(what);
 		if (blocks) blocks.push(values);
 		else this.#blocks.set(what, [values]);
+	}
+
+	/**
+	 * The same, as many as a range needs.
+	 * @example new Tally().keepForRange('worth', Float64Array.of(0.4, 0.6))
+	 */
+	keepForRange(what: string, values: Float64Array): void {
+		const kept = this.#blocks.get(what)?.reduce((length, block) => length + block.length, 0) ?? 0;
+		if (kept < ENOUGH) this.keep(what, values);
 	}
 
 	/**

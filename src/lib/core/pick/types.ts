@@ -1,5 +1,5 @@
 import type { ValueRule } from '../trial/protocol';
-import type { QuantityDef } from '../finding/types';
+import type { Family, QuantityDef } from '../finding/types';
 import type { RankedFinding } from './ranked-finding';
 
 export type Gate = { op: 'atLeast' | 'atMost'; limit: number };
@@ -7,13 +7,26 @@ export type Gate = { op: 'atLeast' | 'atMost'; limit: number };
 /** One thing weighed, and perhaps a limit that must be met whatever the rest says. Weight 0 with a gate only gates. */
 export type Criterion = { quantity: string; weight: number; gate: Gate | null };
 
+/** A criterion about one quantity, and the family it counts in. */
+export type Weighed = Criterion & { family?: Family | null };
+
 export type GateResult = { quantity: string; gate: Gate; state: 'pass' | 'fail' | 'undecided'; by: number | null; n: number };
 
 export type Candidate = { spoolId: string; code: string; findings: Record<string, RankedFinding | undefined> };
 
-export type PickInput = { candidates: Candidate[]; criteria: Criterion[]; defs: QuantityDef[]; rule: ValueRule };
+export type PickInput = {
+	candidates: Candidate[];
+	criteria: Weighed[];
+	defs: QuantityDef[];
+	rule: ValueRule;
+	/** Spools that are only looked at beside the others, such as the house spool: they take no place. */
+	references?: readonly string[];
+};
 
 export type PickPart = { quantity: string; weight: number; value: number; known: boolean };
+
+/** What a candidate is worth in one family, or in one quantity that is weighed by itself: 0 to 1, with the middle 95 % of its draws. */
+export type FamilyValue = { id: string; weight: number; value: number; low: number; high: number; known: boolean };
 
 export type PickRow = {
 	spoolId: string;
@@ -31,6 +44,8 @@ export type PickRow = {
 	/** Load it bears, in newtons, where the rule goes by it. */
 	strength: number | null;
 	parts: PickPart[];
+	/** The same by family, cost left out, heaviest first. */
+	families: FamilyValue[];
 	/** Share of the weight that rests on evidence. */
 	knownShare: number;
 	place: number;
@@ -48,4 +63,4 @@ export type Chances = {
 };
 
 /** The pick: spools in their order, and how sure it is. */
-export type Picked = { rows: PickRow[]; chances: Chances };
+export type Picked = { rows: PickRow[]; references: PickRow[]; chances: Chances };

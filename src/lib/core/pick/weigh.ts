@@ -1,20 +1,24 @@
-import { sum } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { COST } from './cost';
 import { addScaled, type DrawnQuantities } from './drawn-quantities';
-import type { Candidate, Criterion, PickInput } from './types';
+import { familyCriterion } from './families';
+import type { Candidate, Criterion, PickInput, Weighed } from './types';
 
-/** What candidates come to in each draw. */
+/** What candidates come to in each draw; one list a candidate. */
 export type Weighing = {
 	/** Weighted value, 0 to 1, cost included where it is weighed. */
 	score: Float64Array[];
 	/** The same without cost. */
 	worth: Float64Array[];
+	/** What they are worth in each family, and in each quantity that is weighed by itself. */
+	groups: { id: string; values: readonly Float64Array[] }[];
 	/** Draws in which every limit is met. */
 	passes: Uint8Array[];
 };
 
 /**
- * Weighs what was drawn: a sum of values, each 0 to 1, by their importance; and the limits of each draw.
+ * Weighs what was drawn: in each family a sum of values, each 0 to 1, by their part of it; of the families a sum by their importance; and the limits
+ * of each draw.
  * Source: additive value (Keeney & Raiffa 1976).
  * @example weigh(drawn, input).worth[0]?.[0] // 0.64
  */
@@ -24,28 +28,46 @@ export function weigh(
 ): Weighing {
 	const known = criteria.filter((c) => defs.some((d) => d.id === c.quantity));
 	const weighed = known.filter((c) => c.weight > 0);
-	const worth = weightedSums(
-		candidates.length,
-		drawn,
-		weighed.filter((c) => c.quantity !== COST)
-	);
+	const sums = (parts: readonly Valued[]) => weightedSums(candidates.length, drawn.draws, parts);
+	const groups = groupsOf(weighed).map(({ id, weight, members }) => ({
+		id,
+		weight,
+		values: sums(members.map((m) => ({ values: drawn.values(m.quantity), weight: m.weight })))
+	}));
+	const worth = sums(groups);
 	return {
 		score: withCost(worth, drawn, weighed),
 		worth,
+		groups,
 		passes: candidates.map((candidate, i) => passesOf(candidate, i, drawn, known))
 	};
 }
 
-function weightedSums(count: number, drawn: DrawnQuantities, weighed: readonly Criterion[]): Float64Array[] {
-	const total = sum(weighed, (c) => c.weight);
-	const parts = weighed.map(({ quantity, weight }) => ({ values: drawn.values(quantity), share: weight / total }));
-	const nothing = { of: new Float64Array(drawn.draws), share: 0 };
+type Group = { id: string; weight: number; members: Weighed[] };
+
+/**
+ * Criteria by family, each quantity without one by itself; cost is none of them.
+ * @example groupsOf([{ quantity: 'strings', weight: 2, gate: null, family: 'looks' }])[0]?.id // 'family.looks'
+ */
+export function groupsOf(weighed: readonly Weighed[]): Group[] {
+	const idOf = ({ quantity, family }: Weighed) => (family ? familyCriterion(family) : quantity);
+	const counted = weighed.filter((c) => c.weight > 0 && c.quantity !== COST);
+	return [...group(counted, idOf)].map(([id, members]) => ({ id, weight: sum(members, (m) => m.weight), members }));
+}
+
+type Valued = { values: readonly Float64Array[]; weight: number };
+
+function weightedSums(count: number, draws: number, weighed: readonly Valued[]): Float64Array[] {
+	const [only] = weighed;
+	if (only && weighed.length === 1) return [...only.values];
+	const total = sum(weighed, (w) => w.weight);
+	const nothing = { of: new Float64Array(draws), share: 0 };
 	return Array.from({ length: count }, (_, i) => {
-		const into = new Float64Array(drawn.draws);
-		for (let k = 0; k < parts.length; k += AT_ONCE) {
-			const [a = nothing, b = nothing, c = nothing, d = nothing] = parts
+		const into = new Float64Array(draws);
+		for (let k = 0; k < weighed.length; k += AT_ONCE) {
+			const [a = nothing, b = nothing, c = nothing, d = nothing] = weighed
 				.slice(k, k + AT_ONCE)
-				.map(({ values, share }) => ({ of: values[i] as Float64Array, share }));
+				.map(({ values, weight }) => ({ of: values[i] as Float64Array, share: weight / total }));
 			addFour(into, a, b, c, d);
 		}
 		return into;

@@ -1,4 +1,4 @@
-import type { Direction, QuantityDef } from '../finding/types';
+import type { Direction, Family, QuantityDef } from '../finding/types';
 import type { Dimension } from '../units/dimension';
 import { BED_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from './mark-words';
 
@@ -25,6 +25,8 @@ type HowRead =
 export type MarkEntry = HowRead & {
 	/** What a piece has to carry for it. */
 	carriedBy: string;
+	/** What it tells of; marks carried by the same tell of the same aspect of it. */
+	family: Family | null;
 	direction: Direction;
 	/** The rest is of no use for words, whose ranks are their scale. */
 	unit?: string;
@@ -48,6 +50,7 @@ const DEGREES = { dimension: 'angle', believable: [0, 90], unit: 'deg', scale: [
 const STRANDS = { dimension: 'count', believable: [0, 10_000], unit: '', scale: [0, 40], prior: [0, 20], matters: 3 } as const;
 /** Shrinkage along one axis, per cent of the size meant: best at none. */
 const SHRINKAGE = {
+	family: 'keepsSize',
 	carriedBy: 'dimensions',
 	kind: 'measure',
 	dimension: 'length',
@@ -63,6 +66,7 @@ const SHRINKAGE = {
 export const MARK_ENTRIES = {
 	/** Steepest overhang step that came out clean, degrees from the vertical. */
 	overhang: {
+		family: 'looks',
 		carriedBy: 'overhang',
 		kind: 'ladder',
 		lastClean: 'overhangLastClean',
@@ -75,6 +79,7 @@ export const MARK_ENTRIES = {
 	},
 	/** The same on the side away from the part fan, where a piece has both. */
 	overhangAway: {
+		family: 'looks',
 		carriedBy: 'overhangAway',
 		kind: 'ladder',
 		lastClean: 'overhangAwayLastClean',
@@ -85,6 +90,7 @@ export const MARK_ENTRIES = {
 	},
 	/** Longest bridge without a loose strand. */
 	bridge: {
+		family: 'looks',
 		carriedBy: 'bridge',
 		kind: 'ladder',
 		lastClean: 'bridgeLongestClean',
@@ -102,6 +108,7 @@ export const MARK_ENTRIES = {
 	},
 	/** Sag of the longest bridge at its middle. */
 	bridgeSag: {
+		family: 'looks',
 		carriedBy: 'bridge',
 		kind: 'measure',
 		reading: 'bridgeSag',
@@ -115,6 +122,7 @@ export const MARK_ENTRIES = {
 	},
 	/** Strings between two spikes, in four words. */
 	strings: {
+		family: 'looks',
 		carriedBy: 'strings',
 		kind: 'words',
 		readings: ['strings'],
@@ -124,9 +132,18 @@ export const MARK_ENTRIES = {
 		withPrint: true
 	},
 	/** Strands counted between two spikes by eye. */
-	stringCount: { carriedBy: 'strings', kind: 'measure', reading: 'stringCount', ...STRANDS, direction: 'less', asked: 'onRequest' },
+	stringCount: {
+		family: 'looks',
+		carriedBy: 'strings',
+		kind: 'measure',
+		reading: 'stringCount',
+		...STRANDS,
+		direction: 'less',
+		asked: 'onRequest'
+	},
 	/** Share of the gap between two spikes that strands cover, off a photograph: no judged mark. */
 	stringCoverage: {
+		family: 'looks',
 		carriedBy: 'strings',
 		kind: 'measure',
 		reading: 'stringCoverage',
@@ -140,9 +157,18 @@ export const MARK_ENTRIES = {
 		asked: 'photo'
 	},
 	/** Strands that cross the gap, off a photograph. */
-	photoStrings: { carriedBy: 'strings', kind: 'measure', reading: 'photoStrings', ...STRANDS, direction: 'less', asked: 'photo' },
+	photoStrings: {
+		family: 'looks',
+		carriedBy: 'strings',
+		kind: 'measure',
+		reading: 'photoStrings',
+		...STRANDS,
+		direction: 'less',
+		asked: 'photo'
+	},
 	/** Width of the temperatures at which the floors of a ladder come out clean: a wide window forgives. */
 	temperatureWindow: {
+		family: 'printsEasily',
 		carriedBy: 'temperature',
 		kind: 'window',
 		from: 'cleanFrom',
@@ -158,6 +184,7 @@ export const MARK_ENTRIES = {
 	},
 	/** How far the worst corner came off the bed. */
 	cornerLift: {
+		family: 'looks',
 		carriedBy: 'cornerLift',
 		kind: 'measure',
 		reading: 'cornerLift',
@@ -169,12 +196,20 @@ export const MARK_ENTRIES = {
 		prior: [0, 3],
 		matters: 0.3
 	},
-	bedHold: { carriedBy: 'adhesion', kind: 'words', readings: ['bedHold'], words: BED_WORDS, direction: 'more' },
-	supportRemoval: { carriedBy: 'supports', kind: 'words', readings: ['supportRemoval'], words: SUPPORT_WORDS, direction: 'less' },
+	bedHold: { family: 'printsEasily', carriedBy: 'adhesion', kind: 'words', readings: ['bedHold'], words: BED_WORDS, direction: 'more' },
+	supportRemoval: {
+		family: 'printsEasily',
+		carriedBy: 'supports',
+		kind: 'words',
+		readings: ['supportRemoval'],
+		words: SUPPORT_WORDS,
+		direction: 'less'
+	},
 	/** The worst of what is wrong with the surface of a print. */
-	surface: { carriedBy: 'surface', kind: 'words', readings: SURFACE_FAULTS, words: SEVERITY_WORDS, direction: 'less' },
+	surface: { family: 'looks', carriedBy: 'surface', kind: 'words', readings: SURFACE_FAULTS, words: SEVERITY_WORDS, direction: 'less' },
 	/** Height of the smallest text that can be read. */
 	smallText: {
+		family: 'looks',
 		carriedBy: 'smallText',
 		kind: 'measure',
 		reading: 'smallestText',
@@ -189,7 +224,7 @@ export const MARK_ENTRIES = {
 	shrinkageX: { ...SHRINKAGE, reading: 'sizeX', against: 'alongX' },
 	shrinkageY: { ...SHRINKAGE, reading: 'sizeY', against: 'alongY' },
 	shrinkageZ: { ...SHRINKAGE, reading: 'sizeZ', against: 'alongZ' },
-	printOdour: { carriedBy: 'odour', kind: 'words', readings: ['printOdour'], words: SEVERITY_WORDS, direction: 'less' }
+	printOdour: { family: null, carriedBy: 'odour', kind: 'words', readings: ['printOdour'], words: SEVERITY_WORDS, direction: 'less' }
 } as const satisfies Record<string, MarkEntry>;
 
 type Entries = typeof MARK_ENTRIES;
@@ -250,6 +285,9 @@ export function readingsOfEntry(entry: MarkEntry): readonly string[] {
 	}
 }
 
+/** Overhangs are one thing, on whichever side of the fan they lie. */
+const aspectOf = (carriedBy: string): string => (carriedBy === 'overhangAway' ? 'overhang' : carriedBy);
+
 const FIGURES = { ladder: 'steps', window: 'steps', measure: 'dot', words: 'words' } as const;
 
 /**
@@ -271,6 +309,8 @@ export function markQuantity(id: MarkQuantity): QuantityDef {
 		differenceThatMatters: entry.matters ?? 1,
 		figure: FIGURES[entry.kind],
 		onSheet: entry.column ?? 'weighed',
+		family: entry.family,
+		aspect: aspectOf(entry.carriedBy),
 		...(entry.kind === 'words' ? { words: entry.words.map((word) => `${id}.${word}`) } : {})
 	};
 }

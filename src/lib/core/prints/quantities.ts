@@ -13,7 +13,8 @@ export const printSuccess: QuantityDef = {
 	prior: { low: 0.5, high: 1 },
 	differenceThatMatters: 0.1,
 	figure: 'share',
-	onSheet: true
+	onSheet: true,
+	family: 'printsEasily'
 };
 
 /** Fastest feed rate at which a print of a flexible filament finished, per cent of the profile's. */
@@ -26,7 +27,8 @@ export const feedRate: QuantityDef = {
 	prior: { low: 30, high: 70 },
 	differenceThatMatters: 10,
 	figure: 'steps',
-	onSheet: 'weighed'
+	onSheet: 'weighed',
+	family: 'feeds'
 };
 
 /** How a flexible strand went into the feeder. */
@@ -40,5 +42,6 @@ export const loadEffort: QuantityDef = {
 	differenceThatMatters: 1,
 	figure: 'words',
 	onSheet: 'weighed',
+	family: 'feeds',
 	words: LOAD_WORDS.map((word) => `loadEffort.${word}`)
 };

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, MAIN_PIECE, piece, basis } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
-import { presetCriteria } from '../pick/presets';
 import type { Finding } from '../finding/types';
 import { ladderAs, wordAs } from '../posterior/observed';
 import { composite } from './composite';
@@ -24,6 +23,13 @@ function ladders(windows: [from: number, to: number][], more: Parameters<typeof 
 	return evidence({ attempts, readings, pieces: [tower], ...more });
 }
 const window = (spool: ReturnType<typeof evidence>) => of(printsStation.find(spool, basis, 0), 'temperatureWindow');
+
+/** Weights as they may come out of what counts, easy to reckon with. */
+const LOOKS = Object.entries({ printSuccess: 4, overhang: 6, bridge: 4, strings: 8 }).map(([quantity, weight]) => ({
+	quantity,
+	weight,
+	gate: null
+}));
 
 describe('temperature ladder', () => {
 	it('asks for its coolest and hottest clean floor, coolest first', () => {
@@ -151,7 +157,7 @@ describe('flexibles', () => {
 });
 
 describe('all marks in one figure', () => {
-	const criteria = presetCriteria('fineLooks').filter((c) => PRINT_QUANTITIES.some((d) => d.id === c.quantity));
+	const criteria = LOOKS.filter((c) => PRINT_QUANTITIES.some((d) => d.id === c.quantity));
 	const primary = (found: Finding[]) =>
 		Object.fromEntries(found.filter((f) => f.subject.pieceId === MAIN_PIECE || f.subject.pieceId === null).map((f) => [f.quantity, f]));
 	const scored = (overhang: number, strings: number, prints = 1) => {

@@ -92,6 +92,7 @@ describe('a new station', () => {
 		differenceThatMatters: 5,
 		figure: 'dot',
 		onSheet: true,
+		family: null,
 		name: 'Squeak'
 	};
 	const dummy: Station = {

@@ -1,3 +1,4 @@
+import { ascending } from 'd3-array';
 import { compare, type Flag } from '../compare/compare';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
@@ -22,9 +23,12 @@ export function buildSheet(given: {
 	basis: Basis;
 	stations: readonly Station[];
 	weights: Readonly<Record<string, number>>;
+	/** Quantities that the tester does not measure: no column, and nothing asks for them. */
+	away?: ReadonlySet<string>;
 	now: number;
 }): Sheet {
-	const { spools, basis, stations, weights, now } = given;
+	const { spools, basis, weights, away = NOTHING, now } = given;
+	const stations = given.stations.filter((s) => !isAway(s, basis, away));
 	const defs = stations.flatMap((s) => s.quantities(basis));
 	const found = spools.map((evidence) => ({
 		evidence,
@@ -36,6 +40,7 @@ export function buildSheet(given: {
 		found.flatMap(({ byStation }) => byStation.flatMap((b) => b.findings.filter((f) => f.n > 0).map((f) => f.quantity)))
 	);
 	const columns = defs.filter((d) => {
+		if (away.has(d.id)) return false;
 		if ((weights[d.id] ?? 0) > 0) return d.onSheet !== false;
 		return d.onSheet === true && (!uninvited.has(d.station) || seen.has(d.id));
 	});
@@ -75,6 +80,14 @@ export function buildSheet(given: {
 	};
 }
 
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** Whether all that a station measures is put away. */
+function isAway(station: Station, basis: Basis, away: ReadonlySet<string>): boolean {
+	const quantities = station.quantities(basis).filter((d) => d.onSheet !== false);
+	return quantities.length > 0 && quantities.every((d) => away.has(d.id));
+}
+
 /** Intake first; then what is weighed and wholly missing, then what is weighed and wants more, then what is only invited, then the rest. */
 function urgency(station: string, empty: boolean, weighed: boolean, invited: boolean): number {
 	if (station === 'intake') return 0;
@@ -105,9 +118,14 @@ function nextAct(
 				.filter((c) => defs.some((d) => d.id === c.quantity && d.station === m.station))
 				.every((c) => (c.findings[0]?.n ?? 0) === 0);
 			const first = urgency(m.station, empty, stationWeight(m.station) > 0, invited.has(m.station));
-			return [{ act: { ...m, spoolId: row.spoolId }, key: [first, order.indexOf(m.station), position] }];
+			return [
+				{ act: { ...m, spoolId: row.spoolId }, key: [first, -stationWeight(m.station), order.indexOf(m.station), position] as const }
+			];
 		})
 	);
-	acts.sort((a, b) => (a.key[0] ?? 0) - (b.key[0] ?? 0) || (a.key[1] ?? 0) - (b.key[1] ?? 0) || (a.key[2] ?? 0) - (b.key[2] ?? 0));
+	acts.sort(
+		(a, b) =>
+			ascending(a.key[0], b.key[0]) || ascending(a.key[1], b.key[1]) || ascending(a.key[2], b.key[2]) || ascending(a.key[3], b.key[3])
+	);
 	return acts[0]?.act ?? null;
 }

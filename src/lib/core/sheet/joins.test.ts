@@ -19,7 +19,8 @@ const quantity = (id: string, station: string): QuantityDef => ({
 	prior: { low: 0, high: 100 },
 	differenceThatMatters: 5,
 	figure: 'dot',
-	onSheet: true
+	onSheet: true,
+	family: null
 });
 
 /** By spool code: how many readings stand behind the station's finding, and how many it still wants. */

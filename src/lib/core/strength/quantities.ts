@@ -18,7 +18,8 @@ export const strengthLoad = (basis: Of): QuantityDef => ({
 	prior: { low: basis.strengthHighN / 20, high: basis.strengthHighN * 0.8 },
 	differenceThatMatters: basis.strengthHighN / 20,
 	figure: 'loads',
-	onSheet: true
+	onSheet: true,
+	family: 'holds'
 });
 
 /**
@@ -35,7 +36,8 @@ export const strengthBlows = (basis: Of): QuantityDef => ({
 	prior: { low: 1, high: 15 },
 	differenceThatMatters: 2,
 	figure: 'loads',
-	onSheet: basis.specimenKinds.blows !== null
+	onSheet: basis.specimenKinds.blows !== null,
+	family: 'holds'
 });
 
 /**
@@ -53,6 +55,7 @@ export const strengthByHand = (basis: Of): QuantityDef => ({
 	differenceThatMatters: 1,
 	figure: 'words',
 	onSheet: basis.specimenKinds.byHand !== null,
+	family: 'holds',
 	words: ['byHand.crumbles', 'byHand.snaps', 'byHand.resists', 'byHand.bends']
 });
 

@@ -105,7 +105,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 		const body = {
 			id: v7(),
 			trialId,
-			role: index === 0 ? 'house' : 'candidate',
+			role: index === 0 ? 'houseInvited' : 'candidate',
 			...facts,
 			...(odd ? { odd } : index === DEMO_SPOOLS.length - 2 ? {} : { nothingOdd: true }),
 			...bench.tick(6)

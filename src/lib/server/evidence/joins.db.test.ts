@@ -17,7 +17,10 @@ import { postSpoolFacts } from '../intake/facts';
 import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
 import { postSpool } from '../spools/post';
+import { pickOf } from '../trials/findings';
 import { loadTrial } from '../trials/load';
+import { postSpecimen } from '../strength/post-specimen';
+import { specimenBody } from '$lib/schemas/strength';
 import { postBlind, postCriteria, postHouseSpool, postProtocol, postTrial, postTrialLeave, postTrialSpool } from '../trials/post';
 import { postInstrumentCheck } from '../workshop/checks';
 import { postInstrument, postPrinter } from '../workshop/workshop';
@@ -219,5 +222,44 @@ describe('what a trial is judged by', () => {
 		expect(basis.handbook.find((m) => m.material === 'PETG')).toMatchObject({ dryingC: { low: 41, high: 44 }, edited: true });
 		expect(basis.handbook.find((m) => m.material === 'PLA')?.edited).toBe(false);
 		expect(spools.map((s) => s.spool.id)).toEqual([house]);
+	});
+	it('the house spool stands beside candidates of its own material, takes no place and chooses nothing; or it competes, where it is asked to', async () => {
+		const house = (await take({ material: 'PLA', price: '15', netMass: '1 kg' })).spoolId;
+		await postHouseSpool(t.db, checked(houseSpoolBody, { spoolId: house }), NOW);
+		const load = async (spoolId: string, shape: string, n: number) => {
+			for (let i = 0; i < n; i++) {
+				const body = { spoolId, shape, orientation: 'flat', method: 'direct', at: at(3) };
+				const specimenId = (await postSpecimen(t.db, checked(specimenBody, body), NOW)).answer.id;
+				const reading = { spoolId, quantity: 'loadBroke', typed: `${100 + i} N`, specimenId, takenAt: at(3) };
+				await postReading(t.db, checked(readingBody, reading), NOW);
+			}
+		};
+		const [pla, tpu] = [await take({ material: 'PLA' }), await take({ material: 'TPU' })].map((s) => s.spoolId) as [string, string];
+		await load(house, 'bar', 3);
+		await load(pla, 'hook', 1);
+		const trial = async (name: string, spoolIds: string[]) =>
+			(await postTrial(t.db, checked(trialBody, { name, spoolIds }), NOW)).answer.id;
+
+		const alike = await loadTrial(t.db, await trial('Alike', [pla]));
+		expect(alike.spools.map((s) => s.spool.id)).toEqual([house, pla]);
+		expect([alike.head.houseId, alike.head.houseAside]).toEqual([house, null]);
+		// The bars of the house spool are more, and choose nothing.
+		expect(alike.basis.specimenKinds.load).toBe('hook · flat · direct');
+		expect(pickOf(alike, NOW).rows.map((r) => r.spoolId)).toEqual([pla]);
+		expect(pickOf(alike, NOW).references.map((r) => r.spoolId)).toEqual([house]);
+
+		const soft = await trial('Soft', [tpu]);
+		const other = await loadTrial(t.db, soft);
+		expect(other.spools.map((s) => s.spool.id)).toEqual([tpu]);
+		expect(other.head.houseAside).toMatchObject({ id: house, material: 'PLA' });
+		await postTrialSpool(t.db, checked(trialSpoolBody, { trialId: soft, spoolId: house, role: 'houseInvited' }), NOW);
+		const asked = await loadTrial(t.db, soft);
+		expect(new Set(asked.spools.map((s) => s.spool.id))).toEqual(new Set([house, tpu]));
+		expect([asked.head.houseId, asked.head.houseAside]).toEqual([house, null]);
+		expect(pickOf(asked, NOW).rows).toHaveLength(2);
+
+		// Chosen for a trial it is one of its candidates.
+		const chosen = await loadTrial(t.db, await trial('Chosen', [house, pla]));
+		expect([chosen.roles[house], pickOf(chosen, NOW).rows.length]).toEqual(['houseInvited', 2]);
 	});
 });

@@ -1,3 +1,4 @@
+import type { TRIAL_ROLES } from '$lib/core/closed-lists';
 import { and, eq, isNull, max } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
@@ -162,7 +163,7 @@ export async function joinTrial(
 	tx: Transaction,
 	trialId: string,
 	spoolId: string,
-	role: 'candidate' | 'house',
+	role: (typeof TRIAL_ROLES)[number],
 	now: number
 ): Promise<void> {
 	const [last] = await tx

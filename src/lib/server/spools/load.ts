@@ -62,7 +62,7 @@ async function plainBasis(db: Reader, evidence: SpoolEvidence, measures: { measu
 		...PLAIN_PROTOCOL,
 		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure))
 	};
-	return await basisOf(db, set, [evidence], null, await newestPriors(db));
+	return await basisOf(db, set, { candidates: [evidence], house: null, beside: [evidence] }, await newestPriors(db));
 }
 
 /** Everything known of one spool, for its page and the API. */

@@ -25,27 +25,24 @@ type AsSet = Protocol & {
 	costReference?: number | null;
 };
 
+/** Spools that are judged together: the candidates choose what is compared, a house spool only stands beside them. */
+type Judged = { candidates: readonly SpoolEvidence[]; house: SpoolEvidence | null; beside: readonly SpoolEvidence[] };
+
 /**
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
  * price that others are weighed against), from the handbook and from what the record has taught.
  */
-export async function basisOf(
-	db: Reader,
-	set: AsSet,
-	spools: readonly SpoolEvidence[],
-	house: SpoolEvidence | null,
-	priors: PriorSet
-): Promise<Basis> {
+export async function basisOf(db: Reader, set: AsSet, { candidates, house, beside: spools }: Judged, priors: PriorSet): Promise<Basis> {
 	const { takeOutPrinter, takeOutLeniency, costReference: frozen, ...protocol } = set;
 	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
 	const handbook = await loadHandbook(db);
-	const candidates = spools.filter((s) => s !== house);
+	const choosing = candidates.length > 0 ? candidates : spools;
 	// Scorers first: what a printer adds is told by marks from which they are out.
 	const leniencies = takeOutLeniency ? scorerEffects(spools) : [];
 	const worked: WorkedOut = {
-		nominalMm: nominalDiameter(spools),
+		nominalMm: nominalDiameter(choosing),
 		markPieces: compared,
-		specimenKinds: specimenKinds(spools),
+		specimenKinds: specimenKinds(choosing),
 		scorerEffects: leniencies,
 		unbridged: [
 			...unbridgedScorers(spools),
@@ -54,7 +51,13 @@ export async function basisOf(
 		printerEffects: takeOutPrinter
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
-		costReference: frozen ?? costReference(candidates, houseOf(candidates, house, handbook), protocol)
+		costReference:
+			frozen ??
+			costReference(
+				candidates.filter((c) => c !== house),
+				houseOf(candidates, house, handbook),
+				protocol
+			)
 	};
 	return { ...protocol, ...worked, handbook, priors };
 }

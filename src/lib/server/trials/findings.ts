@@ -1,4 +1,5 @@
 import { candidatesFrom } from '$lib/core/pick/candidates';
+import { askedFor, measuredOn, pickInput } from '$lib/core/pick/families';
 import { explain } from '$lib/core/pick/explain';
 import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
 import { PICK_SEED } from '$lib/core/pick/seed';
@@ -13,10 +14,11 @@ import type { TrialWhole } from './load';
 
 /** The trial sheet of a loaded trial. */
 export function sheetOf(whole: TrialWhole, now: number): Sheet {
-	const weights = Object.fromEntries(whole.criteria.map((c) => [c.quantity, Math.max(c.weight, c.gate ? 1 : 0)]));
-	return remembered(whole, `sheet ${JSON.stringify(weights)}`, () =>
-		buildSheet({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, weights, now })
-	);
+	return remembered(whole, `sheet ${JSON.stringify(whole.criteria)}`, () => {
+		const { candidates, defs } = measuredOf(whole, now);
+		const { weights, away } = askedFor(whole.criteria, defs, measuredOn(candidates));
+		return buildSheet({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, weights, away, now });
+	});
 }
 
 /** The sheet as its page shows it. */
@@ -32,13 +34,17 @@ const shown = new WeakMap<Sheet, ShownSheet>();
 export const wantedOf = (whole: TrialWhole, station: string, now: number): (Missing | null)[] =>
 	sheetOf(whole, now).rows.map((row) => row.missing.find((m) => m.station === station) ?? null);
 
-/** What the pick is computed from: candidates with findings, criteria and definitions. */
-export function pickInputOf(whole: TrialWhole, now: number): PickInput {
-	const { candidates, defs } = remembered(whole, 'candidates', () => {
+/** What was found of every spool, for every quantity. */
+const measuredOf = (whole: TrialWhole, now: number): Pick<PickInput, 'candidates' | 'defs'> =>
+	remembered(whole, 'candidates', () => {
 		const from = candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, now });
 		return { candidates: share(from.candidates), defs: from.defs };
 	});
-	return { candidates, defs, criteria: whole.criteria, rule: whole.head.valueRule };
+
+/** What the pick is computed from: candidates with findings, criteria and definitions. */
+export function pickInputOf(whole: TrialWhole, now: number): PickInput {
+	const references = whole.spools.map((s) => s.spool.id).filter((id) => whole.roles[id] === 'house');
+	return pickInput(measuredOf(whole, now), whole.criteria, whole.head.valueRule, references);
 }
 
 /** Draws enough for a share good to about two per cent; the page draws more in its worker. */
@@ -46,10 +52,10 @@ const API_DRAWS = 2000;
 
 export function pickOf(whole: TrialWhole, now: number) {
 	const input = pickInputOf(whole, now);
-	const { rows, chances } = remembered(whole, `pick ${JSON.stringify([input.criteria, input.rule])}`, () =>
+	const { rows, references, chances } = remembered(whole, `pick ${JSON.stringify([input.criteria, input.rule])}`, () =>
 		pickFrom(input, blocksOf(input, API_DRAWS, PICK_SEED))
 	);
-	return { rule: input.rule, rows, explanation: explain(input, rows), chances };
+	return { rule: input.rule, rows, references, explanation: explain(input, rows), chances };
 }
 
 /** Who stands first; nobody where none passes. */

@@ -1,4 +1,5 @@
 import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
+import type { TRIAL_ROLES } from '$lib/core/closed-lists';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { ValueRule } from '$lib/core/trial/protocol';
@@ -10,9 +11,14 @@ import { loadEvidence } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { isValidRow } from '../exchange/row-schema';
 import { asOwnMeasure } from '../own/measure';
+import { loadHandbook } from '../handbook/handbook';
 import { notFound, problem } from '../problem';
 import { lastTurn, priorsOfTrial } from '../priors/load';
 import { abilitiesOf, basisOf } from './basis-of';
+import { housesBeside } from './house';
+
+/** How a spool takes part in a trial. */
+type TrialRole = (typeof TRIAL_ROLES)[number];
 
 type TrialHead = {
 	id: string;
@@ -30,6 +36,10 @@ type TrialHead = {
 	takeOutLeniency: boolean;
 	/** The last set of priors that put another spool first, and when it was adopted; null where none did. */
 	turned: { number: number; before: string; after: string; at: number } | null;
+	/** The spool the tester always buys, among the candidates or beside them. */
+	houseId: string | null;
+	/** The house spool that was left out for being of another material. */
+	houseAside: { id: string; code: string; material: string } | null;
 	/** What of the newest version cannot be read; then the newest that can is in force. */
 	damaged: ('rules' | 'weights')[];
 };
@@ -38,7 +48,7 @@ export type TrialWhole = {
 	head: TrialHead;
 	basis: Basis;
 	criteria: Criterion[];
-	roles: Record<string, 'candidate' | 'house'>;
+	roles: Record<string, TrialRole>;
 	spools: SpoolEvidence[];
 	verdicts: TrialVerdict[];
 };
@@ -77,14 +87,19 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
 	const weights = allWeights.find((w) => isValidRow('criteria', w));
 	if (!rules || !weights) throw problem(422, 'damagedTrial');
-	const houses = members.filter((m) => m.role === 'house');
-	const ordered = [...houses, ...members.filter((m) => m.role !== 'house')];
-	const spools = await loadEvidence(
+	const isBeside = new Set(members.filter((m) => m.role === 'house').map((m) => m.spoolId));
+	const houseId = members.find((m) => m.role !== 'candidate')?.spoolId;
+	const loaded = await loadEvidence(
 		db,
-		ordered.map((m) => m.spoolId)
+		members.map((m) => m.spoolId)
 	);
+	const candidates = loaded.filter((s) => !isBeside.has(s.spool.id));
+	const houses = loaded.filter((s) => isBeside.has(s.spool.id));
+	const beside = housesBeside(houses, candidates, await loadHandbook(db));
+	const aside = houses.find((h) => !beside.includes(h))?.spool;
+	const spools = [...beside, ...candidates];
 	const [printerNow] = rules.printer ? await withFacts(db, 'printer', [rules.printer]) : [];
-	const house = spools.find((s) => s.spool.id === houses[0]?.spoolId) ?? null;
+	const house = loaded.find((s) => s.spool.id === houseId) ?? null;
 	return {
 		head: {
 			id: head.id,
@@ -101,6 +116,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			takeOutPrinter: rules.protocol.takeOutPrinter,
 			takeOutLeniency: rules.protocol.takeOutLeniency,
 			turned,
+			houseId: house?.spool.id ?? null,
+			houseAside: aside ? { id: aside.id, code: aside.code, material: aside.material } : null,
 			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
 		},
 		basis: await basisOf(
@@ -122,8 +139,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map(asOwnMeasure)
 			},
-			spools,
-			house,
+			{ candidates, house, beside: spools },
 			await priorsOfTrial(db, trialId)
 		),
 		criteria: weights.items as Criterion[],

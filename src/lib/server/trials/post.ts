@@ -21,22 +21,14 @@ import { amendFacts } from '../facts/facts';
 import { joinTrial } from '../intake/add-spool';
 import { newestPriors } from '../priors/load';
 import { refuseField } from '../problem';
+import { currentHouseSpool } from './house';
 import { loadTrial } from './load';
 import { writeOnce } from '../write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
 
-/** The spool the tester always buys, if one was named. */
-export async function currentHouseSpool(db: Reader): Promise<string | null> {
-	const [row] = await db
-		.select({ id: houseSpool.spoolId })
-		.from(houseSpool)
-		.orderBy(desc(houseSpool.createdAt), desc(houseSpool.id))
-		.limit(1);
-	return row?.id ?? null;
-}
-
-/** Makes a trial with a protocol and criteria to start from. The house spool joins by itself: one candidate is judged against it. */
+/** Makes a trial with a protocol and criteria to start from. The house spool joins by itself, to be looked at beside the others; one that is chosen is a
+ * candidate like all others. */
 export async function postTrial(db: Database, body: z.output<typeof trialBody>, now: number): Answer<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'trial', body, now }, async (tx) => {
 		await checkSpools(tx, body.spoolIds);
@@ -69,7 +61,7 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 		if (priors.id !== null) await tx.insert(trialPriorSet).values({ id: v7(), trialId: body.id, priorSetId: priors.id, createdAt: now });
 		const house = await currentHouseSpool(tx);
 		if (house && !body.spoolIds.includes(house)) await joinTrial(tx, body.id, house, 'house', now);
-		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'house' : 'candidate', now);
+		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'houseInvited' : 'candidate', now);
 		return { id: body.id };
 	});
 }

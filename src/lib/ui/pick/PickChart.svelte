@@ -89,7 +89,6 @@
 	}
 </script>
 
-<Chart {content} height="h-80" label="Value against cost per good kilogram; the table below has the same numbers">
-	Bars are 95 % ranges of the draws; one that leaves the chart goes on. The dashed step is the efficient edge: nothing is better and
-	cheaper. A cross fails a gate.
+<Chart {content} height="h-56" label="Value against cost per good kilogram; the table below has the same numbers">
+	Bars: 95 % range. Dashed line: nothing is both better and cheaper. Cross: misses a limit.
 </Chart>

@@ -1,126 +1,126 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import { FAMILIES } from '$lib/core/closed-lists';
+	import type { Family, QuantityDef } from '$lib/core/finding/types';
+	import { familyCriterion, weighedOf } from '$lib/core/pick/families';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { Range } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
-	import Later from '../shell/Later.svelte';
-	import { quantityName, quantityUnder, valueWords } from '../words/quantities';
+	import { FAMILY_WORDS } from '../words/closed-lists';
+	import { inSentence, quantityName, quantityUnder } from '../words/quantities';
+	import { counting, isInFamily, notCounting, withCriterion } from './criteria';
+	import Limit from './Limit.svelte';
 
 	type Props = {
 		criteria: Criterion[];
 		defs: QuantityDef[];
+		measured: (quantity: string) => boolean;
+		/** What one pays now for a kilogram, in words. */
+		reference: string | null;
 		currency: string;
 		onchange: (items: Criterion[]) => void;
 		onsettled: (items: Criterion[]) => void;
 	};
-	let { criteria, defs, currency, onchange, onsettled }: Props = $props();
+	let { criteria, defs, measured, reference, currency, onchange, onsettled }: Props = $props();
 
+	let detailsOpen = $state(false);
 	let unusedOpen = $state(false);
-	const of = (id: string): Criterion => criteria.find((c) => c.quantity === id) ?? { quantity: id, weight: 0, gate: null };
-	// What was weighed or gated when the page opened stands first, the rest is folded. A slider at zero stays where the hand is.
-	const listed = untrack(() => new Set(criteria.filter((c) => c.weight > 0 || c.gate).map((c) => c.quantity)));
-	const used = $derived(defs.filter((d) => listed.has(d.id)));
-	const unused = $derived(defs.filter((d) => !used.includes(d)));
+	const weightOf = (id: string) => criteria.find((c) => c.quantity === id)?.weight ?? 0;
+	// What counted when the page opened stands first, the rest is folded. A slider at zero stays where the hand is.
+	const listed = untrack(() => new Set(criteria.filter((c) => c.weight > 0).map((c) => c.quantity)));
+	const families = $derived(FAMILIES.filter((f) => listed.has(familyCriterion(f))));
+	const unused = $derived(FAMILIES.filter((f) => !listed.has(familyCriterion(f)) && defs.some((d) => d.family === f)));
+	/** What is weighed by itself. */
+	const alone = $derived(defs.filter((d) => listed.has(d.id) && !isInFamily(criteria, d)));
+	const weighed = $derived(weighedOf(criteria, defs, measured));
+	const counted = (family: Family) => weighed.filter((w) => w.family === family && w.weight > 0);
+	/** What can be looked at more closely: measured, usual, or said something about. */
+	const detailed = $derived(
+		defs.filter((d) => d.onSheet === true || measured(d.id) || criteria.some((c) => c.quantity === d.id) || d.station === 'handbook')
+	);
 
-	function put(next: Criterion, settled: boolean): void {
-		const items = criteria.some((c) => c.quantity === next.quantity)
-			? criteria.map((c) => (c.quantity === next.quantity ? next : c))
-			: [...criteria, next];
+	function put(items: Criterion[], settled: boolean): void {
 		onchange(items);
 		if (settled) onsettled(items);
 	}
-	function weight(id: string, text: string, settled: boolean): void {
+	function weigh(id: string, text: string, settled: boolean): void {
 		const value = Number(text.replace(',', '.'));
-		if (Number.isFinite(value)) put({ ...of(id), weight: Math.min(10, Math.max(0, value)) }, settled);
+		if (!Number.isFinite(value)) return;
+		const gate = criteria.find((c) => c.quantity === id)?.gate ?? null;
+		put(withCriterion(criteria, { quantity: id, weight: Math.min(10, Math.max(0, value)), gate }), settled);
 	}
-	const isShare = (def: QuantityDef) => ['printSuccess', 'diameterOutside', 'diameterInside'].includes(def.id);
-	/** Shares are typed in per cent, everything else in its own unit. */
-	const shownLimit = (def: QuantityDef, limit: number) => (isShare(def) ? Number((limit * 100).toFixed(3)) : limit);
-	function limit(def: QuantityDef, text: string): void {
-		const value = Number(text.replace(',', '.'));
-		const gate = of(def.id).gate;
-		if (gate && text.trim() !== '' && Number.isFinite(value))
-			put({ ...of(def.id), gate: { ...gate, limit: isShare(def) ? value / 100 : value } }, true);
-	}
-	function toggleGate(def: QuantityDef, on: boolean): void {
-		const op = def.direction === 'less' ? 'atMost' : 'atLeast';
-		// Of things that are counted, such as unmet demands, none is what is meant.
-		const limit = def.figure === 'none' ? def.scale.low : (def.scale.low + def.scale.high) / 2;
-		put({ ...of(def.id), gate: on ? { op, limit } : null }, true);
-	}
+	const membersOf = (family: Family): string => {
+		if (family === 'cost') return reference ? `${reference} is what you pay now` : 'no price yet';
+		const names = counted(family).map((w) => {
+			const def = defs.find((d) => d.id === w.quantity);
+			return def ? inSentence(def) : '';
+		});
+		return names.join(', ') || 'nothing measured yet';
+	};
 </script>
 
-{#snippet row(def: QuantityDef)}
-	{@const c = of(def.id)}
-	<li class="border-b py-1.5">
-		<div class="flex items-baseline justify-between gap-2">
-			<label for="weight-{def.id}" class="font-medium">{quantityName(def)} <span class="small">{quantityUnder(def, currency)}</span></label>
-			<input
-				class="h-[26px] w-12 rounded border bg-panel px-1 py-0 text-right text-[0.93rem]"
-				inputmode="decimal"
-				aria-label="Weight of {quantityName(def)}, typed"
-				value={String(c.weight)}
-				onchange={(e) => weight(def.id, e.currentTarget.value, true)}
-			/>
-		</div>
+{#snippet slider(id: string, name: string, under: string)}
+	<li class="grid grid-cols-[6.2rem_minmax(0,1fr)_2.6rem] items-center gap-x-2 py-1">
+		<label for="weight-{id}" class="font-semibold">{name}</label>
 		<Range
-			id="weight-{def.id}"
+			id="weight-{id}"
 			appearance="auto"
 			min="0"
 			max="10"
 			step="0.5"
-			value={c.weight}
-			oninput={(e) => weight(def.id, e.currentTarget.value, false)}
-			onchange={(e) => weight(def.id, e.currentTarget.value, true)}
+			value={weightOf(id)}
+			oninput={(e) => weigh(id, e.currentTarget.value, false)}
+			onchange={(e) => weigh(id, e.currentTarget.value, true)}
 		/>
-		{#if def.direction !== 'nearest'}
-			<div class="small flex flex-wrap items-center gap-1.5">
-				<label class="flex items-center gap-1.5"
-					><input
-						type="checkbox"
-						class="size-3.5 rounded-sm"
-						checked={c.gate !== null}
-						onchange={(e) => toggleGate(def, e.currentTarget.checked)}
-					/> must be</label
-				>
-				{#if c.gate}
-					{c.gate.op === 'atLeast' ? 'at least' : 'at most'}
-					<input
-						class="h-[26px] w-14 rounded border bg-panel px-1 py-0 text-right text-ink"
-						inputmode="decimal"
-						aria-label="Limit of {quantityName(def)}"
-						value={String(shownLimit(def, c.gate.limit))}
-						onchange={(e) => limit(def, e.currentTarget.value)}
-					/>
-					{isShare(def)
-						? '%'
-						: def.words
-							? `(${valueWords(def, c.gate.limit)})`
-							: def.unit === 'money/kg'
-								? currency
-								: def.unit === 'deg'
-									? '°'
-									: def.unit}
-				{:else}
-					{def.direction === 'less' ? 'at most …' : 'at least …'}
-				{/if}
-			</div>
-		{/if}
+		<input
+			class="h-[26px] w-full rounded border bg-panel px-1 py-0 text-right text-[0.93rem]"
+			inputmode="decimal"
+			aria-label="Importance of {name}, typed"
+			value={String(weightOf(id))}
+			onchange={(e) => weigh(id, e.currentTarget.value, true)}
+		/>
+		<span class="small col-span-2 col-start-2 leading-snug">{under}</span>
 	</li>
 {/snippet}
 
-<Later height={80 * used.length}>
-	<ul>
-		{#each used as def (def.id)}{@render row(def)}{/each}
-	</ul>
-</Later>
+<ul>
+	{#each families as family (family)}{@render slider(familyCriterion(family), FAMILY_WORDS[family], membersOf(family))}{/each}
+	{#each alone as def (def.id)}{@render slider(def.id, quantityName(def), quantityUnder(def, currency))}{/each}
+</ul>
 {#if unused.length}
-	<details class="mt-2" bind:open={unusedOpen}>
-		<summary class="small">Not weighed: {unused.map((d) => quantityName(d)).join(', ')}</summary>
+	<details class="mt-1" bind:open={unusedOpen}>
+		<summary class="small py-1">Of no importance: {unused.map((f) => FAMILY_WORDS[f].toLowerCase()).join(', ')}</summary>
 		{#if unusedOpen}
 			<ul>
-				{#each unused as def (def.id)}{@render row(def)}{/each}
+				{#each unused as family (family)}{@render slider(familyCriterion(family), FAMILY_WORDS[family], membersOf(family))}{/each}
 			</ul>
 		{/if}
 	</details>
 {/if}
+<details class="mt-1" bind:open={detailsOpen}>
+	<summary class="small py-1">Limits, and what counts in each</summary>
+	{#if detailsOpen}
+		<p class="small mt-1">Untick what you do not measure: then nothing asks for it. A limit must be met, whatever the rest says.</p>
+		<ul>
+			{#each detailed as def (def.id)}
+				{@const counts = isInFamily(criteria, def) ? criteria.find((c) => c.quantity === def.id)?.weight !== 0 : weightOf(def.id) > 0}
+				<li class="border-b py-1.5">
+					<div class="flex flex-wrap items-center gap-x-3">
+						<label class="flex items-center gap-1.5 font-medium"
+							><input
+								type="checkbox"
+								class="size-3.5 rounded-sm"
+								checked={counts}
+								onchange={(e) => put(e.currentTarget.checked ? counting(criteria, def, defs) : notCounting(criteria, def), true)}
+							/>
+							{quantityName(def)}</label
+						>
+						<span class="small"
+							>{def.family ? FAMILY_WORDS[def.family].toLowerCase() : 'by itself'}{measured(def.id) ? '' : ', not measured'}</span
+						>
+					</div>
+					<Limit {def} {criteria} {currency} onchange={(items) => put(items, true)} />
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</details>

@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/prints/mark-entries';
 import type { Chances, PickRow } from '$lib/core/pick/types';
 import type { ValueRule } from '$lib/core/trial/protocol';
-import { gateWords, groupWords, pickSentence } from './pick-sentence';
+import { basis } from '../../../../tests/support/evidence';
+import { costPerGoodKg } from '$lib/core/cost/quantities';
+import { diameterMean } from '$lib/core/diameter/quantities';
+import { gateWords, groupWords, pickSentence, usefulNext } from './pick-sentence';
 
 const overhang = markQuantity('overhang');
 
@@ -17,6 +20,7 @@ const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
 	cost: 20,
 	strength: null,
 	parts: [],
+	families: [],
 	knownShare: 1,
 	place: 1,
 	tier: null,
@@ -53,7 +57,8 @@ describe('the pick in one sentence', () => {
 		expect(said(row('KE1', { eligible: false }))).toBe('No spool meets the limits.');
 		expect(said(row('KE1', { neverFinished: true }))).toBe('No spool has finished a print yet.');
 		expect(said(row('KE1', { knownShare: 0 }), row('DO2', { knownShare: 0 }))).toMatch(/nothing to pick on/);
-		expect(said(row('KE1'))).toMatch(/only one/);
+		expect(said(row('KE1'))).toMatch(/only spool here/);
+		expect(said(row('KE1'), row('DO2', { eligible: false }))).toMatch(/only one that meets/);
 	});
 	it('of those that cannot be told apart names the cheapest, and whom it is as good as', () => {
 		const tier = (shares: Record<string, number>, last: Partial<PickRow> = {}) => {
@@ -80,15 +85,38 @@ describe('the pick in one sentence', () => {
 	it('heads each group of the ranking', () => {
 		expect(
 			[row('A', { tier: 0 }), row('B', { tier: 2 }), row('C', { eligible: false }), row('D', { neverFinished: true })].map(groupWords)
-		).toEqual(['Cannot be told apart, cheapest first', 'Behind these', 'Misses a limit', 'No good print yet']);
+		).toEqual(['Cannot be told apart', 'Behind these', 'Misses a limit', 'No good print yet']);
+		expect(groupWords(row('A', { tier: 0 }), 1)).toBe('The best');
 	});
 	it('says by how much a gate is missed', () => {
 		const words = { defs: [overhang], currency: 'EUR', codeOf: (x: string) => x };
 		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'fail', by: -15, n: 3 }, words)).toBe(
-			'Overhang at least 60 °: failed (15 ° on the bad side, n 3)'
+			'Overhang at least 60 °: missed by 15 °, n 3'
 		);
 		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: null, n: 0 }, words)).toMatch(
-			/undecided, nothing measured/
+			/unclear, nothing measured/
 		);
+		const undecided = { quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: 3 } as const;
+		expect(gateWords({ ...undecided, n: 1 }, words)).toBe('Overhang at least 60 °: unclear, n 1');
+		expect(gateWords({ ...undecided, n: 0 }, words)).toBe('Overhang at least 60 °: unclear, by the handbook');
+		expect(gateWords({ ...undecided, state: 'pass', n: 4 }, words)).toBe('Overhang at least 60 °: met by 3 °, n 4');
+	});
+	it('says which act would make it surer', () => {
+		const words = {
+			defs: [overhang, costPerGoodKg({ costReference: null }), diameterMean(basis)],
+			currency: 'EUR',
+			codeOf: (x: string) => x
+		};
+		expect(usefulNext({ quantity: 'overhang', spoolId: 'SE6' }, words)).toEqual({
+			text: 'Print SE6 again: its overhang is the least sure.',
+			station: 'prints',
+			spoolId: 'SE6'
+		});
+		// Cost is made surer by printing.
+		expect(usefulNext({ quantity: 'costPerGoodKg', spoolId: 'SE6' }, words)).toMatchObject({
+			text: 'Print SE6 again: its share of finished prints is the least sure.',
+			station: 'prints'
+		});
+		expect(usefulNext({ quantity: 'diameterMean', spoolId: 'SE6' }, words).text).toMatch(/^Measure SE6 again/);
 	});
 });

@@ -2,15 +2,15 @@ import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
 import type { QuantityDef } from '$lib/core/finding/types';
 import type { ValueRule } from '$lib/core/trial/protocol';
-import { chance, fixed, percent, upTo } from '../words/numbers';
-import { quantityName, valueWords } from '../words/quantities';
+import { chance, fixed, upTo } from '../words/numbers';
+import { inSentence, quantityName, valueWords } from '../words/quantities';
 import { RULE_WORDS } from '../words/closed-lists';
 
 type Words = { defs: QuantityDef[]; currency: string; codeOf: (spoolId: string) => string };
 
 const nameOf = (id: string, defs: QuantityDef[]) => {
 	const def = defs.find((d) => d.id === id);
-	return def ? quantityName(def).toLowerCase() : id;
+	return def ? inSentence(def) : id;
 };
 
 /** The pick in one sentence, with how sure it is. */
@@ -20,7 +20,10 @@ export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: V
 	if (rows.length === 0) return 'There is no spool to pick from yet.';
 	if (!first) return rows.some((r) => r.eligible) ? 'No spool has finished a print yet.' : 'No spool meets the limits.';
 	if (first.knownShare === 0) return 'Nothing weighed was measured yet: there is nothing to pick on.';
-	if (!second) return `${first.code} is the only one that meets the limits.`;
+	if (!second)
+		return rows.length === 1
+			? `${first.code} is the only spool here: there is nothing to choose from.`
+			: `${first.code} is the only one that meets the limits.`;
 	return rule === 'cheapestOfBest' ? tierSentence(passing, chances, currency) : ruleSentence(passing, chances);
 }
 
@@ -80,58 +83,59 @@ export function gateWords(gate: GateResult, { defs, currency }: Words): string {
 	const def = defs.find((d) => d.id === gate.quantity);
 	if (!def) return gate.quantity;
 	const limit = `${quantityName(def)} ${gate.gate.op === 'atLeast' ? 'at least' : 'at most'} ${valueWords(def, gate.gate.limit, currency)}`;
-	if (gate.by === null) return `${limit}: undecided, nothing measured`;
+	if (gate.by === null) return `${limit}: unclear, nothing measured`;
+	const seen = gate.n === 0 ? 'by the handbook' : `n ${gate.n}`;
+	if (gate.state === 'undecided') return `${limit}: unclear, ${seen}`;
 	// Per cent of a share is a distance in points.
 	const distance =
 		def.id === 'printSuccess' || def.id === 'diameterOutside'
 			? `${upTo(Math.abs(gate.by) * 100, 0)} points`
 			: valueWords(def, Math.abs(gate.by), currency);
-	const side = gate.by >= 0 ? 'on the good side' : 'on the bad side';
-	return `${limit}: ${gate.state === 'pass' ? 'passed' : gate.state === 'fail' ? 'failed' : 'undecided'} (${distance} ${side}, ${gate.n === 0 ? 'by the book, not measured' : `n ${gate.n}`})`;
+	return `${limit}: ${gate.state === 'pass' ? 'met' : 'missed'} by ${distance}, ${seen}`;
 }
 
-/** What decided it, what would turn it, what would firm it up, what other rules pick. */
+/** What decided it, what would turn it, what other rules pick. */
 export function explanationLines(explanation: Explanation, rows: readonly PickRow[], words: Words): string[] {
 	const { defs, codeOf } = words;
 	const [first, second] = rows.filter((r) => r.eligible);
 	const lines: string[] = [];
 	if (explanation.decidedBy && first && second)
 		lines.push(
-			`What parts ${first.code} from ${second.code} most is ${nameOf(explanation.decidedBy.quantity, defs)}: ${upTo(explanation.decidedBy.lead * 100, 1)} points of 100.`
+			`Biggest difference between ${first.code} and ${second.code}: ${nameOf(explanation.decidedBy.quantity, defs)}, ${upTo(explanation.decidedBy.lead * 100, 1)} of 100 points.`
 		);
-	if (explanation.turnsAt && second)
-		lines.push(
-			`A weight of ${upTo(explanation.turnsAt.to, 1)} instead of ${upTo(explanation.turnsAt.from, 1)} on ${nameOf(explanation.turnsAt.quantity, defs)} would put ${second.code} first.`
-		);
-	else if (second && explanation.decidedBy) lines.push('No single weight, however moved, would turn first and second.');
-	if (explanation.firmUp) lines.push(firmUpLine(explanation.firmUp, defs, codeOf));
-	for (const other of explanation.otherRules)
-		lines.push(
-			`By the rule “${RULE_WORDS[other.rule]}” the pick would be ${other.spoolId ? codeOf(other.spoolId) : `nobody, for want of a ${other.rule === 'strongest' ? 'load' : 'price'}`}.`
-		);
+	const others = explanation.otherRules.map(
+		(other) =>
+			`${RULE_WORDS[other.rule]}: ${other.spoolId ? codeOf(other.spoolId) : `nobody, for want of a ${other.rule === 'strongest' ? 'load' : 'price'}`}`
+	);
+	if (others.length > 0) lines.push(`Other rules would pick: ${others.join('; ')}.`);
 	return lines;
 }
 
-/** Which act would firm the order up most, said as the act it is. */
-function firmUpLine(firmUp: { quantity: string; spoolId: string }, defs: QuantityDef[], codeOf: (id: string) => string): string {
+/** The act that would make the order surer, and of what. */
+export function usefulNext(
+	firmUp: { quantity: string; spoolId: string },
+	{ defs, codeOf }: Words
+): { text: string; station: string; spoolId: string } {
 	const code = codeOf(firmUp.spoolId);
-	const name = nameOf(firmUp.quantity, defs);
-	const station = defs.find((d) => d.id === firmUp.quantity)?.station;
-	if (firmUp.quantity === 'printSuccess' || station === 'cost')
-		return `What would firm it up most: more prints of ${code}, since few prints say little of its failures.`;
-	if (station === 'strength') return `What would firm it up most: more specimens of ${code}, for its ${name}.`;
-	if (station === 'moisture' || station === 'drying') return `What would firm it up most: more weighings of ${code}, for its ${name}.`;
-	if (station === 'prints') return `What would firm it up most: another print of ${code}, for its ${name}.`;
-	return `What would firm it up most: more readings of ${code}, for its ${name}.`;
+	const station = firmUp.quantity === 'costPerGoodKg' ? 'prints' : (defs.find((d) => d.id === firmUp.quantity)?.station ?? 'prints');
+	const name = firmUp.quantity === 'costPerGoodKg' ? 'share of finished prints' : nameOf(firmUp.quantity, defs);
+	return { text: `${ACTS[station]?.(code) ?? `Measure ${code} again`}: its ${name} is the least sure.`, station, spoolId: firmUp.spoolId };
 }
 
-export function knownWords(row: PickRow): string {
-	return row.knownShare >= 0.9995 ? 'all of the weight rests on evidence' : `${percent(row.knownShare)} of the weight rests on evidence`;
-}
+const ACTS: Record<string, (code: string) => string> = {
+	prints: (code) => `Print ${code} again`,
+	strength: (code) => `Load another test part of ${code}`,
+	moisture: (code) => `Weigh ${code} again`,
+	drying: (code) => `Weigh ${code} before and after a drying`
+};
 
-/** The heading over a group of the ranking: what cannot be told apart, what is behind, what is out. */
-export function groupWords(row: PickRow): string {
+/**
+ * The heading over a group of the ranking: what cannot be told apart, what is behind, what is out.
+ * @param inFirst how many spools the first tier has
+ */
+export function groupWords(row: PickRow, inFirst = 2): string {
 	if (row.neverFinished) return 'No good print yet';
 	if (!row.eligible) return 'Misses a limit';
-	return row.tier === 0 ? 'Cannot be told apart, cheapest first' : 'Behind these';
+	if (row.tier !== 0) return 'Behind these';
+	return inFirst === 1 ? 'The best' : 'Cannot be told apart';
 }

@@ -18,12 +18,13 @@
 		trialId: string;
 		sheet: ShownSheet;
 		spools: SpoolEvidence['spool'][];
-		roles: Record<string, 'candidate' | 'house'>;
+		/** The spool the tester always buys. */
+		houseId: string | null;
 		places: number;
 		currency: string;
 		verdicts: Record<string, string>;
 	};
-	let { trialId, sheet, spools, roles, places, currency, verdicts }: Props = $props();
+	let { trialId, sheet, spools, houseId, places, currency, verdicts }: Props = $props();
 
 	/** A row has a dozen figures: drawn all at once, forty rows would stop the page for half a second. */
 	const rows = growing(() => sheet.rows.length, 3, 2);
@@ -69,9 +70,8 @@
 									><Sliver
 										hex={spool.colourHex}
 										label={spool.colourName ?? undefined}
-										class={roles[spool.id] === 'house' ? 'w-7' : 'w-12'}
-									/>{#if roles[spool.id] === 'house'}<span class="text-[0.78rem] font-semibold whitespace-nowrap text-act-ink"
-											>house spool</span
+										class={houseId === spool.id ? 'w-7' : 'w-12'}
+									/>{#if houseId === spool.id}<span class="text-[0.78rem] font-semibold whitespace-nowrap text-act-ink">house spool</span
 										>{/if}</span
 								>
 								<span class="small line-clamp-2 text-[0.78rem] leading-tight" title={productLine(spool)}>{productLine(spool)}</span>

@@ -16,6 +16,7 @@ import type {
 	REEL_MATERIALS,
 	SAID_EVENTS,
 	SETTINGS_POLICIES,
+	FAMILIES,
 	USE_PRESETS,
 	VALUE_RULES,
 	VERDICT_KINDS
@@ -95,7 +96,7 @@ export const PRESET_WORDS: Words<typeof USE_PRESETS> = {
 	benchJigs: 'bench jigs',
 	outdoorBrackets: 'outdoor brackets',
 	flexibleParts: 'flexible parts',
-	own: 'own weights'
+	own: 'a use of your own'
 };
 
 export const SETTINGS_POLICY_WORDS: Words<typeof SETTINGS_POLICIES> = {
@@ -109,6 +110,16 @@ export const CONDITION_POLICY_WORDS: Words<typeof CONDITION_POLICIES> = {
 	asReceived: 'as received',
 	driedFirst: 'dried first',
 	both: 'as received and dried'
+};
+
+export const FAMILY_WORDS: Words<typeof FAMILIES> = {
+	looks: 'Looks',
+	holds: 'Holds',
+	printsEasily: 'Prints easily',
+	feeds: 'Feeds',
+	keepsSize: 'Keeps size',
+	keepsDry: 'Keeps dry',
+	cost: 'Cost'
 };
 
 export const RULE_WORDS: Words<typeof VALUE_RULES> = {

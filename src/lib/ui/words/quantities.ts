@@ -35,6 +35,18 @@ export function quantityName(def: Pick<QuantityDef, 'id' | 'name'>): string {
 	return WORDS[def.id]?.name ?? def.name ?? def.id;
 }
 
+/** The name of a quantity within a sentence. */
+export const inSentence = (def: Pick<QuantityDef, 'id' | 'name'>): string =>
+	IN_SENTENCE[def.id] ?? (WORDS[def.id] ? quantityName(def).toLowerCase() : quantityName(def));
+
+const IN_SENTENCE: Readonly<Record<string, string>> = {
+	printSuccess: 'finished prints',
+	strengthLoad: 'load',
+	dryingLoss: 'water lost in drying',
+	waterUptake: 'water taken up',
+	costPerGoodKg: 'cost per good kg'
+};
+
 export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: string): string {
 	if (def.id === 'costPerGoodKg') return `${currency}, with failures`;
 	if (def.id === 'pricePerKg') return `${currency}, with shipping`;

@@ -5,7 +5,7 @@ import { pathId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
-import { currentHouseSpool } from '$lib/server/trials/post';
+import { currentHouseSpool } from '$lib/server/trials/house';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

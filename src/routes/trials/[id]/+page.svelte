@@ -46,7 +46,7 @@
 			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
 				data.basis.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints a piece`} · weighed for {PRESET_WORDS[
+			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints a piece`} · weighted for {PRESET_WORDS[
 				data.head.preset
 			]} ·
 			{data.head.blind ? 'blind: names and prices hidden' : 'names shown'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
@@ -83,7 +83,7 @@
 				trialId={data.head.id}
 				sheet={data.sheet}
 				spools={data.spools}
-				roles={data.roles}
+				houseId={data.head.houseId}
 				places={data.basis.diameterPlaces}
 				currency={data.head.currency}
 				{verdicts}

@@ -5,13 +5,14 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
-	const { candidates, defs, rule } = pickInputOf(whole, now);
-	const { rows, chances } = pickOf(whole, now);
+	const { candidates, defs, rule, references } = pickInputOf(whole, now);
+	const { rows, references: beside, chances } = pickOf(whole, now);
 	return {
 		candidates,
 		defs,
 		rule,
-		picked: { rows, chances },
+		references: references ?? [],
+		picked: { rows, references: beside, chances },
 		turned: whole.head.turned,
 		priors: whole.basis.priors.number,
 		flags: sheetOf(whole, now).flags

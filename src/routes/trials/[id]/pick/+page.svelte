@@ -3,32 +3,34 @@
 	import { invalidateAll } from '$app/navigation';
 	import type { ValueRule } from '$lib/core/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';
+	import { measuredOn, notCounted, pickInput } from '$lib/core/pick/families';
+	import { priceMatters } from '$lib/core/pick/price-matters';
 	import { paretoEdge } from '$lib/core/pick/pareto';
 	import type { DrawnQuantities } from '$lib/core/pick/drawn-quantities';
 	import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
 	import { PICK_SEED } from '$lib/core/pick/seed';
-	import type { Criterion, PickInput, PickRow } from '$lib/core/pick/types';
+	import type { Criterion, PickInput } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import ChanceBar from '$lib/ui/pick/ChanceBar.svelte';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
-	import { explanationLines, gateWords, groupWords, knownWords, pickSentence } from '$lib/ui/pick/pick-sentence';
+	import { counting } from '$lib/ui/pick/criteria';
+	import PickTable from '$lib/ui/pick/PickTable.svelte';
+	import { explanationLines, pickSentence, usefulNext } from '$lib/ui/pick/pick-sentence';
+	import { mostLost, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
-	import { chance, day, dayAndTime, fixed, grouped, plural } from '$lib/ui/words/numbers';
-	import { choices, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { day, dayAndTime, fixed, grouped } from '$lib/ui/words/numbers';
+	import { inSentence } from '$lib/ui/words/quantities';
+	import { stationHref } from '$lib/ui/sheet/station-href';
+	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
-	import MissedIcon from '$lib/ui/form/MissedIcon.svelte';
-	import { QuestionCircleOutline } from 'flowbite-svelte-icons';
 
 	let { data }: PageProps = $props();
-	const SHOWN = 3;
 	const draws = new Draws();
 	onDestroy(() => draws.stop());
 
@@ -37,13 +39,14 @@
 	let movedRule = $state<ValueRule | null>(null);
 	const weighing = new Form({ fields: [], supersedes: true });
 	const ruling = new Form({ fields: [], supersedes: true });
-	const problem = $derived(weighing.problem || ruling.problem);
-	let unfolded = $state(false);
+	const joining = new Form({ fields: [] });
+	const problem = $derived(weighing.problem || ruling.problem || joining.problem);
 	let tableOpen = $state(false);
 	let verdictOpen = $state(untrack(() => data.verdicts.length > 0));
 	const criteria = $derived(moved ?? data.criteria);
 	const rule = $derived(movedRule ?? data.rule);
-	const input = $derived<PickInput>({ candidates: data.candidates, defs: data.defs, criteria, rule });
+	const input = $derived<PickInput>(pickInput({ candidates: data.candidates, defs: data.defs }, criteria, rule, data.references));
+	const measured = $derived(measuredOn(data.candidates));
 	// Draws do not depend on weights: while a hand moves one they are weighed anew, not drawn anew.
 	const QUICK = 2000;
 	const blocks = $derived.by(() => {
@@ -57,10 +60,26 @@
 	});
 	const rows = $derived(picked.rows);
 	const chances = $derived(picked.chances);
-	const explanation = $derived(explain(input, rows));
 	const spoolOf = $derived((id: string) => data.spools.find((s) => s.id === id));
 	const codeOf = $derived((id: string) => spoolOf(id)?.code ?? '?');
 	const words = $derived({ defs: data.defs, currency: data.head.currency, codeOf });
+	const references = $derived(picked.references);
+	const explanation = $derived(explain(input, rows));
+	const next = $derived(explanation.firmUp ? usefulNext(explanation.firmUp, words) : null);
+	const lost = $derived(rule === 'cheapestOfBest' ? mostLost(rows) : null);
+	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
+	const beside = $derived(references[0] ?? null);
+	const pairs = $derived(pairLines(rows, sides));
+	const price = $derived(priceMatters(rows));
+	const uncounted = $derived(notCounted(input.criteria, data.defs, measured));
+	const materials = $derived([...new Set(data.spools.map((s) => s.material))]);
+	/** One spool is never first: it is told beside the house spool. */
+	const alone = $derived(rows.length === 1 ? rows[0] : null);
+	/** Whether the first place rests on several reels of its product. */
+	const lots = $derived.by(() => {
+		const first = spoolOf(rows[0]?.spoolId ?? '');
+		return first?.filament ? data.spools.filter((s) => s.maker === first.maker && s.filament === first.filament).length : 1;
+	});
 	const blots = $derived(
 		rows.flatMap((row) =>
 			row.cost === null
@@ -80,15 +99,11 @@
 		)
 	);
 	const edge = $derived(paretoEdge(blots.filter((b) => !b.out)));
-	const costWords = $derived((row: PickRow) => {
-		if (row.cost === null) return row.neverFinished ? 'no good print yet' : 'no price';
-		const range = chances.cost[row.spoolId];
-		return `${fixed(row.cost, 1)} ${data.head.currency} per good kg${range ? ` (95 % ${fixed(range.low, 1)} to ${fixed(range.high, 1)})` : ''}`;
-	});
-	const shown = $derived(unfolded ? rows : rows.slice(0, SHOWN));
-	const weighedFlags = $derived(data.flags.filter((f) => criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate))));
+	const weighedFlags = $derived(
+		data.flags.filter((f) => input.criteria.some((c) => c.quantity === f.quantity && (c.weight > 0 || c.gate)))
+	);
 
-	const FLAGS_SHOWN = 3;
+	const FLAGS_SHOWN = 4;
 	const flagged = $derived(flagLines(weighedFlags, codeOf));
 
 	// A pause between drags, so that a moving slider does not start a worker a pixel.
@@ -112,6 +127,16 @@
 			settling -= 1;
 		});
 	}
+	/** What was measured and not counted counts from now on. */
+	function count(): void {
+		const items = uncounted.reduce<Criterion[]>((of, def) => counting(of, def, data.defs), criteria);
+		moved = items;
+		settle(items);
+	}
+	async function compete(spoolId: string): Promise<void> {
+		const sent = await joining.send('trial-spools', { trialId: data.head.id, spoolId, role: 'houseInvited' });
+		if (sent.ok) await invalidateAll();
+	}
 	async function setRule(value: ValueRule): Promise<void> {
 		movedRule = value;
 		await ruling.send('protocols', { trialId: data.head.id, valueRule: value });
@@ -122,9 +147,18 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="sr-only">Pick</h1>
 	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">
-		{pickSentence(rows, chances, rule, data.head.currency)}
+		{#if alone && beside}{@const line = pairLine(alone, beside, sides)}{alone.code} beside the house spool {beside.code}: {line.text}
+		{:else}{pickSentence(rows, chances, rule, data.head.currency)}{/if}
 	</p>
-	<p class="small">It speaks of these reels, not yet of the products: other lots may differ.</p>
+	{#if materials.length > 1}
+		<p class="question mt-1">≠ {materials.length} materials are in this trial: {materials.join(', ')}.</p>
+	{/if}
+	{#if data.head.houseAside}
+		<p class="small mt-1">
+			The house spool {data.head.houseAside.code} is {data.head.houseAside.material}, so it is left out.
+			<button type="button" class="link" onclick={() => void compete(data.head.houseAside?.id ?? '')}>compare it all the same</button>
+		</p>
+	{/if}
 	{#if data.turned}
 		<p class="question mt-1">
 			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} stands
@@ -141,31 +175,99 @@
 				>{/if}
 		</Problem>
 	{/if}
-	<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[235px_minmax(0,1fr)_310px]">
-		<section aria-label="Weights and gates" class="panel order-2 px-3 py-2 lg:order-1">
-			<h2 class="flex items-baseline justify-between font-semibold">
-				Weights and gates
-				<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'keeping …' : moved ? 'kept' : ''}</span>
-			</h2>
-			<Weights {criteria} defs={data.defs} currency={data.head.currency} onchange={(items) => (moved = items)} onsettled={settle} />
-		</section>
-		<div class="order-3 min-w-0 space-y-4 lg:order-2">
+	<div class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_342px]">
+		<div class="min-w-0 space-y-4">
+			<section aria-label="Ranking" class="panel">
+				<PickTable
+					{rows}
+					{references}
+					{chances}
+					spools={data.spools}
+					houseId={data.head.houseId}
+					defs={data.defs}
+					{rule}
+					currency={data.head.currency}
+				>
+					{#snippet beside(row)}<button type="button" class="link text-[0.85rem]" onclick={() => void compete(row.spoolId)}
+							>let it compete</button
+						>{/snippet}
+				</PickTable>
+				<p class="small px-2 py-2">
+					Lines are 95 % ranges. {rule === 'cheapestOfBest'
+						? 'Best: chance to be best without cost. A spool stays in a group while it may well be as good as the best in it.'
+						: 'First: chance to stand first by this rule.'}
+					{lots > 1
+						? `${lots} reels of the first one’s product are in it.`
+						: 'It speaks of these reels, not yet of the products: other lots may differ.'}
+				</p>
+			</section>
+			{#if pairs.length > 0 || price}
+				<section class="panel grid gap-x-6 gap-y-3 px-3 py-2 md:grid-cols-2" aria-label="Head to head">
+					{#if pairs.length > 0}
+						<div>
+							<h2 class="font-semibold">Head to head</h2>
+							<ul class="mt-1 list-disc space-y-1 pl-4">
+								{#each pairs as { pair, text } (pair)}<li><strong>{pair}</strong>: {text}</li>{/each}
+							</ul>
+						</div>
+					{/if}
+					<div>
+						{#if price}
+							<h2 class="font-semibold">Does price matter here?</h2>
+							<p class="mt-1">{priceWords(price)}</p>
+						{/if}
+						{#each explanationLines(explanation, rows, words) as line (line)}<p class="small mt-1">{line}</p>{/each}
+					</div>
+				</section>
+			{/if}
+			{#if flagged.length}
+				<section class="question" aria-label="Not a fair comparison">
+					<h2 class="font-semibold">≠ Not a fair comparison</h2>
+					<ul>
+						{#each flagged.slice(0, FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
+					</ul>
+					{#if flagged.length > FLAGS_SHOWN}
+						<details>
+							<summary class="small py-1">{flagged.length - FLAGS_SHOWN} more</summary>
+							<ul>
+								{#each flagged.slice(FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
+							</ul>
+						</details>
+					{/if}
+				</section>
+			{/if}
+		</div>
+		<div class="min-w-0 space-y-4">
+			{#if next && !alone}
+				<section aria-label="Most useful next" class="panel border-l-4 border-l-act px-3 py-2">
+					<h2 class="font-semibold">Most useful next</h2>
+					<p class="mt-1">{next.text}</p>
+					<div class="mt-2 flex items-center gap-3">
+						<a
+							class="rounded bg-act px-4 py-1.5 font-semibold whitespace-nowrap text-on-act"
+							href={stationHref(data.head.id, next.station, next.spoolId)}>Do it</a
+						>
+						{#if lost !== null}
+							<span class="small">or stop: a wrong choice costs {fixed(lost, 2)} {data.head.currency} a kg at most</span>
+						{/if}
+					</div>
+				</section>
+			{/if}
 			<section aria-label="Value against cost" class="panel px-3 py-2">
 				<h2 class="font-semibold">Value against cost</h2>
 				{#if blots.length > 0}
-					<Later height={300}><PickChart {blots} {edge} currency={data.head.currency} /></Later>
+					<Later height={230}><PickChart {blots} {edge} currency={data.head.currency} /></Later>
 				{:else}
 					<p class="hatched mt-2 p-6 text-center">
 						{data.head.blind ? 'Prices are hidden while the trial is blind.' : 'No price noted yet: there is no cost to set value against.'}
 					</p>
 				{/if}
 				<details class="mt-1" bind:open={tableOpen}>
-					<summary class="small">The same as a table</summary>
+					<summary class="small py-1">The same as a table</summary>
 					{#if tableOpen}
 						<table class="mt-1 w-full text-left text-[0.9rem]">
 							<thead
-								><tr class="border-b"
-									><th>Spool</th><th>Value without cost (95 % of draws)</th><th>{data.head.currency} per good kg (95 % of draws)</th></tr
+								><tr class="border-b"><th>Spool</th><th>Value without cost (95 %)</th><th>{data.head.currency} per good kg (95 %)</th></tr
 								></thead
 							>
 							<tbody>
@@ -178,9 +280,7 @@
 												: 'drawing'})</td
 										>
 										<td
-											>{fixed(b.cost, 2)} ({b.costRange
-												? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}`
-												: 'no interval'})</td
+											>{fixed(b.cost, 2)} ({b.costRange ? `${fixed(b.costRange.low, 2)} to ${fixed(b.costRange.high, 2)}` : 'no range'})</td
 										>
 									</tr>
 								{/each}
@@ -189,81 +289,39 @@
 					{/if}
 				</details>
 			</section>
-			<section aria-label="Why" class="panel px-3 py-2">
-				<h2 class="font-semibold">Why</h2>
-				<ul class="mt-1 list-disc space-y-1 pl-4">
-					{#each explanationLines(explanation, rows, words) as line (line)}<li>{line}</li>{/each}
-				</ul>
-				{#if flagged.length}
-					<div class="question mt-2">
-						<h3 class="font-semibold">≠ Not like with like</h3>
-						<ul>
-							{#each flagged.slice(0, FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
-						</ul>
-						{#if flagged.length > FLAGS_SHOWN}
-							<details>
-								<summary class="small">{flagged.length - FLAGS_SHOWN} more</summary>
-								<ul>
-									{#each flagged.slice(FLAGS_SHOWN) as line (line)}<li>{line}</li>{/each}
-								</ul>
-							</details>
-						{/if}
-					</div>
-				{/if}
-			</section>
-		</div>
-		<div class="order-1 space-y-4 lg:order-3">
-			<section aria-label="Ranking" class="panel px-3 py-2">
-				<Choice name="rule" legend="Rule" value={rule} onchange={(v) => void setRule(v)} options={choices(VALUE_RULES, RULE_WORDS)} />
-				<ol class="mt-2" data-testid="ranking">
-					{#each shown as row, i (row.spoolId)}
-						{@const spool = spoolOf(row.spoolId)}
-						{@const places = chances.places[row.spoolId]}
-						{@const before = shown[i - 1]}
-						{#if rule === 'cheapestOfBest' && (!before || groupWords(before) !== groupWords(row))}
-							<li class="pt-2 text-[0.95rem] font-semibold" data-testid="tier">{groupWords(row)}</li>
-						{/if}
-						<li class="border-b py-2">
-							<div class="flex items-baseline gap-2">
-								<span class="w-5 font-bold">{row.eligible ? `${row.place}.` : '–'}</span>
-								<a href="/spools/{row.spoolId}" class="wide text-[1.1rem] font-bold">{row.code}</a>
-								{#if data.roles[row.spoolId] === 'house'}<span class="text-[0.85rem] font-semibold text-act-ink">house spool</span>{/if}
-								<Sliver hex={spool?.colourHex ?? null} label={spool?.colourName ?? undefined} class="w-10" />
-								<span class="small ml-auto"
-									>{row.neverFinished
-										? 'no good print yet'
-										: row.eligible
-											? `${rule === 'cheapestOfBest' ? 'best' : 'first'}: ${chance(places?.[0] ?? 0, chances.draws)}`
-											: 'fails a gate'}</span
-								>
-							</div>
-							<div class="mt-1 pl-7">
-								<div class="h-[7px]">
-									{#if places}<ChanceBar {places} draws={chances.draws} />{/if}
-								</div>
-								<p class="small">
-									{costWords(row)} · {knownWords(row)}
-								</p>
-								{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
-									<p class="small {gate.state === 'fail' ? 'text-harm' : ''}">
-										{#if gate.state === 'fail'}<MissedIcon />{:else}<QuestionCircleOutline width="1em" height="1em" class="icon" />{/if}
-										{gateWords(gate, words)}
-									</p>
-								{/each}
-							</div>
-						</li>
-					{/each}
-				</ol>
-				{#if rows.length > SHOWN}
-					<button type="button" class="link mt-2" aria-expanded={unfolded} onclick={() => (unfolded = !unfolded)}
-						>{unfolded ? 'First three only' : `All ${plural(rows.length, 'spool')}`}</button
+			<section aria-label="What counts" class="panel px-3 py-2">
+				<h2 class="flex items-baseline justify-between gap-2 font-semibold">
+					<span>What counts <span class="small font-normal">{PRESET_WORDS[data.head.preset]}</span></span>
+					<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'saving …' : moved ? 'saved' : ''}</span
 					>
+				</h2>
+				<Weights
+					{criteria}
+					defs={data.defs}
+					{measured}
+					reference={data.basis.costReference === null ? null : `${fixed(data.basis.costReference, 2)} ${data.head.currency}`}
+					currency={data.head.currency}
+					onchange={(items) => (moved = items)}
+					onsettled={settle}
+				/>
+				{#if uncounted.length}
+					<p class="mt-2 text-act-ink" data-testid="not-counted">
+						Measured, not counted: {uncounted.map(inSentence).join(', ')} (<button type="button" class="link" onclick={count}
+							>count {uncounted.length === 1 ? 'it' : 'them'}</button
+						>)
+					</p>
 				{/if}
-				<p class="small mt-2 min-h-5">
-					{draws.progress < 1
-						? 'drawing more …'
-						: `${grouped(chances.draws)} draws, seed ${PICK_SEED}, ${data.priors === 0 ? 'priors of the house' : `priors ${data.priors}`}`}
-				</p>
+				<div class="mt-2 border-t pt-2">
+					<Choice name="rule" legend="Rule" value={rule} onchange={(v) => void setRule(v)} options={choices(VALUE_RULES, RULE_WORDS)} />
+				</div>
+				<details class="mt-1">
+					<summary class="small py-1">Method</summary>
+					<p class="small mt-1">
+						{draws.progress < 1
+							? 'drawing more …'
+							: `${grouped(chances.draws)} draws, seed ${PICK_SEED}, ${data.priors === 0 ? 'priors of the house' : `priors ${data.priors}`}`}
+					</p>
+				</details>
 			</section>
 			<section aria-label="Verdict" class="panel px-3 py-2">
 				<details bind:open={verdictOpen}>

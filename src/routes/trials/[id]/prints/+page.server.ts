@@ -4,7 +4,7 @@ import { onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
 import { loadPhotos } from '$lib/server/photos/photos';
-import { sheetOf, wantedOf } from '$lib/server/trials/findings';
+import { pickInputOf, sheetOf, wantedOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
@@ -21,6 +21,7 @@ export const load: PageServerLoad = async (event) => {
 	const now = Date.now();
 	return {
 		wanted: wantedOf(whole, 'prints', now),
+		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
 		printers: workshop.printers,

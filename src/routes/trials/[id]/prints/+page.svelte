@@ -305,7 +305,7 @@
 		{#snippet results()}
 			{#each unlike as line (line)}<p class="question mt-1">≠ {line}</p>{/each}
 			<FindingLines {findings} defs={PRINT_QUANTITIES} {pieceName} />
-			<CompositeLine {findings} criteria={data.criteria} basis={data.basis} rules="/trials/{data.head.id}/pick" />
+			<CompositeLine {findings} criteria={data.weighed} basis={data.basis} rules="/trials/{data.head.id}/pick" />
 		{/snippet}
 	</BenchFrame>
 {/if}

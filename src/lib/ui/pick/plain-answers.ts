@@ -1,0 +1,70 @@
+import { headToHead } from '$lib/core/compare/head-to-head';
+import type { PriceMatters } from '$lib/core/pick/price-matters';
+import type { Candidate, PickRow } from '$lib/core/pick/types';
+import type { QuantityDef } from '$lib/core/finding/types';
+import { fixed } from '../words/numbers';
+import { inSentence } from '../words/quantities';
+
+type Of = { candidates: readonly Candidate[]; defs: readonly QuantityDef[]; currency: string };
+
+const names = (ids: readonly string[], defs: readonly QuantityDef[]): string =>
+	ids.map((id) => inSentence(defs.find((d) => d.id === id) ?? { id })).join(', ');
+
+/** Nobody minds a cent. */
+const SAME_MONEY = 0.05;
+
+/**
+ * Two spools in one line: what one costs less, in what it is better or worse, what is alike enough, and what nobody can tell.
+ * @example pairLine(rows[0], rows[1], of).text // 'SE6 costs 11.70 EUR a kg less; HU4 is better at bridge; ...'
+ */
+export function pairLine(first: PickRow, second: PickRow, { candidates, defs, currency }: Of): { pair: string; text: string } {
+	const findingsOf = (row: PickRow) => candidates.find((c) => c.spoolId === row.spoolId)?.findings ?? {};
+	const compared = defs.filter((d) => d.onSheet !== false && d.family !== 'cost');
+	const { better, worse, alike, open } = headToHead(findingsOf(first), findingsOf(second), compared);
+	const parts = [
+		costWords(first, second, currency),
+		better.length ? `${first.code} is better at ${names(better, defs)}` : '',
+		worse.length ? `${second.code} is better at ${names(worse, defs)}` : '',
+		alike.length ? `alike in ${names(alike, defs)}` : '',
+		open.length ? `no clear difference in ${names(open, defs)}` : ''
+	].filter(Boolean);
+	return { pair: `${first.code} and ${second.code}`, text: parts.length ? `${parts.join('; ')}.` : 'nothing was measured on both.' };
+}
+
+function costWords(first: PickRow, second: PickRow, currency: string): string {
+	if (first.cost === null || second.cost === null) return '';
+	const less = second.cost - first.cost;
+	if (Math.abs(less) < SAME_MONEY) return 'they cost the same';
+	const cheaper = less > 0 ? first : second;
+	return `${cheaper.code} costs ${fixed(Math.abs(less), 2)} ${currency} a kg less`;
+}
+
+/** So many pairs are told: the first with each of the next. */
+const PAIRS = 3;
+
+/** The first spool beside the next ones. */
+export const pairLines = (rows: readonly PickRow[], of: Of): { pair: string; text: string }[] => {
+	const [first, ...others] = rows.filter((r) => r.eligible && !r.neverFinished);
+	return first ? others.slice(0, PAIRS).map((other) => pairLine(first, other, of)) : [];
+};
+
+/**
+ * Whether price matters here, in a sentence with its range.
+ * @example priceWords({ spools: 9, correlation: 0.1, low: -0.5, high: 0.7 }) // 'Not that one could see: ...'
+ */
+export function priceWords({ spools, correlation, low, high }: PriceMatters): string {
+	const range = `(${spools} spools; rank correlation ${fixed(correlation, 1)}, 95 % range ${fixed(low, 1)} to ${fixed(high, 1)})`;
+	if (low > 0) return `Yes: dearer spools were better ${range}.`;
+	if (high < 0) return `Dearer spools were worse ${range}.`;
+	return `Not that one could see: dearer spools were no better for sure ${range}.`;
+}
+
+/**
+ * What a wrong choice among those that cannot be told apart costs at most, in money a kilogram; null where there is nothing to lose.
+ * @example mostLost(rows) // 11.7
+ */
+export function mostLost(rows: readonly PickRow[]): number | null {
+	const costs = rows.filter((r) => r.tier === 0 && r.eligible && !r.neverFinished).flatMap((r) => r.cost ?? []);
+	const most = costs.length > 1 ? Math.max(...costs) - Math.min(...costs) : 0;
+	return most >= SAME_MONEY ? most : null;
+}
