@@ -16,6 +16,15 @@ type Shot = {
 };
 
 /** Four clicks on the corners of the gap of a drawn spike pair, in shares of the picture. */
+/** The chances of all draws, not of the first few. */
+async function allDraws(page: Page): Promise<void> {
+	const method = page.getByText('Method', { exact: true });
+	await method.click();
+	await page.getByText('20,000 draws').waitFor();
+	await method.click();
+	await page.evaluate(() => window.scrollTo(0, 0));
+}
+
 async function setCorners(page: Page): Promise<void> {
 	const box = await page.getByTestId('photo-cross').boundingBox();
 	if (!box) throw new Error('no photograph to click on');
@@ -66,14 +75,14 @@ await runTask(async () => {
 			{ name: 'prints', path: `${trial}/prints?spool=${spools[0]?.id}` },
 			{ name: 'strength', path: `${trial}/strength?spool=${spools[0]?.id}` },
 			{ name: 'cost', path: `${trial}/cost` },
-			{ name: 'pick', path: `${trial}/pick`, after: '20,000 draws' },
+			{ name: 'pick', path: `${trial}/pick`, prepare: allDraws },
 			{ name: 'recall', path: '/spools?q=petg' },
 			{ name: 'spool', path: `/spools/${spools[0]?.id}` },
 			{ name: 'scoring', path: `${trial}/prints/score`, width: 390, height: 844, theme: 'dark' },
 			{ name: 'pieces', path: '/pieces', after: 'Printed solid' },
 			{ name: 'workshop', path: '/workshop' },
-			{ name: 'strings', path: photos.strings, prepare: setCorners },
-			{ name: 'exchange', path: '/exchange' }
+			{ name: 'scorecard', path: `/spools/${spools[0]?.id}/scorecard`, height: 1400 },
+			{ name: 'strings', path: photos.strings, prepare: setCorners }
 		];
 		for (const shot of shots) {
 			const page = await browser.newPage({

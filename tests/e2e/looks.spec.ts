@@ -47,6 +47,7 @@ async function pages(): Promise<string[]> {
 		'/trials/new',
 		'/spools',
 		`/spools/${spools[0]?.id}`,
+		`/spools/${spools[0]?.id}/scorecard`,
 		'/workshop',
 		'/workshop/trainer',
 		`/workshop/gauge-study/${instrument}`,

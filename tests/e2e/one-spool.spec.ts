@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { v7 } from 'uuid';
 import { api, makeTrial, open } from './bench';
 import { TestServer } from './server';
@@ -47,6 +48,21 @@ test('one spool is judged against the house spool, which joins by itself', async
 		/^DO2 beside the house spool KE1: DO2 costs 1\.0\d EUR a kg less; DO2 is better at overhang, bridge/
 	);
 	await expect(page.getByTestId('pick-sentence')).not.toContainText('%');
+	await page.getByRole('link', { name: 'scorecard' }).click();
+	await expect(page.getByTestId('scorecard-sentence')).toHaveText(/^Beside \d+ other PETG: the best so far at .*overhang/);
+	await expect(page.getByRole('region', { name: 'Beside its fellows' })).toContainText(/better than (the other|all \d+)/);
+	await expect(page.getByRole('region', { name: 'Settings that worked' })).toContainText('3 of 3 prints finished');
+	await expect(page.getByRole('region', { name: 'Not known' })).toContainText('One reel only');
+	// One page of paper, and one file that needs nothing else.
+	for (const format of ['A4', 'Letter'])
+		expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page(?!s)/g), format).toHaveLength(1);
+	const saved = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save as one file' }).click();
+	const file = readFileSync(await (await saved).path(), 'utf8');
+	expect((await saved).suggestedFilename()).toBe('DO2-scorecard.html');
+	expect(file).toContain('Beside its fellows');
+	expect(file).not.toMatch(/<script|<link|src="(?!data:)|href="|url\("?(?!data:|"?data:)[^)]*\)/);
+	await page.goBack();
 	await page.getByRole('button', { name: 'let it compete' }).click();
 	await expect(page.getByTestId('pick-sentence')).toHaveText(/^Buy DO2: .* chance to be the best, KE1 /);
 	await page.getByText('Verdict', { exact: true }).first().click();

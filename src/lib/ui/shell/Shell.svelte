@@ -62,8 +62,8 @@
 />
 
 <a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to the content</a>
-<div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)]">
-	<header class="border-line bg-rail md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r">
+<div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)] print:block">
+	<header class="border-line bg-rail md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r print:hidden">
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
 			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
 			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}

@@ -42,8 +42,8 @@ export const inSentence = (def: Pick<QuantityDef, 'id' | 'name'>): string =>
 const IN_SENTENCE: Readonly<Record<string, string>> = {
 	printSuccess: 'finished prints',
 	strengthLoad: 'load',
-	dryingLoss: 'water lost in drying',
-	waterUptake: 'water taken up',
+	dryingLoss: 'dryness as received',
+	waterUptake: 'keeping dry',
 	costPerGoodKg: 'cost per good kg'
 };
 

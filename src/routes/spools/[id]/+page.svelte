@@ -125,6 +125,7 @@
 				<h1 class="text-[2.2rem] leading-none font-bold">{spool.code}</h1>
 				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} class="w-24" />
 				{#if data.isHouse}<span class="font-semibold text-act-ink">house spool</span>{/if}
+				<a class="link" href="/spools/{spool.id}/scorecard">scorecard</a>
 			</div>
 			<p class="mt-1">
 				{[productLine(spool), spool.material, spool.colourName].filter((p, i, all) => p && all.indexOf(p) === i).join(' · ')}

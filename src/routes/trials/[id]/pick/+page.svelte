@@ -253,6 +253,14 @@
 					</div>
 				</section>
 			{/if}
+			{#if alone}
+				<section aria-label="Scorecard" class="panel border-l-4 border-l-act px-3 py-2">
+					<h2 class="font-semibold">One spool has no rank</h2>
+					<p class="mt-1">
+						Its <a class="link" href="/spools/{alone.spoolId}/scorecard">scorecard</a> sets it beside every spool of its material seen here.
+					</p>
+				</section>
+			{/if}
 			<section aria-label="Value against cost" class="panel px-3 py-2">
 				<h2 class="font-semibold">Value against cost</h2>
 				{#if blots.length > 0}

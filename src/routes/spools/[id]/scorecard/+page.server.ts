@@ -1,0 +1,36 @@
+import { error } from '@sveltejs/kit';
+import { database } from '$lib/server/context';
+import { pathId } from '$lib/server/http/path-id';
+import { loadPhotos } from '$lib/server/photos/photos';
+import { Problem } from '$lib/server/problem';
+import { loadScorecard } from '$lib/server/spools/scorecard';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const db = database();
+	const spoolId = pathId(event);
+	try {
+		const [card, photos] = await Promise.all([loadScorecard(db, spoolId, Date.now()), loadPhotos(db, [spoolId])]);
+		const { whole, ...beside } = card;
+		const { evidence, findings, basis, verdicts } = whole;
+		return {
+			...beside,
+			spool: evidence.spool,
+			quote: evidence.quotes[0] ?? null,
+			attempts: evidence.attempts,
+			events: evidence.events,
+			pieces: evidence.pieces.map(({ id, name, version }) => ({ id, name, version })),
+			instruments: evidence.instruments,
+			readings: evidence.readings.map(({ instrumentId, scorer, status }) => ({ instrumentId, scorer, status })),
+			strand: findings.find((f) => f.figure.kind === 'strand' && f.n > 0) ?? null,
+			places: basis.diameterPlaces,
+			currency: basis.currency ?? '',
+			verdict: verdicts[0] ?? null,
+			photos,
+			today: Date.now()
+		};
+	} catch (cause) {
+		if (cause instanceof Problem) error(cause.status, cause.title);
+		throw cause;
+	}
+};
