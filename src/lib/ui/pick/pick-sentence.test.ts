@@ -91,15 +91,15 @@ describe('the pick in one sentence', () => {
 	it('says by how much a gate is missed', () => {
 		const words = { defs: [overhang], currency: 'EUR', codeOf: (x: string) => x };
 		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'fail', by: -15, n: 3 }, words)).toBe(
-			'Overhang at least 60 °: missed by 15 °, n 3'
+			'Overhang at least 60 °: missed by 15 °, n\u00a03'
 		);
 		expect(gateWords({ quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: null, n: 0 }, words)).toMatch(
 			/unclear, nothing measured/
 		);
 		const undecided = { quantity: 'overhang', gate: { op: 'atLeast', limit: 60 }, state: 'undecided', by: 3 } as const;
-		expect(gateWords({ ...undecided, n: 1 }, words)).toBe('Overhang at least 60 °: unclear, n 1');
+		expect(gateWords({ ...undecided, n: 1 }, words)).toBe('Overhang at least 60 °: unclear, n\u00a01');
 		expect(gateWords({ ...undecided, n: 0 }, words)).toBe('Overhang at least 60 °: unclear, by the handbook');
-		expect(gateWords({ ...undecided, state: 'pass', n: 4 }, words)).toBe('Overhang at least 60 °: met by 3 °, n 4');
+		expect(gateWords({ ...undecided, state: 'pass', n: 4 }, words)).toBe('Overhang at least 60 °: met by 3 °, n\u00a04');
 	});
 	it('says which act would make it surer', () => {
 		const words = {

@@ -84,7 +84,7 @@ export function gateWords(gate: GateResult, { defs, currency }: Words): string {
 	if (!def) return gate.quantity;
 	const limit = `${quantityName(def)} ${gate.gate.op === 'atLeast' ? 'at least' : 'at most'} ${valueWords(def, gate.gate.limit, currency)}`;
 	if (gate.by === null) return `${limit}: unclear, nothing measured`;
-	const seen = gate.n === 0 ? 'by the handbook' : `n ${gate.n}`;
+	const seen = gate.n === 0 ? 'by the handbook' : `n\u00a0${gate.n}`;
 	if (gate.state === 'undecided') return `${limit}: unclear, ${seen}`;
 	// Per cent of a share is a distance in points.
 	const distance =
@@ -118,7 +118,10 @@ export function usefulNext(
 ): { text: string; station: string; spoolId: string } {
 	const code = codeOf(firmUp.spoolId);
 	const station = firmUp.quantity === 'costPerGoodKg' ? 'prints' : (defs.find((d) => d.id === firmUp.quantity)?.station ?? 'prints');
-	const name = firmUp.quantity === 'costPerGoodKg' ? 'share of finished prints' : nameOf(firmUp.quantity, defs);
+	const name =
+		station === 'prints' && ['costPerGoodKg', 'printSuccess'].includes(firmUp.quantity)
+			? 'share of finished prints'
+			: nameOf(firmUp.quantity, defs);
 	return { text: `${ACTS[station]?.(code) ?? `Measure ${code} again`}: its ${name} is the least sure.`, station, spoolId: firmUp.spoolId };
 }
 
