@@ -59,8 +59,15 @@ const halfWidth = ({ sd, df }: Difference, pairs: number): number => (sd === 0 ?
 /** Binary dust is no difference. */
 const dust = ({ mean }: Difference): number => 1e-9 * Math.max(1, Math.abs(mean));
 
+/**
+ * Where nearest is best, nearest to what: the middle of the scale where nothing is said.
+ * @returns in the unit of the scale
+ * @example targetOf({ target: null, scale: { low: 1, high: 3 } }) // 2
+ */
+export const targetOf = ({ target, scale }: Pick<QuantityDef, 'target' | 'scale'>): number => target ?? (scale.low + scale.high) / 2;
+
 function comparedMoments({ sampling }: Compared, def: Def): DistanceMoments | null {
-	if (def.direction === 'nearest') return distanceMoments(sampling, def.target ?? (def.scale.low + def.scale.high) / 2, def);
+	if (def.direction === 'nearest') return distanceMoments(sampling, targetOf(def), def);
 	const of = moments(sampling);
 	return of && { ...of, slope: 1 };
 }

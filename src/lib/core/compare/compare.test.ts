@@ -24,6 +24,27 @@ describe('letters (insert and absorb)', () => {
 		expect(compactLetterDisplay(3, () => true)).toEqual(['a', 'b', 'c']);
 		expect(compactLetterDisplay(0, () => true)).toEqual([]);
 	});
+	it('letters go in the order of the spools, and after z come aa, ab', () => {
+		const all = compactLetterDisplay(28, () => true);
+		expect([all[0], all[25], all[26], all[27]]).toEqual(['a', 'z', 'aa', 'ab']);
+		// 0-1 and 2-3 alike: the letter of the better pair comes first.
+		expect(compactLetterDisplay(4, (i, j) => Math.floor(i / 2) !== Math.floor(j / 2))).toEqual(['a', 'a', 'b', 'b']);
+		// Two columns begin with the first spool: the one that ends sooner is a.
+		expect(compactLetterDisplay(3, (i, j) => i === 1 && j === 2)).toEqual(['ab', 'a', 'b']);
+	});
+	it('no letter stands in another: as few as say it', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 2, max: 7 }), fc.array(fc.boolean(), { minLength: 21, maxLength: 21 }), (n, bits) => {
+				const apart = (i: number, j: number) => bits[(Math.max(i, j) * (Math.max(i, j) - 1)) / 2 + Math.min(i, j)] as boolean;
+				const given = compactLetterDisplay(n, apart);
+				const letters = [...new Set(given.join(''))].sort();
+				const members = letters.map((l) => new Set(given.flatMap((g, i) => (g.includes(l) ? [i] : []))));
+				members.forEach((a, i) => members.forEach((b, j) => expect(i !== j && [...a].every((m) => b.has(m))).toBe(false)));
+				// Without gaps from a on.
+				expect(letters).toEqual(Array.from({ length: letters.length }, (_, k) => String.fromCharCode(97 + k)));
+			})
+		);
+	});
 	it('two share a letter exactly when not told apart', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 1, max: 8 }), fc.array(fc.boolean(), { minLength: 28, maxLength: 28 }), (n, bits) => {
@@ -105,6 +126,46 @@ describe('told apart', () => {
 		expect(toldApart(t(1.78, 0.002, caliper), t(1.8, 0.002, caliper), mean, 1)).toBe(true);
 		// Opposite sides: the same difference of distances, but the caliper counts twice (1.96 x 0.0202 > 0.02).
 		expect(toldApart(t(1.72, 0.002, caliper), t(1.8, 0.002, caliper), mean, 1)).toBe(false);
+	});
+	const between = (low: number, high: number, shared: Compared['shared'] = []): Compared => ({
+		sampling: { kind: 'bounds', low, high },
+		shared
+	});
+	it('bounds are told apart exactly when they do not touch, however narrow the gap', () => {
+		for (const [a, b, apart] of [
+			[between(0, 10), between(10, 20), false],
+			[between(0, 10), between(10.001, 20), true],
+			[between(10.001, 20), between(0, 10), true],
+			[between(10, 20), between(0, 10), false]
+		] as const)
+			expect(toldApart(a, b, overhang, 1)).toBe(apart);
+	});
+	it('but by their spread where an error does not cancel, where the other is none, or where nearest is best', () => {
+		// Uniform on 10 degrees: SD 2.89 each; 11 apart is under 1.96 x sqrt(2 x 8.33 + 16) = 11.2.
+		expect(toldApart(between(0, 10, [{ source: 'x', sd: 4 }]), between(11, 21), overhang, 1)).toBe(false);
+		expect(toldApart(between(0, 10, [{ source: 'x', sd: 4 }]), between(11, 21, [{ source: 'x', sd: 4 }]), overhang, 1)).toBe(true);
+		// 1.96 x sqrt(8.33 + 0.01) = 5.66: bounds beside a t do not overlap, and are not apart.
+		expect(toldApart(between(0, 10), t(10.5, 0.1), overhang, 1)).toBe(false);
+		expect(toldApart(t(10.8, 0.1), between(0, 10), overhang, 1)).toBe(true);
+		// Either side of 1.75: as far from it.
+		expect(toldApart(between(1.7, 1.72), between(1.78, 1.8), mean, 1)).toBe(false);
+	});
+	it('with few degrees of freedom more is asked, by Welch: df 5.88 here', () => {
+		const few = (mean: number, standardError: number, df: number): Compared => ({
+			sampling: { kind: 't', mean, standardError, df },
+			shared: []
+		});
+		// (1 + 4)^2 / (1/4 + 16/4) = 5.88; t(0.975) = 2.459, times sqrt(5) = 5.50.
+		expect(toldApart(few(0, 1, 4), few(5.4, 2, 4), overhang, 1)).toBe(false);
+		expect(toldApart(few(0, 1, 4), few(5.6, 2, 4), overhang, 1)).toBe(true);
+		// Known scatter: 1.96 x sqrt(5) = 4.38.
+		expect(toldApart(t(0, 1), t(4.3, 2), overhang, 1)).toBe(false);
+		expect(toldApart(t(0, 1), t(4.5, 2), overhang, 1)).toBe(true);
+	});
+	it('where nearest is best and no target is said, the middle of the scale is it', () => {
+		const middle = { ...mean, target: null, scale: { low: 1, high: 3 } };
+		// Distances from 2: 0.5 and 0.1.
+		expect(differenceOf(t(1.5, 0.001), t(2.1, 0.001), middle)?.mean).toBeCloseTo(0.4, 3);
 	});
 	it('binary dust is no difference', () => {
 		expect(toldApart(exact(0.1 + 0.2), exact(0.3), overhang, 1)).toBe(false);
@@ -197,5 +258,112 @@ describe('flags', () => {
 	});
 	it('a setting that was not noted is no other setting', () => {
 		expect(compare([settled('a', [{ name: 'fanPct', value: 50 }]), settled('b', [])], overhang, basis).flags).toEqual([]);
+	});
+	const with_ = (spoolId: string, context: Partial<Finding['context']>): Finding => ({
+		...finding(spoolId, 'North', '0.4'),
+		context: { ...EMPTY_CONTEXT, ...context }
+	});
+	it.each([
+		['unlikePiece', 'pieces'],
+		['unlikePrinter', 'printers'],
+		['unlikeNozzle', 'nozzles'],
+		['unlikeSpecimen', 'variants'],
+		['unlikeExposure', 'exposures'],
+		['unlikeCurrency', 'currencies'],
+		['unlikePriceKind', 'priceKinds']
+	] as const)('%s goes by %s', (kind, key) => {
+		const { flags } = compare([with_('a', { [key]: ['x'] }), with_('b', { [key]: ['x'] }), with_('c', { [key]: ['y'] })], overhang, basis);
+		expect(flags).toEqual([{ quantity: 'overhang', kind, detail: null, values: ['x', 'y'], spoolIds: ['c'] }]);
+	});
+	it('the state is that of the finding, and of what speaks of all prints that of the prints', () => {
+		const dried: Finding = { ...with_('c', {}), subject: { ...with_('c', {}).subject, condition: 'dried' } };
+		expect(compare([with_('a', {}), with_('b', {}), dried], overhang, basis).flags).toMatchObject([
+			{ kind: 'unlikeCondition', spoolIds: ['c'] }
+		]);
+		const all = (spoolId: string, conditions: Finding['context']['conditions']): Finding => ({
+			...with_(spoolId, { conditions }),
+			subject: { ...with_(spoolId, {}).subject, condition: null }
+		});
+		const { flags } = compare([all('a', ['asReceived']), all('b', ['asReceived']), all('c', ['dried'])], overhang, basis);
+		expect(flags).toMatchObject([{ kind: 'unlikeCondition', values: ['asReceived', 'dried'], spoolIds: ['c'] }]);
+	});
+	it('what is asked for and nobody has counts for nothing: then what most have is like', () => {
+		const west = {
+			...basis,
+			printer: { name: 'West', hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null }
+		};
+		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
+		expect(compare(three, overhang, west).flags[0]?.spoolIds).toEqual(['a']);
+	});
+	it('what stands around a print is held equal whatever the policy; a profile is the product’s', () => {
+		const said = (name: string, value: string) => ({ settings: [{ name, value }] });
+		const details = (name: string) =>
+			compare([with_('a', said(name, 'x')), with_('b', said(name, 'y'))], overhang, { ...basis, settingsPolicy: 'preset' }).flags.map(
+				(f) => f.detail
+			);
+		expect(['bedSurface', 'bedAgent', 'enclosure', 'fedFrom', 'midPrint'].map((n) => details(n))).toEqual(
+			['bedSurface', 'bedAgent', 'enclosure', 'fedFrom', 'midPrint'].map((n) => [n])
+		);
+		expect([details('profile'), details('profileVersion')]).toEqual([[], []]);
+	});
+	it('a print of which no change is told was not changed; what was not printed was neither', () => {
+		const changed = { pieces: ['p'], settings: [{ name: 'midPrint', value: 'fan 80 %' }] };
+		const flagged = (other: Partial<Finding['context']>) =>
+			compare([with_('a', changed), with_('b', other), with_('c', other)], overhang, basis).flags.map((f) => [f.detail, f.spoolIds]);
+		expect(flagged({ pieces: ['p'] })).toEqual([['midPrint', ['a']]]);
+		expect(flagged({})).toEqual([]);
+		// Any other setting that is not told may have been equal.
+		expect(
+			compare([with_('a', { pieces: ['p'], settings: [{ name: 'fanPct', value: 5 }] }), with_('b', { pieces: ['p'] })], overhang, basis)
+				.flags
+		).toEqual([]);
+	});
+	it('a printer whose shift is taken out of this quantity stands for the one it is held against', () => {
+		const out = (quantity: string, printer: string) => ({
+			...basis,
+			printerEffects: [
+				{ quantity, printer, against: 'North', kind: 'measured', difference: 1, standardError: 0.1, spools: ['a'] }
+			] as unknown as typeof basis.printerEffects
+		});
+		const two = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4')];
+		expect(compare(two, overhang, out('overhang', 'South')).flags).toEqual([]);
+		expect(compare(two, overhang, out('bridge', 'South')).flags).toHaveLength(1);
+		expect(compare(two, overhang, out('overhang', 'East')).flags).toHaveLength(1);
+	});
+});
+
+describe('letters of a column', () => {
+	const at = (spoolId: string, mean: number, standardError: number): Finding =>
+		makeFinding(overhang, {
+			subject: { spoolId, condition: 'asReceived', pieceId: 'p' },
+			estimate: mean,
+			n: 3,
+			interval: { low: mean - 1, high: mean + 1, level: 0.95, kind: 'credible' },
+			sampling: { kind: 't', mean, standardError, df: null },
+			method: 'x',
+			source: 'x'
+		});
+	const three = (direction: 'more' | 'less' | 'nearest', target: number | null = null) =>
+		compare([at('a', 40, 1), at('b', 60, 1), at('c', 50, 1)], { ...overhang, direction, target }, basis).letters;
+	it('are given from the best on, whichever way is best', () => {
+		expect(three('more')).toEqual({ b: 'a', c: 'b', a: 'c' });
+		expect(three('less')).toEqual({ a: 'a', c: 'b', b: 'c' });
+		expect(three('nearest', 53)).toEqual({ c: 'a', b: 'b', a: 'c' });
+		// Without a target the middle of the scale, 55: b and c are equally far from it.
+		expect(three('nearest')).toEqual({ b: 'a', c: 'a', a: 'b' });
+	});
+	it('are asked more of where more pairs are compared: 6 apart, 2 each, is enough for one pair (2.12), not for ten (2.81)', () => {
+		const many = Array.from({ length: 5 }, (_, i) => at(`s${i}`, i === 0 ? 66 : 60, 2));
+		expect(new Set(Object.values(compare(many.slice(0, 2), overhang, basis).letters)).size).toBe(2);
+		expect(new Set(Object.values(compare(many, overhang, basis).letters)).size).toBe(1);
+	});
+	it('a lone spool has none, nor has one of which nothing is known', () => {
+		expect(compare([at('a', 40, 1)], overhang, basis).letters).toEqual({});
+		const unknown: Finding = { ...at('b', 60, 1), estimate: null, sampling: { kind: 'unknown', reason: { id: 'noReadings', params: {} } } };
+		expect(compare([at('a', 40, 1), unknown], overhang, basis).letters).toEqual({});
+		expect(Object.keys(compare([at('a', 40, 1), at('c', 50, 1), { ...at('d', 50, 1), estimate: null }], overhang, basis).letters)).toEqual([
+			'c',
+			'a'
+		]);
 	});
 });

@@ -3,7 +3,7 @@ import { wantedCondition } from '../conditions/wanted';
 import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
-import { toldApart } from './apart';
+import { targetOf, toldApart } from './apart';
 import { compactLetterDisplay } from './compact-letter-display';
 
 /** A set of findings of one quantity that are not like with like. */
@@ -39,7 +39,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 	const known = findings.filter((f) => f.sampling.kind !== 'unknown' && f.estimate !== null);
 	const worth = (f: Finding) => {
 		const estimate = f.estimate as number;
-		if (def.direction === 'nearest') return Math.abs(estimate - (def.target ?? 0));
+		if (def.direction === 'nearest') return Math.abs(estimate - targetOf(def));
 		return def.direction === 'less' ? estimate : -estimate;
 	};
 	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
