@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
 import { priceMatters } from './price-matters';
 
+const family = (known: boolean) => ({ id: 'family.looks', weight: 1, value: 0.5, low: 0, high: 1, known });
 const rows = (worth: number[], cost: (number | null)[]) =>
-	worth.map((w, i) => ({ worth: w, cost: cost[i] as number | null, knownShare: 1 }));
+	worth.map((w, i) => ({ worth: w, cost: cost[i] as number | null, families: [family(true)] }));
 
 describe('does price matter', () => {
 	it.each(reference.spearman)('$worth against $cost: as scipy', ({ worth, cost, r }) => {
@@ -24,7 +25,7 @@ describe('does price matter', () => {
 	it('says nothing of four spools, of those without a price or without anything measured, or where all cost the same', () => {
 		expect(priceMatters(rows([1, 2, 3, 4], [1, 2, 3, 4]))).toBeNull();
 		expect(priceMatters(rows([1, 2, 3, 4, 5], [1, 2, 3, 4, null]))).toBeNull();
-		expect(priceMatters([...rows([1, 2, 3, 4], [1, 2, 3, 4]), { worth: 5, cost: 5, knownShare: 0 }])).toBeNull();
+		expect(priceMatters([...rows([1, 2, 3, 4], [1, 2, 3, 4]), { worth: 5, cost: 5, families: [family(false)] }])).toBeNull();
 		expect(priceMatters(rows([1, 2, 3, 4, 5], [7, 7, 7, 7, 7]))).toBeNull();
 	});
 	it('all in one order still has a range', () => {

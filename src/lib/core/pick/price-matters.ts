@@ -13,8 +13,8 @@ const LEAST = 5;
  * @returns no unit, -1 to 1; null under five spools with a price, or where all cost or are worth the same
  * @example priceMatters(rows)?.correlation // 0.1
  */
-export function priceMatters(rows: readonly Pick<PickRow, 'worth' | 'cost' | 'knownShare'>[]): PriceMatters | null {
-	const priced = rows.filter((r) => r.cost !== null && r.knownShare > 0);
+export function priceMatters(rows: readonly Pick<PickRow, 'worth' | 'cost' | 'families'>[]): PriceMatters | null {
+	const priced = rows.filter((r) => r.cost !== null && r.families.some((f) => f.known));
 	if (priced.length < LEAST) return null;
 	const correlation = pearson(meanRanks(priced.map((r) => r.worth)), meanRanks(priced.map((r) => r.cost as number)));
 	if (correlation === null) return null;

@@ -20,7 +20,7 @@ const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
 	cost: 20,
 	strength: null,
 	parts: [],
-	families: [],
+	families: [{ id: 'family.looks', weight: 1, value: 0.5, low: 0.4, high: 0.6, known: true }],
 	knownShare: 1,
 	place: 1,
 	tier: null,
@@ -56,7 +56,14 @@ describe('the pick in one sentence', () => {
 		expect(said()).toMatch(/no spool/);
 		expect(said(row('KE1', { eligible: false }))).toBe('No spool meets the limits.');
 		expect(said(row('KE1', { neverFinished: true }))).toBe('No spool has finished a print yet.');
-		expect(said(row('KE1', { knownShare: 0 }), row('DO2', { knownShare: 0 }))).toMatch(/nothing to pick on/);
+		const unmeasured = (code: string) =>
+			row(code, { families: [{ id: 'family.looks', weight: 1, value: 0.5, low: 0, high: 1, known: false }] });
+		expect(said(unmeasured('KE1'), unmeasured('DO2'))).toMatch(/nothing to pick on/);
+		// Priced, and nothing else: no spool is as good as another for that.
+		expect(said(row('KE1', { families: [] }), row('DO2', { families: [] }))).toMatch(/nothing to pick on/);
+		expect(pickSentence([row('KE1', { families: [] }), row('DO2', { families: [] })], chances({ KE1: 0.9, DO2: 0.1 }), 'cheapest')).toMatch(
+			/^Buy KE1/
+		);
 		expect(said(row('KE1'))).toMatch(/only spool here/);
 		expect(said(row('KE1'), row('DO2', { eligible: false }))).toMatch(/only one that meets/);
 	});
@@ -107,16 +114,16 @@ describe('the pick in one sentence', () => {
 			currency: 'EUR',
 			codeOf: (x: string) => x
 		};
-		expect(usefulNext({ quantity: 'overhang', spoolId: 'SE6' }, words)).toEqual({
+		expect(usefulNext({ quantity: 'overhang', spoolId: 'SE6' }, words, true)).toEqual({
 			text: 'Print SE6 again: its overhang is the least sure.',
 			station: 'prints',
 			spoolId: 'SE6'
 		});
 		// Cost is made surer by printing.
-		expect(usefulNext({ quantity: 'costPerGoodKg', spoolId: 'SE6' }, words)).toMatchObject({
-			text: 'Print SE6 again: its share of finished prints is the least sure.',
+		expect(usefulNext({ quantity: 'costPerGoodKg', spoolId: 'SE6' }, words, false)).toMatchObject({
+			text: 'Print SE6: its share of finished prints is not known.',
 			station: 'prints'
 		});
-		expect(usefulNext({ quantity: 'diameterMean', spoolId: 'SE6' }, words).text).toMatch(/^Measure SE6 again/);
+		expect(usefulNext({ quantity: 'diameterMean', spoolId: 'SE6' }, words, true).text).toMatch(/^Measure SE6 again/);
 	});
 });

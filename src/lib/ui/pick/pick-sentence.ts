@@ -19,13 +19,17 @@ export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: V
 	const [first, second] = passing;
 	if (rows.length === 0) return 'There is no spool to pick from yet.';
 	if (!first) return rows.some((r) => r.eligible) ? 'No spool has finished a print yet.' : 'No spool meets the limits.';
-	if (first.knownShare === 0) return 'Nothing weighed was measured yet: there is nothing to pick on.';
+	// A price alone says what is cheapest, not what is good.
+	if (rule !== 'cheapest' && !passing.some(isMeasured)) return 'Nothing that counts was measured yet: there is nothing to pick on.';
 	if (!second)
 		return rows.length === 1
 			? `${first.code} is the only spool here: there is nothing to choose from.`
 			: `${first.code} is the only one that meets the limits.`;
 	return rule === 'cheapestOfBest' ? tierSentence(passing, chances, currency) : ruleSentence(passing, chances);
 }
+
+/** Whether anything but the price is known of it. */
+const isMeasured = (row: PickRow): boolean => row.families.some((f) => f.known);
 
 const shareOf = (row: PickRow, chances: Chances): number => chances.places[row.spoolId]?.[0] ?? 0;
 
@@ -111,10 +115,14 @@ export function explanationLines(explanation: Explanation, rows: readonly PickRo
 	return lines;
 }
 
-/** The act that would make the order surer, and of what. */
+/**
+ * The act that would make the order surer, and of what.
+ * @param again whether it was done before
+ */
 export function usefulNext(
 	firmUp: { quantity: string; spoolId: string },
-	{ defs, codeOf }: Words
+	{ defs, codeOf }: Words,
+	again: boolean
 ): { text: string; station: string; spoolId: string } {
 	const code = codeOf(firmUp.spoolId);
 	const station = firmUp.quantity === 'costPerGoodKg' ? 'prints' : (defs.find((d) => d.id === firmUp.quantity)?.station ?? 'prints');
@@ -122,13 +130,14 @@ export function usefulNext(
 		station === 'prints' && ['costPerGoodKg', 'printSuccess'].includes(firmUp.quantity)
 			? 'share of finished prints'
 			: nameOf(firmUp.quantity, defs);
-	return { text: `${ACTS[station]?.(code) ?? `Measure ${code} again`}: its ${name} is the least sure.`, station, spoolId: firmUp.spoolId };
+	const act = `${ACTS[station]?.(code) ?? `Measure ${code}`}${again && station !== 'drying' ? ' again' : ''}`;
+	return { text: `${act}: its ${name} is ${again ? 'the least sure' : 'not known'}.`, station, spoolId: firmUp.spoolId };
 }
 
 const ACTS: Record<string, (code: string) => string> = {
-	prints: (code) => `Print ${code} again`,
-	strength: (code) => `Load another test part of ${code}`,
-	moisture: (code) => `Weigh ${code} again`,
+	prints: (code) => `Print ${code}`,
+	strength: (code) => `Load a test part of ${code}`,
+	moisture: (code) => `Weigh ${code}`,
 	drying: (code) => `Weigh ${code} before and after a drying`
 };
 

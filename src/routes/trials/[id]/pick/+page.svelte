@@ -65,8 +65,15 @@
 	const words = $derived({ defs: data.defs, currency: data.head.currency, codeOf });
 	const references = $derived(picked.references);
 	const explanation = $derived(explain(input, rows));
-	const next = $derived(explanation.firmUp ? usefulNext(explanation.firmUp, words) : null);
-	const lost = $derived(rule === 'cheapestOfBest' ? mostLost(rows) : null);
+	/** Whether what would make the order surer was done before: what prints cost rests on prints. */
+	const doneBefore = $derived.by(() => {
+		const { quantity, spoolId } = explanation.firmUp ?? { quantity: '', spoolId: '' };
+		const findings = data.candidates.find((c) => c.spoolId === spoolId)?.findings;
+		return (findings?.[quantity === 'costPerGoodKg' ? 'printSuccess' : quantity]?.n ?? 0) > 0;
+	});
+	const next = $derived(explanation.firmUp ? usefulNext(explanation.firmUp, words, doneBefore) : null);
+	const tested = $derived(rows.some((r) => r.families.some((f) => f.known)));
+	const lost = $derived(rule === 'cheapestOfBest' && tested ? mostLost(rows) : null);
 	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
 	const beside = $derived(references[0] ?? null);
 	const pairs = $derived(pairLines(rows, sides));
@@ -82,7 +89,7 @@
 	});
 	const blots = $derived(
 		rows.flatMap((row) =>
-			row.cost === null
+			row.cost === null || !tested
 				? []
 				: [
 						{
@@ -267,7 +274,11 @@
 					<Later height={230}><PickChart {blots} {edge} currency={data.head.currency} /></Later>
 				{:else}
 					<p class="hatched mt-2 p-6 text-center">
-						{data.head.blind ? 'Prices are hidden while the trial is blind.' : 'No price noted yet: there is no cost to set value against.'}
+						{data.head.blind
+							? 'Prices are hidden while the trial is blind.'
+							: tested
+								? 'No price noted yet: there is no cost to set value against.'
+								: 'Nothing measured yet: there is no value to set against cost.'}
 					</p>
 				{/if}
 				<details class="mt-1" bind:open={tableOpen}>
