@@ -51,6 +51,8 @@ describe('waste of failed prints: 1 + w f / (1 - f)', () => {
 	it('is one without failures, grows with both, refuses certainty of failure', () => {
 		expect(wasteFactor(0, 1)).toBe(1);
 		expect(() => wasteFactor(1, 0.5)).toThrow(RangeError);
+		expect(() => wasteFactor(-0.1, 0.5)).toThrow(RangeError);
+		expect(() => wasteFactor(0.1, -0.1)).toThrow(RangeError);
 		expect(() => wasteFactor(0.1, 1.1)).toThrow(RangeError);
 		fc.assert(
 			fc.property(fc.double({ min: 0, max: 0.9, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (f, w) => {
@@ -108,6 +110,51 @@ describe('station', () => {
 	});
 	it('names the assumed waste while no failure was seen', () => {
 		expect(find({ quotes: [quote()], attempts: [attempt()] })[1].messages.map((m) => m.id)).toContain('wasteAssumed');
+	});
+	it('says whose price it is, seen when, by which quote, and what it is made of', () => {
+		const seen = quote({ id: 'q1', priceMinor: 3980, shippingMinor: 490, quantity: 2, seenAt: 77 });
+		const [price, good] = find({ spool: { id: 's9', revision: 4, obtained: 'suppliedFree' }, quotes: [seen], attempts: [attempt()] });
+		for (const found of [price, good])
+			expect(found).toMatchObject({
+				subject: { spoolId: 's9', condition: null, pieceId: null },
+				context: { from: 77, to: 77 },
+				inputs: { used: ['q1'], excluded: [], revision: 4 }
+			});
+		expect(price).toMatchObject({ n: 1, sampling: { kind: 'exact', value: 22.35 }, figure: { kind: 'bar', base: 22.35 } });
+		expect(price.messages).toEqual([
+			{ id: 'quoteUsed', params: { price: 39.8, shipping: 4.9, currency: 'EUR', quantity: 2, netMassG: 1000, kind: 'list' } },
+			{ id: 'suppliedFree', params: {} }
+		]);
+		expect(good.figure).toEqual({ kind: 'bar', base: 22.35 });
+		expect(find({ quotes: [quote()] })[0].messages.map((m) => m.id)).toEqual(['quoteUsed']);
+	});
+	it('without a price has none of that', () => {
+		const [price] = find({});
+		expect(price).toMatchObject({ context: { currencies: [], priceKinds: [], from: null, to: null }, inputs: { used: [], excluded: [] } });
+		expect(price.missing).toMatchObject([{ params: { currency: null } }]);
+	});
+	it('asks for a print where none was made, and only for the price as what is to do next', () => {
+		const priced = find({ quotes: [quote()] });
+		expect(priced[1].missing).toMatchObject([{ action: 'printPiece' }]);
+		expect(find({ quotes: [quote()], attempts: [attempt()] })[1].missing).toEqual([]);
+		expect(costStation.next(priced, basis)).toEqual([]);
+		expect(costStation.next(find({}), basis).map((m) => m.action)).toEqual(['addPrice']);
+	});
+	it('tells what was tried and never finished, with its price if there is one', () => {
+		const attempts = [failed(20), failed(30)];
+		const [, priced] = find({ quotes: [quote()], attempts });
+		expect(priced.messages.map((m) => m.id)).toEqual(['neverPrinted', 'quoteUsed']);
+		expect(priced.figure).toEqual({ kind: 'bar', base: 20 });
+		const [, bare] = find({ attempts });
+		expect([bare.messages, bare.figure]).toEqual([[{ id: 'neverPrinted', params: { n: 2 } }], { kind: 'bar', base: null }]);
+	});
+	it('tells the share that fails in per cent, and no assumed waste once one failed', () => {
+		const [, good] = find({ quotes: [quote()], attempts: [attempt(), attempt(), attempt(), failed(50)] });
+		const said = good.messages[0]?.params as { failurePct: number };
+		// The middle of beta(1.4, 6.6) lies below its mean of 17.5 %.
+		expect(said.failurePct).toBeGreaterThan(12);
+		expect(said.failurePct).toBeLessThan(17.5);
+		expect(good.messages.map((m) => m.id)).toEqual(['costFormula', 'quoteUsed']);
 	});
 	it('says of what kind its price is', () => {
 		expect(find({ quotes: [quote({ kind: 'sale' })] })[1].context).toMatchObject({ priceKinds: ['sale'], currencies: ['EUR'] });
