@@ -1,4 +1,5 @@
 import { tQuantile } from '../stats/distributions';
+import { targetOf } from '../finding/target';
 import type { Finding, QuantityDef } from '../finding/types';
 import { distanceMoments, moments, type DistanceMoments } from '../sampling/moments';
 
@@ -58,13 +59,6 @@ const halfWidth = ({ sd, df }: Difference, pairs: number): number => (sd === 0 ?
 
 /** Binary dust is no difference. */
 const dust = ({ mean }: Difference): number => 1e-9 * Math.max(1, Math.abs(mean));
-
-/**
- * Where nearest is best, nearest to what: the middle of the scale where nothing is said.
- * @returns in the unit of the scale
- * @example targetOf({ target: null, scale: { low: 1, high: 3 } }) // 2
- */
-export const targetOf = ({ target, scale }: Pick<QuantityDef, 'target' | 'scale'>): number => target ?? (scale.low + scale.high) / 2;
 
 function comparedMoments({ sampling }: Compared, def: Def): DistanceMoments | null {
 	if (def.direction === 'nearest') return distanceMoments(sampling, targetOf(def), def);

@@ -3,7 +3,8 @@ import { wantedCondition } from '../conditions/wanted';
 import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
-import { targetOf, toldApart } from './apart';
+import { targetOf } from '../finding/target';
+import { toldApart } from './apart';
 import { compactLetterDisplay } from './compact-letter-display';
 
 /** A set of findings of one quantity that are not like with like. */

@@ -1,3 +1,4 @@
+import { targetOf } from '../finding/target';
 import type { QuantityDef } from '../finding/types';
 
 type Def = Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'spacing'>;
@@ -18,7 +19,7 @@ function clip(value: number): number {
 export function valueOf(x: number, def: Def): number {
 	const { low, high } = def.scale;
 	if (def.direction === 'nearest') {
-		const target = def.target ?? (low + high) / 2;
+		const target = targetOf(def);
 		return clip(1 - Math.abs(x - target) / Math.max(high - target, target - low));
 	}
 	const share = def.spacing === 'ratio' ? Math.log(x / low) / Math.log(high / low) : (x - low) / (high - low);

@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { isShortcut } from '$lib/ui/form/keys';
 	import { stationHref } from '$lib/ui/sheet/station-href';
+	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
 	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
 	import { printerWords } from '$lib/ui/words/printers';
@@ -53,6 +54,7 @@
 		</p>
 	</div>
 
+	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
 	<section aria-label="Next useful act" class="panel mt-3 flex items-center justify-between gap-3 border-l-4 border-l-act px-3 py-2">
 		<p>
 			<strong>Next:</strong>

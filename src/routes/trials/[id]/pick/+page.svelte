@@ -23,6 +23,7 @@
 	import { flagLines } from '$lib/ui/words/messages';
 	import { day, dayAndTime, fixed, grouped } from '$lib/ui/words/numbers';
 	import { inSentence } from '$lib/ui/words/quantities';
+	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
@@ -79,7 +80,6 @@
 	const pairs = $derived(pairLines(rows, sides));
 	const price = $derived(priceMatters(rows));
 	const uncounted = $derived(notCounted(input.criteria, data.defs, measured));
-	const materials = $derived([...new Set(data.spools.map((s) => s.material))]);
 	/** One spool is never first: it is told beside the house spool. */
 	const alone = $derived(rows.length === 1 ? rows[0] : null);
 	/** Whether the first place rests on several reels of its product. */
@@ -157,15 +157,7 @@
 		{#if alone && beside}{@const line = pairLine(alone, beside, sides)}{alone.code} beside the house spool {beside.code}: {line.text}
 		{:else}{pickSentence(rows, chances, rule, data.head.currency)}{/if}
 	</p>
-	{#if materials.length > 1}
-		<p class="question mt-1">≠ {materials.length} materials are in this trial: {materials.join(', ')}.</p>
-	{/if}
-	{#if data.head.houseAside}
-		<p class="small mt-1">
-			The house spool {data.head.houseAside.code} is {data.head.houseAside.material}, so it is left out.
-			<button type="button" class="link" onclick={() => void compete(data.head.houseAside?.id ?? '')}>compare it all the same</button>
-		</p>
-	{/if}
+	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
 	{#if data.turned}
 		<p class="question mt-1">
 			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} stands
