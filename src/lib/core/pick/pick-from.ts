@@ -52,10 +52,7 @@ export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, on
 			mean('score', meanOf(weighing.score[i] as Float64Array));
 			mean('worth', meanOf(worth));
 			tally.keepForRange('worth', worth);
-			for (const { id, values } of weighing.groups) {
-				mean(id, meanOf(values[i] as Float64Array));
-				tally.keepForRange(id, values[i] as Float64Array);
-			}
+			for (const { id, values } of weighing.groups) tally.keepForRange(id, values[i] as Float64Array);
 			tally.keep('inTiers', inTiers(worth, weighing.passes[i] as Uint8Array));
 			if (hasPrice(candidate)) tally.keepForRange('cost', drawn.raw(COST)[i] as Float64Array);
 			if (hasLoad(candidate)) mean('strength', meanOf(drawn.raw(STRENGTH)[i] as Float64Array));

@@ -43,8 +43,9 @@ export function rowOf(candidate: Candidate, { criteria, defs }: PickInput, tally
 }
 
 function familyOf(id: string, weight: number, tally: Tally, parts: readonly PickPart[]): FamilyValue {
-	const value = tally.mean(id) ?? 0;
-	const { low, high } = tally.range(id) ?? { low: value, high: value };
+	// A mean of sums is a sum of means.
+	const value = sum(parts, (p) => p.weight * p.value) / weight;
+	const { low, high } = tally.rangeOfValues(id) ?? { low: value, high: value };
 	return { id, weight, value, low, high, known: parts.some((p) => p.known) };
 }
 

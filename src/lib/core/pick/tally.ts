@@ -3,6 +3,8 @@ import { quickselect } from 'd3-array';
 /** The range of so many draws is told to a tenth of a point; more make it no truer. */
 const ENOUGH = 20_000;
 
+const BINS = 1000;
+
 type Sum = { total: number; count: number };
 
 /** What a candidate came to in all draws so far. */
@@ -80,6 +82,28 @@ export class Tally {
 			// Puts the k-th least where it belongs: sorting all of them takes most of a long draw.
 			quickselect(all, k);
 			return all[k] as number;
+		};
+		return { low: at(0.025), high: at(0.975) };
+	}
+
+	/**
+	 * The same of values from 0 to 1, to a tenth of a point of 100: counted into bins, which for some hundred of them is many times quicker.
+	 * @example new Tally().rangeOfValues('family.looks') // null
+	 */
+	rangeOfValues(what: string): { low: number; high: number } | null {
+		const bins = new Uint32Array(BINS + 1);
+		let count = 0;
+		for (const block of this.#blocks.get(what) ?? [])
+			for (let d = 0; d < block.length; d++) {
+				const bin = Math.round((block[d] as number) * BINS);
+				bins[bin] = (bins[bin] as number) + 1;
+				count++;
+			}
+		if (count === 0) return null;
+		const at = (p: number) => {
+			let left = Math.floor(p * count);
+			const bin = bins.findIndex((n) => (left -= n) < 0);
+			return bin / BINS;
 		};
 		return { low: at(0.025), high: at(0.975) };
 	}

@@ -1,0 +1,25 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Tally } from './tally';
+
+describe('ranges of values from 0 to 1', () => {
+	it('are those of sorting, to a tenth of a point of 100', () => {
+		fc.assert(
+			fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 300 }), (values) => {
+				const tally = new Tally();
+				// In two blocks.
+				tally.keep('x', Float64Array.from(values.slice(0, 100)));
+				tally.keep('x', Float64Array.from(values.slice(100)));
+				const [exact, binned] = [tally.range('x'), tally.rangeOfValues('x')];
+				expect(Math.abs((exact?.low ?? 9) - (binned?.low ?? -9))).toBeLessThanOrEqual(0.000501);
+				expect(Math.abs((exact?.high ?? 9) - (binned?.high ?? -9))).toBeLessThanOrEqual(0.000501);
+			})
+		);
+	});
+	it('of nothing are none', () => expect([new Tally().range('x'), new Tally().rangeOfValues('x')]).toEqual([null, null]));
+	it('what is kept for a range stops at 20,000 draws', () => {
+		const tally = new Tally();
+		for (let i = 0; i < 30; i++) tally.keepForRange('x', new Float64Array(1000));
+		expect(tally.all('x')).toHaveLength(20_000);
+	});
+});
