@@ -45,6 +45,17 @@ export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): bo
 }
 
 /**
+ * On which side of another a finding stands, where the two are told apart; where nearest is best, nearer is better.
+ * @param pairs comparisons made together, at least 1
+ * @example sideOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...def, direction: 'more' }, 1) // 'worse'
+ */
+export function sideOf(a: Compared, b: Compared, def: Def, pairs: number): 'better' | 'worse' | 'open' {
+	if (!toldApart(a, b, def, pairs)) return 'open';
+	const more = (differenceOf(a, b, def)?.mean ?? 0) > 0;
+	return more === (def.direction === 'more') ? 'better' : 'worse';
+}
+
+/**
  * Whether two findings are alike enough: all that their difference may be (95 %) is less than what matters. That is more than "not told apart", which
  * few data always are.
  * Source: two one-sided tests (Schuirmann 1987, J. Pharmacokinet. Biopharm. 15, 657-680), at 95 % rather than 90 %; a house rule.

@@ -1,4 +1,4 @@
-import { alikeEnough, differenceOf, toldApart } from './apart';
+import { alikeEnough, sideOf } from './apart';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { QuantityDef } from '../finding/types';
 
@@ -24,14 +24,7 @@ export function headToHead(a: Findings, b: Findings, defs: readonly QuantityDef[
 	});
 	for (const { def, first, second } of both) {
 		if (alikeEnough(first, second, def)) found.alike.push(def.id);
-		else if (!toldApart(first, second, def, both.length)) found.open.push(def.id);
-		else found[isBetter(first, second, def) ? 'better' : 'worse'].push(def.id);
+		else found[sideOf(first, second, def, both.length)].push(def.id);
 	}
 	return found;
-}
-
-function isBetter(first: RankedFinding, second: RankedFinding, def: QuantityDef): boolean {
-	const more = (differenceOf(first, second, def)?.mean ?? 0) > 0;
-	// Where nearest is best, the difference is one of distances: less is better.
-	return def.direction === 'more' ? more : !more;
 }

@@ -1,4 +1,4 @@
-import { differenceOf, toldApart } from '../compare/apart';
+import { sideOf } from '../compare/apart';
 import type { QuantityDef } from '../finding/types';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { Candidate } from '../pick/types';
@@ -37,7 +37,7 @@ export function besideFellows(spool: Candidate, fellows: readonly Candidate[], d
 		const own = spool.findings[def.id];
 		if (def.family === null || def.onSheet === false || !measured(own)) return [];
 		const others = fellows.map((f) => f.findings[def.id]).filter(measured);
-		const told = others.map((other) => sideOf(own, other, def, others.length));
+		const told = others.map((other) => sideOf(other, own, def, others.length));
 		const ends = [own.interval?.low ?? own.estimate, own.interval?.high ?? own.estimate].map((x) => valueOf(x, def));
 		const value = valueOf(own.estimate, def);
 		return [
@@ -54,11 +54,4 @@ export function besideFellows(spool: Candidate, fellows: readonly Candidate[], d
 			}
 		];
 	});
-}
-
-/** What another is beside this one. */
-function sideOf(own: Measured, other: Measured, def: QuantityDef, pairs: number): 'better' | 'worse' | 'alike' {
-	if (!toldApart(own, other, def, pairs)) return 'alike';
-	const more = (differenceOf(other, own, def)?.mean ?? 0) > 0;
-	return more === (def.direction === 'more') ? 'better' : 'worse';
 }

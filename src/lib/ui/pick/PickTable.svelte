@@ -73,9 +73,9 @@
 			{#if row.cost === null}
 				<span class="small">{row.neverFinished ? 'no good print yet' : 'no price'}</span>
 			{:else}
-				<span class="flex items-center gap-1">
+				<span class="flex flex-wrap items-center gap-1">
 					<strong class="inline-block min-w-[3rem]">{fixed(row.cost, 2)}</strong>
-					<span class="hidden sm:inline"
+					<span
 						><RangeDot
 							mark="stroke"
 							value={row.cost / dearest}
