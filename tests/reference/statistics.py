@@ -3,6 +3,7 @@
 Run: /usr/bin/python3 tests/reference/statistics.py > tests/reference/statistics.json
 Needs Debian's python3-scipy; the versions used stand in the output.
 """
+import itertools
 import json
 import platform
 
@@ -33,7 +34,13 @@ def sign_test(better, worse):
 
 
 def spearman(worth, cost):
-    return {"worth": worth, "cost": cost, "r": stats.spearmanr(worth, cost).statistic}
+    r = stats.spearmanr(worth, cost).statistic
+    orders = [stats.spearmanr(worth, order).statistic for order in itertools.permutations(cost)]
+    return {"worth": worth, "cost": cost, "r": r, "p": numpy.mean(numpy.abs(orders) >= abs(r) - 1e-9)}
+
+
+def fisher(first, second):
+    return {"first": first, "second": second, "p": stats.fisher_exact([first, second])[1]}
 
 
 out = {
@@ -49,6 +56,7 @@ out = {
         spearman([0.5, 0.6, 0.7, 0.8, 0.9, 0.95], [30, 28, 25, 20, 20, 18]),
         spearman([0.5, 0.9, 0.6, 0.8, 0.7], [10, 12, 11, 30, 9]),
     ],
+    "fisher": [fisher(a, b) for a, b in [([3, 1], [1, 3]), ([2, 3], [5, 0]), ([0, 4], [6, 0]), ([8, 2], [1, 5]), ([4, 0], [3, 0])]],
     "welch": [
         welch([10.1, 9.8, 10.3, 10.0], [10.9, 11.4, 10.7, 11.9, 11.1]),
         welch([10.1, 9.8, 10.3, 10.0], [10.2, 10.6, 9.9, 10.8]),

@@ -31,6 +31,7 @@ export const basis: Basis = {
 	currency: null,
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
+	chosenKinds: {},
 	ownMeasures: [],
 	costReference: null,
 	handbook: [...HANDBOOK],
@@ -88,6 +89,10 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 		outcome: 'finished',
 		percentReached: 100,
 		cause: null,
+		failure: null,
+		tuning: false,
+		signs: [],
+		portionId: null,
 		printer: 'North',
 		nozzle: '0.4 brass',
 		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null, pressureAdvance: null },
@@ -106,7 +111,18 @@ export const mark = (on: Attempt, quantity: string, value: number, more: Partial
 	reading({ station: 'prints', quantity, value, attemptId: on.id, ...more });
 
 export function event(given: Partial<SpoolEvent> & Pick<SpoolEvent, 'kind' | 'at'>): SpoolEvent {
-	return { id: id('event'), drying: null, status: 'counts', corrected: false, confirmed: false, ...given };
+	return {
+		id: id('event'),
+		drying: null,
+		portionId: null,
+		portion: null,
+		humidityPct: null,
+		hours: null,
+		status: 'counts',
+		corrected: false,
+		confirmed: false,
+		...given
+	};
 }
 
 export function specimen(given: Partial<Specimen> = {}): Specimen {
@@ -116,6 +132,8 @@ export function specimen(given: Partial<Specimen> = {}): Specimen {
 		shape: 'hook',
 		orientation: 'upright',
 		method: 'steps',
+		nozzleC: null,
+		made: null,
 		status: 'counts',
 		corrected: false,
 		confirmed: false,
@@ -176,6 +194,7 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		logs: [],
 		specimens: [],
 		events: [],
+		dryForH: null,
 		damaged: [],
 		instruments: [],
 		pieces: [piece()],

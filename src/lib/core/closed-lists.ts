@@ -16,14 +16,24 @@ export const BEFORE = ['print', 'dried', 'air'] as const;
 /** How a diameter is read: along the plane of the first reading, or across it. */
 export const READING_DIRECTIONS = ['along', 'across'] as const;
 
-/** What only the tester can tell of a spool: each takes filament away or changes the reel. */
-export const SAID_EVENTS = ['printed', 'respooled', 'cutOff'] as const;
-export const EVENT_KINDS = ['opened', 'exposed', 'dried', ...SAID_EVENTS] as const;
+/** What takes filament away or changes the reel. */
+export const REEL_EVENTS = ['printed', 'respooled', 'cutOff'] as const;
+/** What lets water in, or keeps it out: left in the open, soaked, put away dry. */
+export const WATER_EVENTS = ['exposed', 'soaked', 'stored'] as const;
+/** What only the tester can tell of a spool. */
+export const SAID_EVENTS = [...WATER_EVENTS, ...REEL_EVENTS] as const;
+export const EVENT_KINDS = ['opened', 'dried', ...SAID_EVENTS] as const;
 export const DRYING_OUTCOMES = ['done', 'void'] as const;
 
-export const PRINT_OUTCOMES = ['finished', 'failed'] as const;
-export const FAILURE_CAUSES = ['filament', 'printer', 'setUp', 'handling', 'unknown'] as const;
-export const CONDITIONS = ['asReceived', 'dried', 'exposed'] as const;
+/** `ofNoUse`: it came to its end, and nobody could use it. */
+export const PRINT_OUTCOMES = ['finished', 'failed', 'ofNoUse'] as const;
+/** `onPurpose`: the tester provoked it; it is charged to nobody. */
+export const FAILURE_CAUSES = ['filament', 'printer', 'setUp', 'handling', 'onPurpose', 'unknown'] as const;
+/** How a print failed. */
+export const FAILURE_KINDS = ['wouldNotStick', 'lifted', 'clogged', 'ground', 'tangled', 'stopped', 'collapsed', 'other'] as const;
+/** Signs of water a tester hears and sees. */
+export const WATER_SIGNS = ['hiss', 'pops', 'dots', 'brittle'] as const;
+export const CONDITIONS = ['asReceived', 'dried', 'exposed', 'soaked'] as const;
 
 /** How the layers lay: flat and on edge are pulled along them, upright across. */
 export const ORIENTATIONS = ['flat', 'edge', 'upright'] as const;

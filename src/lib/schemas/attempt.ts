@@ -1,5 +1,5 @@
 import { saying } from './field-error';
-import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
+import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, SETTINGS_POLICIES, WATER_SIGNS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { SET_UP } from '$lib/core/evidence/attempt';
 import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/prints/mark-entries';
@@ -48,7 +48,9 @@ const outcomeFields = {
 		.min(0, { error: saying('atLeast', { least: 0, unit: '%' }) })
 		.max(100, { error: saying('atMost', { most: 100, unit: '%' }) })
 		.optional(),
-	cause: z.enum(FAILURE_CAUSES).optional()
+	cause: z.enum(FAILURE_CAUSES).optional(),
+	failure: z.enum(FAILURE_KINDS).optional().describe('how it failed'),
+	tuning: z.boolean().optional().describe('printed while the settings were still being found')
 };
 
 export const attemptBody = z
@@ -76,16 +78,18 @@ export const attemptBody = z
 		minutes: z.number().positive().max(100_000).optional(),
 		fileHash: sha256.optional().describe('SHA-256 of the sliced file'),
 		midPrint: words(300).optional().describe('what was changed while it printed'),
+		signs: z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length).default([]).describe('signs of water while it printed'),
+		portionId: id.optional().describe('the event that cut the portion off'),
 		marks: marks.prefault({}),
 		note: words(2000).optional(),
 		at: instant,
 		zone
 	})
-	.refine((a) => a.outcome === 'finished' || a.percentReached !== undefined, {
+	.refine((a) => a.outcome !== 'failed' || a.percentReached !== undefined, {
 		error: saying('percentMissing'),
 		path: ['percentReached']
 	})
-	.refine((a) => a.outcome === 'finished' || (a.percentReached ?? 0) < 100, {
+	.refine((a) => a.outcome !== 'failed' || (a.percentReached ?? 0) < 100, {
 		error: saying('percentWhole'),
 		path: ['percentReached']
 	})
@@ -107,7 +111,10 @@ const abilities = {
 	hardenedNozzle: z.boolean().optional(),
 	enclosed: z.boolean().optional(),
 	feedPath: typed.optional().describe('narrowest bore of the feed path, such as 2.0 mm'),
-	throat: typed.optional().describe('bore of the nozzle throat, such as 1.95 mm')
+	throat: typed.optional().describe('bore of the nozzle throat, such as 1.95 mm'),
+	bedMax: typed.optional().describe('highest temperature of the bed, such as 110 C'),
+	cardReels: z.boolean().optional(),
+	reelMax: typed.optional().describe('the heaviest spool its holder takes, net, such as 1 kg')
 };
 
 /** Size in mm, then what it is made of. */

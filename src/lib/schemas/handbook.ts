@@ -22,6 +22,8 @@ export const materialFigures = z.object({
 	material: requiredWords(40),
 	dryingC: figure(20, 200),
 	dryingH: figure(0.1, 200),
+	// Copies of earlier versions do not say.
+	dryForH: figure(0.1, 100_000).default(null),
 	softeningC: figure(-50, 400),
 	densityGcm3: figure(0.3, 10),
 	hotEndC: figure(100, 500),

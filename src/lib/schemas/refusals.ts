@@ -2,6 +2,7 @@ import type { None } from '$lib/core/finding/none';
 
 /** What can be looked for and not be there. */
 export type Thing =
+	| 'portion'
 	| 'spool'
 	| 'trial'
 	| 'print'
@@ -93,6 +94,7 @@ type BenchRefusals = {
 	nothingToMeasure: None;
 	nothingToLoad: None;
 	loadedShapeMissing: None;
+	nozzleNotRead: None;
 	notMoreThanLast: None;
 	bucketRefused: { why: string };
 	notBelowGross: { grossG: number };
@@ -119,6 +121,8 @@ type TogetherRefusals = {
 	noSpoolsInRun: None;
 	unknownCriterion: None;
 	criterionTwice: None;
+	tooFewWords: { least: number };
+	wordTwice: None;
 	noPieces: None;
 	noRowsToTakeIn: None;
 	buyForMissing: None;

@@ -1,6 +1,7 @@
 import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
 import { z } from 'zod';
-import { id, instant, requiredWords, zone } from './common';
+import { id, instant, requiredWords, words, zone } from './common';
+import { saying } from './field-error';
 
 /** One thing that is loaded; what happens to it follows as readings that name it. */
 export const specimenBody = z.object({
@@ -9,7 +10,14 @@ export const specimenBody = z.object({
 	shape: requiredWords(60).describe('such as hook, bar, bracket'),
 	orientation: z.enum(ORIENTATIONS).describe('how it lay on the bed'),
 	method: z.enum(LOAD_METHODS),
-	attemptId: id.optional(),
+	attemptId: id.optional().describe('the print it was taken from'),
+	nozzleC: z
+		.number({ error: saying('notANumber') })
+		.min(20, { error: saying('atLeast', { least: 20, unit: 'C' }) })
+		.max(500, { error: saying('atMost', { most: 500, unit: 'C' }) })
+		.optional()
+		.describe('nozzle temperature it was printed at, C; else that of its print'),
+	made: words(60).optional().describe('how it was printed otherwise, such as four walls'),
 	at: instant,
 	zone
 });

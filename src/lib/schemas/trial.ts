@@ -3,6 +3,7 @@ import {
 	CLAIM_RULES,
 	CONDITION_POLICIES,
 	DIRECTIONS,
+	FAMILIES,
 	FAILURE_RULES,
 	GATE_OPERATORS,
 	SETTINGS_POLICIES,
@@ -68,6 +69,10 @@ const rules = {
 	failureRule: z.enum(FAILURE_RULES).describe('which failures count against a filament'),
 	takeOutPrinter: z.boolean().describe('whether shifts between printers are taken out of measured marks'),
 	takeOutLeniency: z.boolean().describe('whether what one scorer gives more than another is taken out of marks'),
+	specimenKinds: z
+		.partialRecord(z.enum(['load', 'blows', 'byHand']), words(200))
+		.nullable()
+		.describe('kinds of test part compared, chosen by hand; null for the most common'),
 	claimRule: z
 		.enum(CLAIM_RULES)
 		.describe('by which rule a stated tolerance is judged: 95 % of the length inside, or no reading surely outside')
@@ -96,17 +101,26 @@ export const trialSpoolBody = z.object({ id, trialId: id, spoolId: id, role: z.e
 
 export const houseSpoolBody = z.object({ id, spoolId: id });
 
+/** Words of a tester's own measure, from the worst to the best. */
+export const ownWords = z
+	.array(requiredWords(30))
+	.min(2, { error: saying('tooFewWords', { least: 2 }) })
+	.max(9, { error: saying('tooManyEntries', { most: 9 }) })
+	.refine((list) => new Set(list.map((w) => w.toLowerCase())).size === list.length, { error: saying('wordTwice') });
+
 export const ownMeasureBody = z
 	.object({
 		id,
 		trialId: id,
 		name: requiredWords(60),
-		unit: words(16),
-		direction: z.enum(DIRECTIONS),
-		low: z.number({ error: saying('notANumber') }),
-		high: z.number({ error: saying('notANumber') })
+		unit: words(16).default(''),
+		direction: z.enum(DIRECTIONS).default('more'),
+		low: z.number({ error: saying('notANumber') }).default(0),
+		high: z.number({ error: saying('notANumber') }).default(1),
+		words: ownWords.optional().describe('from the worst to the best, in place of unit, direction and scale'),
+		family: z.enum(FAMILIES).exclude(['cost']).optional().describe('what it tells of')
 	})
-	.refine((m) => m.high > m.low, { error: saying('highNotAboveLow'), path: ['high'] });
+	.refine((m) => m.words !== undefined || m.high > m.low, { error: saying('highNotAboveLow'), path: ['high'] });
 
 export const verdictBody = z
 	.object({

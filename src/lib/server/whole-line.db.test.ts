@@ -122,7 +122,7 @@ describe('drying', () => {
 				?.spools.map((s) => s.id)
 				.sort()
 		).toEqual([a, b].sort());
-		expect((await loadSpool(t.db, a, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened']);
+		expect((await loadSpool(t.db, a, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened', 'drying']);
 		await end(run.id);
 		expect(await runningRuns(t.db)).toEqual([]);
 		expect((await loadSpool(t.db, a, NOW)).evidence.events.at(-1)).toMatchObject({
@@ -185,7 +185,7 @@ describe('drying', () => {
 		expect((await loadSpool(t.db, spoolId, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened']);
 		await start(box, [spoolId], { at: ago(2) });
 		await start(box, [spoolId], { at: ago(50), endedAt: ago(46) });
-		expect((await loadSpool(t.db, spoolId, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened', 'dried']);
+		expect((await loadSpool(t.db, spoolId, NOW)).evidence.events.map((e) => e.kind)).toEqual(['opened', 'dried', 'drying']);
 	});
 	it('degrees Fahrenheit and minutes are taken as typed', async () => {
 		const run = await start(await dryer(), [await intake()], { setPoint: '140 F', duration: '90 min' });

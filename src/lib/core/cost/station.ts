@@ -115,7 +115,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 		});
 	if (!quote) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
 	const perKg = pricePerKgOf(quote);
-	const reached = counted.filter((a) => a.outcome === 'failed').map((a) => a.percentReached / 100);
+	const reached = counted.filter((a) => a.outcome !== 'finished').map((a) => a.percentReached / 100);
 	const cost = costOfGoodPrints(perKg, success, reached);
 	return makeFinding(def, {
 		...base,

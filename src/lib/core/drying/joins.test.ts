@@ -110,6 +110,7 @@ describe('what a load allows', () => {
 		material: name,
 		dryingC: null,
 		dryingH: null,
+		dryForH: null,
 		softeningC: null,
 		densityGcm3: null,
 		hotEndC: null,

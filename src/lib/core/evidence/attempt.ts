@@ -1,4 +1,4 @@
-import type { FAILURE_CAUSES, PRINT_OUTCOMES } from '../closed-lists';
+import type { FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '../closed-lists';
 import type { Amended } from './amended';
 
 export type FailureCause = (typeof FAILURE_CAUSES)[number];
@@ -25,6 +25,14 @@ export type Attempt = Amended & {
 	outcome: (typeof PRINT_OUTCOMES)[number];
 	percentReached: number;
 	cause: FailureCause | null;
+	/** How it failed; null where nobody said, and for one that finished. */
+	failure: (typeof FAILURE_KINDS)[number] | null;
+	/** Printed while the settings were still being found: it says nothing of the settled ones. */
+	tuning: boolean;
+	/** Signs of water while it printed; none where nobody said any. */
+	signs: (typeof WATER_SIGNS)[number][];
+	/** The portion it was printed from, by the event that cut it off; null for the spool itself. */
+	portionId: string | null;
 	printer: string | null;
 	nozzle: string | null;
 	settings: PrintSettings;

@@ -37,6 +37,8 @@ export type SpoolEvidence = {
 	/** Logs of a line gauge, oldest first, already worked out. */
 	logs: LoggedStrand[];
 	events: SpoolEvent[];
+	/** For how long a dried spool of this material counts as dried once it lies in the open, h; null where nobody says. */
+	dryForH: number | null;
 	/** Records of this spool that cannot be read, and count nowhere: no form and no file would take them. */
 	damaged: DamagedRecord[];
 	instruments: Instrument[];

@@ -39,7 +39,8 @@ export type ActParams = {
 	measureOwn: { name: string };
 	weigh: None;
 	dryWeighed: None;
-	loadSpecimen: None;
+	/** Specimens the spool has of another kind than the compared one. */
+	loadSpecimen: { otherKind: number };
 };
 
 /** An act that would improve a finding, with how often it has to be done and how long it takes. */

@@ -6,7 +6,7 @@ const PRACTICE = 'common practice, no source';
 const typical = (low: number, high = low) => ({ low, high, source: MEMORY });
 const practised = (low: number, high = low) => ({ low, high, source: PRACTICE });
 
-type Short = Pick<MaterialFigures, 'material' | 'dryingC' | 'dryingH' | 'softeningC' | 'densityGcm3' | 'hotEndC'> &
+type Short = Pick<MaterialFigures, 'material' | 'dryingC' | 'dryingH' | 'dryForH' | 'softeningC' | 'densityGcm3' | 'hotEndC'> &
 	Partial<Pick<MaterialFigures, 'hardenedNozzle' | 'enclosure' | 'fumes' | 'feeder'>>;
 
 const entry = (short: Short): MaterialFigures => ({
@@ -30,6 +30,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PLA',
 		dryingC: practised(45, 50),
 		dryingH: practised(4, 12),
+		dryForH: practised(336),
 		softeningC: typical(55, 60),
 		densityGcm3: typical(1.24),
 		hotEndC: typical(190, 230)
@@ -38,6 +39,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PETG',
 		dryingC: practised(60, 65),
 		dryingH: practised(4, 8),
+		dryForH: practised(336),
 		softeningC: typical(75, 80),
 		densityGcm3: typical(1.27),
 		hotEndC: typical(220, 255)
@@ -46,6 +48,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'ABS',
 		dryingC: typical(70, 80),
 		dryingH: typical(4, 6),
+		dryForH: practised(336),
 		softeningC: typical(100, 105),
 		densityGcm3: typical(1.04),
 		hotEndC: typical(230, 260),
@@ -56,6 +59,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'ASA',
 		dryingC: typical(75, 80),
 		dryingH: typical(4, 6),
+		dryForH: practised(336),
 		softeningC: typical(100),
 		densityGcm3: typical(1.07),
 		hotEndC: typical(240, 265),
@@ -66,6 +70,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'TPU',
 		dryingC: practised(50, 60),
 		dryingH: practised(3, 4),
+		dryForH: practised(48),
 		// Its glass transition lies below zero; what limits it is that soft turns fuse.
 		softeningC: typical(70),
 		densityGcm3: typical(1.21),
@@ -76,6 +81,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PC',
 		dryingC: typical(100, 110),
 		dryingH: typical(6, 8),
+		dryForH: practised(48),
 		softeningC: typical(145),
 		densityGcm3: typical(1.2),
 		hotEndC: typical(260, 300),
@@ -86,6 +92,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PA6',
 		dryingC: practised(80, 100),
 		dryingH: practised(3, 6),
+		dryForH: practised(12),
 		softeningC: typical(50),
 		densityGcm3: typical(1.14),
 		hotEndC: typical(250, 280),
@@ -96,6 +103,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PA12',
 		dryingC: practised(80, 100),
 		dryingH: practised(3, 6),
+		dryForH: practised(24),
 		softeningC: typical(45),
 		densityGcm3: typical(1.01),
 		hotEndC: typical(240, 270),
@@ -106,6 +114,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PA-CF',
 		dryingC: practised(80, 100),
 		dryingH: practised(3, 6),
+		dryForH: practised(12),
 		softeningC: null,
 		densityGcm3: null,
 		hotEndC: typical(260, 290),
@@ -116,6 +125,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		material: 'PP',
 		dryingC: null,
 		dryingH: null,
+		dryForH: null,
 		softeningC: null,
 		densityGcm3: typical(0.9),
 		hotEndC: typical(220, 250),
@@ -127,6 +137,7 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		dryingC: practised(60),
 		// Three hours were not enough.
 		dryingH: practised(4, 8),
+		dryForH: practised(12),
 		softeningC: typical(60, 75),
 		densityGcm3: typical(1.23),
 		hotEndC: typical(190, 220)

@@ -6,6 +6,8 @@ export type MaterialFigures = {
 	material: string;
 	dryingC: HandbookFigure;
 	dryingH: HandbookFigure;
+	/** For how long a dried spool in the open still counts as dried, h; the upper end. */
+	dryForH: HandbookFigure;
 	softeningC: HandbookFigure;
 	densityGcm3: HandbookFigure;
 	/** Hot end the printer must reach. */

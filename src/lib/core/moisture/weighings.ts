@@ -1,4 +1,4 @@
-import { SAID_EVENTS } from '../closed-lists';
+import { REEL_EVENTS } from '../closed-lists';
 import type { Instrument } from '../evidence/instrument';
 import type { Before, Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
@@ -57,7 +57,7 @@ export function inferBefore(evidence: Pick<SpoolEvidence, 'attempts' | 'events'>
 	const within = (at: number) => at > from && at <= to;
 	if (evidence.attempts.some((a) => a.status === 'counts' && within(a.at))) return 'print';
 	const happened = evidence.events.filter((e) => e.status === 'counts' && within(e.at));
-	if (happened.some((e) => SAID_EVENTS.some((said) => said === e.kind))) return 'print';
+	if (happened.some((e) => REEL_EVENTS.some((said) => said === e.kind))) return 'print';
 	// A load that is timed belongs where it went in: whoever weighs before saying that it is done still weighs a dried spool.
 	const dried = evidence.events.some((e) => e.status === 'counts' && e.kind === 'dried' && within(e.drying?.startedAt ?? e.at));
 	return dried ? 'dried' : 'air';

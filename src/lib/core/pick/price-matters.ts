@@ -1,4 +1,4 @@
-import { mean, rank } from 'd3-array';
+import { spearman } from '../stats/spearman';
 import type { PickRow } from './types';
 
 /** Whether dearer spools were better: rank correlation of value without cost and cost, with its 95 % range. */
@@ -16,25 +16,13 @@ const LEAST = 5;
 export function priceMatters(rows: readonly Pick<PickRow, 'worth' | 'cost' | 'families'>[]): PriceMatters | null {
 	const priced = rows.filter((r) => r.cost !== null && r.families.some((f) => f.known));
 	if (priced.length < LEAST) return null;
-	const correlation = pearson(meanRanks(priced.map((r) => r.worth)), meanRanks(priced.map((r) => r.cost as number)));
+	const correlation = spearman(
+		priced.map((r) => r.worth),
+		priced.map((r) => r.cost as number)
+	);
 	if (correlation === null) return null;
 	const error = Math.sqrt((1 + correlation ** 2 / 2) / (priced.length - 3));
 	// All in one order has an infinite z; its range still begins somewhere.
 	const z = Math.atanh(Math.max(-0.999999, Math.min(0.999999, correlation)));
 	return { spools: priced.length, correlation, low: Math.tanh(z - 1.959964 * error), high: Math.tanh(z + 1.959964 * error) };
-}
-
-/** Ranks from 0; equals share the mean of theirs. */
-function meanRanks(values: readonly number[]): number[] {
-	const lowest = rank(values);
-	return values.map((value, i) => (lowest[i] as number) + (values.filter((v) => v === value).length - 1) / 2);
-}
-
-function pearson(x: readonly number[], y: readonly number[]): number | null {
-	const [mx, my] = [mean(x) ?? 0, mean(y) ?? 0];
-	const sum = (of: (i: number) => number) => x.reduce((total, _, i) => total + of(i), 0);
-	const dx = (i: number) => (x[i] as number) - mx;
-	const dy = (i: number) => (y[i] as number) - my;
-	const spread = Math.sqrt(sum((i) => dx(i) ** 2) * sum((i) => dy(i) ** 2));
-	return spread === 0 ? null : sum((i) => dx(i) * dy(i)) / spread;
 }

@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
@@ -21,7 +21,7 @@ export function contextOf(evidence: SpoolEvidence, attempts: readonly Attempt[])
 		printers: distinct(attempts.map((a) => a.printer)),
 		nozzles: distinct(attempts.map((a) => a.nozzle)),
 		settings: [...settingsOf(attempts), ...changesOf(attempts)],
-		conditions: [...new Set(attempts.map((a) => conditionAt(evidence.events, a.at).kind))],
+		conditions: [...new Set(attempts.map((a) => conditionOf(evidence, a).kind))],
 		pieces: distinct(attempts.map((a) => pieceName(evidence, a.pieceId))),
 		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
 		from: times.length ? Math.min(...times) : null,

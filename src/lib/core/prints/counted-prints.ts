@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import { wantedCondition } from '../conditions/wanted';
 import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
@@ -27,11 +27,12 @@ export function countedPrints(evidence: SpoolEvidence, basis: Of): CountedPrints
 	const wanted = wantedCondition(basis);
 	const familyOf = (pieceId: string) => evidence.pieces.find((p) => p.id === pieceId)?.familyId ?? pieceId;
 	const families = new Set(basis.pieceIds.map(familyOf));
-	const belongs = (a: Attempt) =>
-		(families.size === 0 || families.has(familyOf(a.pieceId))) && conditionAt(evidence.events, a.at).kind === wanted;
+	const belongs = (a: Attempt) => (families.size === 0 || families.has(familyOf(a.pieceId))) && conditionOf(evidence, a).kind === wanted;
 	const valid = evidence.attempts.filter((a) => a.status === 'counts');
+	// What was soaked was soaked on purpose: nothing of it is charged to the product.
+	const fair = valid.filter((a) => conditionOf(evidence, a).kind !== 'soaked');
 	const here = outcomes(valid.filter(belongs), basis.failureRule);
-	const all = outcomes(valid, basis.failureRule);
+	const all = outcomes(fair, basis.failureRule);
 	const counts = here.counted.length > 0 ? here : all;
 	const kinds = [...new Set(counts.counted.map((a) => familyOf(a.pieceId)))];
 	const { cells, ...prior } = successPriorOf(basis.priors, {

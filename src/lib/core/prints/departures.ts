@@ -1,5 +1,5 @@
 import { stated } from '../claims/stated';
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
@@ -23,7 +23,7 @@ export function departures(evidence: SpoolEvidence, attempt: Attempt, basis: Bas
 	const found: Departure[] = [];
 	if (basis.printer && attempt.printer !== null && attempt.printer !== basis.printer.name)
 		found.push({ kind: 'printer', is: attempt.printer, wanted: basis.printer.name });
-	const condition = conditionAt(evidence.events, attempt.at).kind;
+	const condition = conditionOf(evidence, attempt).kind;
 	const wanted: ConditionKind = basis.conditionPolicy === 'driedFirst' ? 'dried' : 'asReceived';
 	// Where both count, wet and dry are the plan; only time in the air is not.
 	if (basis.conditionPolicy === 'both' ? condition === 'exposed' : condition !== wanted)

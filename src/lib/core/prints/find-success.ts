@@ -16,7 +16,10 @@ import { printSuccess } from './quantities';
  * @example findSuccess(evidence, basis).messages[0] // { id: 'successCount', params: { finished: 3, n: 4 } }
  */
 export function findSuccess(evidence: SpoolEvidence, basis: Basis): Finding {
-	const { finished, failed, notCounted, counted, firstSuccess, success, cells, elsewhere } = countedPrints(evidence, basis);
+	const { finished, failed, notCounted, notCountedCauses, kinds, tuning, counted, firstSuccess, success, cells, elsewhere } = countedPrints(
+		evidence,
+		basis
+	);
 	const n = finished + failed;
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
@@ -33,6 +36,8 @@ export function findSuccess(evidence: SpoolEvidence, basis: Basis): Finding {
 	};
 	const leftOut: Message[] = [
 		...(notCounted > 0 ? [say('failuresNotCounted', { count: notCounted })] : []),
+		...kinds.map(({ kind, count }) => say('failedHow', { kind, count })),
+		...(tuning > 0 ? [say('tuningPrints', { count: tuning })] : []),
 		...(elsewhere > 0 ? [say('printsElsewhere', { count: elsewhere })] : [])
 	];
 	if (n === 0) {
@@ -52,7 +57,10 @@ export function findSuccess(evidence: SpoolEvidence, basis: Basis): Finding {
 		n,
 		interval: { low: success.low, high: success.high, level: 0.95, kind: 'credible' },
 		sampling: { kind: 'beta', a: success.finished, b: success.failed },
-		word: notCounted > 0 ? say('lostOtherwise', { count: notCounted }) : null,
+		word:
+			notCounted > 0
+				? say('lostOtherwise', { count: notCounted, cause: notCountedCauses.length === 1 ? (notCountedCauses[0] ?? null) : null })
+				: null,
 		messages: [
 			say('successCount', { finished, n }),
 			...(n < 3 ? [say('successPrior', { cells })] : []),

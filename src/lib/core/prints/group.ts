@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import { wantedCondition } from '../conditions/wanted';
 import type { Attempt } from '../evidence/attempt';
 import type { Piece } from '../evidence/piece';
@@ -9,6 +9,7 @@ import type { ConditionKind, FindingContext, Missing } from '../finding/types';
 import { contextOf } from './context';
 import type { MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
+import { settled } from './settled';
 
 /** Prints of one piece in one condition: what a mark belongs to. */
 export type Group = {
@@ -47,10 +48,10 @@ export function groupsOf(evidence: SpoolEvidence, basis: Basis): Group[] {
 	};
 	const wanted = wantedCondition(basis);
 	for (const [pieceId] of Object.values(basis.markPieces)) if (pieceId) at(wanted, pieceId);
-	for (const attempt of evidence.attempts) at(conditionAt(evidence.events, attempt.at).kind, attempt.pieceId).attempts.push(attempt);
+	for (const attempt of evidence.attempts) at(conditionOf(evidence, attempt).kind, attempt.pieceId).attempts.push(attempt);
 	const marksOn = marksFinder(evidence);
 	return [...byKey.values()].map((group) => {
-		const counted = group.attempts.filter((a) => a.status === 'counts');
+		const counted = group.attempts.filter(settled);
 		return { ...group, marks: marksOn(counted), context: contextOf(evidence, counted) };
 	});
 }
@@ -62,7 +63,7 @@ export function groupsOf(evidence: SpoolEvidence, basis: Basis): Group[] {
  */
 export function missingOf({ basis, pieceId, attempts }: Group, { def }: MarkDef, marked: number): Missing[] {
 	if (basis.markPieces[def.id]?.[0] !== pieceId || def.onSheet !== true) return [];
-	const printed = attempts.filter((a) => a.status === 'counts' && a.outcome === 'finished').length;
+	const printed = attempts.filter((a) => settled(a) && a.outcome === 'finished').length;
 	const toMark = printed > marked && marked < basis.repeats;
 	const count = (toMark ? Math.min(printed, basis.repeats) : basis.repeats) - marked;
 	if (count <= 0) return [];

@@ -2,6 +2,7 @@ import { group } from 'd3-array';
 import type { Attempt } from '../evidence/attempt';
 import type { Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { settled } from './settled';
 
 /** A reading with a value, as every mark has one. */
 export type Marked = Reading & { value: number };
@@ -10,7 +11,7 @@ export type Marked = Reading & { value: number };
 export type MarksOn = ReadonlyMap<string, readonly Marked[]>;
 
 /**
- * Finds the marks on any of a spool's prints, so that its readings are gone through once, not once a mark. Prints that do not count have none.
+ * Finds the marks on any of a spool's prints, so that its readings are gone through once, not once a mark. Prints that do not count have none, nor have those whose settings were still being looked for.
  * @example marksFinder(evidence)(evidence.attempts).get('strings')?.length // 3
  */
 export function marksFinder({ readings }: Pick<SpoolEvidence, 'readings'>): (attempts: readonly Attempt[]) => MarksOn {
@@ -18,7 +19,7 @@ export function marksFinder({ readings }: Pick<SpoolEvidence, 'readings'>): (att
 	const byAttempt = group(marks, (r) => r.attemptId);
 	return (attempts) =>
 		group(
-			attempts.filter((a) => a.status === 'counts').flatMap((a) => byAttempt.get(a.id) ?? []),
+			attempts.filter(settled).flatMap((a) => byAttempt.get(a.id) ?? []),
 			(r) => r.quantity
 		);
 }

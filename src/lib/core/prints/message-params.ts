@@ -1,4 +1,8 @@
+import type { CONDITIONS, FAILURE_KINDS } from '../closed-lists';
+import type { FailureCause } from '../evidence/attempt';
 import type { None } from '../finding/none';
+
+type OverDaysParams = { quantity: string; prints: number; from: number; fromDays: number; to: number; toDays: number; p: number };
 
 /** What the prints station can say, with the parameters of each sentence; the sentences are in ui/words. */
 export type PrintsMessages = {
@@ -25,7 +29,31 @@ export type PrintsMessages = {
 	printsElsewhere: { count: number };
 	/** Cells of the record that tell how often such prints finish; 0 where that is assumed. */
 	successPrior: { cells: number };
-	lostOtherwise: { count: number };
+	lostOtherwise: { count: number; cause: FailureCause | null };
+	tuningPrints: { count: number };
+	failedHow: { kind: (typeof FAILURE_KINDS)[number]; count: number };
+	/** Means before and after, one pair or two; days are the ages of the states. */
+	'wetDry.few': {
+		quantity: string;
+		wet: number;
+		dry: number;
+		wet2: number | null;
+		dry2: number | null;
+		better: number;
+		worse: number;
+		before: (typeof CONDITIONS)[number];
+		beforeDays: number | null;
+		afterDays: number;
+	};
+	'wetDry.finished': { wet: number; wetN: number; dry: number; dryN: number; p: number };
+	'overDays.worse': OverDaysParams;
+	'overDays.better': OverDaysParams;
+	'overDays.looksWorse': OverDaysParams;
+	'overDays.looksBetter': OverDaysParams;
+	'overDays.noTrend': OverDaysParams;
+	'dryFirst.signs': { prints: number; n: number; signs: string };
+	'dryFirst.pairs': { quantity: string };
+	'dryFirst.brittle': None;
 	'wetDry.helped': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.hurt': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
 	'wetDry.noDifference': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };

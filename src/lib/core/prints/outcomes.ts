@@ -1,5 +1,7 @@
 import { sum } from 'd3-array';
-import type { Attempt } from '../evidence/attempt';
+import { FAILURE_KINDS } from '../closed-lists';
+import type { Attempt, FailureCause } from '../evidence/attempt';
+import { settled } from './settled';
 import type { FailureRule } from '../trial/protocol';
 import type { Missing } from '../finding/types';
 
@@ -12,6 +14,12 @@ export type Outcomes = {
 	failed: number;
 	/** Failures of the printer, set-up, handling or of unknown cause: shown, never counted. */
 	notCounted: number;
+	/** What those were charged to. */
+	notCountedCauses: FailureCause[];
+	/** How prints failed, whatever it was charged to; where nobody said, nothing. */
+	kinds: { kind: (typeof FAILURE_KINDS)[number]; count: number }[];
+	/** Prints while the settings were still being found: apart from all others. */
+	tuning: number;
 	/** Mean share of the print that the counted failures had laid down when they stopped; null without one. */
 	wasteShare: number | null;
 	counted: Attempt[];
@@ -21,18 +29,24 @@ export type Outcomes = {
 
 /**
  * Sorts attempts by what they say of the filament.
- * Rule (common practice, no source): only failures charged to the filament count; a failure of unknown cause counts for nobody, unless the
- * trial says otherwise.
+ * Rule (common practice, no source): only failures charged to the filament count; a failure of unknown cause, or provoked on purpose, counts for nobody, unless the
+ * trial says otherwise. Prints by which the settings were found are apart; what was of no use came to its end and failed all the same.
  * @example outcomes([finished, failedByFilamentAt40, failedByPrinter]) // { finished: 1, failed: 1, notCounted: 1, wasteShare: 0.4 }
  */
 export function outcomes(attempts: readonly Attempt[], rule: FailureRule = 'filament'): Outcomes {
-	const valid = attempts.filter((a) => a.status === 'counts');
+	const valid = attempts.filter(settled);
 	const finished = valid.filter((a) => a.outcome === 'finished');
-	const failed = valid.filter((a) => a.outcome === 'failed' && (a.cause === 'filament' || (rule === 'unknown' && a.cause === 'unknown')));
+	const failed = valid.filter((a) => a.outcome !== 'finished' && (a.cause === 'filament' || (rule === 'unknown' && a.cause === 'unknown')));
 	return {
 		finished: finished.length,
 		failed: failed.length,
 		notCounted: valid.length - finished.length - failed.length,
+		notCountedCauses: [...new Set(valid.flatMap((a) => (a.cause === null || failed.includes(a) ? [] : [a.cause])))],
+		kinds: FAILURE_KINDS.flatMap((kind) => {
+			const count = valid.filter((a) => a.failure === kind).length;
+			return count === 0 ? [] : [{ kind, count }];
+		}),
+		tuning: attempts.filter((a) => a.status === 'counts' && a.tuning).length,
 		wasteShare: failed.length === 0 ? null : sum(failed, (a) => a.percentReached) / failed.length / 100,
 		counted: [...finished, ...failed],
 		firstSuccess: firstSuccess([...finished, ...failed])

@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import { SET_UP, type Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
@@ -9,6 +9,7 @@ import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
 import { printValues } from './print-values';
+import { settled } from './settled';
 import { printSuccess } from './quantities';
 
 /** Something in which prints of a trial differ, with the values it has: a setting, the bed, the printer, the condition, the spool. */
@@ -33,7 +34,7 @@ function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, stri
 	const settings = Object.entries(attempt.settings).flatMap(([name, value]) => (value === null ? [] : [[name, String(value)] as const]));
 	return {
 		spool: evidence.spool.code,
-		condition: conditionAt(evidence.events, attempt.at).kind,
+		condition: conditionOf(evidence, attempt).kind,
 		...(attempt.printer === null ? {} : { printer: attempt.printer }),
 		...(attempt.nozzle === null ? {} : { nozzle: attempt.nozzle }),
 		...(attempt.fileHash === null ? {} : { slicedFile: attempt.fileHash.slice(0, 8) }),
@@ -46,7 +47,7 @@ function factsOf(evidence: SpoolEvidence, attempt: Attempt): Record<string, stri
 const printFacts = (spools: readonly SpoolEvidence[]): PrintFacts[] =>
 	spools.flatMap((evidence) => {
 		const marksOn = marksFinder(evidence);
-		const counted = evidence.attempts.filter((a) => a.status === 'counts');
+		const counted = evidence.attempts.filter(settled);
 		return counted.map((attempt) => ({ evidence, attempt, facts: factsOf(evidence, attempt), marks: marksOn([attempt]) }));
 	});
 

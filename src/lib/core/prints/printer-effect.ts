@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { PrinterEffect, Unbridged } from '../trial/worked-out';
 import type { Basis } from '../trial/basis';
@@ -26,7 +26,7 @@ function printed(
 			return printValues({ marks: marksOn[i]?.(attempts) ?? new Map(), basis }, mark).flatMap((r): LevelValue[] => {
 				const attempt = attempts.find((a) => a.id === r.attemptId);
 				if (!attempt?.printer) return [];
-				const condition = conditionAt(evidence.events, attempt.at).kind;
+				const condition = conditionOf(evidence, attempt).kind;
 				return [{ within: `${evidence.spool.id} ${condition}`, level: attempt.printer, value: r.value }];
 			});
 		});

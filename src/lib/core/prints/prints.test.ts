@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
+import { event, attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
 import type { Finding } from '../finding/types';
 import { ladderAs, wordAs } from '../posterior/observed';
@@ -48,7 +48,7 @@ describe('station', () => {
 		const dry = attempt({ at: 300 });
 		const e = evidence({
 			attempts: [wet, dry],
-			events: [{ id: 'e1', kind: 'dried', at: 200, drying: null, status: 'counts', corrected: false, confirmed: false }],
+			events: [event({ kind: 'dried', at: 200 })],
 			readings: [
 				mark(wet, 'overhangLastClean', 55),
 				mark(wet, 'overhangFirstFaulty', 60),

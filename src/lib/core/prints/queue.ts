@@ -1,11 +1,12 @@
 import { sum } from 'd3-array';
 import { stated } from '../claims/stated';
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { ConditionKind } from '../finding/types';
 import { materialOf } from '../handbook/material-of';
+import { settled } from './settled';
 import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';
 
 /** One print that is still wanted. */
@@ -55,8 +56,7 @@ function wanted(
 		conditionPolicy === 'both' ? ['asReceived', 'dried'] : conditionPolicy === 'driedFirst' ? ['dried'] : ['asReceived'];
 	const done = (pieceId: string, condition: ConditionKind) =>
 		evidence.attempts.filter(
-			(a) =>
-				a.status === 'counts' && a.outcome === 'finished' && a.pieceId === pieceId && conditionAt(evidence.events, a.at).kind === condition
+			(a) => settled(a) && a.outcome === 'finished' && a.pieceId === pieceId && conditionOf(evidence, a).kind === condition
 		).length;
 	return conditions.flatMap((condition) =>
 		pieceIds.flatMap((pieceId) =>

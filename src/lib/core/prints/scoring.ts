@@ -1,4 +1,4 @@
-import { conditionAt } from '../conditions/condition-at';
+import { conditionOf } from '../conditions/condition-at';
 import type { Attempt } from '../evidence/attempt';
 import type { OwnMeasure } from '../evidence/own-measure';
 import type { Piece } from '../evidence/piece';
@@ -105,7 +105,7 @@ export function scoringQueue(
 				Math.max(...readingsOf(q).map((reading) => by.filter((r) => r.quantity === reading && r.ownMeasureId === ownOf(q)).length));
 			const left = questions.filter((q) => roundsOfQuestion(q) === (sitting.kind === 'again' ? 1 : 0));
 			if (left.length === 0) return [];
-			const condition = conditionAt(evidence.events, attempt.at).kind;
+			const condition = conditionOf(evidence, attempt).kind;
 			return [{ spoolId: evidence.spool.id, code: evidence.spool.code, attemptId: attempt.id, condition, questions: left }];
 		});
 }

@@ -37,6 +37,20 @@ describe('wet and dry', () => {
 	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), basis)).toEqual([]));
 	it('the station says it with the marks printed after drying', () => {
 		const dried = printsStation.find(spool([2], [0]), basis, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
-		expect(dried?.messages.at(-1)).toMatchObject({ id: 'wetDry.tooFew', params: { better: 1, pairs: 1 } });
+		expect(dried?.messages.at(-1)).toEqual({
+			id: 'wetDry.few',
+			params: {
+				quantity: 'strings',
+				wet: 2,
+				dry: 0,
+				wet2: null,
+				dry2: null,
+				better: 1,
+				worse: 0,
+				before: 'asReceived',
+				beforeDays: null,
+				afterDays: 1000 / 86_400_000
+			}
+		});
 	});
 });

@@ -1,4 +1,6 @@
 import { sum } from 'd3-array';
+import { midRanks } from './mid-ranks';
+
 /**
  * Wilcoxon's signed rank test, exact: of all ways to sign the ranks of the differences, how many are at least as lopsided. Differences of
  * zero are left out; tied ones get the mean of their ranks, and the law is that of those very ranks.
@@ -12,7 +14,7 @@ export function wilcoxonSignedRank(differences: readonly number[]): { rankSum: n
 	const n = untied.length;
 	if (n === 0) return null;
 	// Twice the ranks are whole numbers even where ties share them.
-	const doubled = midRanksDoubled(untied.map(Math.abs));
+	const doubled = midRanks(untied.map(Math.abs)).map((rank) => 2 * rank);
 	const total = sum(doubled);
 	let chances = new Float64Array(total + 1);
 	chances[0] = 1;
@@ -24,14 +26,4 @@ export function wilcoxonSignedRank(differences: readonly number[]): { rankSum: n
 	const seen = sum(doubled, (rank, i) => ((untied[i] as number) > 0 ? rank : 0));
 	const tail = (from: number, to: number) => sum(chances.slice(from, to + 1));
 	return { rankSum: seen / 2, pairs: n, p: Math.min(1, 2 * Math.min(tail(0, seen), tail(seen, total))) };
-}
-
-function midRanksDoubled(sizes: readonly number[]): number[] {
-	return sizes.map((size) => {
-		// Sizes that differ by binary dust only are one.
-		const dust = 1e-9 * Math.max(1, size);
-		const below = sizes.filter((s) => s < size - dust).length;
-		const same = sizes.filter((s) => Math.abs(s - size) <= dust).length;
-		return 2 * below + same + 1;
-	});
 }

@@ -3,11 +3,16 @@ import type { None } from '../finding/none';
 /** What the strength station can say, with the parameters of each sentence; the sentences are in ui/words. */
 export type StrengthMessages = {
 	noSpecimens: None;
+	/** C; how many other temperatures the spool's page has. */
+	atTemperature: { nozzleC: number; others: number };
 	neverBroke: { held: number; n: number };
 	allHeld: { n: number; low: number; measure: 'load' | 'blows' };
 	beyondScale: { high: number };
 	/** Cells of the record that tell how such parts differ; 0 where that is assumed. */
 	oneSpecimen: { cells: number };
+	'damage.whitened': { count: number };
+	'damage.bentForGood': { count: number };
+	'damage.cracked': { count: number };
 	'failed.snapped': { count: number };
 	'failed.bent': { count: number };
 	'failed.layers': { count: number };

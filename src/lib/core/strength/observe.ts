@@ -1,7 +1,7 @@
 import type { Reading } from '../evidence/reading';
 import type { Specimen } from '../evidence/specimen';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { FAILURE_WORDS, type FailureMode } from './words';
+import { DAMAGE_WORDS, FAILURE_WORDS, type FailureMode } from './words';
 import { readingAs } from '../posterior/observed';
 import type { Observed } from '../posterior/scale';
 import { toCanonical } from '../units/convert';
@@ -12,6 +12,8 @@ export type ObservedSpecimen = {
 	observation: Observed | null;
 	byHand: number | null;
 	failure: FailureMode | null;
+	/** What the load did to it short of breaking; null where nobody said. */
+	damage: (typeof DAMAGE_WORDS)[number] | null;
 	readings: Reading[];
 };
 
@@ -35,12 +37,14 @@ export function observe(specimen: Specimen, readings: readonly Reading[]): Obser
 	const value = (quantity: string) => counted.filter((r) => r.quantity === quantity).at(-1)?.value ?? null;
 	const failureRank = value('failure');
 	const failure = failureRank === null ? null : (FAILURE_WORDS[failureRank] ?? null);
+	const damageRank = value('damage');
 	const byHand = value('byHand');
 	return {
 		specimen,
 		observation: observationOf(specimen, counted, failure === 'slipped', value('bucketMass')),
 		byHand,
 		failure,
+		damage: damageRank === null ? null : (DAMAGE_WORDS[damageRank] ?? null),
 		readings: counted
 	};
 }

@@ -41,7 +41,7 @@ export const strengthBlows = (basis: Of): QuantityDef => ({
 });
 
 /**
- * How a piece gives way in the hands, in four words. A column only where somebody said one.
+ * How a piece gives way in the hands, in five words. A column only where somebody said one.
  * @example strengthByHand({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: 'hook' } }).onSheet // true
  */
 export const strengthByHand = (basis: Of): QuantityDef => ({
@@ -50,13 +50,13 @@ export const strengthByHand = (basis: Of): QuantityDef => ({
 	unit: '',
 	direction: 'more',
 	target: null,
-	scale: { low: 0, high: 3 },
-	prior: { low: 0, high: 3 },
+	scale: { low: 0, high: 4 },
+	prior: { low: 0, high: 4 },
 	differenceThatMatters: 1,
 	figure: 'words',
 	onSheet: basis.specimenKinds.byHand !== null,
 	family: 'holds',
-	words: ['byHand.crumbles', 'byHand.snaps', 'byHand.resists', 'byHand.bends']
+	words: ['byHand.crumbles', 'byHand.snaps', 'byHand.resists', 'byHand.bends', 'byHand.holds']
 });
 
 /** What each way of loading is told in. */

@@ -1,5 +1,5 @@
 import type { ReadingQuantity } from '../readings/reading-quantity';
-import { BY_HAND_WORDS, FAILURE_WORDS } from './words';
+import { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from './words';
 
 const SPECIMEN = { station: 'strength', of: 'specimen' } as const;
 
@@ -10,5 +10,6 @@ export const STRENGTH_READINGS = {
 	blowsHeld: { ...SPECIMEN, dimension: 'count', low: 1, high: 10_000 },
 	blowsBroke: { ...SPECIMEN, dimension: 'count', low: 1, high: 10_000 },
 	byHand: { ...SPECIMEN, dimension: 'plain', low: 0, high: BY_HAND_WORDS.length - 1, words: BY_HAND_WORDS },
-	failure: { ...SPECIMEN, dimension: 'plain', low: 0, high: FAILURE_WORDS.length - 1, words: FAILURE_WORDS }
+	failure: { ...SPECIMEN, dimension: 'plain', low: 0, high: FAILURE_WORDS.length - 1, words: FAILURE_WORDS },
+	damage: { ...SPECIMEN, dimension: 'plain', low: 0, high: DAMAGE_WORDS.length - 1, words: DAMAGE_WORDS }
 } as const satisfies Record<string, ReadingQuantity>;

@@ -11,9 +11,9 @@ import { modelOf, type MarkModel } from '../posterior/model';
 import { wordAs } from '../posterior/observed';
 import type { RecordCell } from '../posterior/record-cell';
 import type { Observed } from '../posterior/scale';
-import { BY_HAND_WORDS, type FailureMode } from './words';
+import { BY_HAND_WORDS, DAMAGE_WORDS, type FailureMode } from './words';
 import type { Station } from '../station';
-import { kindOf } from './kinds';
+import { atTemperatures, kindOf } from './kinds';
 import { observedSpecimens, type ObservedSpecimen } from './observe';
 import { MEASURE_OF, strengthBlows, strengthByHand, strengthLoad } from './quantities';
 
@@ -28,7 +28,10 @@ export const strengthStation: Station = {
 	quantities: (basis) => [strengthLoad(basis), strengthBlows(basis), strengthByHand(basis)],
 	find(evidence, basis) {
 		const observed = observedSpecimens(evidence);
-		return MEASURES.flatMap((measure) => kindsOf(observed, measure, basis).map((kind) => findOf(evidence, basis, measure, kind, observed)));
+		return MEASURES.flatMap((measure) => {
+			const mine = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure);
+			return kindsOf(mine, measure, basis).flatMap((kind) => findKind(evidence, basis, { measure, kind, of: mine }));
+		});
 	},
 	cells: (evidence, basis) => MEASURES.flatMap((measure) => cellsOf(evidence, basis, measure)),
 	next: (findings) => findings.flatMap((f) => f.missing).slice(0, 1)
@@ -42,21 +45,42 @@ const DEFS: Record<SpecimenMeasure, (basis: Basis) => QuantityDef> = {
 
 /** The kinds this spool has specimens of, and the one the trial compares. */
 function kindsOf(observed: readonly ObservedSpecimen[], measure: SpecimenMeasure, basis: Basis): (string | null)[] {
-	const own = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure).map((o) => kindOf(o.specimen));
+	const own = observed.map((o) => kindOf(o.specimen));
 	const compared = basis.specimenKinds[measure];
 	if (compared === null && own.length === 0) return measure === 'load' ? [null] : [];
 	return [...new Set([...(compared === null ? [] : [compared]), ...own])];
 }
 
-function findOf(
-	evidence: SpoolEvidence,
-	basis: Basis,
-	measure: SpecimenMeasure,
-	kind: string | null,
-	observed: readonly ObservedSpecimen[]
-): Finding {
+/** What is told of one kind of specimen, and all specimens told in the same. */
+type OfKind = { measure: SpecimenMeasure; kind: string | null; of: readonly ObservedSpecimen[] };
+
+/** A kind at one temperature; several where a spool has it at several, the one that counts first. */
+function findKind(evidence: SpoolEvidence, basis: Basis, { measure, kind, of }: OfKind): Finding[] {
+	const temperatures = atTemperatures(of.filter((o) => kindOf(o.specimen) === kind).map((o) => ({ ...o, nozzleC: o.specimen.nozzleC })));
+	return temperatures.map(({ nozzleC, specimens }, i) =>
+		findOf(evidence, basis, {
+			measure,
+			kind,
+			variant: i === 0 || kind === null ? kind : `${kind} · ${nozzleC === null ? 'temperature not said' : `${nozzleC} C`}`,
+			mine: specimens,
+			others: of.length - temperatures.reduce((sum, t) => sum + t.specimens.length, 0),
+			said: i === 0 && nozzleC !== null ? [say('atTemperature', { nozzleC, others: temperatures.length - 1 })] : []
+		})
+	);
+}
+
+/** Specimens that make one finding; `variant` names it, `others` are told in the same and of another kind, `said` goes first. */
+type Given = {
+	measure: SpecimenMeasure;
+	kind: string | null;
+	variant: string | null;
+	mine: readonly ObservedSpecimen[];
+	others: number;
+	said: readonly Message[];
+};
+
+function findOf(evidence: SpoolEvidence, basis: Basis, { measure, kind, variant, mine, others, said }: Given): Finding {
 	const def = DEFS[measure](basis);
-	const mine = observed.filter((o) => MEASURE_OF[o.specimen.method] === measure && kindOf(o.specimen) === kind);
 	const used = mine.filter((o) => intervalOf(o, measure) !== null);
 	const intervals = used.flatMap((o) => intervalOf(o, measure) ?? []);
 	const { parts, cells } = findingOfCell({
@@ -70,21 +94,21 @@ function findOf(
 	});
 	const common = {
 		...parts,
-		subject: { spoolId: evidence.spool.id, variant: kind },
+		subject: { spoolId: evidence.spool.id, variant },
 		context: contextOf(evidence, used, kind),
 		inputs: {
 			used: used.flatMap((o) => o.readings.map((r) => r.id)),
 			excluded: evidence.readings.filter((r) => r.station === 'strength' && r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing: missing(used.length, kind, basis.specimenKinds[measure])
+		missing: missing(intervals, variant, basis.specimenKinds[measure], others)
 	};
 	if (used.length === 0) return makeFinding(def, common);
 	const single = used.length === 1 ? [say('oneSpecimen', { cells })] : [];
 	const failures = failureMessages(used);
 	if (measure === 'byHand') {
 		const counts = BY_HAND_WORDS.map((_, rank) => used.filter((o) => o.byHand === rank).length);
-		return makeFinding(def, { ...common, messages: [...single, ...failures], figure: { kind: 'words', counts } });
+		return makeFinding(def, { ...common, messages: [...said, ...single, ...failures], figure: { kind: 'words', counts } });
 	}
 	const held = intervals.filter((o) => o.high === null);
 	const seen = { figure: { kind: 'loads' as const, loads: intervals.map(({ low, high }) => ({ low: low ?? 0, high })) } };
@@ -95,7 +119,7 @@ function findOf(
 			...common,
 			...seen,
 			estimate: null,
-			messages: [say('allHeld', { n: used.length, low, measure }), ...single, ...failures],
+			messages: [...said, say('allHeld', { n: used.length, low, measure }), ...failures],
 			gradeAtMost: 'thin'
 		});
 	}
@@ -103,6 +127,7 @@ function findOf(
 		...common,
 		...seen,
 		messages: [
+			...said,
 			...(held.length > 0 ? [say('neverBroke', { held: held.length, n: used.length })] : []),
 			...single,
 			...beyondScale(parts.estimate, def),
@@ -129,9 +154,9 @@ function intervalOf(o: ObservedSpecimen, measure: SpecimenMeasure): Observed | n
 function cellsOf(evidence: SpoolEvidence, basis: Basis, measure: SpecimenMeasure): RecordCell[] {
 	const of = observedSpecimens(evidence).filter((o) => MEASURE_OF[o.specimen.method] === measure && intervalOf(o, measure) !== null);
 	const material = materialClass(evidence.spool.material, basis.handbook);
-	return [...group(of, (o) => kindOf(o.specimen))].map(([kind, same]) => ({
+	return [...group(of, (o) => `${kindOf(o.specimen)} ${o.specimen.nozzleC ?? ''}`).values()].map((same) => ({
 		quantity: DEFS[measure](basis).id,
-		kind,
+		kind: same[0] ? kindOf(same[0].specimen) : null,
 		material,
 		model: MODELS[measure],
 		observed: same.flatMap((o) => intervalOf(o, measure) ?? [])
@@ -143,16 +168,24 @@ function beyondScale(estimate: number | null, def: QuantityDef): Message[] {
 	return estimate !== null && estimate > def.scale.high ? [say('beyondScale', { high: def.scale.high })] : [];
 }
 
-/** Said with each result: how the specimens failed, most frequent first. */
+/** Said with each result: how the specimens failed, most frequent first, and what those went through that did not. */
 function failureMessages(used: readonly ObservedSpecimen[]): Message[] {
 	const counts = new Map<FailureMode, number>();
 	for (const o of used) if (o.failure) counts.set(o.failure, (counts.get(o.failure) ?? 0) + 1);
-	return [...counts].sort((a, b) => b[1] - a[1]).map(([how, count]) => say(`failed.${how}`, { count }));
+	const damaged = DAMAGE_WORDS.flatMap((damage) => {
+		const count = used.filter((o) => o.damage === damage).length;
+		return damage === 'none' || count === 0 ? [] : [say(`damage.${damage}`, { count })];
+	});
+	return [...[...counts].sort((a, b) => b[1] - a[1]).map(([how, count]) => say(`failed.${how}`, { count })), ...damaged];
 }
 
-function missing(have: number, kind: string | null, compared: string | null): Missing[] {
-	if (kind !== compared || have >= WANTED) return [];
-	return [{ action: 'loadSpecimen', station: 'strength', count: WANTED - have, minutes: 3 * (WANTED - have), params: {} }];
+/** One that held all there was is not asked for more of the same: nothing heavier is there to hang on it. */
+function missing(have: readonly Observed[], variant: string | null, compared: string | null, others: number): Missing[] {
+	const count = WANTED - have.length;
+	if (variant !== compared || count <= 0 || (have.length > 0 && have.every((o) => o.high === null))) return [];
+	return [
+		{ action: 'loadSpecimen', station: 'strength', count, minutes: 3 * count, params: { otherKind: have.length === 0 ? others : 0 } }
+	];
 }
 
 function contextOf(evidence: SpoolEvidence, used: readonly ObservedSpecimen[], kind: string | null): FindingContext {

@@ -18,7 +18,7 @@ function direct(loads: number[], more: Partial<Specimen> = {}) {
 	const specimens = loads.map(() => specimen({ method: 'direct', ...more }));
 	return evidence({ specimens, readings: loads.map((n, i) => load(specimens[i] as Specimen, 'loadBroke', n)) });
 }
-const rules = (spools: ReturnType<typeof evidence>[]) => ({ ...basis, specimenKinds: specimenKinds(spools) });
+const rules = (spools: ReturnType<typeof evidence>[]) => ({ ...basis, specimenKinds: specimenKinds(spools, {}) });
 const find = (e: ReturnType<typeof evidence>, p = rules([e])) => strengthStation.find(e, p, 0)[0] as Finding;
 
 describe('loads as typed (1 lb = 0.45359237 kg, g_n = 9.80665 m/s2, exact)', () => {
@@ -130,8 +130,8 @@ describe('the station', () => {
 	it('compares one kind: the one most spools have', () => {
 		const hook = direct([100], { shape: 'Hook' });
 		const both = evidence({ specimens: [specimen({ method: 'direct' }), specimen({ method: 'direct', orientation: 'flat' })] });
-		expect(specimenKinds([hook, both, direct([90], { orientation: 'flat', shape: 'bar' })]).load).toBe('hook · upright · direct');
-		expect(kindOf({ shape: ' Hook ', orientation: 'flat', method: 'blows' })).toBe('hook · flat · blows');
+		expect(specimenKinds([hook, both, direct([90], { orientation: 'flat', shape: 'bar' })], {}).load).toBe('hook · upright · direct');
+		expect(kindOf({ shape: ' Hook ', orientation: 'flat', method: 'blows', made: null })).toBe('hook · flat · blows');
 	});
 	it('other kinds stay on the spool page, as findings of their own', () => {
 		const e = direct([100, 104]);

@@ -20,6 +20,7 @@ export const NEUTRAL_BASIS: Basis = {
 	costReference: null,
 	strengthHighN: 400,
 	specimenKinds: { load: null, blows: null, byHand: null },
+	chosenKinds: {},
 	ownMeasures: [],
 	handbook: [],
 	printer: null,

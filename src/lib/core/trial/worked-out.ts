@@ -32,6 +32,8 @@ export type WorkedOut = {
 	costReference: number | null;
 	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */
 	specimenKinds: Record<SpecimenMeasure, string | null>;
+	/** Kinds of specimen that were chosen by hand; what is not chosen is the most common. */
+	chosenKinds: Partial<Record<SpecimenMeasure, string>>;
 	/** Shifts of printers that are taken out of measured marks; empty where the trial leaves them in. */
 	printerEffects: PrinterEffect[];
 	/** Printers and scorers that no spool or print ties to the one the marks are told against: what they add nobody knows. */

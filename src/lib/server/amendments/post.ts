@@ -103,5 +103,6 @@ async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Reco
 
 /** A finished print has reached 100 % and has nobody to charge, whatever the raw row said. */
 function attemptFields(replacement: NonNullable<AmendmentBody['replacement']>): Record<string, unknown> {
-	return replacement.outcome === 'finished' ? { ...replacement, percentReached: 100, cause: null } : replacement;
+	if (replacement.outcome === 'finished') return { ...replacement, percentReached: 100, cause: null, failure: null };
+	return replacement.outcome === 'ofNoUse' ? { ...replacement, percentReached: 100 } : replacement;
 }

@@ -10,7 +10,9 @@ import {
 	DRYING_OUTCOMES,
 	EVENT_KINDS,
 	FAILURE_CAUSES,
+	FAILURE_KINDS,
 	FAILURE_RULES,
+	FAMILIES,
 	INSTRUMENT_QUANTITIES,
 	LOAD_METHODS,
 	NOTE_TARGETS,
@@ -25,8 +27,10 @@ import {
 	TRIAL_ROLES,
 	USE_PRESETS,
 	VALUE_RULES,
-	VERDICT_KINDS
+	VERDICT_KINDS,
+	type WATER_SIGNS
 } from '$lib/core/closed-lists';
+import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
 import type { PieceMark } from '$lib/core/pieces/types';
 import type { PriorSetContent } from '$lib/core/posterior/prior-set';
 import { type MySqlColumn, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
@@ -206,6 +210,11 @@ export const printer = mysqlTable('printer', {
 	enclosed: boolean(),
 	feedPathMm: number(),
 	throatMm: number(),
+	bedMaxC: number(),
+	/** Whether a reel of card turns on its holder. */
+	cardReels: boolean(),
+	/** The heaviest spool its holder takes, net, g. */
+	reelMaxG: number(),
 	...created()
 });
 
@@ -345,6 +354,8 @@ export const protocol = mysqlTable(
 		failureRule: oneOf(FAILURE_RULES).notNull().default('filament'),
 		takeOutPrinter: boolean().notNull().default(false),
 		takeOutLeniency: boolean().notNull().default(false),
+		/** Kinds of test part compared, chosen by hand, by what they are told in; null for the most common of each. */
+		specimenKinds: json<Partial<Record<SpecimenMeasure, string>>>()(),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]
@@ -402,6 +413,10 @@ export const ownMeasure = mysqlTable(
 		direction: oneOf(DIRECTIONS).notNull(),
 		scaleLow: number().notNull(),
 		scaleHigh: number().notNull(),
+		/** Words from worst to best rank, in the tester's own; null for a number. */
+		words: json<string[]>()(),
+		/** What it tells of; null for nothing of these. */
+		family: oneOf(FAMILIES),
 		...created()
 	},
 	(t) => [index('own_measure_trial').on(t.trialId)]
@@ -416,6 +431,8 @@ export const event = mysqlTable(
 		at: moment().notNull(),
 		zone: zone(),
 		dryerId: to(() => dryer.id),
+		/** The portion it happened to: the event that cut it off. */
+		portionId: uuid(),
 		detail: json<unknown>()(),
 		...created()
 	},
@@ -434,6 +451,14 @@ export const attempt = mysqlTable(
 		outcome: oneOf(PRINT_OUTCOMES).notNull(),
 		percentReached: number().notNull(),
 		cause: oneOf(FAILURE_CAUSES),
+		/** How it failed. */
+		failure: oneOf(FAILURE_KINDS),
+		/** Printed while the settings were still being found. */
+		tuning: boolean().notNull().default(false),
+		/** Signs of water while it printed. */
+		signs: json<(typeof WATER_SIGNS)[number][]>()(),
+		/** The portion it was printed from: the event that cut it off. */
+		portionId: to(() => event.id),
 		settings: json<unknown>()().notNull(),
 		setUp: json<Record<string, string>>()(),
 		roomTemperatureC: number(),
@@ -460,6 +485,10 @@ export const specimen = mysqlTable(
 		shape: word(60).notNull(),
 		orientation: oneOf(ORIENTATIONS).notNull(),
 		method: oneOf(LOAD_METHODS).notNull(),
+		/** The temperature it was printed at, C, where no print is named. */
+		nozzleC: number(),
+		/** How it was printed otherwise, in the tester's words: four walls. */
+		made: varchar({ length: 60 }),
 		at: moment().notNull(),
 		zone: zone(),
 		...created()

@@ -5,6 +5,7 @@ import { usualParams } from '$lib/core/pieces/usual';
 import { trainingPlan } from '$lib/core/prints/trainer/training';
 import { SEVERITY_WORDS, STRING_WORDS, SURFACE_FAULTS } from '$lib/core/prints/mark-words';
 import { attemptBody } from '$lib/schemas/attempt';
+import { dryingRunBody } from '$lib/schemas/drying';
 import { photoQuery } from '$lib/schemas/photo';
 import { pieceBody } from '$lib/schemas/piece';
 import { readingBody } from '$lib/schemas/reading';
@@ -12,6 +13,7 @@ import { trainingBody } from '$lib/schemas/training';
 import { protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
 import { STEP_PIECE } from '../db/defaults';
 import { putPhoto } from '../photos/photos';
+import { postDryingRun } from '../drying/post';
 import { postPiece } from '../pieces/post';
 import { postAttempt } from '../prints/post-attempt';
 import { postReading } from '../readings/post';
@@ -45,7 +47,7 @@ export async function judgeKnobs(
 	bench: DemoBench,
 	house: string,
 	gable: string,
-	printers: Record<'North' | 'South', string>
+	{ printers, dryer }: { printers: Record<'North' | 'South', string>; dryer: string }
 ): Promise<void> {
 	const { db } = bench;
 	bench.jumpTo(24);
@@ -73,6 +75,7 @@ export async function judgeKnobs(
 	};
 	await postProtocol(db, checked(protocolBody, rules), bench.now);
 	await trainScorers(bench);
+	await dryAgain(bench, dryer, [house, gable]);
 	for (const [which, spoolId] of [house, gable].entries()) {
 		const spool = DEMO_SPOOLS[which === 0 ? 0 : 3] as (typeof DEMO_SPOOLS)[number];
 		const print = async (pieceId: string, more: object = {}) => {
@@ -130,6 +133,13 @@ export async function judgeKnobs(
 		}),
 		bench.now
 	);
+}
+
+/** What was dried for the first trial has lain in the open for weeks: this one counts dried prints. */
+async function dryAgain(bench: DemoBench, dryerId: string, spoolIds: string[]): Promise<void> {
+	const started = bench.tick(10);
+	const run = { id: v7(), dryerId, spoolIds, setPoint: '65 C', duration: '5 h', ...started, endedAt: bench.tick(300).at };
+	await postDryingRun(bench.db, checked(dryingRunBody, run), bench.now);
 }
 
 /** Two observers trained their eyes on strings before; one of them takes heavy for slight. */

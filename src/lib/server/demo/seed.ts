@@ -127,7 +127,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 	await logStrand(bench, at(5));
 	await startRunningDryer(bench, dryer, [at(2), at(8)], now);
 
-	await judgeKnobs(bench, at(0), at(3), printers);
+	await judgeKnobs(bench, at(0), at(3), { printers, dryer });
 	await feedSoftFeet(bench, printers);
 	await learnPriors(db, bench.now);
 	await adoptPriors(db, bench.now);

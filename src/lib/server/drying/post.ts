@@ -67,6 +67,8 @@ export async function postDryingRun(
 			.insert(dryingRun)
 			.values({ id: body.id, dryerId: body.dryerId, setPointC, startedAt, plannedEndAt, zone: body.zone, createdAt: now });
 		await tx.insert(dryingRunSpool).values(spoolIds.map((spoolId) => ({ runId: body.id, spoolId })));
+		// What is printed from it while it runs is dried.
+		for (const spoolId of spoolIds) await raiseRevision(tx, spoolId);
 		if (endedAt !== null) {
 			const run = { id: body.id, dryerId: body.dryerId, startedAt, setPointC };
 			await endRun(tx, run, spoolIds, { endedAt, outcome: 'done', zone: body.zone, now });
@@ -100,12 +102,11 @@ type RunEnd = { endedAt: number; outcome: DryingOutcome; zone: string; now: numb
 
 async function endRun(tx: Transaction, run: Run, spoolIds: string[], { endedAt, outcome, zone, now }: RunEnd): Promise<void> {
 	await tx.insert(dryingRunEnd).values({ runId: run.id, endedAt, outcome, zone, createdAt: now });
+	for (const spoolId of spoolIds) await raiseRevision(tx, spoolId);
 	if (outcome === 'void') return;
 	const detail: DryingDetail = { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC };
-	for (const spoolId of spoolIds) {
-		await raiseRevision(tx, spoolId);
+	for (const spoolId of spoolIds)
 		await tx.insert(event).values({ id: v7(), spoolId, kind: 'dried', at: endedAt, zone, dryerId: run.dryerId, detail, createdAt: now });
-	}
 }
 
 function readDuration(text: string, errors: FieldError[]): number | null {

@@ -1,8 +1,8 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { SpoolEvent } from '$lib/core/evidence/event';
 import type { Reader } from '../db/client';
-import { amendment, dryer, event } from '../db/schema';
+import { amendment, dryer, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
 import { groupBy } from './group';
 
 /** Events of spools after amendments, in time order. */
@@ -17,11 +17,44 @@ export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<st
 	const events = rows.map(({ event: row, dryer: name }) => ({
 		spoolId: row.spoolId,
 		event: applyAmendments(
-			{ id: row.id, kind: row.kind, at: row.at, drying: dryingOf(row.detail, name) },
+			{ id: row.id, kind: row.kind, at: row.at, drying: dryingOf(row.detail, name), portionId: row.portionId, ...saidOf(row.detail) },
 			amendments.get(row.spoolId) ?? []
 		)
 	}));
-	return new Map([...groupBy(events, (e) => e.spoolId)].map(([id, list]) => [id, list.map((e) => e.event)]));
+	const running = await runningDryings(db, spoolIds);
+	return new Map([...groupBy([...events, ...running], (e) => e.spoolId)].map(([id, list]) => [id, list.map((e) => e.event)]));
+}
+
+/** Dryings that nobody has ended yet: what is printed from the dryer meanwhile is dried. */
+async function runningDryings(db: Reader, spoolIds: string[]): Promise<{ spoolId: string; event: SpoolEvent }[]> {
+	const rows = await db
+		.select({ run: dryingRun, spoolId: dryingRunSpool.spoolId, dryer: dryer.name })
+		.from(dryingRunSpool)
+		.innerJoin(dryingRun, eq(dryingRun.id, dryingRunSpool.runId))
+		.innerJoin(dryer, eq(dryer.id, dryingRun.dryerId))
+		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRun.id))
+		.where(and(inArray(dryingRunSpool.spoolId, spoolIds), isNull(dryingRunEnd.runId)))
+		.orderBy(asc(dryingRun.startedAt));
+	return rows.map(({ run, spoolId, dryer: name }) => ({
+		spoolId,
+		event: {
+			...applyAmendments({ id: run.id }, []),
+			kind: 'drying',
+			at: run.startedAt,
+			drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: name },
+			...NOTHING_SAID,
+			portionId: null
+		}
+	}));
+}
+
+const NOTHING_SAID = { portion: null, humidityPct: null, hours: null };
+
+/** What a tester said with an event; what is of another kind was not said. */
+function saidOf(detail: unknown): Pick<SpoolEvent, 'portion' | 'humidityPct' | 'hours'> {
+	const of = (detail ?? {}) as Record<string, unknown>;
+	const number = (name: string) => (typeof of[name] === 'number' ? of[name] : null);
+	return { portion: typeof of.portion === 'string' ? of.portion : null, humidityPct: number('humidityPct'), hours: number('hours') };
 }
 
 /** What is kept with a drying that ran on the bench's timer; a drying only said with a print has none. */

@@ -30,6 +30,8 @@ import { isValidRow } from '../exchange/row-schema';
 import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadStudies } from '../workshop/studies';
+import { loadHandbook } from '../handbook/handbook';
+import { dryForHours } from './dry-for';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
 import { groupBy } from './group';
 import { loadAmendments, loadEvents } from './load-events';
@@ -44,7 +46,14 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 	if (spoolIds.length === 0) return [];
 	const [revisions, hidden] = await Promise.all([
 		db
-			.select({ id: spool.id, revision: spool.revision, server: server.id, epoch: server.epoch })
+			.select({
+				id: spool.id,
+				revision: spool.revision,
+				server: server.id,
+				epoch: server.epoch,
+				// For how long a spool stays dry is the handbook's to say.
+				handbook: sql<string | null>`(SELECT MAX(created_at) FROM handbook_entry)`
+			})
 			.from(spool)
 			.leftJoin(server, sql`TRUE`)
 			.where(inArray(spool.id, spoolIds)),
@@ -52,7 +61,7 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 	]);
 	// What a transaction sees of its own may still be taken back, so it neither reads nor feeds the cache.
 	const shared = !('rollback' in db);
-	const keys = new Map(revisions.map((r) => [r.id, cacheKey(`${r.server} ${r.epoch}`, r.revision, hidden.has(r.id))]));
+	const keys = new Map(revisions.map((r) => [r.id, cacheKey(`${r.server} ${r.epoch} ${r.handbook ?? ''}`, r.revision, hidden.has(r.id))]));
 	const known = new Map(shared ? [...keys].flatMap(([id, key]) => [[id, cachedEvidence(id, key)] as const]) : []);
 	const missing = [...keys.keys()].filter((id) => !known.get(id));
 	const fresh = missing.length > 0 ? await readEvidence(db, missing, hidden) : new Map<string, SpoolEvidence>();
@@ -70,24 +79,26 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
 	if (filamentIds.length === 0) return new Map();
-	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks, studies] = await Promise.all([
-		loadAmendments(db, spoolIds),
-		loadEvents(db, spoolIds),
-		readReadings(db, spoolIds),
-		db
-			.select({ attempt, printer })
-			.from(attempt)
-			.leftJoin(printer, eq(printer.id, attempt.printerId))
-			.where(inArray(attempt.spoolId, spoolIds))
-			.orderBy(asc(attempt.at), asc(attempt.id)),
-		db.select().from(specimen).where(inArray(specimen.spoolId, spoolIds)).orderBy(asc(specimen.at), asc(specimen.id)),
-		db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
-		loadQuotes(db, spoolIds, filamentIds),
-		db.select().from(instrument),
-		loadPieces(db),
-		loadChecks(db),
-		loadStudies(db)
-	]);
+	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks, studies, handbook] =
+		await Promise.all([
+			loadAmendments(db, spoolIds),
+			loadEvents(db, spoolIds),
+			readReadings(db, spoolIds),
+			db
+				.select({ attempt, printer })
+				.from(attempt)
+				.leftJoin(printer, eq(printer.id, attempt.printerId))
+				.where(inArray(attempt.spoolId, spoolIds))
+				.orderBy(asc(attempt.at), asc(attempt.id)),
+			db.select().from(specimen).where(inArray(specimen.spoolId, spoolIds)).orderBy(asc(specimen.at), asc(specimen.id)),
+			db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
+			loadQuotes(db, spoolIds, filamentIds),
+			db.select().from(instrument),
+			loadPieces(db),
+			loadChecks(db),
+			loadStudies(db),
+			loadHandbook(db)
+		]);
 	const claimsOf = groupBy(claims, (c) => c.filamentId);
 	const nominal = new Map(
 		spools.map(({ spool: s, filament: f }) => [s.id, claimsOf.get(f.id)?.find((c) => c.quantity === 'diameter')?.value])
@@ -96,6 +107,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
+	const nozzleOf = new Map(attempts.map(({ attempt: a }) => [a.id, (a.settings as Partial<PrintSettings>).nozzleC ?? null]));
 	for (const { attempt: a } of attempts)
 		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
 	for (const one of specimens)
@@ -162,6 +174,10 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								outcome: a.outcome,
 								percentReached: a.percentReached,
 								cause: a.cause,
+								failure: a.failure,
+								tuning: a.tuning,
+								signs: a.signs ?? [],
+								portionId: a.portionId,
 								printer: p?.name ?? null,
 								nozzle: p?.nozzle ?? null,
 								settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
@@ -182,13 +198,16 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								at: one.at,
 								shape: one.shape,
 								orientation: one.orientation,
-								method: one.method
+								method: one.method,
+								nozzleC: one.nozzleC ?? nozzleOf.get(one.attemptId ?? '') ?? null,
+								made: one.made
 							},
 							amended
 						)
 					),
 				logs: logs.get(s.id) ?? [],
 				events: events.get(s.id) ?? [],
+				dryForH: dryForHours(f.material, handbook),
 				damaged: damaged.get(s.id) ?? [],
 				instruments: onBench.instruments,
 				pieces: onBench.pieces

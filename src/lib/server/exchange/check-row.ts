@@ -1,4 +1,4 @@
-import { BEFORE, FAILURE_CAUSES, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+import { BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
@@ -93,9 +93,10 @@ function checkTyped(row: Row, path: string): FieldError[] {
 function checkAttempt(row: Row, path: string): FieldError[] {
 	const percent = row.percentReached as number;
 	if (row.outcome === 'finished')
-		return percent === 100 && row.cause === null ? [] : [fieldError(`${path}.outcome`, 'finishedContradicted')];
+		return percent === 100 && row.cause === null && row.failure === null ? [] : [fieldError(`${path}.outcome`, 'finishedContradicted')];
 	const errors: FieldError[] = [];
-	if (percent >= 100) errors.push(fieldError(`${path}.percentReached`, 'percentWhole'));
+	if (row.outcome === 'ofNoUse' && percent !== 100) errors.push(fieldError(`${path}.percentReached`, 'finishedContradicted'));
+	if (row.outcome === 'failed' && percent >= 100) errors.push(fieldError(`${path}.percentReached`, 'percentWhole'));
 	if (row.cause === null) errors.push(fieldError(`${path}.cause`, 'causeMissing'));
 	return errors;
 }
@@ -115,6 +116,8 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		outcome: z.enum(PRINT_OUTCOMES).optional(),
 		percentReached: finite.min(0).max(100).optional(),
 		cause: z.enum(FAILURE_CAUSES).nullable().optional(),
+		failure: z.enum(FAILURE_KINDS).nullable().optional(),
+		tuning: z.boolean().optional(),
 		settings: settings.optional()
 	}),
 	spool: z.strictObject({

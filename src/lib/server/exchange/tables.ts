@@ -1,6 +1,7 @@
 import { eq, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
+import { WATER_SIGNS } from '$lib/core/closed-lists';
 import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
 import { PIECE_KINDS } from '$lib/core/pieces/library';
 import { MARK_IDS } from '$lib/core/pieces/types';
@@ -16,7 +17,7 @@ import { saying } from '$lib/schemas/field-error';
 import { pieceMark } from '$lib/schemas/piece';
 import { priorSetContent } from '$lib/schemas/prior-set';
 import { readingContextCells } from '$lib/schemas/reading';
-import { criteriaItems, protocolRules } from '$lib/schemas/trial';
+import { criteriaItems, ownWords, protocolRules } from '$lib/schemas/trial';
 import { CLAIM_QUANTITIES } from '../intake/claims';
 import { storedAxis } from '../diameter/samples';
 import * as db from '../db/schema';
@@ -155,7 +156,15 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'printers',
 		table: db.printer,
 		about: 'printers with their nozzle',
-		rules: { name, nozzle, hotEndMaxC: finite.min(20).max(1000), feedPathMm: bore, throatMm: bore }
+		rules: {
+			name,
+			nozzle,
+			hotEndMaxC: finite.min(20).max(1000),
+			feedPathMm: bore,
+			throatMm: bore,
+			bedMaxC: finite.min(0).max(400),
+			reelMaxG: positive.max(50_000)
+		}
 	},
 	{
 		name: 'dryers',
@@ -226,7 +235,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'own-measures',
 		table: db.ownMeasure,
 		about: 'measures a tester defined',
-		rules: { name: requiredWords(60), unit: words(16) }
+		rules: { name: requiredWords(60), unit: words(16), words: ownWords }
 	},
 	{
 		name: 'drying-runs',
@@ -270,6 +279,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			roomTemperatureC: finite.min(-10).max(60),
 			roomHumidityPct: share,
 			midPrint: words(300),
+			signs: z.array(oneWordOf(WATER_SIGNS)).max(WATER_SIGNS.length),
 			gramsG: positive,
 			minutes: positive,
 			fileHash: sha256
@@ -279,7 +289,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'specimens',
 		table: db.specimen,
 		about: 'things loaded until they broke or held',
-		rules: { shape: requiredWords(60) }
+		rules: { shape: requiredWords(60), made: words(60), nozzleC: finite.min(20).max(500) }
 	},
 	{
 		name: 'readings',

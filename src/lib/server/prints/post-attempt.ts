@@ -9,14 +9,17 @@ import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { attempt, event, note, piece, printer, protocol } from '../db/schema';
 import { readTemperature } from '../drying/temperature';
+import type { ConditionKind } from '$lib/core/finding/types';
+import { dryForOf } from '../evidence/dry-for';
 import { loadEvents } from '../evidence/load-events';
+import { requirePortion } from '../spools/post-event';
 import { refuse, refuseField } from '../problem';
 import { raiseRevision } from '../write/revisions';
 import { orderError } from './check-order';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
-export type KeptAttempt = { id: string; condition: 'asReceived' | 'dried' | 'exposed'; marks: number };
+export type KeptAttempt = { id: string; condition: ConditionKind; marks: number };
 
 /** Keeps an attempt with its marks, whole or not at all. */
 export async function postAttempt(db: Database, body: AttemptBody, now: number): Promise<{ answer: KeptAttempt; repeated: boolean }> {
@@ -28,6 +31,7 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 	await raiseRevision(tx, body.spoolId);
 	const pieceId = body.pieceId ?? (await trialPiece(tx, body.trialId));
 	await checkKnown(tx, pieceId, body.printerId);
+	if (body.portionId) await requirePortion(tx, body.spoolId, body.portionId);
 	const condition = await bringIntoCondition(tx, body, at, now);
 	const marks = readMarks(body.marks);
 	const roomTemperatureC = readRoom(body.roomTemperature);
@@ -39,8 +43,12 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 		at,
 		zone: body.zone,
 		outcome: body.outcome,
-		percentReached: body.outcome === 'finished' ? 100 : (body.percentReached ?? 0),
-		cause: body.outcome === 'failed' ? body.cause : null,
+		percentReached: body.outcome === 'failed' ? (body.percentReached ?? 0) : 100,
+		cause: body.outcome === 'finished' ? null : body.cause,
+		failure: body.outcome === 'finished' ? null : body.failure,
+		tuning: body.tuning,
+		signs: body.signs,
+		portionId: body.portionId,
 		settings: body.settings,
 		setUp: Object.fromEntries(Object.entries(body.setUp).filter(([, said]) => said !== '')),
 		roomTemperatureC,
@@ -107,7 +115,8 @@ async function checkKnown(tx: Transaction, pieceId: string, printerId: string | 
  */
 async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number, now: number): Promise<KeptAttempt['condition']> {
 	const events = (await loadEvents(tx, [body.spoolId])).get(body.spoolId) ?? [];
-	const derived = conditionAt(events, at).kind;
+	const portionId = body.portionId ?? null;
+	const derived = conditionAt({ events, dryForH: await dryForOf(tx, body.spoolId) }, at, portionId).kind;
 	if (!body.condition || body.condition === derived) return derived;
 	if (body.condition === 'asReceived') throw refuseField('condition', 'conditionContradicted', { condition: derived });
 	await tx.insert(event).values({
@@ -116,6 +125,7 @@ async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number
 		kind: body.condition,
 		at: at - 1,
 		zone: body.zone,
+		portionId,
 		detail: { saidWith: body.id },
 		createdAt: now
 	});

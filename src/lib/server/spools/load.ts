@@ -1,9 +1,13 @@
 import type { VERDICT_KINDS } from '$lib/core/closed-lists';
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull, ne } from 'drizzle-orm';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
-import { wetAndDry, type WetDry } from '$lib/core/prints/wet-dry';
+import { conditionAt } from '$lib/core/conditions/condition-at';
+import type { Message } from '$lib/core/finding/message';
+import { dryFirst } from '$lib/core/prints/dry-first';
+import { overDays, type OverDays } from '$lib/core/prints/over-days';
+import { wetAndDry, wetDryFinished, type StateThen, type WetDry } from '$lib/core/prints/wet-dry';
 import { STATIONS } from '$lib/core/registry';
 import type { Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
@@ -29,6 +33,15 @@ export type SpoolWhole = {
 	notes: NoteRow[];
 	parts: PartInService[];
 	wetDry: WetDry[];
+	/** Prints that finished before and after drying; null where there is nothing to compare. */
+	driedFinished: Message | null;
+	overDays: OverDays[];
+	/** The state it is in now, with its age in days. */
+	state: StateThen;
+	/** Why it should be dried before it is used. */
+	dryFirst: Message[];
+	/** Other spools of the same product that wanted drying first; none where this one was dried, or says so itself. */
+	driedFellows: { id: string; code: string; reasons: Message[] }[];
 	amendments: SpoolAmendment[];
 	/** Raw values of corrected readings: what they were before. */
 	raw: RawReading[];
@@ -96,6 +109,9 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	]);
 	if (!owner) throw notFound('spool');
 	const basis = (await basisOfNewestTrial(db, trials)) ?? (await plainBasis(db, evidence, measures));
+	const then = conditionAt(evidence, now);
+	const state = { kind: then.kind, days: then.since === null ? null : (now - then.since) / 86_400_000 };
+	const wanted = state.kind === 'dried' ? [] : dryFirst(evidence, basis);
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {
 		evidence,
@@ -105,9 +121,35 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		notes,
 		parts: await loadParts(db, [spoolId]),
 		wetDry: wetAndDry(evidence, basis),
+		driedFinished: wetDryFinished(evidence, basis),
+		overDays: overDays(evidence, basis),
+		state,
+		dryFirst: wanted,
+		driedFellows: wanted.length > 0 || state.kind === 'dried' ? [] : await fellowsDriedFirst(db, owner.filamentId, spoolId, basis),
 		amendments: amendments.get(spoolId) ?? [],
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),
 		verdicts
 	};
+}
+
+/** Fellows that are looked at for their advice: the newest. */
+const MOST_FELLOWS = 5;
+
+/** Other spools of a product that should have been dried first: this one will be no drier. */
+async function fellowsDriedFirst(db: Reader, filamentId: string, spoolId: string, basis: Basis): Promise<SpoolWhole['driedFellows']> {
+	const rows = await db
+		.select({ id: spool.id })
+		.from(spool)
+		.where(and(eq(spool.filamentId, filamentId), ne(spool.id, spoolId)))
+		.orderBy(desc(spool.createdAt))
+		.limit(MOST_FELLOWS);
+	const fellows = await loadEvidence(
+		db,
+		rows.map((r) => r.id)
+	);
+	return fellows.flatMap((fellow) => {
+		const reasons = dryFirst(fellow, basis);
+		return reasons.length === 0 ? [] : [{ id: fellow.spool.id, code: fellow.spool.code, reasons }];
+	});
 }

@@ -1,7 +1,9 @@
+import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { eventBody } from '$lib/schemas/event';
-import type { Database } from '../db/client';
+import type { Database, Transaction } from '../db/client';
 import { event } from '../db/schema';
+import { refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
@@ -15,7 +17,23 @@ export async function postEvent(
 	return await writeOnce(db, { id: body.id, kind: 'event', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
 		await raiseRevision(tx, body.spoolId);
-		await tx.insert(event).values({ ...body, at, createdAt: now });
+		const { id, spoolId, kind, zone, portionId } = body;
+		if (portionId) await requirePortion(tx, spoolId, portionId);
+		const { portion, humidityPct, hours } = body;
+		const said = Object.fromEntries(
+			Object.entries({ portion: portion || undefined, humidityPct, hours }).filter(([, v]) => v !== undefined)
+		);
+		const detail = Object.keys(said).length > 0 ? said : null;
+		await tx.insert(event).values({ id, spoolId, kind, at, zone, portionId, detail, createdAt: now });
 		return { id: body.id };
 	});
+}
+
+/** A portion is of one spool, and was cut off it. */
+export async function requirePortion(tx: Transaction, spoolId: string, portionId: string): Promise<void> {
+	const [cut] = await tx
+		.select({ id: event.id })
+		.from(event)
+		.where(and(eq(event.id, portionId), eq(event.spoolId, spoolId), eq(event.kind, 'cutOff')));
+	if (!cut) throw refuseField('portionId', 'unknownId', { what: 'portion' });
 }

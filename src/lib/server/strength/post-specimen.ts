@@ -12,7 +12,7 @@ export async function postSpecimen(db: Database, body: SpecimenBody, now: number
 		const at = pastInstant(body.at, now, 'at');
 		await raiseRevision(tx, body.spoolId);
 		if (body.attemptId) await requireAttempt(tx, body.spoolId, body.attemptId);
-		await tx.insert(specimen).values({ ...body, at, createdAt: now });
+		await tx.insert(specimen).values({ ...body, made: body.made || null, at, createdAt: now });
 		return { id: body.id };
 	});
 }

@@ -1,4 +1,5 @@
 import { nominalDiameter } from '$lib/core/claims/nominal';
+import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Protocol } from '$lib/core/trial/protocol';
@@ -23,6 +24,8 @@ type AsSet = Protocol & {
 	takeOutLeniency?: boolean;
 	/** The price that others are weighed against, once it is frozen with the rules. */
 	costReference?: number | null;
+	/** Kinds of specimen that were chosen by hand. */
+	chosenKinds?: Partial<Record<SpecimenMeasure, string>>;
 };
 
 /** Spools that are judged together: the candidates choose what is compared, a house spool only stands beside them. */
@@ -33,7 +36,7 @@ type Judged = { candidates: readonly SpoolEvidence[]; house: SpoolEvidence | nul
  * price that others are weighed against), from the handbook and from what the record has taught.
  */
 export async function basisOf(db: Reader, set: AsSet, { candidates, house, beside: spools }: Judged, priors: PriorSet): Promise<Basis> {
-	const { takeOutPrinter, takeOutLeniency, costReference: frozen, ...protocol } = set;
+	const { takeOutPrinter, takeOutLeniency, costReference: frozen, chosenKinds = {}, ...protocol } = set;
 	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
 	const handbook = await loadHandbook(db);
 	const choosing = candidates.length > 0 ? candidates : spools;
@@ -42,7 +45,8 @@ export async function basisOf(db: Reader, set: AsSet, { candidates, house, besid
 	const worked: WorkedOut = {
 		nominalMm: nominalDiameter(choosing),
 		markPieces: compared,
-		specimenKinds: specimenKinds(choosing),
+		specimenKinds: specimenKinds(choosing, chosenKinds),
+		chosenKinds,
 		scorerEffects: leniencies,
 		unbridged: [
 			...unbridgedScorers(spools),

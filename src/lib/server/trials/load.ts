@@ -136,6 +136,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				claimRule: rules.protocol.claimRule,
 				currency: head.currency,
 				costReference: weights.costReference,
+				chosenKinds: rules.protocol.specimenKinds ?? {},
 				printer: abilitiesOf(printerNow ?? null),
 				ownMeasures: measures.map(asOwnMeasure)
 			},

@@ -4,6 +4,7 @@ import { upTo } from '../words/numbers';
 export const FIGURES = [
 	{ key: 'dryingC', name: 'Drying', unit: '°C' },
 	{ key: 'dryingH', name: 'Time', unit: 'h' },
+	{ key: 'dryForH', name: 'Stays dry in the open', unit: 'h' },
 	{ key: 'softeningC', name: 'Softens at', unit: '°C' },
 	{ key: 'densityGcm3', name: 'Density', unit: 'g/cm³' },
 	{ key: 'hotEndC', name: 'Nozzle', unit: '°C' }

@@ -1,9 +1,8 @@
 <script lang="ts">
-	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import { conditionOf, type History } from '$lib/core/conditions/condition-at';
 	import type { Departure } from '$lib/core/prints/departures';
 	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
 	import type { Attempt, FailureCause } from '$lib/core/evidence/attempt';
-	import type { SpoolEvent } from '$lib/core/evidence/event';
 	import type { Reading } from '$lib/core/evidence/reading';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
@@ -16,7 +15,8 @@
 	import { marksByScorer } from '../words/marks';
 	import { markName } from '../words/print-marks';
 	import { dayAndTime, upTo } from '../words/numbers';
-	import { CAUSE_WORDS, choices, CONDITION_WORDS } from '../words/closed-lists';
+	import { stateWords } from '../words/messages';
+	import { CAUSE_WORDS, choices, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './attempt-draft';
 	import Problem from '../form/Problem.svelte';
 
@@ -24,7 +24,8 @@
 	type Props = {
 		attempts: Attempt[];
 		readings: Reading[];
-		events: SpoolEvent[];
+		/** The spool's history, which tells the state of each print. */
+		history: History;
 		notes: { targetId: string; text: string }[];
 		photos: { id: string; attemptId: string; width: number; height: number }[];
 		amendments: AmendmentRow[];
@@ -33,10 +34,23 @@
 		departures?: (attempt: Attempt) => Departure[];
 		onchange: () => void;
 	};
-	let { attempts, readings, events, notes, photos, amendments, pieceName, departures = () => [], onchange }: Props = $props();
+	let { attempts, readings, history, notes, photos, amendments, pieceName, departures = () => [], onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
 	const rows = growing(() => attempts.length, 2, 2);
+	const portionOf = (a: Attempt) => history.events.find((e) => e.id === a.portionId)?.portion ?? null;
+	const stateOf = (a: Attempt) => {
+		const { kind, since } = conditionOf(history, a);
+		const state = stateWords(kind, since === null ? null : (a.at - since) / 86_400_000);
+		const portion = a.portionId === null ? '' : `portion ${portionOf(a) ?? ''}, `;
+		return `${portion}${state}`;
+	};
 	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
+	const endWords = (a: Attempt) => {
+		if (a.outcome === 'finished') return 'Finished';
+		const how = a.failure === null ? '' : `, ${FAILURE_KIND_WORDS[a.failure]}`;
+		const end = a.outcome === 'ofNoUse' ? 'Finished, of no use' : `Failed at ${upTo(a.percentReached, 1)} %`;
+		return `${end}${how}, charged to ${CAUSE_WORDS[a.cause ?? 'unknown']}`;
+	};
 	/** The last amendment in force of an attempt: what an undo would take back. */
 	const lastOf = (a: Attempt) => {
 		const own = amendments.filter((x) => x.targetId === a.id);
@@ -61,13 +75,9 @@
 		<li class="panel px-3 py-2 {attempt.status === 'excluded' ? 'opacity-75' : ''}">
 			<p class="flex flex-wrap items-baseline gap-x-2">
 				<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
-					{attempt.outcome === 'finished'
-						? 'Finished'
-						: `Failed at ${upTo(attempt.percentReached, 1)} %, charged to ${CAUSE_WORDS[attempt.cause ?? 'unknown']}`}
+					{endWords(attempt)}
 				</strong>
-				<span class="small"
-					>{pieceName(attempt.pieceId)} · {CONDITION_WORDS[conditionAt(events, attempt.at).kind]} · {dayAndTime(attempt.at)}</span
-				>
+				<span class="small">{pieceName(attempt.pieceId)} · {stateOf(attempt)} · {dayAndTime(attempt.at)}</span>
 				<button type="button" class="link ml-auto min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
 			</p>
 			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
@@ -92,6 +102,16 @@
 					.join(' · ')}
 			</p>
 			{#each departures(attempt) as departure (departure.kind)}<p class="small">≠ {departureWords(departure)}</p>{/each}
+			{#if attempt.tuning || attempt.signs.length}
+				<p class="small">
+					{[
+						attempt.tuning ? 'finding the settings: kept apart' : null,
+						attempt.signs.length ? `signs of water: ${attempt.signs.map((sign) => WATER_SIGN_WORDS[sign]).join(', ')}` : null
+					]
+						.filter(Boolean)
+						.join(' · ')}
+				</p>
+			{/if}
 			{#if attempt.midPrint}<p class="question mt-1">≠ changed while printing: {attempt.midPrint}</p>{/if}
 			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
 			<PhotosOfPrint
@@ -117,9 +137,9 @@
 	{amending}
 	title="Amend this print"
 	placeholder="belt was loose"
-	correction={amending.chosen?.outcome === 'failed' ? () => ({ replacement: { cause } }) : undefined}
+	correction={amending.chosen && amending.chosen.outcome !== 'finished' ? () => ({ replacement: { cause } }) : undefined}
 >
-	{#if amending.chosen?.outcome === 'failed'}
+	{#if amending.chosen && amending.chosen.outcome !== 'finished'}
 		<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 	{/if}
 </AmendDialog>

@@ -35,6 +35,16 @@ describe('a print as typed', () => {
 			marks: { overhangLastClean: '65' }
 		});
 	});
+	it('says what went wrong and signs of water only where somebody did', () => {
+		const draft = { ...freshDraft(base), failure: 'clogged' as const, signs: ['hiss' as const], tuning: true, portionId: 'p1' };
+		expect(draftBody(draft)).toMatchObject({ signs: ['hiss'], tuning: true, portionId: 'p1' });
+		expect(draftBody(draft)).not.toHaveProperty('failure');
+		expect(draftBody({ ...draft, outcome: 'ofNoUse', cause: 'filament' })).toMatchObject({
+			outcome: 'ofNoUse',
+			cause: 'filament',
+			failure: 'clogged'
+		});
+	});
 	it('passes text for a number on, to be refused by name', () => {
 		expect(draftBody({ ...freshDraft(base), outcome: 'failed', percentReached: 'half', cause: 'printer' })).toMatchObject({
 			percentReached: 'half',

@@ -4,9 +4,16 @@ import { SETTING_WORDS } from '../words/settings';
 
 /** What is typed about one print. Text stays text until the server reads it. */
 export type AttemptDraft = {
-	outcome: 'finished' | 'failed';
+	outcome: Attempt['outcome'];
 	percentReached: string;
 	cause: FailureCause | null;
+	failure: Attempt['failure'];
+	/** Printed while the settings are still being found. */
+	tuning: boolean;
+	/** Signs of water while it printed. */
+	signs: Attempt['signs'];
+	/** The portion it was printed from; empty for the spool itself. */
+	portionId: string;
 	condition: ConditionKind;
 	/** Marks that are asked with the print, by their reading. */
 	marks: Record<string, string>;
@@ -29,6 +36,7 @@ const NOTHING_SEEN = {
 	outcome: 'finished',
 	percentReached: '',
 	cause: null,
+	failure: null,
 	note: '',
 	roomTemperature: '',
 	roomHumidityPct: '',
@@ -61,6 +69,9 @@ export function freshDraft(given: {
 	return {
 		...NOTHING_SEEN,
 		marks: {},
+		signs: [],
+		tuning: given.last?.tuning ?? false,
+		portionId: '',
 		condition: given.condition,
 		printerId: given.printerId,
 		pieceId: given.pieceId,
@@ -73,7 +84,7 @@ export function freshDraft(given: {
 
 /** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */
 export function nextDraft(sent: AttemptDraft): AttemptDraft {
-	return { ...sent, ...NOTHING_SEEN, marks: {} };
+	return { ...sent, ...NOTHING_SEEN, marks: {}, signs: [] };
 }
 
 /** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
@@ -88,7 +99,11 @@ export function draftBody(draft: AttemptDraft): Record<string, unknown> {
 	return {
 		outcome: draft.outcome,
 		...(draft.outcome === 'failed' && draft.percentReached.trim() ? { percentReached: textOrNumber(draft.percentReached) } : {}),
-		...(draft.outcome === 'failed' && draft.cause ? { cause: draft.cause } : {}),
+		...(draft.outcome !== 'finished' && draft.cause ? { cause: draft.cause } : {}),
+		...(draft.outcome !== 'finished' && draft.failure ? { failure: draft.failure } : {}),
+		...(draft.tuning ? { tuning: true } : {}),
+		...(draft.signs.length ? { signs: draft.signs } : {}),
+		...(draft.portionId ? { portionId: draft.portionId } : {}),
 		condition: draft.condition,
 		...(draft.printerId ? { printerId: draft.printerId } : {}),
 		pieceId: draft.pieceId,

@@ -6,7 +6,7 @@
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
-	import { FAILURE_MODE_WORDS, kindWords, wordOf } from '../words/closed-lists';
+	import { DAMAGE_TELLS, FAILURE_MODE_WORDS, kindWords, wordOf } from '../words/closed-lists';
 
 	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
 	let { specimens, readings, waiting, onchange }: Props = $props();
@@ -26,12 +26,15 @@
 
 <ol class="space-y-1.5">
 	{#each numbered as { specimen, number } (specimen.id)}
-		{@const failure = of(specimen, 'failure')
-			.filter((r) => r.status === 'counts')
-			.at(-1)}
+		{@const last = (quantity: string) =>
+			of(specimen, quantity)
+				.filter((r) => r.status === 'counts')
+				.at(-1)}
+		{@const failure = last('failure')}
+		{@const damage = last('damage')}
 		<li class="flex flex-wrap items-baseline gap-x-3 border-b pb-1 {specimen.status === 'excluded' ? 'text-muted line-through' : ''}">
 			<strong>{number}</strong>
-			<span class="small">{kindWords(kindOf(specimen))}</span>
+			<span class="small">{kindWords(kindOf(specimen))}{specimen.nozzleC === null ? '' : `, ${specimen.nozzleC} °C`}</span>
 			{#each PARTS as [quantity, word] (quantity)}
 				{@const here = of(specimen, quantity)}
 				{#if here.length}
@@ -44,6 +47,7 @@
 				{/if}
 			{/each}
 			{#if failure}<span>{wordOf(FAILURE_MODE_WORDS, failure.typedText)}</span>{/if}
+			{#if damage}<span>{wordOf(DAMAGE_TELLS, damage.typedText)}</span>{/if}
 			<button
 				type="button"
 				class="link ml-auto min-h-[26px] text-[0.85rem]"

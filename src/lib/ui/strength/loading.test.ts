@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { LoadMethod } from '$lib/core/evidence/specimen';
-import { feltByHand, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading, type LoadSetUp } from './loading';
+import { feltByHand, nozzleOf, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading, type LoadSetUp } from './loading';
 
 const setUp = (given: Partial<LoadSetUp> = {}): LoadSetUp => ({
 	shape: 'hook',
 	orientation: 'upright',
 	method: 'steps',
+	nozzle: '',
 	bucket: '',
 	unit: 'lb',
 	...given
@@ -41,7 +42,7 @@ describe('load in steps', () => {
 		expect(b.type('15')).toBe('part 1: loadHeld 15 lb');
 		expect(b.loading.broken).toBeNull();
 		expect(b.type('20x')).toBe('part 1: loadBroke 20 lb');
-		expect(b.loading).toEqual({ open: {}, broken: { spoolId: 'KE1', id: 'part 1' } });
+		expect(b.loading).toEqual({ open: {}, broken: { spoolId: 'KE1', id: 'part 1' }, held: null });
 		expect(b.type('5')).toBe('part 2: loadHeld 5 lb');
 	});
 	it('goes up only, in whatever unit each is typed', () => {
@@ -63,7 +64,7 @@ describe('load in steps', () => {
 		const b = bench();
 		b.type('10');
 		b.unload();
-		expect(b.loading).toEqual(NOTHING_LOADED);
+		expect(b.loading).toEqual({ open: {}, broken: null, held: { spoolId: 'KE1', id: 'part 1' } });
 		expect(b.type('5')).toBe('part 2: loadHeld 5 lb');
 	});
 	it('a break taken back: the specimen still hangs there, and any load may follow', () => {
@@ -71,7 +72,7 @@ describe('load in steps', () => {
 		b.type('10');
 		b.type('20x');
 		b.takeBack('part 1', 'loadBroke');
-		expect(b.loading).toEqual({ open: { KE1: { id: 'part 1', lastN: null } }, broken: null });
+		expect(b.loading).toEqual({ open: { KE1: { id: 'part 1', lastN: null } }, broken: null, held: null });
 		expect(b.type('8')).toBe('part 1: loadHeld 8 lb');
 	});
 	it('a step taken back: a smaller one may follow; one of an earlier specimen changes nothing', () => {
@@ -90,9 +91,9 @@ describe('load read off, blows and hands', () => {
 	it('each is a specimen of its own; held or broken by the letter behind', () => {
 		const b = bench('direct');
 		expect(b.type('150 N')).toBe('part 1: loadBroke 150 N');
-		expect(b.loading).toEqual({ open: {}, broken: { spoolId: 'KE1', id: 'part 1' } });
+		expect(b.loading).toEqual({ open: {}, broken: { spoolId: 'KE1', id: 'part 1' }, held: null });
 		expect(b.type('120 N h')).toBe('part 2: loadHeld 120 N');
-		expect(b.loading).toEqual(NOTHING_LOADED);
+		expect(b.loading).toEqual({ open: {}, broken: null, held: { spoolId: 'KE1', id: 'part 2' } });
 		b.takeBack('part 1', 'loadBroke');
 		expect(b.loading).toEqual(NOTHING_LOADED);
 	});
@@ -101,11 +102,19 @@ describe('load read off, blows and hands', () => {
 		const entry = typedLoad(NOTHING_LOADED, setUp({ method: 'blows' }), { spoolId: 'KE1', text: '3', newId: 'p' });
 		expect(entry).toMatchObject({ unit: null });
 	});
-	it('what the hands say ends a specimen and asks for no failure', () => {
+	it('what the hands say ends a specimen: what gave way can be told how, what did not is asked for damage', () => {
 		const b = bench('byHand');
 		expect(b.feel('snaps')).toBe('part 1: byHand snaps');
 		expect(b.feel('bends')).toBe('part 2: byHand bends');
-		expect(b.loading).toEqual(NOTHING_LOADED);
+		expect(b.loading).toEqual({ open: {}, broken: { spoolId: 'KE1', id: 'part 2' }, held: null });
+		b.feel('holds');
+		expect(b.loading).toEqual({ open: {}, broken: null, held: { spoolId: 'KE1', id: 'part 3' } });
+	});
+	it('a nozzle temperature that is none is refused before anything is stored', () => {
+		expect(bench('direct', { nozzle: 'hot' }).type('100 N')).toBe('nozzleNotRead');
+		expect(bench('direct', { nozzle: '900' }).type('100 N')).toBe('nozzleNotRead');
+		expect(bench('direct', { nozzle: '232,5 °C' }).type('100 N')).toBe('part 1: loadBroke 100 N');
+		expect([nozzleOf(''), nozzleOf('232,5'), nozzleOf('230 C')]).toEqual([null, 232.5, 230]);
 	});
 });
 

@@ -6,15 +6,25 @@ import { refusalWords } from '../words/refusals';
 import { readLoad, unitTyped, withUnit } from './read-load';
 
 /** How specimens are made and loaded, as the page says it. */
-export type LoadSetUp = { shape: string; orientation: Orientation; method: LoadMethod; bucket: string; unit: string };
+export type LoadSetUp = {
+	shape: string;
+	orientation: Orientation;
+	method: LoadMethod;
+	/** Nozzle temperature, C, as typed; empty for not said. */
+	nozzle: string;
+	bucket: string;
+	unit: string;
+};
 
 /** The specimen under load on each spool, with the largest load it has held; and the one that broke last and can still be told how. */
 export type Loading = {
 	open: Readonly<Record<string, { id: string; lastN: number | null }>>;
 	broken: { spoolId: string; id: string } | null;
+	/** The one that held to the end and can still be told what that did to it. */
+	held: { spoolId: string; id: string } | null;
 };
 
-export const NOTHING_LOADED: Loading = { open: {}, broken: null };
+export const NOTHING_LOADED: Loading = { open: {}, broken: null, held: null };
 
 /** What one entry brings: the reading, the specimen it belongs to, and how things stand then. */
 export type Entry = { specimenId: string; isNew: boolean; quantity: string; typed: string; loading: Loading };
@@ -31,6 +41,7 @@ export function typedLoad(
 ): { refusal: FieldError } | (Entry & { unit: string | null }) {
 	const { method, bucket } = setUp;
 	if (!setUp.shape.trim()) return { refusal: fieldError('typed', 'loadedShapeMissing') };
+	if (!isTemperature(setUp.nozzle)) return { refusal: fieldError('typed', 'nozzleNotRead') };
 	const load = readLoad(given.text, method);
 	const typed = method === 'blows' ? load.typed : withUnit(load.typed, setUp.unit);
 	const read = readReading(load.quantity, typed);
@@ -56,7 +67,9 @@ function entered(
 ): Entry {
 	const known = loading.open[spoolId];
 	const id = known?.id ?? newId;
-	const broke = isBreak(quantity);
+	// What gave way in the hands can be told how; what did not break is asked what that did to it.
+	const broke = isBreak(quantity) || (quantity === 'byHand' && typed !== 'holds');
+	const done = ends && !broke;
 	const { [spoolId]: _, ...others } = loading.open;
 	return {
 		specimenId: id,
@@ -65,17 +78,33 @@ function entered(
 		typed,
 		loading: {
 			open: ends || broke ? others : { ...others, [spoolId]: { id, lastN: value } },
-			broken: broke ? { spoolId, id } : ends ? null : loading.broken
+			broken: broke ? { spoolId, id } : ends ? null : loading.broken,
+			held: done ? { spoolId, id } : null
 		}
 	};
 }
 
 const isBreak = (quantity: string): boolean => quantity.endsWith('Broke');
 
+/** What was typed for a nozzle temperature, C; null for nothing, NaN for what is no temperature. */
+export const nozzleOf = (typed: string): number | null =>
+	typed.trim() === ''
+		? null
+		: Number(
+				typed
+					.trim()
+					.replace(',', '.')
+					.replace(/\s*°?\s*C$/i, '')
+			);
+const isTemperature = (typed: string): boolean => {
+	const nozzleC = nozzleOf(typed);
+	return nozzleC === null || (nozzleC >= 20 && nozzleC <= 500);
+};
+
 /** The specimen under load held all there was: the next load is another's. */
 export function unloaded(loading: Loading, spoolId: string): Loading {
-	const { [spoolId]: _, ...others } = loading.open;
-	return { open: others, broken: null };
+	const { [spoolId]: held, ...others } = loading.open;
+	return { open: others, broken: null, held: held ? { spoolId, id: held.id } : null };
 }
 
 /** The last reading was taken back: after a break in steps the specimen still hangs there, and any load may follow. */
@@ -88,5 +117,5 @@ export function takenBack(
 	const { specimenId, quantity } = reading;
 	const here = loading.open[spoolId];
 	const hangs = specimenId !== null && ((isBreak(quantity) && method === 'steps') || here?.id === specimenId);
-	return { open: hangs ? { ...loading.open, [spoolId]: { id: specimenId, lastN: null } } : loading.open, broken: null };
+	return { open: hangs ? { ...loading.open, [spoolId]: { id: specimenId, lastN: null } } : loading.open, broken: null, held: null };
 }

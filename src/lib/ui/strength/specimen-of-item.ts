@@ -12,6 +12,8 @@ export function specimenOfItem(item: OutboxItem): (Specimen & { spoolId: string 
 		shape: body.shape,
 		orientation: body.orientation as Orientation,
 		method: body.method as LoadMethod,
+		nozzleC: typeof body.nozzleC === 'number' ? body.nozzleC : null,
+		made: typeof body.made === 'string' ? body.made : null,
 		status: 'counts',
 		corrected: false,
 		confirmed: false

@@ -1,6 +1,6 @@
 import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
-import { specimenKinds } from '$lib/core/strength/kinds';
+import { kindsOfTrial, specimenKinds } from '$lib/core/strength/kinds';
 import { strengthStation } from '$lib/core/strength/station';
 import type { Basis } from '$lib/core/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
@@ -9,7 +9,7 @@ import { Bench, lastEntered } from '../bench/bench.svelte';
 import { outbox } from '../bench/outbox-state.svelte';
 import { newId } from '../form/send';
 import { plural } from '../words/numbers';
-import { feltByHand, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
+import { feltByHand, nozzleOf, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
 import { specimenOfItem } from './specimen-of-item';
 
 type Given = { evidence: SpoolEvidence[]; basis: Basis };
@@ -22,6 +22,9 @@ export class StrengthBench {
 	shape = $state('');
 	orientation = $state<Orientation>('upright');
 	method = $state<LoadMethod>('steps');
+	/** Nozzle temperature and how it was printed otherwise, as typed. */
+	nozzle = $state('');
+	made = $state('');
 	#bucket = $state('');
 	unit = $state('');
 	#loading = $state.raw<Loading>(NOTHING_LOADED);
@@ -33,7 +36,12 @@ export class StrengthBench {
 	#queue: Promise<unknown> = Promise.resolve();
 
 	// What was captured a moment ago may be the first of its kind: then it is the one compared.
-	readonly #basis = $derived.by(() => ({ ...this.#given().basis, specimenKinds: specimenKinds(this.bench.live) }));
+	readonly #basis = $derived.by(() => ({
+		...this.#given().basis,
+		specimenKinds: specimenKinds(this.bench.live, this.#given().basis.chosenKinds)
+	}));
+	/** All kinds that are here, for choosing the one that is compared. */
+	readonly all = $derived.by(() => kindsOfTrial(this.bench.live));
 	readonly kinds = $derived(this.#basis.specimenKinds);
 	readonly defs = $derived(strengthStation.quantities(this.#basis));
 	readonly findings = $derived.by(() => (this.bench.evidence ? strengthStation.find(this.bench.evidence, this.#basis, 0) : []));
@@ -54,12 +62,14 @@ export class StrengthBench {
 		this.shape = last?.shape ?? '';
 		this.orientation = last?.orientation ?? 'upright';
 		this.method = last?.method ?? 'steps';
+		this.nozzle = last?.nozzleC == null ? '' : String(last.nozzleC);
+		this.made = last?.made ?? '';
 		this.bench = new Bench({
 			station: 'strength',
 			evidence: () => given().evidence,
 			more: (e) => this.#withSpecimens(e),
 			status: (e) => (counted(e) ? plural(counted(e), 'specimen') : 'to do'),
-			onchoose: () => (this.#loading = { ...this.#loading, broken: null })
+			onchoose: () => (this.#loading = { ...this.#loading, broken: null, held: null })
 		});
 	}
 
@@ -89,6 +99,11 @@ export class StrengthBench {
 		return this.#loading.broken !== null;
 	}
 
+	/** Whether one held to the end and can still be told what that did to it. */
+	get held(): boolean {
+		return this.#loading.held !== null;
+	}
+
 	/** Loaded in another way from here on: what hangs there is left as it is. */
 	another(): void {
 		this.#loading = { ...this.#loading, open: {} };
@@ -99,8 +114,8 @@ export class StrengthBench {
 		if (!spoolId) return fieldError('typed', 'nothingToLoad');
 		const refusal = this.bench.when.refusal();
 		if (refusal) return refusal;
-		const { shape, orientation, method, bucket, unit } = this;
-		const entry = typedLoad(this.#loading, { shape, orientation, method, bucket, unit }, { spoolId, text, newId: newId() });
+		const { shape, orientation, method, nozzle, bucket, unit } = this;
+		const entry = typedLoad(this.#loading, { shape, orientation, method, nozzle, bucket, unit }, { spoolId, text, newId: newId() });
 		if ('refusal' in entry) return entry.refusal;
 		if (entry.unit) {
 			this.unit = entry.unit;
@@ -123,9 +138,18 @@ export class StrengthBench {
 
 	failed(word: string): void {
 		const { broken } = this.#loading;
-		if (!broken) return;
-		void this.bench.captured.keep({ spoolId: broken.spoolId, quantity: 'failure', typed: word, specimenId: broken.id });
-		this.#loading = { ...this.#loading, broken: null };
+		if (broken) this.#tell(broken, 'failure', word);
+	}
+
+	/** What holding did to the one that held. */
+	damaged(word: string): void {
+		const { held } = this.#loading;
+		if (held) this.#tell(held, 'damage', word);
+	}
+
+	#tell(of: { spoolId: string; id: string }, quantity: 'failure' | 'damage', word: string): void {
+		void this.bench.captured.keep({ spoolId: of.spoolId, quantity, typed: word, specimenId: of.id });
+		this.#loading = { ...this.#loading, broken: null, held: null };
 		this.bench.focus();
 	}
 
@@ -152,8 +176,18 @@ export class StrengthBench {
 
 	#made(spoolId: string, id: string) {
 		const { shape, orientation, method } = this;
-		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...this.bench.when.moment() };
-		this.#local.set(id, { ...body, at: Date.parse(body.at), status: 'counts', corrected: false, confirmed: false });
+		const [nozzleC, made] = [nozzleOf(this.nozzle), this.made.trim()];
+		const how = { ...(nozzleC === null ? {} : { nozzleC }), ...(made ? { made } : {}) };
+		const body = { id, spoolId, shape: shape.trim(), orientation, method, ...how, ...this.bench.when.moment() };
+		this.#local.set(id, {
+			...body,
+			nozzleC,
+			made: made || null,
+			at: Date.parse(body.at),
+			status: 'counts',
+			corrected: false,
+			confirmed: false
+		});
 		return { body, bucket: method === 'steps' ? this.bucket.trim() : '' };
 	}
 

@@ -6,6 +6,7 @@ import type {
 	CONDITION_POLICIES,
 	DIRECTIONS,
 	FAILURE_CAUSES,
+	FAILURE_KINDS,
 	FAILURE_RULES,
 	LOAD_METHODS,
 	OBTAINED,
@@ -19,9 +20,10 @@ import type {
 	FAMILIES,
 	USE_PRESETS,
 	VALUE_RULES,
-	VERDICT_KINDS
+	VERDICT_KINDS,
+	WATER_SIGNS
 } from '$lib/core/closed-lists';
-import type { FAILURE_WORDS } from '$lib/core/strength/words';
+import type { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
 
 /** Words for the closed lists of the record: a word added to a list does not compile until it is told here. */
 type Words<L extends readonly string[]> = Readonly<Record<L[number], string>>;
@@ -30,21 +32,48 @@ type Words<L extends readonly string[]> = Readonly<Record<L[number], string>>;
 export const choices = <T extends string>(list: readonly T[], words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
 	list.map((value) => ({ value, label: words[value] }));
 
-export const CONDITION_WORDS: Words<typeof CONDITIONS> = { asReceived: 'as received', dried: 'dried', exposed: 'exposed' };
+export const CONDITION_WORDS: Words<typeof CONDITIONS> = {
+	asReceived: 'as received',
+	dried: 'dried',
+	exposed: 'in the air',
+	soaked: 'soaked'
+};
 
 export const SAID_EVENT_WORDS: Words<typeof SAID_EVENTS> = {
+	exposed: 'left in the open',
+	soaked: 'soaked in water',
+	stored: 'put away dry',
 	printed: 'printed from, not recorded here',
 	respooled: 'wound onto another reel',
 	cutOff: 'filament cut off'
 };
 
-export const OUTCOME_WORDS: Words<typeof PRINT_OUTCOMES> = { finished: 'finished', failed: 'failed' };
+export const OUTCOME_WORDS: Words<typeof PRINT_OUTCOMES> = { finished: 'finished', failed: 'failed', ofNoUse: 'finished, of no use' };
+
+export const FAILURE_KIND_WORDS: Words<typeof FAILURE_KINDS> = {
+	wouldNotStick: 'would not stick',
+	lifted: 'lifted off',
+	clogged: 'clogged',
+	ground: 'ground by the gear',
+	tangled: 'tangled',
+	stopped: 'stopped feeding',
+	collapsed: 'collapsed',
+	other: 'something else'
+};
+
+export const WATER_SIGN_WORDS: Words<typeof WATER_SIGNS> = {
+	hiss: 'hissing',
+	pops: 'popping',
+	dots: 'dots and bubbles',
+	brittle: 'strand snaps'
+};
 
 export const CAUSE_WORDS: Words<typeof FAILURE_CAUSES> = {
 	filament: 'the filament',
 	printer: 'the printer',
 	setUp: 'the set-up',
 	handling: 'handling',
+	onPurpose: 'done on purpose',
 	unknown: 'unknown'
 };
 
@@ -54,6 +83,7 @@ export const CAUSE_TELLS: Words<typeof FAILURE_CAUSES> = {
 	printer: 'the same wave or shift with every spool, a slipping feeder, a clogged nozzle that stays clogged with the next spool',
 	setUp: 'first layer, bed not clean, the wrong profile or temperature',
 	handling: 'a tangle after the free end was let go, a door opened, a knock',
+	onPurpose: 'you soaked it, clogged it or ran it too hot to see what happens',
 	unknown: 'nobody saw it: an answer too'
 };
 
@@ -80,6 +110,22 @@ export const FAILURE_MODE_WORDS: Words<typeof FAILURE_WORDS> = {
 	shattered: 'shattered',
 	tore: 'tore at the hole',
 	slipped: 'slipped out'
+};
+
+/** How it gave way in the hands, in full. */
+export const BY_HAND_TELLS: Words<typeof BY_HAND_WORDS> = {
+	crumbles: 'crumbles',
+	snaps: 'snaps',
+	resists: 'resists, then breaks',
+	bends: 'bends, then breaks',
+	holds: 'did not break'
+};
+
+export const DAMAGE_TELLS: Words<typeof DAMAGE_WORDS> = {
+	none: 'no damage',
+	whitened: 'whitened',
+	bentForGood: 'bent for good',
+	cracked: 'cracked'
 };
 
 export const PART_STATE_WORDS: Words<typeof PART_STATES> = {
@@ -169,6 +215,7 @@ export const wordOf = (words: Readonly<Record<string, string>>, text: string): s
 
 /** A kind of specimen in words. */
 export function kindWords(kind: string): string {
-	const [shape = '', orientation = '', method = ''] = kind.split(' · ');
-	return [shape, wordOf(ORIENTATION_WORDS, orientation), wordOf(METHOD_WORDS, method)].join(', ');
+	const [shape = '', orientation = '', method = '', ...rest] = kind.split(' · ');
+	const made = rest.map((part) => part.replace(/^(\d+(?:\.\d+)?) C$/, '$1 °C'));
+	return [shape, wordOf(ORIENTATION_WORDS, orientation), wordOf(METHOD_WORDS, method), ...made].join(', ');
 }

@@ -2,9 +2,11 @@ import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
 import { UNCHANGED } from '$lib/core/prints/context';
 import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
-import type { Missing } from '$lib/core/finding/types';
+import type { FailureCause } from '$lib/core/evidence/attempt';
+import type { ConditionKind, Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
-import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
+import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
+import { isInWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -57,7 +59,9 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		p.cells > 0
 			? `So few prints are told with what ${plural(p.cells, 'other spool')} on record did with such prints.`
 			: 'So few prints are told with what is assumed of prints in general: nine in ten finish.',
-	lostOtherwise: (p) => `${p.count} lost otherwise`,
+	lostOtherwise: (p) => `${p.count} ${p.cause === null ? 'lost otherwise' : LOST_TO[p.cause]}`,
+	tuningPrints: (p) => `${plural(p.count, 'print')} made while finding the settings ${p.count === 1 ? 'is' : 'are'} kept apart.`,
+	failedHow: (p) => `${p.count} ${FAILURE_KIND_WORDS[p.kind]}.`,
 	failuresNotCounted: (p) => `${plural(p.count, 'failure')} not charged to the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
 	noPrintsForCost: (p) =>
 		`Bought at ${fixed(p.perKg, 2)} per kg; not printed here yet, so the failures counted in are ${p.cells > 0 ? 'those of such prints on record' : 'assumed'}.`,
@@ -101,6 +105,10 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'demand.hardenedNozzle': () => 'It wants a hardened nozzle.',
 	'demand.enclosure': () => 'It wants an enclosure.',
 	demandsMet: () => 'The trial’s printer has all that the material asks for.',
+	atTemperature: (p) => `Printed at ${upTo(p.nozzleC, 0)} °C; ${plural(p.others, 'other temperature')} on the spool’s page, apart.`,
+	'damage.whitened': (p) => `${p.count} whitened.`,
+	'damage.bentForGood': (p) => `${p.count} bent for good.`,
+	'damage.cracked': (p) => `${p.count} cracked.`,
 	noSpecimens: () => 'Nothing loaded yet.',
 	neverBroke: (p) => `${p.held} of ${plural(p.n, 'specimen')} never broke; what they held is counted in.`,
 	allHeld: (p) =>
@@ -114,6 +122,21 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'failed.shattered': (p) => failed(p, 'shattered'),
 	'failed.tore': (p) => failed(p, 'tore at the hole'),
 	'failed.slipped': (p) => failed(p, 'slipped from the grip (counted as held)'),
+	'wetDry.few': (p) => fewPairs(p),
+	'wetDry.finished': (p) =>
+		`Finished before drying: ${p.wet} of ${p.wetN}; dried: ${p.dry} of ${p.dryN}${p.p < 0.05 ? '.' : ', which may be chance.'} (Fisher’s exact test, p = ${upTo(p.p, 3)})`,
+	'overDays.worse': (p) => `${Mark(p)} got worse with days in the air: ${overDaysSpan(p)} (exact rank test, p = ${upTo(p.p, 3)}).`,
+	'overDays.better': (p) => `${Mark(p)} got better with days in the air: ${overDaysSpan(p)} (exact rank test, p = ${upTo(p.p, 3)}).`,
+	'overDays.looksWorse': (p) => `${Mark(p)} looks worse with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
+	'overDays.looksBetter': (p) => `${Mark(p)} looks better with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
+	'overDays.noTrend': (p) => `${Mark(p)} shows no change with days in the air (${plural(p.prints, 'print')}).`,
+	'dryFirst.signs': (p) =>
+		`${p.signs
+			.split(' ')
+			.map((sign) => WATER_SIGN_WORDS[sign as keyof typeof WATER_SIGN_WORDS] ?? sign)
+			.join(', ')} in ${p.prints} of ${plural(p.n, 'print')} before drying`,
+	'dryFirst.pairs': (p) => `drying improved ${mark(p)} in every pair`,
+	'dryFirst.brittle': () => 'the strand was brittle out of the box',
 	'wetDry.helped': (p) => `Drying helped ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
 	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
 	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} that these prints can show: ${pairWords(p)}.`,
@@ -146,6 +169,49 @@ function mark(p: { quantity: string }): string {
 	return quantityName({ id: p.quantity }).toLowerCase();
 }
 
+/** The same at the head of a sentence. */
+const Mark = (p: { quantity: string }): string => quantityName({ id: p.quantity });
+
+const LOST_TO: Readonly<Record<FailureCause, string>> = {
+	filament: 'lost to the filament',
+	printer: 'lost to the printer',
+	setUp: 'lost to set-up',
+	handling: 'lost to handling',
+	onPurpose: 'lost on purpose',
+	unknown: 'lost, cause unknown'
+};
+
+/** A state with its age, as it stands in a sentence. */
+export function stateWords(kind: ConditionKind, days: number | null): string {
+	if (days === null || kind === 'asReceived') return CONDITION_WORDS[kind];
+	const age = days < 1 / 24 ? 'less than an hour' : daysWords(days);
+	return kind === 'exposed' ? `${age} in the air` : `${CONDITION_WORDS[kind]} ${age} before`;
+}
+
+/** One pair or two as they were seen: nobody needs a test to read them. */
+function fewPairs(p: MessageParams['wetDry.few']): string {
+	const value = (v: number) => seenValue(p.quantity, v);
+	const pair = (wet: number, dry: number) => (wet === dry ? `${value(wet)} both times` : `${value(wet)} to ${value(dry)}`);
+	const seen = [pair(p.wet, p.dry), ...(p.wet2 !== null && p.dry2 !== null ? [pair(p.wet2, p.dry2)] : [])];
+	const pairs = seen.length === 1 ? 'one pair' : 'two pairs';
+	const looks =
+		p.better > 0 && p.worse === 0
+			? 'drying looks plainly worth it; print once more to be sure'
+			: p.worse > 0 && p.better === 0
+				? 'it got worse; print once more to be sure'
+				: p.better + p.worse === 0
+					? 'no change to see'
+					: 'one better, one worse: too few to say';
+	return `${Mark(p)}: ${seen.join(' and ')}, ${pairs} (${stateWords(p.before, p.beforeDays)}, then ${stateWords('dried', p.afterDays)}): ${looks}.`;
+}
+
+/** A value of a mark as it was seen. */
+const seenValue = (id: string, value: number): string => valueWords({ id, unit: quantityUnit(id), scale: { low: 0, high: 100 } }, value);
+
+function overDaysSpan(p: MessageParams['overDays.worse']): string {
+	return `${seenValue(p.quantity, p.from)} after ${daysWords(p.fromDays)}, ${seenValue(p.quantity, p.to)} after ${daysWords(p.toDays)} (${plural(p.prints, 'print')})`;
+}
+
 function pairWords(p: { better: number; worse: number; same: number; pairs: number }): string {
 	const same = p.same ? `, ${p.same} alike` : '';
 	return `better in ${p.better} of ${plural(p.pairs, 'pair')}, worse in ${p.worse}${same}`;
@@ -153,7 +219,7 @@ function pairWords(p: { better: number; worse: number; same: number; pairs: numb
 
 /** Days in words, no finer than they matter. */
 function daysWords(days: number): string {
-	return days < 2 ? `${upTo(days * 24, 0)} hours` : `${upTo(days, 0)} days`;
+	return days < 2 ? plural(Math.round(days * 24), 'hour') : plural(Math.round(days), 'day');
 }
 
 function oddity(what: string, p: { words: string }): string {
@@ -177,7 +243,10 @@ const ACTS: { [A in Missing['action']]: (m: Act<A>) => { lead: string; rest: str
 	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
 	weigh: (m) => ({ lead: plural(m.count, 'weighing'), rest: 'wanted' }),
 	dryWeighed: () => ({ lead: 'weigh, dry, weigh', rest: 'not done' }),
-	loadSpecimen: (m) => ({ lead: plural(m.count, 'specimen'), rest: 'wanted' })
+	loadSpecimen: (m) =>
+		m.params.otherKind > 0
+			? { lead: String(m.params.otherKind), rest: 'of another kind' }
+			: { lead: plural(m.count, 'specimen'), rest: 'wanted' }
 };
 
 /** What is missing in an empty cell: the act in bold, the rest beside it. */

@@ -16,6 +16,7 @@ const KINDS: Record<string, string> = {
 };
 
 const THINGS: Record<Thing, string> = {
+	portion: 'portion',
 	spool: 'spool',
 	trial: 'trial',
 	print: 'print',
@@ -114,6 +115,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	noSpoolToWeigh: () => 'there is no spool to weigh',
 	nothingToMeasure: () => 'there is nothing to measure',
 	nothingToLoad: () => 'there is nothing to load',
+	nozzleNotRead: () => 'First give the nozzle temperature in °C, or leave it empty',
 	loadedShapeMissing: () => ': say what is loaded first, such as a hook',
 	notMoreThanLast: () => 'is not more than the last step',
 	bucketRefused: (p) => `: the bucket ${p.why}`,
@@ -138,6 +140,8 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	nothingOddSaid: () => 'say what is odd, or that nothing is',
 	noSpoolsInRun: () => 'say which spools are in the load',
 	unknownCriterion: () => 'is no quantity that can be weighed',
+	tooFewWords: (p) => `Give at least ${p.least} words`,
+	wordTwice: () => 'has a word twice',
 	criterionTwice: () => 'each criterion may stand once',
 	noPieces: () => 'choose at least one piece',
 	noRowsToTakeIn: () => 'there is no row to take in',

@@ -15,12 +15,13 @@
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
+	import { overDaysMessage } from '$lib/core/prints/over-days';
 	import { wetDryMessage } from '$lib/core/prints/wet-dry';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { sentence } from '$lib/ui/words/messages';
+	import { sentence, stateWords } from '$lib/ui/words/messages';
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
@@ -146,6 +147,23 @@
 			</p>
 			{#if data.evidence.pricesHidden}<p class="question mt-2">This spool is in a blind trial: maker, product and price are hidden.</p>{/if}
 			<DamagedRecords damaged={data.evidence.damaged} />
+			<p class="small">
+				State now: <strong class="text-ink">{stateWords(data.state.kind, data.state.days)}</strong>{#if data.evidence.dryForH !== null}
+					· {spool.material} counts as dry for {upTo(data.evidence.dryForH, 0)} h in the open after a drying (<a
+						class="link"
+						href="/handbook">handbook</a
+					>){/if}
+			</p>
+			{#if data.dryFirst.length}
+				<p class="question mt-2"><strong>Dry it first:</strong> {data.dryFirst.map(sentence).join('; ')}.</p>
+			{/if}
+			{#each data.driedFellows as fellow (fellow.id)}
+				<p class="question mt-2">
+					<strong>Dry it first?</strong> <a class="link" href="/spools/{fellow.id}">{fellow.code}</a>, of the same product, wanted it: {fellow.reasons
+						.map(sentence)
+						.join('; ')}.
+				</p>
+			{/each}
 		</header>
 
 		<section class="panel px-4 py-3" aria-label="What worked">
@@ -236,8 +254,9 @@
 			</section>
 		{/if}
 		{#if data.wetDry.length}
-			<section aria-label="As received and dried">
-				<h2 class="mb-1 font-semibold">As received and dried</h2>
+			<section aria-label="Before and after drying">
+				<h2 class="mb-1 font-semibold">Before and after drying</h2>
+				{#if data.driedFinished}<p class="mb-1">{sentence(data.driedFinished)}</p>{/if}
 				<div class="flex flex-wrap gap-3">
 					{#each data.wetDry as compared (compared.quantity)}
 						{@const def = data.defs.find((d) => d.id === compared.quantity)}
@@ -246,12 +265,27 @@
 								<figcaption class="font-medium">
 									{quantityName(def)} <span class="small">n {plural(compared.pairs.length, 'pair')}</span>
 								</figcaption>
-								<PairsFigure pairs={compared.pairs.map(({ wet, dry }) => [wet, dry] as const)} {def} names={['as received', 'dried']} />
+								<PairsFigure pairs={compared.pairs.map(({ wet, dry }) => [wet, dry] as const)} {def} names={['before', 'dried']} />
 								<p class="small mt-1">{sentence(wetDryMessage(compared))}</p>
 							</figure>
 						{/if}
 					{/each}
 				</div>
+			</section>
+		{/if}
+		{#if data.overDays.length}
+			<section aria-label="Days in the air">
+				<h2 class="mb-1 font-semibold">With days in the air</h2>
+				<ul class="space-y-1.5">
+					{#each data.overDays as over (over.quantity + over.pieceId)}
+						{@const def = data.defs.find((d) => d.id === over.quantity)}
+						<li>
+							{sentence(overDaysMessage(over))}
+							{#if def}<span class="small">{over.prints.map((p) => `day ${upTo(p.days, 1)}: ${valueWords(def, p.value)}`).join(' · ')}</span
+								>{/if}
+						</li>
+					{/each}
+				</ul>
 			</section>
 		{/if}
 		{#if weighed.length}
@@ -281,7 +315,7 @@
 				<AttemptList
 					attempts={data.evidence.attempts}
 					readings={data.evidence.readings.filter((r) => r.station === 'prints')}
-					events={data.evidence.events}
+					history={data.evidence}
 					notes={data.notes.filter((n) => n.targetKind === 'attempt')}
 					amendments={data.amendments.filter((a) => a.targetKind === 'attempt')}
 					photos={data.photos}

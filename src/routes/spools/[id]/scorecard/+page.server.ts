@@ -18,7 +18,7 @@ export const load: PageServerLoad = async (event) => {
 			spool: evidence.spool,
 			quote: evidence.quotes[0] ?? null,
 			attempts: evidence.attempts,
-			events: evidence.events,
+			history: { events: evidence.events, dryForH: evidence.dryForH },
 			pieces: evidence.pieces.map(({ id, name, version }) => ({ id, name, version })),
 			instruments: evidence.instruments,
 			readings: evidence.readings.map(({ instrumentId, scorer, status }) => ({ instrumentId, scorer, status })),

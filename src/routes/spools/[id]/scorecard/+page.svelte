@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/conditions/condition-at';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import { asOneFile, saveFile } from '$lib/ui/scorecard/as-one-file';
@@ -16,7 +16,7 @@
 	let { data }: PageProps = $props();
 	const counted = $derived(data.attempts.filter((a) => a.status === 'counts'));
 	const finished = $derived(counted.filter((a) => a.outcome === 'finished'));
-	const lost = $derived(counted.filter((a) => a.outcome === 'failed' && a.cause !== 'filament').length);
+	const lost = $derived(counted.filter((a) => a.outcome !== 'finished' && a.cause !== 'filament').length);
 	/** The last finished print of each printer and nozzle: what worked there. */
 	const worked = $derived(
 		[...group(finished, (a) => (a.printer ? `${a.printer}, ${a.nozzle}` : 'printer not noted'))].map(([where, prints]) => {
@@ -27,7 +27,7 @@
 						where,
 						settings: settingsLine(last.settings),
 						around: Object.values(last.setUp).filter(Boolean).join(', '),
-						state: CONDITION_WORDS[conditionAt(data.events, last.at).kind],
+						state: CONDITION_WORDS[conditionOf(data.history, last).kind],
 						share: `${prints.length} of ${plural(all.length, 'print')} finished`
 					}
 				: null;

@@ -2,7 +2,6 @@
 	import { invalidateAll } from '$app/navigation';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
-	import { CONDITIONS, FAILURE_CAUSES, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 	import { SET_UP } from '$lib/core/evidence/attempt';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
@@ -22,12 +21,12 @@
 	import { freshDraft, type AttemptDraft } from '$lib/ui/prints/attempt-draft';
 	import { AttemptEntry } from '$lib/ui/prints/attempt-entry.svelte';
 	import { LOAD_ABOUT } from '$lib/ui/words/print-marks';
+	import PrintEnd from '$lib/ui/prints/PrintEnd.svelte';
 	import PrintMarks from '$lib/ui/prints/PrintMarks.svelte';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import type { Missing } from '$lib/core/finding/types';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
-	import { CAUSE_TELLS, CAUSE_WORDS, choices, CONDITION_WORDS, OUTCOME_WORDS, FAILURE_RULE_WORDS } from '$lib/ui/words/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { untrack } from 'svelte';
@@ -101,7 +100,7 @@
 			last: evidence?.attempts.at(-1) ?? null,
 			lastOther: others.at(-1) ?? null,
 			labelNozzleC: labelNozzle,
-			condition: evidence ? conditionAt(evidence.events, Date.now()).kind : 'asReceived',
+			condition: evidence ? conditionAt(evidence, Date.now()).kind : 'asReceived',
 			printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? '',
 			pieceId: wantedPiece
 		});
@@ -113,11 +112,11 @@
 		untrack(() => id && entry.open(id, fresh));
 	});
 	/** The state the spool was in when it was printed, which may have been yesterday. */
-	const stateThen = $derived(evidence ? conditionAt(evidence.events, entry.when.at()).kind : 'asReceived');
+	const stateThen = $derived(evidence ? conditionAt(evidence, entry.when.at(), draft?.portionId || null).kind : 'asReceived');
 	$effect(() => {
 		const then = stateThen;
 		untrack(() => {
-			if (draft && !entry.when.isNow) draft.condition = then;
+			if (draft && (!entry.when.isNow || draft.portionId)) draft.condition = then;
 		});
 	});
 	let element = $state<HTMLFormElement>();
@@ -178,42 +177,12 @@
 					<button type="button" class="link" onclick={() => entry.putBack()}>Swap it with what is typed here</button>
 				</Problem>
 			{/if}
-			<div class="flex flex-wrap gap-x-8 gap-y-3">
-				<Choice name="outcome" legend="How did it end?" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
-				<Choice
-					name="condition"
-					legend="Condition of the spool"
-					bind:value={draft.condition}
-					errors={entry.errors}
-					options={choices(CONDITIONS, CONDITION_WORDS)}
-				/>
-			</div>
-			{#if draft.outcome === 'failed'}
-				<div class="flex flex-wrap gap-x-8 gap-y-3">
-					<Field
-						id="percentReached"
-						label="Got to, %"
-						bind:value={draft.percentReached}
-						errors={entry.errors}
-						inputmode="decimal"
-						class="w-28"
-					/>
-					<Choice
-						name="cause"
-						legend="Charged to"
-						bind:value={draft.cause}
-						errors={entry.errors}
-						options={choices(FAILURE_CAUSES, CAUSE_WORDS)}
-					/>
-				</div>
-				<dl class="small grid grid-cols-[6.5rem_1fr] gap-x-3">
-					{#each FAILURE_CAUSES as cause (cause)}
-						<dt class={draft.cause === cause ? 'font-semibold text-ink' : ''}>{CAUSE_WORDS[cause]}</dt>
-						<dd class={draft.cause === cause ? 'text-ink' : ''}>{CAUSE_TELLS[cause]}</dd>
-					{/each}
-				</dl>
-				<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[data.basis.failureRule]}.</p>
-			{/if}
+			<PrintEnd
+				{draft}
+				errors={entry.errors}
+				failureRule={data.basis.failureRule}
+				portions={evidence.events.filter((e) => e.portion !== null && e.status === 'counts')}
+			/>
 			<PrintMarks {piece} bind:marks={draft.marks} errors={entry.errors} />
 			{#if isFlexible(evidence.spool.material)}
 				<Choice
@@ -292,7 +261,7 @@
 				<AttemptList
 					attempts={evidence.attempts}
 					readings={evidence.readings}
-					events={evidence.events}
+					history={evidence}
 					notes={data.notes}
 					photos={data.photos}
 					amendments={data.amendments}

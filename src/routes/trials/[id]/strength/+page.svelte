@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
-	import { BY_HAND_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
+	import { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
@@ -10,9 +10,10 @@
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
+	import ComparedKinds from '$lib/ui/strength/ComparedKinds.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import { StrengthBench } from '$lib/ui/strength/strength-bench.svelte';
-	import { choices, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/closed-lists';
+	import { BY_HAND_TELLS, choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/closed-lists';
 	import { plural } from '$lib/ui/words/numbers';
 	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -57,6 +58,16 @@
 				options={choices(ORIENTATIONS, ORIENTATION_WORDS)}
 				onchange={() => loading.another()}
 			/>
+			<Field
+				id="nozzle"
+				label="Nozzle, °C"
+				bind:value={loading.nozzle}
+				errors={[]}
+				inputmode="decimal"
+				placeholder="optional"
+				class="w-28"
+			/>
+			<Field id="made" label="Made how" bind:value={loading.made} errors={[]} placeholder="optional: four walls" class="w-44" />
 			{#if loading.method === 'steps'}
 				<Field id="bucket" label="Bucket, added to every load" bind:value={loading.bucket} errors={[]} placeholder="0.4 kg" class="w-44" />
 			{/if}
@@ -77,7 +88,7 @@
 							type="button"
 							class="panel px-4 py-2 text-[1.05rem] font-semibold"
 							disabled={!loading.shape.trim()}
-							onclick={() => loading.byHand(word)}>{word}</button
+							onclick={() => loading.byHand(word)}>{BY_HAND_TELLS[word]}</button
 						>
 					{/each}
 				</div>
@@ -112,16 +123,25 @@
 					>It never broke: next specimen</button
 				>
 			{/if}
-			{#if loading.broken}
-				<fieldset class="question mt-3">
-					<legend class="float-left mr-3 font-medium">How did it fail?</legend>
-					<div class="flex flex-wrap gap-1.5">
-						{#each FAILURE_WORDS as word (word)}
-							<button type="button" class="panel px-2.5 py-1" onclick={() => loading.failed(word)}>{FAILURE_MODE_WORDS[word]}</button>
-						{/each}
-					</div>
-				</fieldset>
-			{/if}
+		{/if}
+		{#if loading.broken}
+			<fieldset class="question mt-3">
+				<legend class="float-left mr-3 font-medium">How did it fail?</legend>
+				<div class="flex flex-wrap gap-1.5">
+					{#each FAILURE_WORDS as word (word)}
+						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.failed(word)}>{FAILURE_MODE_WORDS[word]}</button>
+					{/each}
+				</div>
+			</fieldset>
+		{:else if loading.held}
+			<fieldset class="question mt-3">
+				<legend class="float-left mr-3 font-medium">Any damage?</legend>
+				<div class="flex flex-wrap gap-1.5">
+					{#each DAMAGE_WORDS as word (word)}
+						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.damaged(word)}>{DAMAGE_TELLS[word]}</button>
+					{/each}
+				</div>
+			</fieldset>
 		{/if}
 		<Later>
 			{#if evidence.specimens.length}
@@ -136,10 +156,8 @@
 		</Later>
 		{#snippet results()}
 			<FindingLines findings={loading.findings} defs={loading.defs} />
-			<p class="small mt-3">
-				Compared is the kind that most spools have{loading.kinds.load ? '' : ', once there is one'}; others stay on the spool’s page. This
-				compares spools; it does not say that a part is safe.
-			</p>
+			<ComparedKinds trialId={data.head.id} all={loading.all} compared={loading.kinds} chosen={data.basis.chosenKinds} />
+			<p class="small mt-3">This compares spools; it does not say that a part is safe.</p>
 		{/snippet}
 	</BenchFrame>
 {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/conditions/condition-at';
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
@@ -16,7 +16,7 @@
 					.map((p) => ({
 						id: p.id,
 						pieceId: a.pieceId,
-						label: `${e.spool.code}, ${CONDITION_WORDS[conditionAt(e.events, a.at).kind]}`
+						label: `${e.spool.code}, ${CONDITION_WORDS[conditionOf(e, a).kind]}`
 					}))
 			)
 		)

@@ -17,5 +17,5 @@ export const load: PageServerLoad = async (event) => {
 	const piece = of.pieces.find((p) => p.id === attempt.pieceId) ?? null;
 	const judged = of.readings.filter((r) => r.attemptId === attempt.id && r.quantity === 'strings' && r.status === 'counts');
 	const measured = of.readings.filter((r) => r.attemptId === attempt.id && r.quantity === 'stringCoverage' && r.status === 'counts');
-	return { photo, spool: of.spool, attempt, events: of.events, piece, judged, measured };
+	return { photo, spool: of.spool, attempt, history: { events: of.events, dryForH: of.dryForH }, piece, judged, measured };
 };

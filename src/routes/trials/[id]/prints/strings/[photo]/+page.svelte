@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { wrap, type Remote } from 'comlink';
 	import { invalidateAll } from '$app/navigation';
-	import { conditionAt } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/conditions/condition-at';
 	import type { StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
 	import { orderCorners } from '$lib/core/prints/string-cover/order-corners';
 	import type { Corners, Point } from '$lib/core/prints/string-cover/types';
@@ -88,7 +88,7 @@
 	<p class="small"><a class="link" href="/trials/{data.head.id}/prints/photos?piece={data.attempt.pieceId}">Photographs</a></p>
 	<h1 class="text-[1.6rem] font-bold">Strings of {data.spool.code}, measured</h1>
 	<p class="text-muted">
-		{data.piece ? `${data.piece.name} ${data.piece.version}` : 'piece'} · {CONDITION_WORDS[conditionAt(data.events, data.attempt.at).kind]}
+		{data.piece ? `${data.piece.name} ${data.piece.version}` : 'piece'} · {CONDITION_WORDS[conditionOf(data.history, data.attempt).kind]}
 		· judged by eye: {data.judged.map((r) => (r.scorer ? `${r.typedText} (${r.scorer})` : r.typedText)).join(', ') || 'not yet'}
 	</p>
 	{#if problem}<Problem class="mt-2">{problem}</Problem>{/if}

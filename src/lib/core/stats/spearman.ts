@@ -1,0 +1,65 @@
+import { mean, permute, range } from 'd3-array';
+import { midRanks } from './mid-ranks';
+
+/** Up to here all orders are gone through: 40,320 of eight. */
+const MOST_EXACT = 8;
+
+/**
+ * Spearman's rank correlation, ties by mean ranks.
+ * Source: Spearman 1904; Conover, Practical Nonparametric Statistics, 3rd ed., 5.4.
+ * @param x any unit
+ * @param y any unit, as many as `x`
+ * @returns no unit, -1 to 1; null where one of the two is the same throughout
+ * @example spearman([1, 2, 3], [10, 20, 15]) // 0.5
+ */
+export const spearman = (x: readonly number[], y: readonly number[]): number | null => pearson(midRanks(x), midRanks(y));
+
+/**
+ * Exact two-sided p value of Spearman's rank correlation: how many orders of `y` go with `x` at least as much, one way or the other.
+ * Source: Conover, Practical Nonparametric Statistics, 3rd ed., 5.4 (permutation).
+ * @param x any unit, at most eight
+ * @param y any unit, as many as `x`
+ * @returns no unit, 0 to 1; null where there are more than eight, or the correlation is not defined
+ * @example spearmanP([1, 2, 3], [10, 20, 15]) // 1
+ */
+export function spearmanP(x: readonly number[], y: readonly number[]): number | null {
+	const seen = spearman(x, y);
+	if (seen === null || x.length > MOST_EXACT) return null;
+	const [rx, ry] = [midRanks(x), midRanks(y)];
+	let [all, asFar] = [0, 0];
+	for (const order of orders(x.length)) {
+		all += 1;
+		// Equal correlations differ by binary dust.
+		if (Math.abs(pearson(rx, permute(ry, order)) ?? 0) >= Math.abs(seen) - 1e-9) asFar += 1;
+	}
+	return asFar / all;
+}
+
+/** Every order of n things. Source: Heap 1963. */
+function* orders(n: number): Generator<number[]> {
+	const order = range(n);
+	const turns = range(n).fill(0);
+	yield order;
+	let i = 1;
+	while (i < n) {
+		if ((turns[i] as number) < i) {
+			const j = i % 2 === 0 ? 0 : (turns[i] as number);
+			[order[i], order[j]] = [order[j] as number, order[i] as number];
+			yield order;
+			turns[i] = (turns[i] as number) + 1;
+			i = 1;
+		} else {
+			turns[i] = 0;
+			i += 1;
+		}
+	}
+}
+
+function pearson(x: readonly number[], y: readonly number[]): number | null {
+	const [mx, my] = [mean(x) ?? 0, mean(y) ?? 0];
+	const sum = (of: (i: number) => number) => x.reduce((total, _, i) => total + of(i), 0);
+	const dx = (i: number) => (x[i] as number) - mx;
+	const dy = (i: number) => (y[i] as number) - my;
+	const spread = Math.sqrt(sum((i) => dx(i) ** 2) * sum((i) => dy(i) ** 2));
+	return spread === 0 ? null : sum((i) => dx(i) * dy(i)) / spread;
+}

@@ -1,0 +1,83 @@
+<script lang="ts">
+	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS, type FAILURE_RULES } from '$lib/core/closed-lists';
+	import type { SpoolEvent } from '$lib/core/evidence/event';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Label, Select } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import Presses from '../form/Presses.svelte';
+	import {
+		CAUSE_TELLS,
+		CAUSE_WORDS,
+		choices,
+		CONDITION_WORDS,
+		FAILURE_KIND_WORDS,
+		FAILURE_RULE_WORDS,
+		OUTCOME_WORDS,
+		WATER_SIGN_WORDS
+	} from '../words/closed-lists';
+	import type { AttemptDraft } from './attempt-draft';
+
+	type Props = {
+		draft: AttemptDraft;
+		errors: readonly FieldError[];
+		failureRule: (typeof FAILURE_RULES)[number];
+		/** Portions that were cut off this spool. */
+		portions: readonly SpoolEvent[];
+	};
+	let { draft, errors, failureRule, portions }: Props = $props();
+</script>
+
+<div class="flex flex-wrap gap-x-8 gap-y-3">
+	<Choice name="outcome" legend="How did it end?" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
+	{#if portions.length > 0}
+		<div>
+			<Label for="portion">Printed from</Label>
+			<Select placeholder="" size="sm" id="portion" bind:value={draft.portionId}>
+				<option value="">the spool itself</option>
+				{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
+			</Select>
+		</div>
+	{/if}
+	<Choice
+		name="condition"
+		legend="State of the spool"
+		bind:value={draft.condition}
+		{errors}
+		options={choices(CONDITIONS, CONDITION_WORDS)}
+	/>
+</div>
+{#if draft.outcome !== 'finished'}
+	<div class="flex flex-wrap gap-x-8 gap-y-3">
+		{#if draft.outcome === 'failed'}
+			<Field id="percentReached" label="Got to, %" bind:value={draft.percentReached} {errors} inputmode="decimal" class="w-28" />
+		{/if}
+		<Choice
+			name="failure"
+			legend="What went wrong"
+			bind:value={draft.failure}
+			{errors}
+			options={choices(FAILURE_KINDS, FAILURE_KIND_WORDS)}
+		/>
+		<Choice name="cause" legend="Charged to" bind:value={draft.cause} {errors} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
+	</div>
+	<dl class="small grid grid-cols-[7.5rem_1fr] gap-x-3">
+		{#each FAILURE_CAUSES as cause (cause)}
+			<dt class={draft.cause === cause ? 'font-semibold text-ink' : ''}>{CAUSE_WORDS[cause]}</dt>
+			<dd class={draft.cause === cause ? 'text-ink' : ''}>{CAUSE_TELLS[cause]}</dd>
+		{/each}
+	</dl>
+	<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[failureRule]}.</p>
+{/if}
+<div class="flex flex-wrap gap-x-8 gap-y-3">
+	<Presses name="signs" legend="Signs of water, if any" bind:chosen={draft.signs} options={choices(WATER_SIGNS, WATER_SIGN_WORDS)} />
+	<Choice
+		name="tuning"
+		legend="Settings"
+		bind:value={() => (draft.tuning ? 'tuning' : 'settled'), (value) => (draft.tuning = value === 'tuning')}
+		options={[
+			{ value: 'settled', label: 'settled' },
+			{ value: 'tuning', label: 'still finding them' }
+		]}
+	/>
+</div>
