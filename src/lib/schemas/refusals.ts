@@ -80,6 +80,7 @@ type TypedRefusals = {
 	notADuration: None;
 	durationOutOfRange: { mostDays: number };
 	notABore: None;
+	notASpoolMass: None;
 	notAnErrorLimit: { dimension: 'length' | 'mass'; most: number };
 	notAReference: { dimension: 'length' | 'mass' };
 	farFromReference: { most: number; unit: string };

@@ -16,11 +16,31 @@
 	let { data }: PageProps = $props();
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
 	let dryerErrors = $state.raw<FieldError[]>([]);
-	const freshPrinter = () => ({ name: '', nozzle: '', hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
+	const freshPrinter = () => ({
+		name: '',
+		nozzle: '',
+		hotEndMax: '',
+		hardenedNozzle: false,
+		enclosed: false,
+		feedPath: '',
+		throat: '',
+		bedMax: '',
+		reelMax: '',
+		cardReels: true
+	});
 	let printer = $state(freshPrinter());
 	/** The printer whose abilities are being said later. */
 	let saying = $state<string | null>(null);
-	let abilities = $state({ hotEndMax: '', hardenedNozzle: false, enclosed: false, feedPath: '', throat: '' });
+	let abilities = $state({
+		hotEndMax: '',
+		hardenedNozzle: false,
+		enclosed: false,
+		feedPath: '',
+		throat: '',
+		bedMax: '',
+		reelMax: '',
+		cardReels: true
+	});
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	const form = new Form({
@@ -30,6 +50,8 @@
 			'hotEndMax',
 			'feedPath',
 			'throat',
+			'bedMax',
+			'reelMax',
 			'setPointLow',
 			'setPointHigh',
 			'errorLimit',
@@ -76,7 +98,10 @@
 			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'nozzle not hardened',
 			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open',
 			p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
-			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`
+			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
+			p.bedMaxC === null ? null : `bed up to ${upTo(p.bedMaxC, 0)} °C`,
+			p.cardReels === false ? 'no card reels' : null,
+			p.reelMaxG === null ? null : `spools up to ${upTo(p.reelMaxG, 0)} g`
 		]
 			.filter(Boolean)
 			.join(', ');
@@ -150,7 +175,10 @@
 									hardenedNozzle: one.hardenedNozzle ?? false,
 									enclosed: one.enclosed ?? false,
 									feedPath: one.feedPathMm === null ? '' : `${one.feedPathMm} mm`,
-									throat: one.throatMm === null ? '' : `${one.throatMm} mm`
+									throat: one.throatMm === null ? '' : `${one.throatMm} mm`,
+									bedMax: one.bedMaxC === null ? '' : `${one.bedMaxC} C`,
+									reelMax: one.reelMaxG === null ? '' : `${one.reelMaxG} g`,
+									cardReels: one.cardReels ?? true
 								};
 							}}>say what it can do</button
 						>
@@ -263,5 +291,9 @@
 		<Field id="{prefix}-throat" path="throat" label="Throat bore" bind:value={of.throat} {errors} placeholder="1.95 mm" class="w-28" />
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.hardenedNozzle} /> hardened nozzle</label>
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.enclosed} /> enclosed</label>
+		<Field id="{prefix}-bed" path="bedMax" label="Bed up to" bind:value={of.bedMax} {errors} placeholder="110 C" class="w-28" />
+		<Field id="{prefix}-reel" path="reelMax" label="Spools up to" bind:value={of.reelMax} {errors} placeholder="1 kg" class="w-28" />
+		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.cardReels} /> card reels turn on it</label
+		>
 	</div>
 {/snippet}

@@ -209,7 +209,17 @@ describe('flags', () => {
 		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
 		const north = {
 			...basis,
-			printer: { name: 'North', hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null }
+			printer: {
+				name: 'North',
+				hotEndMaxC: null,
+				hardenedNozzle: null,
+				enclosed: null,
+				feedPathMm: null,
+				throatMm: null,
+				bedMaxC: null,
+				cardReels: null,
+				reelMaxG: null
+			}
 		};
 		expect(compare(three, overhang, north).flags[0]?.spoolIds).toEqual(['b', 'c']);
 		expect(compare(three, overhang, basis).flags[0]?.spoolIds).toEqual(['a']);
@@ -290,7 +300,17 @@ describe('flags', () => {
 	it('what is asked for and nobody has counts for nothing: then what most have is like', () => {
 		const west = {
 			...basis,
-			printer: { name: 'West', hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null }
+			printer: {
+				name: 'West',
+				hotEndMaxC: null,
+				hardenedNozzle: null,
+				enclosed: null,
+				feedPathMm: null,
+				throatMm: null,
+				bedMaxC: null,
+				cardReels: null,
+				reelMaxG: null
+			}
 		};
 		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
 		expect(compare(three, overhang, west).flags[0]?.spoolIds).toEqual(['a']);

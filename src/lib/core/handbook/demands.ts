@@ -1,24 +1,51 @@
-import type { MaterialFigures } from './figures';
-import type { PrinterAbilities } from '../trial/bench-facts';
+import { stated } from '../claims/stated';
+import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
+import { settled } from '../prints/settled';
+import type { PrinterAbilities } from '../trial/bench-facts';
+import type { MaterialFigures } from './figures';
+import { materialOf } from './material-of';
 
-/** One thing a material asks of a printer, with the sentence to say where the printer lacks it. */
+/** One thing a spool asks of a printer, with the sentence to say where the printer lacks it; `met` null where the printer's side is not known. */
 export type Demand = { met: boolean | null; unmet: Message };
 
+type Asking = Pick<SpoolEvidence, 'spool' | 'claims' | 'attempts'>;
+
 /**
- * What a material asks of a printer, and whether the printer has it; null where one side is not known.
- * @param labelNozzleLowC lower end of the label's nozzle range, which counts before the handbook's
- * @example demandsOn(printer, asa, 240).filter((d) => d.met === false) // [{ met: false, unmet: { id: 'demand.enclosure', params: {} } }]
+ * What a spool asks of a printer: heat of the nozzle and the bed, a hardened nozzle, an enclosure, a holder that takes its reel. The lowest temperature that
+ * worked counts before the label's, and the label's before the handbook's. What only matters where it is known (bed, reel) is left out where it is not.
+ * Source: label, handbook and the record; common practice, no source.
+ * @returns temperatures in C, masses in g
+ * @example demandsOf(spool, printer, handbook).filter((d) => d.met === false) // [{ met: false, unmet: { id: 'demand.enclosure', params: {} } }]
  */
-export function demandsOn(printer: PrinterAbilities | null, material: MaterialFigures | null, labelNozzleLowC: number | null): Demand[] {
-	const demands: Demand[] = [];
-	const neededC = labelNozzleLowC ?? material?.hotEndC?.low ?? null;
-	if (neededC !== null)
-		demands.push({
-			met: printer?.hotEndMaxC == null ? null : printer.hotEndMaxC >= neededC,
-			unmet: say('demand.hotEnd', { neededC, hasC: printer?.hotEndMaxC ?? 0 })
-		});
-	if (material?.hardenedNozzle) demands.push({ met: printer?.hardenedNozzle ?? null, unmet: say('demand.hardenedNozzle') });
-	if (material?.enclosure) demands.push({ met: printer?.enclosed ?? null, unmet: say('demand.enclosure') });
-	return demands;
+export function demandsOf(evidence: Asking, printer: PrinterAbilities | null, handbook: readonly MaterialFigures[]): Demand[] {
+	const material = materialOf(evidence.spool.material, handbook);
+	const neededC = workedAt(evidence, 'nozzleC') ?? stated(evidence.claims, 'nozzleLowC')?.value ?? material?.hotEndC?.low ?? null;
+	const bedC = workedAt(evidence, 'bedC');
+	const netG = stated(evidence.claims, 'netMassG')?.value ?? null;
+	const [hotEndMaxC, bedMaxC, reelMaxG] = [printer?.hotEndMaxC ?? null, printer?.bedMaxC ?? null, printer?.reelMaxG ?? null];
+	const demands: (Demand | null)[] = [
+		neededC === null
+			? null
+			: { met: hotEndMaxC === null ? null : hotEndMaxC >= neededC, unmet: say('demand.hotEnd', { neededC, hasC: hotEndMaxC ?? 0 }) },
+		material?.hardenedNozzle ? { met: printer?.hardenedNozzle ?? null, unmet: say('demand.hardenedNozzle') } : null,
+		material?.enclosure ? { met: printer?.enclosed ?? null, unmet: say('demand.enclosure') } : null,
+		bedC === null || bedMaxC === null ? null : { met: bedMaxC >= bedC, unmet: say('demand.bed', { neededC: bedC, hasC: bedMaxC }) },
+		evidence.spool.reelMaterial !== 'card' || printer?.cardReels == null ? null : { met: printer.cardReels, unmet: say('demand.cardReel') },
+		netG === null || reelMaxG === null ? null : { met: netG <= reelMaxG, unmet: say('demand.reelSize', { netG, mostG: reelMaxG }) }
+	];
+	return demands.filter((d) => d !== null);
+}
+
+/**
+ * What a spool asks of a printer that the printer lacks, by name; what is not known of the printer is not held against it.
+ * @example demandsUnmet(spool, printer, handbook).map((m) => m.id) // ['demand.hardenedNozzle', 'demand.enclosure']
+ */
+export const demandsUnmet = (evidence: Asking, printer: PrinterAbilities | null, handbook: readonly MaterialFigures[]): Message[] =>
+	demandsOf(evidence, printer, handbook).flatMap((d) => (d.met === false ? [d.unmet] : []));
+
+/** The lowest temperature at which a print of it finished; null where none did, or nobody noted it. */
+function workedAt({ attempts }: Asking, setting: 'nozzleC' | 'bedC'): number | null {
+	const worked = attempts.flatMap((a) => (settled(a) && a.outcome === 'finished' ? (a.settings[setting] ?? []) : []));
+	return worked.length === 0 ? null : Math.min(...worked);
 }

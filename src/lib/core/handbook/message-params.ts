@@ -8,5 +8,13 @@ export type HandbookMessages = {
 	'demand.hotEnd': { neededC: number; hasC: number };
 	'demand.hardenedNozzle': None;
 	'demand.enclosure': None;
+	'demand.bed': { neededC: number; hasC: number };
+	'demand.cardReel': None;
+	'demand.reelSize': { netG: number; mostG: number };
+	/** Demands of which nobody noted whether the printer meets them. */
+	demandsNotKnown: { count: number };
 	demandsMet: None;
+	'ask.beyondHotEnd': { isC: number; hasC: number };
+	'ask.beyondBed': { isC: number; hasC: number };
+	'ask.outsideLabel': { isC: number; lowC: number; highC: number };
 };

@@ -1,11 +1,10 @@
 import { say } from '../finding/message';
-import { stated } from '../claims/stated';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
-import { demandsOn } from './demands';
+import { demandsOf } from './demands';
 import { materialOf } from './material-of';
 
 /** Where the material softens, by the handbook: for gates ("must not go soft in the sun"). Not measured. */
@@ -69,28 +68,37 @@ function findSoftening(evidence: SpoolEvidence, basis: Basis): Finding {
 }
 
 function findDemands(evidence: SpoolEvidence, basis: Basis): Finding {
-	const material = materialOf(evidence.spool.material, basis.handbook);
-	const demands = demandsOn(basis.printer, material, stated(evidence.claims, 'nozzleLowC')?.value ?? null);
+	const demands = demandsOf(evidence, basis.printer, basis.handbook);
 	const common = {
 		subject: { spoolId: evidence.spool.id },
 		method: 'demands',
-		source: 'label and handbook against what is noted of the printer',
+		source: 'what worked, label and handbook against what is noted of the printer',
 		context: EMPTY_CONTEXT,
 		inputs: inputsOf(evidence)
 	};
-	if (demands.length === 0 || demands.some((d) => d.met === null))
+	const unmet = demands.filter((d) => d.met === false);
+	const open = demands.filter((d) => d.met === null).length;
+	const named = unmet.map((d) => d.unmet);
+	if (demands.length === 0 || (open > 0 && unmet.length === 0)) {
+		const known = materialOf(evidence.spool.material, basis.handbook) !== null;
+		const reason = known ? say('printerNotKnown') : say('notInHandbook', { material: evidence.spool.material });
+		return makeFinding(demandsUnmet, { ...common, sampling: { kind: 'unknown', reason } });
+	}
+	if (open > 0) {
+		// What is lacking is lacking, whatever else may be.
+		const [low, high] = [unmet.length, unmet.length + open];
 		return makeFinding(demandsUnmet, {
 			...common,
-			sampling: {
-				kind: 'unknown',
-				reason: material ? say('printerNotKnown') : say('notInHandbook', { material: evidence.spool.material })
-			}
+			estimate: low,
+			interval: { low, high, level: null, kind: 'bounds' },
+			sampling: { kind: 'bounds', low, high },
+			messages: [...named, say('demandsNotKnown', { count: open })]
 		});
-	const unmet = demands.filter((d) => d.met === false);
+	}
 	return makeFinding(demandsUnmet, {
 		...common,
 		estimate: unmet.length,
 		sampling: { kind: 'exact', value: unmet.length },
-		messages: unmet.length ? unmet.map((d) => d.unmet) : [say('demandsMet')]
+		messages: unmet.length ? named : [say('demandsMet')]
 	});
 }

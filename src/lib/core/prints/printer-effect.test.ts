@@ -98,7 +98,16 @@ describe('what a printer adds', () => {
 		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);
 		expect(width(find(2, out))).toBeGreaterThan(width(find(2)));
 		expect(find(1, out).estimate).toBeCloseTo(modelled('overhang', ladderAs(70, 75), ladderAs(70, 75)).estimate, 9);
-		const abilities = { hotEndMaxC: null, hardenedNozzle: null, enclosed: null, feedPathMm: null, throatMm: null };
+		const abilities = {
+			hotEndMaxC: null,
+			hardenedNozzle: null,
+			enclosed: null,
+			feedPathMm: null,
+			throatMm: null,
+			bedMaxC: null,
+			cardReels: null,
+			reelMaxG: null
+		};
 		const north = { ...basis, printer: { name: 'North', ...abilities } };
 		const flags = (rule: typeof basis) =>
 			compare(

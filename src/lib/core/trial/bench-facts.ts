@@ -9,6 +9,10 @@ export type PrinterAbilities = {
 	/** Bores that a thickening has to pass. */
 	feedPathMm: number | null;
 	throatMm: number | null;
+	bedMaxC: number | null;
+	/** Whether a reel of card turns on its holder, and the heaviest spool it takes, net. */
+	cardReels: boolean | null;
+	reelMaxG: number | null;
 };
 
 /** What the workshop knows, whatever the trial. */

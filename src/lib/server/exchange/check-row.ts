@@ -131,6 +131,9 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		hotEndMaxC: finite.optional(),
 		feedPathMm: finite.optional(),
 		throatMm: finite.optional(),
+		bedMaxC: finite.optional(),
+		reelMaxG: finite.optional(),
+		cardReels: z.boolean().optional(),
 		hardenedNozzle: z.boolean().optional(),
 		enclosed: z.boolean().optional()
 	})

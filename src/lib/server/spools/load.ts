@@ -5,6 +5,7 @@ import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
 import { conditionAt } from '$lib/core/conditions/condition-at';
 import type { Message } from '$lib/core/finding/message';
+import { demandsUnmet } from '$lib/core/handbook/demands';
 import { dryFirst } from '$lib/core/prints/dry-first';
 import { overDays, type OverDays } from '$lib/core/prints/over-days';
 import { wetAndDry, wetDryFinished, type StateThen, type WetDry } from '$lib/core/prints/wet-dry';
@@ -21,6 +22,7 @@ import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../priors/load';
 import { loadTrial } from '../trials/load';
+import { listWorkshop } from '../workshop/workshop';
 import { loadParts, type PartInService } from '../use-log/use-log';
 
 type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
@@ -36,6 +38,8 @@ export type SpoolWhole = {
 	/** Prints that finished before and after drying; null where there is nothing to compare. */
 	driedFinished: Message | null;
 	overDays: OverDays[];
+	/** What it asks of each printer of the workshop that the printer lacks. */
+	lacks: { id: string; who: string; demands: Message[] }[];
 	/** The state it is in now, with its age in days. */
 	state: StateThen;
 	/** Why it should be dried before it is used. */
@@ -123,6 +127,11 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		wetDry: wetAndDry(evidence, basis),
 		driedFinished: wetDryFinished(evidence, basis),
 		overDays: overDays(evidence, basis),
+		lacks: (await listWorkshop(db)).printers.map((p) => ({
+			id: p.id,
+			who: `On ${p.name}`,
+			demands: demandsUnmet(evidence, p, basis.handbook)
+		})),
 		state,
 		dryFirst: wanted,
 		driedFellows: wanted.length > 0 || state.kind === 'dried' ? [] : await fellowsDriedFirst(db, owner.filamentId, spoolId, basis),

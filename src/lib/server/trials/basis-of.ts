@@ -75,6 +75,6 @@ function houseOf(candidates: readonly SpoolEvidence[], house: SpoolEvidence | nu
 /** What is known of a printer; null when there is none. */
 export function abilitiesOf(printer: PrinterAbilities | null): PrinterAbilities | null {
 	if (!printer) return null;
-	const { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm } = printer;
-	return { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm };
+	const { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm, bedMaxC, cardReels, reelMaxG } = printer;
+	return { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm, bedMaxC, cardReels, reelMaxG };
 }

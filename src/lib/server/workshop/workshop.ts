@@ -76,8 +76,8 @@ export async function postInstrument(db: Database, body: z.output<typeof instrum
 
 export async function postPrinter(db: Database, body: z.output<typeof printerBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printer', body, now }, async (tx) => {
-		const { hotEndMax: _, feedPath: __, throat: ___, ...rest } = body;
-		await tx.insert(printer).values({ ...rest, ...readAbilities(body), createdAt: now });
+		const { id, name, nozzle, hardenedNozzle, enclosed, cardReels } = body;
+		await tx.insert(printer).values({ id, name, nozzle, hardenedNozzle, enclosed, cardReels, ...readAbilities(body), createdAt: now });
 		return { id: body.id };
 	});
 }
@@ -87,18 +87,32 @@ export async function postPrinterFacts(db: Database, body: z.output<typeof print
 	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
 		if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
-		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed };
+		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed, cardReels: body.cardReels };
 		await amendFacts(tx, 'printer', body.printerId, facts, now);
 		return { id: body.id };
 	});
 }
 
-type TypedAbilities = Pick<z.output<typeof printerBody>, 'hotEndMax' | 'feedPath' | 'throat'>;
+type TypedAbilities = Pick<z.output<typeof printerBody>, 'hotEndMax' | 'feedPath' | 'throat' | 'bedMax' | 'reelMax'>;
 
 /** What was typed of a printer, in its units; what was left out stays out. */
-function readAbilities(body: TypedAbilities): { hotEndMaxC?: number; feedPathMm?: number; throatMm?: number } {
+function readAbilities(body: TypedAbilities): {
+	hotEndMaxC?: number;
+	feedPathMm?: number;
+	throatMm?: number;
+	bedMaxC?: number;
+	reelMaxG?: number;
+} {
 	const errors: FieldError[] = [];
 	const hotEndMaxC = readTemperature(body.hotEndMax, 'hotEndMax', errors) ?? undefined;
+	const bedMaxC = readTemperature(body.bedMax, 'bedMax', errors) ?? undefined;
+	const mass = () => {
+		if (!body.reelMax) return undefined;
+		const read = readQuantityText(body.reelMax, 'mass');
+		if (read.ok && read.value >= 100 && read.value <= 50_000) return read.value;
+		errors.push(fieldError('reelMax', 'notASpoolMass'));
+		return undefined;
+	};
 	const bore = (path: 'feedPath' | 'throat') => {
 		const text = body[path];
 		if (!text) return undefined;
@@ -107,7 +121,7 @@ function readAbilities(body: TypedAbilities): { hotEndMaxC?: number; feedPathMm?
 		errors.push(fieldError(path, 'notABore'));
 		return undefined;
 	};
-	const [feedPathMm, throatMm] = [bore('feedPath'), bore('throat')];
+	const [feedPathMm, throatMm, reelMaxG] = [bore('feedPath'), bore('throat'), mass()];
 	if (errors.length > 0) throw refuse(errors);
-	return { hotEndMaxC, feedPathMm, throatMm };
+	return { hotEndMaxC, feedPathMm, throatMm, bedMaxC, reelMaxG };
 }

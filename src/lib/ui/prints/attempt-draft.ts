@@ -88,7 +88,7 @@ export function nextDraft(sent: AttemptDraft): AttemptDraft {
 }
 
 /** A number as typed with comma or point; what is no number goes on as NaN so that the schema refuses it by name. */
-const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
+export const numberOf = (text: string): number => Number(text.trim().replace(',', '.'));
 
 /** The draft as the body of an attempt; empty fields are left out. */
 export function draftBody(draft: AttemptDraft): Record<string, unknown> {

@@ -89,7 +89,17 @@ function everyState() {
 			...basis,
 			ownMeasures: [own],
 			currency: 'EUR',
-			printer: { name: 'North', hotEndMaxC: 200, hardenedNozzle: false, enclosed: false, feedPathMm: null, throatMm: null }
+			printer: {
+				name: 'North',
+				hotEndMaxC: 200,
+				hardenedNozzle: false,
+				enclosed: false,
+				feedPathMm: null,
+				throatMm: null,
+				bedMaxC: null,
+				cardReels: null,
+				reelMaxG: null
+			}
 		}
 	};
 }

@@ -20,6 +20,7 @@
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence, stateWords } from '$lib/ui/words/messages';
 	import { settingName } from '$lib/ui/words/settings';
@@ -154,6 +155,7 @@
 						href="/handbook">handbook</a
 					>){/if}
 			</p>
+			<PrinterDemands lacks={data.lacks} />
 			{#if data.dryFirst.length}
 				<p class="question mt-2"><strong>Dry it first:</strong> {data.dryFirst.map(sentence).join('; ')}.</p>
 			{/if}

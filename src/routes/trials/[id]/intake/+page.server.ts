@@ -1,6 +1,7 @@
 import { database } from '$lib/server/context';
 import { intakeSuggestions } from '$lib/server/intake/suggestions';
 import { wantedOf } from '$lib/server/trials/findings';
+import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -8,5 +9,5 @@ export const load: PageServerLoad = async (event) => {
 	const [whole, suggestions] = await Promise.all([trialOfRequest(event), intakeSuggestions(database())]);
 	const wanted = wantedOf(whole, 'intake', Date.now());
 	// Spools that nobody has looked at yet.
-	return { ...suggestions, unseen: whole.spools.flatMap((e, i) => (wanted[i] ? [e.spool.id] : [])) };
+	return { ...suggestions, lacks: lacksOf(whole), unseen: whole.spools.flatMap((e, i) => (wanted[i] ? [e.spool.id] : [])) };
 };

@@ -10,6 +10,7 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { When } from '$lib/ui/form/when.svelte';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
+	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PasteList from '$lib/ui/intake/PasteList.svelte';
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
@@ -252,6 +253,7 @@
 				</div>
 				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} />
 				<p class="small truncate">{productLine(spool)}</p>
+				<PrinterDemands lacks={data.lacks.filter((l) => l.id === spool.id)} />
 				{#if open && chosen === spool.id}
 					<form
 						class="mt-2 space-y-2"

@@ -1,4 +1,5 @@
 import { pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
+import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async (event) => {
 		picked: { rows, references: beside, chances },
 		turned: whole.head.turned,
 		priors: whole.basis.priors.number,
-		flags: sheetOf(whole, now).flags
+		flags: sheetOf(whole, now).flags,
+		lacks: lacksOf(whole)
 	};
 };

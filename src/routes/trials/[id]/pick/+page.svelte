@@ -23,6 +23,7 @@
 	import { flagLines } from '$lib/ui/words/messages';
 	import { day, dayAndTime, fixed, grouped } from '$lib/ui/words/numbers';
 	import { inSentence } from '$lib/ui/words/quantities';
+	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
@@ -158,6 +159,7 @@
 		{:else}{pickSentence(rows, chances, rule, data.head.currency)}{/if}
 	</p>
 	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
+	<PrinterDemands lacks={data.lacks} />
 	{#if data.turned}
 		<p class="question mt-1">
 			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} stands

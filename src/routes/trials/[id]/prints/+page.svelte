@@ -3,6 +3,7 @@
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
 	import { SET_UP } from '$lib/core/evidence/attempt';
+	import { askBefore } from '$lib/core/handbook/before-print';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
@@ -18,14 +19,14 @@
 	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import SlicedFile from '$lib/ui/prints/SlicedFile.svelte';
-	import { freshDraft, type AttemptDraft } from '$lib/ui/prints/attempt-draft';
+	import { freshDraft, numberOf, type AttemptDraft } from '$lib/ui/prints/attempt-draft';
 	import { AttemptEntry } from '$lib/ui/prints/attempt-entry.svelte';
 	import { LOAD_ABOUT } from '$lib/ui/words/print-marks';
 	import PrintEnd from '$lib/ui/prints/PrintEnd.svelte';
 	import PrintMarks from '$lib/ui/prints/PrintMarks.svelte';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import type { Missing } from '$lib/core/finding/types';
-	import { flagLines } from '$lib/ui/words/messages';
+	import { flagLines, sentence } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
@@ -80,6 +81,14 @@
 		const known = evidence?.pieces.find((p) => p.id === id);
 		return known ? `${known.name} ${known.version}` : 'piece';
 	};
+	/** What is asked before it is printed so: what the printer lacks, what it cannot reach. */
+	const asked = $derived.by(() => {
+		if (!evidence || !draft) return [];
+		const printer = data.printers.find((p) => p.id === draft.printerId) ?? null;
+		const degrees = (text: string) => (text.trim() === '' || !Number.isFinite(numberOf(text)) ? null : numberOf(text));
+		const { nozzleC, bedC } = draft.settings;
+		return askBefore(evidence, printer, data.basis.handbook, { nozzleC: degrees(nozzleC), bedC: degrees(bedC) });
+	});
 	/** In what this spool's prints are unlike those of the others. */
 	const unlike = $derived(
 		flagLines(
@@ -195,6 +204,7 @@
 			<p class="small">
 				Other marks of this piece are <a class="link" href="/trials/{data.head.id}/prints/score">scored by keys</a>, all spools in one go.
 			</p>
+			{#each asked as message (message.id)}<p class="question">{sentence(message)}</p>{/each}
 			<details class="panel px-3 py-2" bind:open={entry.settingsOpen}>
 				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
 				{#if entry.settingsOpen}

@@ -1,0 +1,13 @@
+<script lang="ts">
+	import type { Message } from '$lib/core/finding/message';
+	import { sentence } from '../words/messages';
+
+	/** Who lacks what: a spool on the trial's printer, or a printer for one spool. */
+	type Props = { lacks: { id: string; who: string; demands: Message[] }[] };
+	let { lacks }: Props = $props();
+	const lacking = $derived(lacks.filter((l) => l.demands.length > 0));
+</script>
+
+{#each lacking as { id, who, demands } (id)}
+	<p class="question mt-1"><strong>{who}:</strong> {demands.map(sentence).join(' ')}</p>
+{/each}
