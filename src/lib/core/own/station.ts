@@ -7,30 +7,33 @@ import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { materialClass } from '../handbook/material-class';
 import { findingOfCell } from '../posterior/finding-of-cell';
 import { modelOf } from '../posterior/model';
-import { readingAs } from '../posterior/observed';
+import { readingAs, wordAs } from '../posterior/observed';
 import type { RecordCell } from '../posterior/record-cell';
 import type { Observed } from '../posterior/scale';
 import type { Station } from '../station';
 
 /**
- * The quantity of a tester's own measure. A tenth of its scale is taken as the difference that matters (common practice, no source).
- * @example ownQuantity({ id: 'm1', name: 'Knob grip', unit: 'mm', direction: 'more', low: 0, high: 10 }).id // 'own.m1'
+ * The quantity of a tester's own measure. Of a number a tenth of its scale is taken as the difference that matters,
+ * of words one word (common practice, no source).
+ * @example ownQuantity({ id: 'm1', name: 'Knob grip', unit: 'mm', direction: 'more', low: 0, high: 10, words: null, family: 'holds', here: true }).id // 'own.m1'
  */
 export function ownQuantity(measure: OwnMeasure): QuantityDef {
+	const { words, here: onSheet, family, name } = measure;
+	const common = { id: `own.${measure.id}`, station: 'own', onSheet, family, name } as const;
+	if (words) {
+		const scale = { low: 0, high: words.length - 1 };
+		return { ...common, unit: '', direction: 'more', target: null, scale, prior: scale, differenceThatMatters: 1, figure: 'words', words };
+	}
 	const scale = { low: measure.low, high: measure.high };
 	return {
-		id: `own.${measure.id}`,
-		station: 'own',
+		...common,
 		unit: measure.unit,
 		direction: measure.direction,
 		target: measure.direction === 'nearest' ? (measure.low + measure.high) / 2 : null,
 		scale,
 		prior: scale,
 		differenceThatMatters: (measure.high - measure.low) / 10,
-		figure: 'dot',
-		onSheet: true,
-		family: null,
-		name: measure.name
+		figure: 'dot'
 	};
 }
 
@@ -43,14 +46,19 @@ export const ownStation: Station = {
 };
 
 /** An own measure may be anything: a number of the tester's own making has no floor. */
-const modelOfMeasure = (measure: OwnMeasure) => modelOf(ownQuantity(measure), 'plain', null);
+const modelOfMeasure = (measure: OwnMeasure) =>
+	measure.words ? modelOf(ownQuantity(measure), 'words') : modelOf(ownQuantity(measure), 'plain', null);
 
 const readingsOf = (evidence: SpoolEvidence, measure: OwnMeasure) =>
 	evidence.readings.flatMap((r) => (r.ownMeasureId === measure.id && r.value !== null ? [{ ...r, value: r.value }] : []));
 
 const observedOf = (readings: ReturnType<typeof readingsOf>, measure: OwnMeasure): Observed[] =>
 	// A step where the reading has none of its own: a hundredth of what matters, so that it decides nothing.
-	readings.map((r) => readingAs(r.value, r.resolution ?? ownQuantity(measure).differenceThatMatters / 100));
+	readings.map((r) =>
+		measure.words
+			? wordAs(r.value, measure.words.length)
+			: readingAs(r.value, r.resolution ?? ownQuantity(measure).differenceThatMatters / 100)
+	);
 
 function cellsOf(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): RecordCell[] {
 	const counted = readingsOf(evidence, measure).filter((r) => r.status === 'counts');
@@ -63,7 +71,9 @@ function cellsOf(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Re
 const WANTED = 3;
 
 const missing = (measure: OwnMeasure, wanted: number): Missing[] =>
-	wanted > 0 ? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { name: measure.name } }] : [];
+	measure.here && wanted > 0
+		? [{ action: 'measureOwn', station: 'own', count: wanted, minutes: wanted, params: { name: measure.name } }]
+		: [];
 
 function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Finding {
 	const def = ownQuantity(measure);
@@ -87,8 +97,10 @@ function findOwn(evidence: SpoolEvidence, basis: Basis, measure: OwnMeasure): Fi
 			excluded: all.filter((r) => r.status === 'excluded').map((r) => r.id),
 			revision: evidence.spool.revision
 		},
-		missing: missing(measure, WANTED - counted.length),
+		missing: missing(measure, (measure.words ? 1 : WANTED) - counted.length),
 		messages: parts.n === 1 ? [say('oneReading', { cells })] : [],
-		figure: { kind: 'dot', points: counted.map((r) => r.value) }
+		figure: measure.words
+			? { kind: 'words', counts: measure.words.map((_, rank) => counted.filter((r) => r.value === rank).length) }
+			: { kind: 'dot', points: counted.map((r) => r.value) }
 	});
 }

@@ -164,7 +164,17 @@ describe('what is asked only on request', () => {
 		]);
 	});
 	it('own measures are asked one by one, each by its own name', () => {
-		const measure = (id: string, name: string) => ({ id, name, unit: 'N', direction: 'more' as const, low: 0, high: 30 });
+		const measure = (id: string, name: string) => ({
+			id,
+			name,
+			unit: 'N',
+			direction: 'more' as const,
+			low: 0,
+			high: 30,
+			words: null,
+			family: null,
+			here: true
+		});
 		const extra = onRequest(spikes, [measure('m1', 'Grip'), measure('m2', 'Squeak')]).filter((q) => q.id.startsWith('own.'));
 		const a = attempt();
 		const own = (ownMeasureId: string) => mark(a, 'own', 12, { station: 'own', ownMeasureId });

@@ -14,7 +14,7 @@ export type Question =
 	/** Several faults, each by its severity; nothing seen is "none" for all. */
 	| { kind: 'faults'; id: string; readings: readonly string[]; words: readonly string[] }
 	/** `own`: the tester's own measure that is asked for. */
-	| { kind: 'measure'; id: string; reading: string; own?: Pick<OwnMeasure, 'id' | 'name' | 'unit'> }
+	| { kind: 'measure'; id: string; reading: string; own?: Pick<OwnMeasure, 'id' | 'name' | 'unit' | 'words'> }
 	/** The coolest and the hottest clean floor of a temperature ladder. */
 	| { kind: 'window'; id: string; from: string; to: string; steps: number[] };
 
@@ -63,11 +63,11 @@ const readingsOf = (q: Question): readonly string[] =>
  * @example onRequest(spikePair, []).map((q) => q.id) // ['stringCount']
  */
 export function onRequest(piece: Piece, ownMeasures: readonly OwnMeasure[]): Question[] {
-	const own = ownMeasures.map(({ id, name, unit }): Question => ({
+	const own = ownMeasures.map(({ id, name, unit, words }): Question => ({
 		kind: 'measure',
 		id: `own.${id}`,
 		reading: 'own',
-		own: { id, name, unit }
+		own: { id, name, unit, words }
 	}));
 	return [...MARKS.filter((m) => m.asked === 'onRequest').flatMap((mark) => questionOf(piece, mark)), ...own];
 }

@@ -23,14 +23,14 @@ const LIKELY_DIAMETERS = [
 /**
  * Turns what was typed for a quantity into a value in its canonical unit, or says why not.
  * 1750 or 175 for a diameter is asked about instead of stored: the suggestion is 1.75 mm.
- * @param ownUnit for an own measure, its unit (kept as typed, never converted)
+ * @param own for an own measure its unit (kept as typed, never converted), or its words in their order
  * @example readReading('diameter', '175') // { ok: false, reason: 'slip', suggestion: '1.75 mm' }
  */
-export function readReading(quantity: string, typed: string, ownUnit = ''): ReadReading {
+export function readReading(quantity: string, typed: string, own: string | readonly string[] = ''): ReadReading {
 	const def = READING_QUANTITIES[quantity];
 	if (!def) return { ok: false, reason: 'unknownWord', allowed: Object.keys(READING_QUANTITIES) };
 	if (def.words) return readWord(def.words, typed);
-	if (quantity === 'own') return readOwn(typed, ownUnit);
+	if (quantity === 'own') return typeof own === 'string' ? readOwn(typed, own) : readWord(own, typed);
 	const read = readQuantityText(typed, def.dimension);
 	if (!read.ok) return read;
 	const { ok, ...rest } = read;
@@ -45,7 +45,7 @@ export function readReading(quantity: string, typed: string, ownUnit = ''): Read
 }
 
 function readWord(words: readonly string[], typed: string): ReadReading {
-	const rank = words.indexOf(typed.trim().toLowerCase());
+	const rank = words.findIndex((word) => word.toLowerCase() === typed.trim().toLowerCase());
 	if (rank < 0) return { ok: false, reason: 'unknownWord', allowed: words };
 	return { ok: true, value: rank, typedText: typed.trim(), typedUnit: '', resolution: null };
 }

@@ -8,6 +8,7 @@ import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, attempt, event, ownMeasure, photo, reading, series, specimen } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { readWholeLog } from '../diameter/logs';
+import { readBy } from '../own/measure';
 import { notFound, refuse, refuseField } from '../problem';
 import { requireOrder } from '../prints/check-order';
 import { raiseRevision } from '../write/revisions';
@@ -94,8 +95,8 @@ async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Reco
 	if (!row) throw notFound('reading');
 	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
 	if (!body.typed) return { before: body.before };
-	const unit = row.ownMeasureId ? ((await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)))[0]?.unit ?? '') : '';
-	const read = readReading(row.quantity, body.typed, unit);
+	const [own] = row.ownMeasureId ? await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)) : [];
+	const read = readReading(row.quantity, body.typed, own ? readBy(own) : '');
 	if (!read.ok) throw refuse([refusedReading('typed', read)]);
 	const corrected = { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution };
 	return body.before ? { ...corrected, before: body.before } : corrected;

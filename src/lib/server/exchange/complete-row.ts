@@ -43,6 +43,11 @@ function completeReading(row: Row): void {
 export function readTyped(row: Row): ReturnType<typeof readReading> | null {
 	if (typeof row.quantity !== 'string' || typeof row.typedText !== 'string' || !READING_QUANTITIES[row.quantity]) return null;
 	const unit = typeof row.typedUnit === 'string' ? row.typedUnit : '';
-	if (row.quantity === 'own') return readReading('own', row.typedText, unit);
+	if (row.quantity === 'own') {
+		const read = readReading('own', row.typedText, unit);
+		// A word of the tester's own: which rank it has only its measure knows, so that the value has to stand beside it.
+		const isRank = !read.ok && unit === '' && Number.isInteger(row.value) && (row.value as number) >= 0;
+		return isRank ? { ok: true, value: row.value as number, typedText: row.typedText, typedUnit: '', resolution: null } : read;
+	}
 	return readReading(row.quantity, /^[\d.,+\-\s]+$/.test(row.typedText) ? `${row.typedText} ${unit}`.trim() : row.typedText);
 }

@@ -74,5 +74,5 @@ async function teachingSpools(db: Reader): Promise<{ id: string; revision: numbe
 }
 
 async function allMeasures(db: Reader): Promise<OwnMeasure[]> {
-	return (await db.select().from(ownMeasure)).map(asOwnMeasure);
+	return (await db.select().from(ownMeasure)).map((m) => asOwnMeasure(m, true));
 }

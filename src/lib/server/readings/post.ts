@@ -7,6 +7,7 @@ import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../db/client';
 import { attempt, instrument, instrumentCheck, ownMeasure, photo, specimen } from '../db/schema';
+import { readBy } from '../own/measure';
 import { refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -26,8 +27,7 @@ async function insertReading(tx: Transaction, body: ReadingBody, now: number): P
 	const takenAt = pastInstant(body.takenAt, now, 'takenAt');
 	await raiseRevision(tx, body.spoolId);
 	await checkBelongings(tx, body);
-	const ownUnit = await unitOfOwn(tx, body);
-	const read = readReading(body.quantity, body.typed, ownUnit);
+	const read = readReading(body.quantity, body.typed, await ownReadBy(tx, body));
 	if (!read.ok) throw refuse([refusedReading('typed', read)]);
 	await checkMasses(tx, body.spoolId, body.quantity, read.value);
 	const { value, typedText, typedUnit, resolution } = read;
@@ -95,10 +95,10 @@ async function checkBelongings(tx: Transaction, body: ReadingBody): Promise<void
 	if (body.before && body.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
 }
 
-async function unitOfOwn(tx: Transaction, body: ReadingBody): Promise<string> {
+async function ownReadBy(tx: Transaction, body: ReadingBody): Promise<string | readonly string[]> {
 	if (body.quantity !== 'own') return '';
 	if (!body.ownMeasureId) throw refuseField('ownMeasureId', 'ownMeasureMissing');
 	const [measure] = await tx.select().from(ownMeasure).where(eq(ownMeasure.id, body.ownMeasureId));
 	if (!measure) throw refuseField('ownMeasureId', 'unknownId', { what: 'ownMeasure' });
-	return measure.unit;
+	return readBy(measure);
 }

@@ -77,7 +77,7 @@ async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[])
 async function plainBasis(db: Reader, evidence: SpoolEvidence, measures: { measure: typeof ownMeasure.$inferSelect }[]): Promise<Basis> {
 	const set = {
 		...PLAIN_PROTOCOL,
-		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure))
+		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure, true))
 	};
 	return await basisOf(db, set, { candidates: [evidence], house: null, beside: [evidence] }, await newestPriors(db));
 }

@@ -75,7 +75,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.where(eq(protocol.trialId, trialId))
 			.orderBy(desc(protocol.version)),
 		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)),
-		db.select().from(ownMeasure).where(eq(ownMeasure.trialId, trialId)).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
+		db.select().from(ownMeasure).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
 		db
 			.select()
 			.from(trialSpool)
@@ -98,6 +98,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 	const beside = housesBeside(houses, candidates, await loadHandbook(db));
 	const aside = houses.find((h) => !beside.includes(h))?.spool;
 	const spools = [...beside, ...candidates];
+	const measuredHere = new Set(spools.flatMap((s) => s.readings.flatMap((r) => r.ownMeasureId ?? [])));
 	const [printerNow] = rules.printer ? await withFacts(db, 'printer', [rules.printer]) : [];
 	const house = loaded.find((s) => s.spool.id === houseId) ?? null;
 	return {
@@ -138,7 +139,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				costReference: weights.costReference,
 				chosenKinds: rules.protocol.specimenKinds ?? {},
 				printer: abilitiesOf(printerNow ?? null),
-				ownMeasures: measures.map(asOwnMeasure)
+				ownMeasures: measures.map((m) => asOwnMeasure(m, m.trialId === trialId || measuredHere.has(m.id)))
 			},
 			{ candidates, house, beside: spools },
 			await priorsOfTrial(db, trialId)

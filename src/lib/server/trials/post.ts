@@ -176,8 +176,12 @@ export async function postHouseSpool(db: Database, body: z.output<typeof houseSp
 export async function postOwnMeasure(db: Database, body: z.output<typeof ownMeasureBody>, now: number): Answer<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'ownMeasure', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		const { low, high, ...rest } = body;
-		await tx.insert(ownMeasure).values({ ...rest, scaleLow: low, scaleHigh: high, createdAt: now });
+		const { low, high, words, ...rest } = body;
+		// Words are their own scale, the best last.
+		const scale = words
+			? { scaleLow: 0, scaleHigh: words.length - 1, direction: 'more' as const, unit: '' }
+			: { scaleLow: low, scaleHigh: high };
+		await tx.insert(ownMeasure).values({ ...rest, words, ...scale, createdAt: now });
 		return { id: body.id };
 	});
 }

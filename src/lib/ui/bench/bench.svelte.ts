@@ -75,12 +75,12 @@ export class Bench {
 
 	/**
 	 * Keeps a reading of the spool on the bench, at once and without an answer from the server.
-	 * @param unit of a measure of the tester's own, which readings do not know
+	 * @param own unit or words of a measure of the tester's own, which readings do not know
 	 * @returns why it was not understood; then nothing is kept
 	 */
-	keep(quantity: string, typed: string, context: Record<string, unknown> = {}, unit = ''): FieldError | null {
+	keep(quantity: string, typed: string, context: Record<string, unknown> = {}, own: string | readonly string[] = ''): FieldError | null {
 		if (!this.evidence) return null;
-		const read = readReading(quantity, typed, unit);
+		const read = readReading(quantity, typed, own);
 		if (!read.ok) return refusedReading('typed', read);
 		const refusal = this.when.refusal();
 		if (refusal) return refusal;

@@ -28,7 +28,7 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		typeof body.spoolId !== 'string'
 	)
 		return null;
-	const read = readReading(body.quantity, body.typed, typeof body.ownUnit === 'string' ? body.ownUnit : '');
+	const read = readReading(body.quantity, body.typed, ownReadBy(body.ownUnit));
 	if (!read.ok) return null;
 	const { ok: _, ...value } = read;
 	const said = context.safeParse(body);
@@ -44,4 +44,10 @@ export function readingOfItem(item: OutboxItem, station: string): (Reading & { s
 		corrected: false,
 		confirmed: false
 	};
+}
+
+/** What a waiting own measure is read by, as it was put into the outbox: its unit or its words. */
+function ownReadBy(own: unknown): string | readonly string[] {
+	if (Array.isArray(own)) return own.filter((word) => typeof word === 'string');
+	return typeof own === 'string' ? own : '';
 }

@@ -18,17 +18,24 @@
 			skip();
 			return null;
 		}
-		const read = readReading(question.reading, typed, question.own?.unit);
+		const read = readReading(question.reading, typed, question.own?.words ?? question.own?.unit);
 		if (!read.ok) return refusedReading('typed', read);
 		answer(typed);
 		return null;
 	}
 </script>
 
+{#if question.own?.words}
+	<p class="mb-2 flex flex-wrap gap-2">
+		{#each question.own.words as word (word)}
+			<button type="button" class="panel px-3 py-1.5 font-semibold" onclick={() => answer(word)}>{word}</button>
+		{/each}
+	</p>
+{/if}
 <CaptureField
 	bind:this={field}
 	{label}
-	unit={question.own?.unit ?? canonicalUnit(READING_QUANTITIES[question.reading]?.dimension ?? 'length')}
+	unit={question.own?.words ? 'word' : (question.own?.unit ?? canonicalUnit(READING_QUANTITIES[question.reading]?.dimension ?? 'length'))}
 	last={null}
 	{keep}
 	takeBack={back}

@@ -47,10 +47,12 @@ const IN_SENTENCE: Readonly<Record<string, string>> = {
 	costPerGoodKg: 'cost per good kg'
 };
 
-export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit'>, currency: string): string {
+export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words'>, currency: string): string {
 	if (def.id === 'costPerGoodKg') return `${currency}, with failures`;
 	if (def.id === 'pricePerKg') return `${currency}, with shipping`;
-	return WORDS[def.id]?.under ?? (def.unit ? `own measure, ${def.unit}` : 'own measure');
+	if (WORDS[def.id]) return WORDS[def.id]?.under ?? '';
+	if (def.words) return 'in your own words';
+	return def.unit ? `own measure, ${def.unit}` : 'own measure';
 }
 
 /** The unit of a quantity as it is written behind a number. */
@@ -70,16 +72,17 @@ const ORDINALS: Readonly<Record<string, readonly string[]>> = {
 export const isInWords = (id: string): boolean => ORDINALS[id] !== undefined;
 
 /** The word of a rank, or null for a quantity that is told in numbers. */
-function rankWord(id: string, rank: number): string | null {
-	const words = ORDINALS[id];
+function rankWord(def: Pick<QuantityDef, 'id' | 'words'>, rank: number): string | null {
+	// An own measure carries its words.
+	const words = ORDINALS[def.id] ?? (def.id.startsWith('own.') ? def.words : undefined);
 	return words?.[Math.min(words.length - 1, Math.max(0, Math.round(rank)))] ?? null;
 }
 
 const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside' || id === 'diameterInside';
 
 /** A value of a quantity in words: number with its unit, or its word. */
-export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number, currency = ''): string {
-	const word = rankWord(def.id, value);
+export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'words'>, value: number, currency = ''): string {
+	const word = rankWord(def, value);
 	if (word !== null) return word;
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return `${fixed(value, 2)} ${currency}`.trim();
@@ -89,8 +92,8 @@ export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, valu
 }
 
 /** The same without the unit, for figures whose column names it. */
-export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, value: number): string {
-	const word = rankWord(def.id, value);
+export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'words'>, value: number): string {
+	const word = rankWord(def, value);
 	if (word !== null) return word;
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);

@@ -29,7 +29,17 @@ function everyState() {
 	const print = attempt();
 	const failed = attempt({ outcome: 'failed', cause: 'filament', percentReached: 30 });
 	const shaken = attempt({ outcome: 'failed', cause: 'printer', percentReached: 30 });
-	const own = { id: 'm1', name: 'Knob grip', unit: 'N', direction: 'more' as const, low: 0, high: 20 };
+	const own = {
+		id: 'm1',
+		name: 'Knob grip',
+		unit: 'N',
+		direction: 'more' as const,
+		low: 0,
+		high: 20,
+		words: null,
+		family: null,
+		here: true
+	};
 	const ten = [1.75, 1.76, 1.75, 1.74, 1.75, 1.76, 1.75, 1.75, 1.74, 1.75];
 	const caliper = { id: 'cal', name: 'Caliper', quantity: 'length', resolution: 0.01, errorLimit: 0.02, checks: [], studies: [] };
 	const fine = { ...caliper, id: 'fine', resolution: 0.001, errorLimit: 0.001 };

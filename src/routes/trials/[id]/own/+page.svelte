@@ -27,7 +27,7 @@
 
 	function keep(typed: string): FieldError | null {
 		if (!measure || !evidence) return fieldError('typed', 'nothingToMeasure');
-		return bench.keep('own', typed, { ownMeasureId: measure.id, ownUnit: measure.unit }, measure.unit);
+		return bench.keep('own', typed, { ownMeasureId: measure.id, ownUnit: measure.words ?? measure.unit }, measure.words ?? measure.unit);
 	}
 </script>
 
@@ -55,10 +55,17 @@
 				>
 			{/each}
 		</p>
+		{#if measure.words}
+			<p class="mb-2 flex flex-wrap gap-2">
+				{#each measure.words as word (word)}
+					<button type="button" class="panel px-4 py-2 font-semibold" onclick={() => keep(word)}>{word}</button>
+				{/each}
+			</p>
+		{/if}
 		<CaptureField
 			bind:this={bench.field}
 			label="{measure.name} of {evidence.spool.code}"
-			unit={measure.unit}
+			unit={measure.words ? 'word' : measure.unit}
 			last={counted.at(-1)?.typedText ?? null}
 			{keep}
 			when={bench.when}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
-	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
+	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, FAMILIES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -13,6 +13,7 @@
 		CONDITION_POLICY_WORDS,
 		DIRECTION_WORDS,
 		FAILURE_RULE_WORDS,
+		FAMILY_WORDS,
 		SETTINGS_POLICY_WORDS
 	} from '$lib/ui/words/closed-lists';
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
@@ -22,6 +23,8 @@
 	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
+	/** What a measure of one's own may count with: what it costs is no measure. */
+	const OWN_FAMILIES = FAMILIES.filter((f) => f !== 'cost');
 	const start = () => ({
 		...data.basis,
 		printerId: data.head.printerId ?? '',
@@ -35,13 +38,15 @@
 	let rules = $state(start());
 	const versions = new Form({ supersedes: true, fields: ['pieceIds', 'repeats', 'diameterPlaces', 'strengthHighN'] });
 	const naming = new Form({ supersedes: true, fields: ['name', 'question'] });
-	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high'] });
+	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high', 'words'] });
 	const form = new Form({ fields: [] });
 	const problem = $derived(versions.problem || naming.problem || measuring.problem || form.problem);
 	let said = $state('');
-	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '' });
+	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '', words: '' });
 	let measure = $state(freshMeasure());
 	let direction = $state<'more' | 'less' | 'nearest'>('more');
+	let told = $state<'number' | 'words'>('number');
+	let family = $state<(typeof OWN_FAMILIES)[number] | 'none'>('none');
 	let add = $state('');
 	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '' })));
 	/** Leaving asks twice: the second click takes the spool out. */
@@ -87,7 +92,19 @@
 		const kept = await post(
 			measuring,
 			'own-measures',
-			{ name: measure.name, unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) },
+			{
+				name: measure.name,
+				...(family === 'none' ? {} : { family }),
+				...(told === 'words'
+					? {
+							words: measure.words
+								.split(',')
+								.map((word) => word.trim())
+								.filter(Boolean)
+						}
+					: // What is left empty is refused by its name, not taken for something.
+						{ unit: measure.unit, direction, low: numeric(measure.low) ?? '', high: numeric(measure.high) ?? '' })
+			},
 			`${measure.name} is a column of the sheet now.`
 		);
 		if (kept) measure = freshMeasure();
@@ -275,12 +292,15 @@
 	</Later>
 	<Later>
 		<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>
-			<h2 class="font-semibold">A measure of your own</h2>
+			<h2 class="font-semibold">A measure of your own, for every trial</h2>
 			{#if data.basis.ownMeasures.length}
 				<ul class="list-disc pl-5">
 					{#each data.basis.ownMeasures as m (m.id)}<li>
-							{m.name}, {m.low} to {m.high}
-							{m.unit}, {m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}
+							{m.name}, {m.words
+								? m.words.join(', ')
+								: `${m.low} to ${m.high} ${m.unit}, ${m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}`}{m.family
+								? `; counts with ${FAMILY_WORDS[m.family].toLowerCase()}`
+								: ''}{m.here ? '' : ' (of another trial; measure it here and it is a column)'}
 						</li>{/each}
 				</ul>
 			{/if}
@@ -293,11 +313,40 @@
 					errors={measuring.errors}
 					placeholder="grip of the knob"
 				/>
-				<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
-				<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
-				<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
+				{#if told === 'number'}
+					<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
+					<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
+					<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
+				{:else}
+					<Field
+						id="measure-words"
+						path="words"
+						label="Words, from worst to best"
+						bind:value={measure.words}
+						errors={measuring.errors}
+						placeholder="sticky, rough, smooth"
+						class="sm:col-span-3"
+					/>
+				{/if}
 			</div>
-			<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
+			<Choice
+				name="told"
+				legend="It is"
+				bind:value={told}
+				options={[
+					{ value: 'number', label: 'a number' },
+					{ value: 'words', label: 'a word of my own' }
+				]}
+			/>
+			{#if told === 'number'}
+				<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
+			{/if}
+			<Choice
+				name="family"
+				legend="Counts with"
+				bind:value={family}
+				options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
+			/>
 			<Button type="submit" size="sm">Add the measure</Button>
 		</form>
 	</Later>

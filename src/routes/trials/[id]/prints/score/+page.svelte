@@ -75,7 +75,7 @@
 		const ids = answers.map(() => newId());
 		answers.forEach(([quantity, typed], i) => {
 			const by = scorer.trim() ? { scorer: scorer.trim() } : {};
-			const own = q.kind === 'measure' && q.own ? { ownMeasureId: q.own.id, ownUnit: q.own.unit } : {};
+			const own = q.kind === 'measure' && q.own ? { ownMeasureId: q.own.id, ownUnit: q.own.words ?? q.own.unit } : {};
 			void bench.keep({ id: ids[i], spoolId: w.spoolId, attemptId: w.attemptId, quantity, typed, ...own, ...by });
 		});
 		const said =
