@@ -2,11 +2,39 @@
 	import { goto } from '$app/navigation';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { day, plural } from '$lib/ui/words/numbers';
-	import { Input } from 'flowbite-svelte';
+	import { VERDICT_KINDS } from '$lib/core/closed-lists';
+	import { settingsLine } from '$lib/ui/prints/attempt-draft';
+	import { VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { day, fixed, plural } from '$lib/ui/words/numbers';
+	import { inSentence, valueWords } from '$lib/ui/words/quantities';
+	import { Input, Select } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	type Spool = (typeof data.spools)[number];
+	const LAST = Number.POSITIVE_INFINITY;
+	/** What is not known goes last in every order. */
+	const worth = (spool: Spool, quantity: string) => {
+		const mark = spool.marks.find((m) => m.def.id === quantity);
+		if (mark?.finding.estimate == null) return LAST;
+		return mark.def.direction === 'less' ? mark.finding.estimate : -mark.finding.estimate;
+	};
+	const ORDERS: Record<string, { label: string; by: (spool: Spool) => number }> = {
+		newest: { label: 'newest first', by: (s) => -s.lastAt },
+		price: { label: 'cheapest first', by: (s) => s.price?.perKg ?? LAST },
+		verdict: { label: 'verdict', by: (s) => (s.verdict ? VERDICT_KINDS.indexOf(s.verdict.kind) : LAST) },
+		strings: { label: 'fewest strings', by: (s) => worth(s, 'strings') },
+		overhang: { label: 'steepest overhang', by: (s) => worth(s, 'overhang') },
+		load: { label: 'strongest', by: (s) => worth(s, 'strengthLoad') }
+	};
+	let order = $state('newest');
+	const ordered = $derived(
+		data.spools.toSorted((a, b) => {
+			const by = ORDERS[order]?.by ?? (() => 0);
+			const [x, y] = [by(a), by(b)];
+			return x === y ? b.lastAt - a.lastAt : x < y ? -1 : 1;
+		})
+	);
 	let timer: ReturnType<typeof setTimeout> | undefined;
 
 	function search(text: string): void {
@@ -16,10 +44,12 @@
 </script>
 
 <svelte:head><title>Every spool · Draught</title></svelte:head>
-<div class="max-w-5xl p-3 md:px-5 md:py-4">
+<div class="p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Every spool ever seen</h1>
 	<form role="search" class="mt-2 max-w-xl" onsubmit={(e) => e.preventDefault()}>
-		<label for="q" class="small">Code, maker, product, material, colour or a word of a note</label>
+		<label for="q" class="small"
+			>Code, maker, product, material, colour, a word of a note; also <em>no strings</em>, <em>no failures</em>, <em>under 20</em></label
+		>
 		<!-- the page is this field -->
 		<Input
 			id="q"
@@ -31,15 +61,29 @@
 			maxlength={100}
 		/>
 	</form>
-	<p class="small mt-2" role="status">
-		{data.spools.length === 0 ? (data.q ? 'No spool has all these words.' : 'No spool taken in yet.') : plural(data.spools.length, 'spool')}
-	</p>
+	<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
+		<p class="small" role="status">
+			{data.spools.length === 0
+				? data.q
+					? 'No spool answers all of this.'
+					: 'No spool taken in yet.'
+				: plural(data.spools.length, 'spool')}
+		</p>
+		{#if data.spools.length > 1}
+			<label class="small inline-flex items-baseline gap-1.5"
+				>Order
+				<Select placeholder="" size="sm" bind:value={order}>
+					{#each Object.entries(ORDERS) as [key, { label }] (key)}<option value={key}>{label}</option>{/each}
+				</Select></label
+			>
+		{/if}
+	</div>
 	<ul class="mt-1 space-y-1.5">
-		{#each data.spools as spool (spool.id)}
+		{#each ordered as spool (spool.id)}
 			<li>
 				<a
 					href="/spools/{spool.id}"
-					class="panel grid grid-cols-[4.5rem_1fr] items-center gap-x-3 px-3 py-1.5 hover:border-act sm:grid-cols-[4.5rem_minmax(0,1fr)_12rem_9rem]"
+					class="panel grid grid-cols-[4.5rem_minmax(0,1fr)] items-start gap-x-3 gap-y-1 px-3 py-1.5 hover:border-act lg:grid-cols-[4.5rem_minmax(0,13rem)_9rem_6.5rem_minmax(0,1fr)_6rem]"
 				>
 					<span>
 						<span class="wide block text-[1.1rem] leading-tight font-bold">{spool.code}</span>
@@ -50,10 +94,37 @@
 							>{[spool.material, spool.colourName].filter(Boolean).join(', ')}</span
 						></span
 					>
-					<span class="small">{plural(spool.prints, 'print')}, {plural(spool.readings, 'reading')}</span>
-					<span class="small">{day(spool.lastAt)}</span>
+					<span class="col-start-2 font-medium lg:col-start-auto">
+						{#if spool.verdict}{spool.verdict.kind === 'buyFor' ? `buy for ${spool.verdict.buyFor}` : VERDICT_WORDS[spool.verdict.kind]}
+						{:else}<span class="small font-normal">no verdict</span>{/if}
+					</span>
+					<span class="col-start-2 whitespace-nowrap lg:col-start-auto">
+						{#if spool.price}<strong>{fixed(spool.price.perKg, 2)}</strong>
+							<span class="small">{spool.price.currency}/kg</span>{:else}<span class="small">no price</span>{/if}
+					</span>
+					<span class="col-start-2 min-w-0 lg:col-start-auto">
+						{#if spool.marks.length || spool.finished}
+							<span class="flex flex-wrap gap-x-3">
+								{#if spool.finished}<span class="whitespace-nowrap"
+										><span class="small">finished</span> {spool.finished.count} of {spool.finished.of}</span
+									>{/if}
+								{#each spool.marks as { def, finding } (def.id)}
+									<span class="whitespace-nowrap"
+										><span class="small">{inSentence(def)}</span>
+										{valueWords(def, finding.estimate ?? 0)}
+										<span class="small">({finding.n})</span></span
+									>
+								{/each}
+							</span>
+						{:else}<span class="small">nothing marked yet</span>{/if}
+						{#if spool.settings}<span class="small block">{settingsLine(spool.settings)}</span>{/if}
+					</span>
+					<span class="small col-start-2 lg:col-start-auto">{day(spool.lastAt)}</span>
 				</a>
 			</li>
 		{/each}
 	</ul>
+	{#if data.spools.length}<p class="small mt-2">
+			In brackets: how many prints or parts it rests on; ranges stand on each spool’s page.
+		</p>{/if}
 </div>

@@ -74,12 +74,17 @@ async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[])
 	return newest ? (await loadTrial(db, newest.id)).basis : null;
 }
 
-async function plainBasis(db: Reader, evidence: SpoolEvidence, measures: { measure: typeof ownMeasure.$inferSelect }[]): Promise<Basis> {
+/** What spools outside any trial are looked at by. */
+export async function basisOutsideTrials(
+	db: Reader,
+	spools: readonly SpoolEvidence[],
+	measures: { measure: typeof ownMeasure.$inferSelect }[] = []
+): Promise<Basis> {
 	const set = {
 		...PLAIN_PROTOCOL,
 		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure, true))
 	};
-	return await basisOf(db, set, { candidates: [evidence], house: null, beside: [evidence] }, await newestPriors(db));
+	return await basisOf(db, set, { candidates: spools, house: null, beside: spools }, await newestPriors(db));
 }
 
 /** Everything known of one spool, for its page and the API. */
@@ -112,7 +117,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			.where(eq(reading.spoolId, spoolId))
 	]);
 	if (!owner) throw notFound('spool');
-	const basis = (await basisOfNewestTrial(db, trials)) ?? (await plainBasis(db, evidence, measures));
+	const basis = (await basisOfNewestTrial(db, trials)) ?? (await basisOutsideTrials(db, [evidence], measures));
 	const then = conditionAt(evidence, now);
 	const state = { kind: then.kind, days: then.since === null ? null : (now - then.since) / 86_400_000 };
 	const wanted = state.kind === 'dried' ? [] : dryFirst(evidence, basis);
