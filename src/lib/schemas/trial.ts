@@ -26,7 +26,8 @@ export const trialBody = z.object({
 	preset: preset.default('own'),
 	currency: z.enum(CURRENCIES).default('EUR'),
 	blind: z.boolean().default(false),
-	spoolIds: z.array(id).max(200).default([])
+	spoolIds: z.array(id).max(200).default([]),
+	likeId: id.optional().describe('a trial whose pieces, rules, importance and measures are taken over')
 });
 export type TrialInput = z.input<typeof trialBody>;
 
@@ -69,6 +70,7 @@ const rules = {
 	failureRule: z.enum(FAILURE_RULES).describe('which failures count against a filament'),
 	takeOutPrinter: z.boolean().describe('whether shifts between printers are taken out of measured marks'),
 	takeOutLeniency: z.boolean().describe('whether what one scorer gives more than another is taken out of marks'),
+	ownMeasureIds: z.array(id).max(50).nullable().describe('measures of other trials that are asked for here too'),
 	specimenKinds: z
 		.partialRecord(z.enum(['load', 'blows', 'byHand']), words(200))
 		.nullable()

@@ -16,14 +16,18 @@
 	{/if}
 	<ul class="mt-4 space-y-2">
 		{#each data.trials as trial (trial.id)}
-			<li>
-				<a href="/trials/{trial.id}" class="panel block px-4 py-2.5 hover:border-act">
+			<li class="flex flex-wrap items-center gap-x-4">
+				<a href="/trials/{trial.id}" class="panel block min-w-0 flex-1 px-4 py-2.5 hover:border-act">
 					<span class="font-semibold">{trial.name}</span>
 					<span class="small ml-2"
 						>{plural(Number(trial.spools), 'spool')} · since {day(trial.createdAt)}{trial.blind ? ' · blind' : ''}</span
 					>
 					{#if trial.question}<span class="small block">{trial.question}</span>{/if}
 				</a>
+				<span class="flex flex-col text-[0.9rem]">
+					<a class="link" href="/trials/{trial.id}/report">report</a>
+					<a class="link" href="/trials/new?like={trial.id}">new one like it</a>
+				</span>
 			</li>
 		{/each}
 	</ul>

@@ -20,21 +20,36 @@ type Asking = Pick<SpoolEvidence, 'spool' | 'claims' | 'attempts'>;
  */
 export function demandsOf(evidence: Asking, printer: PrinterAbilities | null, handbook: readonly MaterialFigures[]): Demand[] {
 	const material = materialOf(evidence.spool.material, handbook);
+	return [...heat(evidence, material, printer), ...fittings(material, printer), ...bed(evidence, printer), ...reel(evidence, printer)];
+}
+
+function heat(evidence: Asking, material: MaterialFigures | null, printer: PrinterAbilities | null): Demand[] {
 	const neededC = workedAt(evidence, 'nozzleC') ?? stated(evidence.claims, 'nozzleLowC')?.value ?? material?.hotEndC?.low ?? null;
-	const bedC = workedAt(evidence, 'bedC');
-	const netG = stated(evidence.claims, 'netMassG')?.value ?? null;
-	const [hotEndMaxC, bedMaxC, reelMaxG] = [printer?.hotEndMaxC ?? null, printer?.bedMaxC ?? null, printer?.reelMaxG ?? null];
-	const demands: (Demand | null)[] = [
-		neededC === null
-			? null
-			: { met: hotEndMaxC === null ? null : hotEndMaxC >= neededC, unmet: say('demand.hotEnd', { neededC, hasC: hotEndMaxC ?? 0 }) },
-		material?.hardenedNozzle ? { met: printer?.hardenedNozzle ?? null, unmet: say('demand.hardenedNozzle') } : null,
-		material?.enclosure ? { met: printer?.enclosed ?? null, unmet: say('demand.enclosure') } : null,
-		bedC === null || bedMaxC === null ? null : { met: bedMaxC >= bedC, unmet: say('demand.bed', { neededC: bedC, hasC: bedMaxC }) },
-		evidence.spool.reelMaterial !== 'card' || printer?.cardReels == null ? null : { met: printer.cardReels, unmet: say('demand.cardReel') },
-		netG === null || reelMaxG === null ? null : { met: netG <= reelMaxG, unmet: say('demand.reelSize', { netG, mostG: reelMaxG }) }
+	const hasC = printer?.hotEndMaxC ?? null;
+	return neededC === null
+		? []
+		: [{ met: hasC === null ? null : hasC >= neededC, unmet: say('demand.hotEnd', { neededC, hasC: hasC ?? 0 }) }];
+}
+
+function fittings(material: MaterialFigures | null, printer: PrinterAbilities | null): Demand[] {
+	return [
+		...(material?.hardenedNozzle ? [{ met: printer?.hardenedNozzle ?? null, unmet: say('demand.hardenedNozzle') }] : []),
+		...(material?.enclosure ? [{ met: printer?.enclosed ?? null, unmet: say('demand.enclosure') }] : [])
 	];
-	return demands.filter((d) => d !== null);
+}
+
+function bed(evidence: Asking, printer: PrinterAbilities | null): Demand[] {
+	const [neededC, hasC] = [workedAt(evidence, 'bedC'), printer?.bedMaxC ?? null];
+	return neededC === null || hasC === null ? [] : [{ met: hasC >= neededC, unmet: say('demand.bed', { neededC, hasC }) }];
+}
+
+function reel({ spool, claims }: Asking, printer: PrinterAbilities | null): Demand[] {
+	const [turns, mostG] = [printer?.cardReels ?? null, printer?.reelMaxG ?? null];
+	const netG = stated(claims, 'netMassG')?.value ?? null;
+	return [
+		...(spool.reelMaterial === 'card' && turns !== null ? [{ met: turns, unmet: say('demand.cardReel') }] : []),
+		...(netG !== null && mostG !== null ? [{ met: netG <= mostG, unmet: say('demand.reelSize', { netG, mostG }) }] : [])
+	];
 }
 
 /**

@@ -356,6 +356,8 @@ export const protocol = mysqlTable(
 		takeOutLeniency: boolean().notNull().default(false),
 		/** Kinds of test part compared, chosen by hand, by what they are told in; null for the most common of each. */
 		specimenKinds: json<Partial<Record<SpecimenMeasure, string>>>()(),
+		/** Measures of other trials that this one asks for too. */
+		ownMeasureIds: json<string[]>()(),
 		...created()
 	},
 	(t) => [uniqueIndex('protocol_version').on(t.trialId, t.version)]

@@ -139,7 +139,9 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				costReference: weights.costReference,
 				chosenKinds: rules.protocol.specimenKinds ?? {},
 				printer: abilitiesOf(printerNow ?? null),
-				ownMeasures: measures.map((m) => asOwnMeasure(m, m.trialId === trialId || measuredHere.has(m.id)))
+				ownMeasures: measures.map((m) =>
+					asOwnMeasure(m, m.trialId === trialId || measuredHere.has(m.id) || (rules.protocol.ownMeasureIds ?? []).includes(m.id))
+				)
 			},
 			{ candidates, house, beside: spools },
 			await priorsOfTrial(db, trialId)
@@ -167,7 +169,7 @@ async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]
 		.orderBy(desc(verdict.at), desc(verdict.id));
 }
 
-export type TrialListing = { id: string; name: string; question: string | null; createdAt: number; spools: number; blind: boolean };
+export type TrialListing = Pick<TrialHead, 'id' | 'name' | 'question' | 'createdAt' | 'blind' | 'preset' | 'currency'> & { spools: number };
 
 /** All trials, newest first. */
 export async function listTrials(db: Reader): Promise<TrialListing[]> {
@@ -178,6 +180,8 @@ export async function listTrials(db: Reader): Promise<TrialListing[]> {
 			question: trial.question,
 			createdAt: trial.createdAt,
 			blind: trial.blind,
+			preset: trial.preset,
+			currency: trial.currency,
 			spools: count(trialSpool.spoolId)
 		})
 		.from(trial)

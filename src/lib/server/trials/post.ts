@@ -14,7 +14,7 @@ import type {
 	trialLeaveBody,
 	trialSpoolBody
 } from '$lib/schemas/trial';
-import type { Database, Reader } from '../db/client';
+import type { Database, Reader, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
@@ -41,22 +41,18 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 			blind: body.blind,
 			createdAt: now
 		});
+		const like = body.likeId ? await rulesLike(tx, body.likeId) : null;
 		await tx.insert(protocol).values({
+			...PLAIN_RULES,
+			printerId: await latestPrinter(tx),
+			...like?.rules,
 			id: v7(),
 			trialId: body.id,
 			version: 1,
-			settingsPolicy: 'label',
-			conditionPolicy: 'asReceived',
-			valueRule: 'cheapestOfBest',
-			mainPieceId: STEP_PIECE.id,
-			pieceIds: [STEP_PIECE.id],
-			printerId: await latestPrinter(tx),
-			repeats: 1,
-			diameterPlaces: 5,
-			diameterDirections: 2,
 			createdAt: now
 		});
-		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items: presetCriteria(body.preset), createdAt: now });
+		const items = like?.items ?? presetCriteria(body.preset);
+		await tx.insert(criteria).values({ id: v7(), trialId: body.id, version: 1, items, createdAt: now });
 		const priors = await newestPriors(tx);
 		if (priors.id !== null) await tx.insert(trialPriorSet).values({ id: v7(), trialId: body.id, priorSetId: priors.id, createdAt: now });
 		const house = await currentHouseSpool(tx);
@@ -64,6 +60,30 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 		for (const spoolId of body.spoolIds) await joinTrial(tx, body.id, spoolId, spoolId === house ? 'houseInvited' : 'candidate', now);
 		return { id: body.id };
 	});
+}
+
+/** What a new trial begins with. */
+const PLAIN_RULES: Omit<typeof protocol.$inferInsert, 'id' | 'trialId' | 'version' | 'createdAt'> = {
+	settingsPolicy: 'label',
+	conditionPolicy: 'asReceived',
+	valueRule: 'cheapestOfBest',
+	mainPieceId: STEP_PIECE.id,
+	pieceIds: [STEP_PIECE.id],
+	repeats: 1,
+	diameterPlaces: 5,
+	diameterDirections: 2
+};
+
+/** Pieces, rules, importance and measures of another trial, as its newest versions have them. */
+async function rulesLike(tx: Transaction, likeId: string) {
+	const [[rules], [weights]] = await Promise.all([
+		tx.select().from(protocol).where(eq(protocol.trialId, likeId)).orderBy(desc(protocol.version)).limit(1),
+		tx.select().from(criteria).where(eq(criteria.trialId, likeId)).orderBy(desc(criteria.version)).limit(1)
+	]);
+	if (!rules || !weights) throw refuseField('likeId', 'unknownId', { what: 'trial' });
+	const { basis } = await loadTrial(tx, likeId);
+	const ownMeasureIds = basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
+	return { rules: { ...rules, ownMeasureIds }, items: weights.items };
 }
 
 async function latestPrinter(tx: Reader): Promise<string | null> {

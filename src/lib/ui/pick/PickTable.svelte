@@ -23,7 +23,7 @@
 		rule: ValueRule;
 		currency: string;
 		/** What can be done with a spool that only stands beside the others. */
-		beside: Snippet<[PickRow]>;
+		beside?: Snippet<[PickRow]>;
 	};
 	let { rows, references, chances, spools, houseId, defs, rule, currency, beside }: Props = $props();
 
@@ -135,7 +135,7 @@
 			<tr class="border-b"
 				><th colspan={columns.length + 3} scope="colgroup" class="wide px-2 pt-3 pb-1 text-[0.95rem] font-bold">Beside them</th></tr
 			>
-			{#each references as row (row.spoolId)}{@render line(row, beside)}{/each}
+			{#each references as row (row.spoolId)}{@render line(row, beside ?? null)}{/each}
 		{/if}
 	</tbody>
 </table>

@@ -21,7 +21,7 @@ export const load: LayoutServerLoad = async (event) => {
 		// The handbook is a page of its own, beside every trial.
 		progress: sheet.progress
 			.filter((p) => p.station !== 'handbook')
-			.filter((p) => p.station !== 'own' || whole.basis.ownMeasures.length > 0)
+			.filter((p) => p.station !== 'own' || whole.basis.ownMeasures.some((m) => m.here))
 	};
 	return {
 		shellTrial,

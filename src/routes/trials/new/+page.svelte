@@ -9,17 +9,26 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { choices, PRESET_WORDS } from '$lib/ui/words/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
+	import type { PageProps } from './$types';
 
+	let { data }: PageProps = $props();
 	let name = $state('');
 	let question = $state('');
-	let preset = $state<UsePreset>('own');
-	let currency = $state('EUR');
+	let preset = $state<UsePreset>(untrack(() => data.like?.preset ?? 'own'));
+	let currency = $state(untrack(() => data.like?.currency ?? 'EUR'));
 	const form = new Form({ fields: ['name', 'question'] });
 	const presets = choices(USE_PRESETS, PRESET_WORDS);
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const sent = await form.send<{ id: string }>('trials', { name, question: question || undefined, preset, currency });
+		const sent = await form.send<{ id: string }>('trials', {
+			name,
+			question: question || undefined,
+			preset,
+			currency,
+			...(data.like ? { likeId: data.like.id } : {})
+		});
 		if (sent.ok) await goto(`/trials/${sent.answer.id}/intake`);
 	}
 </script>
@@ -31,10 +40,16 @@
 		A name is enough. One spool is judged against your house spool, several against one another. What is weighed and what must be met
 		follows from the use; all of it can be changed later.
 	</p>
+	{#if data.like}
+		<p class="question">
+			Like <strong>{data.like.name}</strong>: its test pieces, rules, importance, limits and measures are taken over. Its spools and prices
+			are not.
+		</p>
+	{/if}
 	<FormProblem title={form.problem} />
 	<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
 	<Field id="question" label="Question (may wait)" bind:value={question} errors={form.errors} />
-	<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />
+	{#if !data.like}<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />{/if}
 	<div class="w-32">
 		<Label for="currency">Currency</Label>
 		<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />

@@ -2,7 +2,7 @@
 	import { conditionOf } from '$lib/core/conditions/condition-at';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import Strand from '$lib/ui/figures/Strand.svelte';
-	import { asOneFile, saveFile } from '$lib/ui/scorecard/as-one-file';
+	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import StandingLine from '$lib/ui/scorecard/StandingLine.svelte';
 	import { scorecardSentence } from '$lib/ui/scorecard/words';
 	import { productLine } from '$lib/ui/spool/names';
@@ -48,128 +48,107 @@
 		data.verdict ? (data.verdict.kind === 'buyFor' ? `Buy for ${data.verdict.buyFor}` : VERDICT_WORDS[data.verdict.kind]) : null
 	);
 	const title = $derived(`${data.spool.code} scorecard`);
-	let sheet = $state<HTMLElement>();
-	let saving = $state(false);
-
-	async function save(): Promise<void> {
-		if (!sheet) return;
-		saving = true;
-		try {
-			saveFile(`${data.spool.code}-scorecard.html`, await asOneFile(title, sheet));
-		} finally {
-			saving = false;
-		}
-	}
 </script>
 
-<svelte:head><title>{title} · Draught</title></svelte:head>
-<div class="p-3 md:px-5 md:py-4 print:p-0">
-	<p class="mb-3 flex flex-wrap gap-3 print:hidden">
-		<a class="link" href="/spools/{data.spool.id}">{data.spool.code}</a>
-		<button type="button" class="link" onclick={() => window.print()}>Print</button>
-		<button type="button" class="link" disabled={saving} onclick={() => void save()}>Save as one file</button>
-	</p>
-	<article bind:this={sheet} class="panel mx-auto max-w-[760px] px-6 py-5 sm:px-10 sm:py-8 print:max-w-none print:border-0 print:p-0">
-		<header class="flex flex-wrap items-start justify-between gap-x-6">
-			<div class="min-w-0">
-				<h1 class="wide text-[2rem] leading-tight font-bold">{data.spool.code}</h1>
-				<p>
-					{[
-						productLine(data.spool),
-						data.spool.material,
-						data.spool.colourName,
-						data.spool.lot ? `lot ${data.spool.lot}` : 'lot not stated',
-						data.spool.obtained ? OBTAINED_WORDS[data.spool.obtained] : null,
-						data.quote ? `${fixed(data.quote.priceMinor / 100, 2)} ${data.quote.currency} (${day(data.quote.seenAt)})` : 'no price'
-					]
-						.filter((p, i, all) => p && all.indexOf(p) === i)
-						.join(' · ')}
-				</p>
-			</div>
-			<p class="small text-right">{day(data.today)}</p>
-		</header>
-		{#if data.strand?.figure.kind === 'strand'}
-			<div class="mt-4">
-				<Strand
-					data={data.strand.figure}
-					places={data.places}
-					hex={data.spool.colourHex}
-					width={680}
-					height={46}
-					label="Strand, {data.strand.n} readings"
-				/>
-			</div>
-			<p class="small mt-1">
-				Strand, {plural(data.strand.n, 'reading')}{data.strand.word ? `: ${sentence(data.strand.word)}` : ''}. Dashed: label limits.
+<OnePage {title} fileName="{data.spool.code}-scorecard.html" back={{ href: `/spools/${data.spool.id}`, name: data.spool.code }}>
+	<header class="flex flex-wrap items-start justify-between gap-x-6">
+		<div class="min-w-0">
+			<h1 class="wide text-[2rem] leading-tight font-bold">{data.spool.code}</h1>
+			<p>
+				{[
+					productLine(data.spool),
+					data.spool.material,
+					data.spool.colourName,
+					data.spool.lot ? `lot ${data.spool.lot}` : 'lot not stated',
+					data.spool.obtained ? OBTAINED_WORDS[data.spool.obtained] : null,
+					data.quote ? `${fixed(data.quote.priceMinor / 100, 2)} ${data.quote.currency} (${day(data.quote.seenAt)})` : 'no price'
+				]
+					.filter((p, i, all) => p && all.indexOf(p) === i)
+					.join(' · ')}
 			</p>
-		{/if}
-		<p class="wide mt-4 text-[1.35rem] leading-snug font-bold" data-testid="scorecard-sentence">
-			{verdict ? `${verdict[0]?.toUpperCase()}${verdict.slice(1)}. ` : ''}{scorecardSentence(
-				data.lines,
-				data.material,
-				data.fellows,
-				data.defs
-			)}
-		</p>
-		{#if data.verdict?.note}<p class="mt-1 italic">{data.verdict.note}</p>{/if}
-		{#if data.lines.length > 0}
-			<section class="mt-5" aria-label="Beside its fellows">
-				<h2 class="wide text-[1.05rem] font-bold">
-					{data.fellows === 0
-						? 'Measured'
-						: `Beside the ${plural(data.fellows, `other ${data.material}`, `other ${data.material}`)} seen here`}
-				</h2>
-				<ul class="mt-2 border-t">
-					{#each data.lines as line (line.quantity)}
-						{@const def = data.defs.find((d) => d.id === line.quantity)}
-						{#if def}<StandingLine {line} {def} finding={data.own.findings[line.quantity]} currency={data.currency} />{/if}
-					{/each}
-				</ul>
-				<p class="small mt-2">
-					Ring: this spool with its 95 % range. Strokes: the other spools. Better is always to the right. As good as: not clearly worse.
-				</p>
-			</section>
-		{/if}
-		<div class="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
-			<section aria-label="Settings that worked">
-				<h2 class="wide text-[1.05rem] font-bold">Settings that worked</h2>
-				{#each worked as one (one?.where)}
-					{#if one}
-						<p class="mt-1">
-							<strong>{one.where}</strong>: {one.settings}{one.around ? `, ${one.around}` : ''}; {one.state}. {one.share}.
-						</p>
-					{/if}
-				{:else}
-					<p class="mt-1">No print has finished yet.</p>
-				{/each}
-			</section>
-			<section aria-label="Not known">
-				<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
-				<p class="mt-1">
-					One reel only: another lot may differ.
-					{unknown.length ? `Not measured: ${unknown.join(', ')}.` : ''}
-					{lost > 0 ? `${plural(lost, 'print')} lost to other causes than the filament.` : ''}
-				</p>
-			</section>
-			<section aria-label="How it was tested">
-				<h2 class="wide text-[1.05rem] font-bold">How it was tested</h2>
-				<p class="mt-1">
-					{plural(counted.length, 'print')}{pieces.length ? ` of ${pieces.join(', ')}` : ''}{scorers.length
-						? `; scored by ${scorers.join(', ')}`
-						: ''}{instruments.length ? `; ${instruments.join(', ')}` : ''}.
-				</p>
-			</section>
-			{#if data.photos.length}
-				<section aria-label="Photographs">
-					<h2 class="wide text-[1.05rem] font-bold">Looks</h2>
-					<p class="mt-1 flex flex-wrap gap-2">
-						{#each data.photos.slice(-3) as photo (photo.id)}
-							<img src="/api/v1/photos/{photo.id}" alt="Print of {day(photo.at)}" class="h-24 w-auto rounded border" />
-						{/each}
-					</p>
-				</section>
-			{/if}
 		</div>
-		<footer class="small mt-6 border-t pt-2">Draught · ranges are 95 % ranges</footer>
-	</article>
-</div>
+		<p class="small text-right">{day(data.today)}</p>
+	</header>
+	{#if data.strand?.figure.kind === 'strand'}
+		<div class="mt-4">
+			<Strand
+				data={data.strand.figure}
+				places={data.places}
+				hex={data.spool.colourHex}
+				width={680}
+				height={46}
+				label="Strand, {data.strand.n} readings"
+			/>
+		</div>
+		<p class="small mt-1">
+			Strand, {plural(data.strand.n, 'reading')}{data.strand.word ? `: ${sentence(data.strand.word)}` : ''}. Dashed: label limits.
+		</p>
+	{/if}
+	<p class="wide mt-4 text-[1.35rem] leading-snug font-bold" data-testid="scorecard-sentence">
+		{verdict ? `${verdict[0]?.toUpperCase()}${verdict.slice(1)}. ` : ''}{scorecardSentence(
+			data.lines,
+			data.material,
+			data.fellows,
+			data.defs
+		)}
+	</p>
+	{#if data.verdict?.note}<p class="mt-1 italic">{data.verdict.note}</p>{/if}
+	{#if data.lines.length > 0}
+		<section class="mt-5" aria-label="Beside its fellows">
+			<h2 class="wide text-[1.05rem] font-bold">
+				{data.fellows === 0
+					? 'Measured'
+					: `Beside the ${plural(data.fellows, `other ${data.material}`, `other ${data.material}`)} seen here`}
+			</h2>
+			<ul class="mt-2 border-t">
+				{#each data.lines as line (line.quantity)}
+					{@const def = data.defs.find((d) => d.id === line.quantity)}
+					{#if def}<StandingLine {line} {def} finding={data.own.findings[line.quantity]} currency={data.currency} />{/if}
+				{/each}
+			</ul>
+			<p class="small mt-2">
+				Ring: this spool with its 95 % range. Strokes: the other spools. Better is always to the right. As good as: not clearly worse.
+			</p>
+		</section>
+	{/if}
+	<div class="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
+		<section aria-label="Settings that worked">
+			<h2 class="wide text-[1.05rem] font-bold">Settings that worked</h2>
+			{#each worked as one (one?.where)}
+				{#if one}
+					<p class="mt-1">
+						<strong>{one.where}</strong>: {one.settings}{one.around ? `, ${one.around}` : ''}; {one.state}. {one.share}.
+					</p>
+				{/if}
+			{:else}
+				<p class="mt-1">No print has finished yet.</p>
+			{/each}
+		</section>
+		<section aria-label="Not known">
+			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
+			<p class="mt-1">
+				One reel only: another lot may differ.
+				{unknown.length ? `Not measured: ${unknown.join(', ')}.` : ''}
+				{lost > 0 ? `${plural(lost, 'print')} lost to other causes than the filament.` : ''}
+			</p>
+		</section>
+		<section aria-label="How it was tested">
+			<h2 class="wide text-[1.05rem] font-bold">How it was tested</h2>
+			<p class="mt-1">
+				{plural(counted.length, 'print')}{pieces.length ? ` of ${pieces.join(', ')}` : ''}{scorers.length
+					? `; scored by ${scorers.join(', ')}`
+					: ''}{instruments.length ? `; ${instruments.join(', ')}` : ''}.
+			</p>
+		</section>
+		{#if data.photos.length}
+			<section aria-label="Photographs">
+				<h2 class="wide text-[1.05rem] font-bold">Looks</h2>
+				<p class="mt-1 flex flex-wrap gap-2">
+					{#each data.photos.slice(-3) as photo (photo.id)}
+						<img src="/api/v1/photos/{photo.id}" alt="Print of {day(photo.at)}" class="h-24 w-auto rounded border" />
+					{/each}
+				</p>
+			</section>
+		{/if}
+	</div>
+</OnePage>

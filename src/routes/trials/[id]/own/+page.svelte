@@ -11,7 +11,8 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const measures = $derived(data.basis.ownMeasures);
+	/** What this trial asks for first; all others of the bench after it. */
+	const measures = $derived([...data.basis.ownMeasures].sort((a, b) => Number(b.here) - Number(a.here)));
 	const measure = $derived(measures.find((m) => m.id === page.url.searchParams.get('measure')) ?? measures[0]);
 	const ofMeasure = (e: SpoolEvidence) => e.readings.filter((r) => r.ownMeasureId === measure?.id);
 	const counting = (e: SpoolEvidence) => ofMeasure(e).filter((r) => r.status === 'counts');

@@ -158,6 +158,7 @@
 		{#if alone && beside}{@const line = pairLine(alone, beside, sides)}{alone.code} beside the house spool {beside.code}: {line.text}
 		{:else}{pickSentence(rows, chances, rule, data.head.currency)}{/if}
 	</p>
+	<p class="text-[0.9rem]"><a class="link" href="/trials/{data.head.id}/report">Report on one page</a></p>
 	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
 	<PrinterDemands lacks={data.lacks} />
 	{#if data.turned}

@@ -87,6 +87,10 @@
 			'The rules are kept as a new version; what was measured stays.'
 		);
 	}
+	async function askFor(measureId: string, name: string): Promise<void> {
+		const here = data.basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
+		await post(versions, 'protocols', { ownMeasureIds: [...here, measureId] }, `${name} is a column of the sheet now.`);
+	}
 	async function keepMeasure(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const kept = await post(
@@ -300,7 +304,8 @@
 								? m.words.join(', ')
 								: `${m.low} to ${m.high} ${m.unit}, ${m.direction === 'nearest' ? 'best in the middle' : `${m.direction} is better`}`}{m.family
 								? `; counts with ${FAMILY_WORDS[m.family].toLowerCase()}`
-								: ''}{m.here ? '' : ' (of another trial; measure it here and it is a column)'}
+								: ''}{#if !m.here}
+								<button type="button" class="link" onclick={() => void askFor(m.id, m.name)}>ask for it here</button>{/if}
 						</li>{/each}
 				</ul>
 			{/if}

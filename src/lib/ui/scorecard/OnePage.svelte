@@ -1,0 +1,33 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { asOneFile, saveFile } from './as-one-file';
+
+	type Props = { title: string; fileName: string; back: { href: string; name: string }; children: Snippet };
+	let { title, fileName, back, children }: Props = $props();
+	let sheet = $state<HTMLElement>();
+	let saving = $state(false);
+
+	async function save(): Promise<void> {
+		if (!sheet) return;
+		saving = true;
+		try {
+			saveFile(fileName, await asOneFile(title, sheet));
+		} finally {
+			saving = false;
+		}
+	}
+</script>
+
+<!-- One page that stands alone: on the screen, on paper, as one file to send. -->
+<svelte:head><title>{title} · Draught</title></svelte:head>
+<div class="p-3 md:px-5 md:py-4 print:p-0">
+	<p class="mb-3 flex flex-wrap gap-3 print:hidden">
+		<a class="link" href={back.href}>{back.name}</a>
+		<button type="button" class="link" onclick={() => window.print()}>Print</button>
+		<button type="button" class="link" disabled={saving} onclick={() => void save()}>Save as one file</button>
+	</p>
+	<article bind:this={sheet} class="panel mx-auto max-w-[760px] px-6 py-5 sm:px-10 sm:py-8 print:max-w-none print:border-0 print:p-0">
+		{@render children()}
+		<footer class="small mt-6 border-t pt-2">Draught · ranges are 95 % ranges</footer>
+	</article>
+</div>

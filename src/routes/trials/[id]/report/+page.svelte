@@ -1,0 +1,137 @@
+<script lang="ts">
+	import { notCounted, measuredOn, pickInput } from '$lib/core/pick/families';
+	import { priceMatters } from '$lib/core/pick/price-matters';
+	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
+	import PickTable from '$lib/ui/pick/PickTable.svelte';
+	import { pickSentence } from '$lib/ui/pick/pick-sentence';
+	import { pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
+	import { settingsLine } from '$lib/ui/prints/attempt-draft';
+	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
+	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
+	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { flagLines } from '$lib/ui/words/messages';
+	import { day, plural } from '$lib/ui/words/numbers';
+	import { inSentence, quantityName, valueWords } from '$lib/ui/words/quantities';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const rows = $derived(data.picked.rows);
+	const codeOf = $derived((id: string) => data.spools.find((s) => s.id === id)?.code ?? '?');
+	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
+	const [alone] = $derived(rows.length === 1 ? rows : []);
+	const house = $derived(data.picked.references[0] ?? null);
+	const pairs = $derived(pairLines(rows, sides));
+	const price = $derived(priceMatters(rows));
+	const input = $derived(pickInput({ candidates: data.candidates, defs: data.defs }, data.criteria, data.rule, data.references));
+	const uncounted = $derived(notCounted(input.criteria, data.defs, measuredOn(data.candidates)));
+	const flags = $derived(flagLines(data.sheet.flags, codeOf));
+	/** What was measured, each quantity with the spools it was measured on. */
+	const measured = $derived(
+		data.defs.flatMap((def) => {
+			if (!def.onSheet || def.figure === 'none') return [];
+			const of = data.candidates.flatMap(({ code, findings }) => {
+				const found = findings[def.id];
+				if (!found || found.n === 0 || found.estimate === null) return [];
+				const value = (x: number) => valueWords(def, x, data.head.currency);
+				const range = found.interval ? `${value(found.interval.low)} to ${value(found.interval.high)}; ` : 'no range; ';
+				return [{ code, value: value(found.estimate), behind: `${range}n ${found.n}` }];
+			});
+			return of.length === 0 ? [] : [{ def, of }];
+		})
+	);
+	const unmeasured = $derived(
+		data.defs.filter((d) => d.onSheet === true && d.family !== null && !measured.some((m) => m.def.id === d.id)).map(inSentence)
+	);
+</script>
+
+<OnePage title="{data.head.name}, report" fileName="report.html" back={{ href: `/trials/${data.head.id}`, name: data.head.name }}>
+	<header class="flex flex-wrap items-start justify-between gap-x-6">
+		<div class="min-w-0">
+			<h1 class="wide text-[1.7rem] leading-tight font-bold">{data.head.name}</h1>
+			{#if data.head.question}<p>{data.head.question}</p>{/if}
+		</div>
+		<p class="small text-right">{day(data.today)}</p>
+	</header>
+	<p class="wide mt-3 text-[1.25rem] leading-snug font-bold" data-testid="report-sentence">
+		{#if alone && house}{alone.code} beside the house spool {house.code}: {pairLine(alone, house, sides).text}
+		{:else}{pickSentence(rows, data.picked.chances, data.rule, data.head.currency)}{/if}
+	</p>
+	{#each data.verdicts as verdict (verdict.id)}
+		<p class="mt-1">
+			<strong>{codeOf(verdict.spoolId)}: {verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}</strong
+			>{verdict.note ? `. ${verdict.note}` : ''} <span class="small">{day(verdict.at)}</span>
+		</p>
+	{/each}
+	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
+	<PrinterDemands lacks={data.lacks} />
+	{#if rows.length > 0}
+		<section class="mt-4" aria-label="Ranking">
+			<PickTable
+				{rows}
+				references={data.picked.references}
+				chances={data.picked.chances}
+				spools={data.spools}
+				houseId={data.head.houseId}
+				defs={data.defs}
+				rule={data.rule}
+				currency={data.head.currency}
+			/>
+		</section>
+	{/if}
+	{#if pairs.length > 0 || price}
+		<section class="mt-4" aria-label="Head to head">
+			<h2 class="wide text-[1.05rem] font-bold">Head to head</h2>
+			<ul class="mt-1 list-disc space-y-0.5 pl-4">
+				{#each pairs as { pair, text } (pair)}<li><strong>{pair}</strong>: {text}</li>{/each}
+			</ul>
+			{#if price}<p class="mt-1">{priceWords(price)}</p>{/if}
+		</section>
+	{/if}
+	{#if measured.length > 0}
+		<section class="mt-4" aria-label="Measured">
+			<h2 class="wide text-[1.05rem] font-bold">Measured</h2>
+			<dl class="mt-1 border-t">
+				{#each measured as { def, of } (def.id)}
+					<div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-x-3 border-b py-1">
+						<dt class="font-medium">{quantityName(def)}</dt>
+						<dd class="flex flex-wrap gap-x-4">
+							{#each of as { code, value, behind } (code)}
+								<span><strong>{code}</strong> {value} <span class="small">({behind})</span></span>
+							{/each}
+						</dd>
+					</div>
+				{/each}
+			</dl>
+		</section>
+	{/if}
+	<div class="mt-4 grid gap-x-8 gap-y-4 sm:grid-cols-2">
+		<section aria-label="Settings that worked">
+			<h2 class="wide text-[1.05rem] font-bold">Settings that worked</h2>
+			{#each data.worked as one (one.code)}
+				<p class="mt-1"><strong>{one.code}</strong>: {settingsLine(one.settings)}{one.where ? ` (${one.where})` : ''}</p>
+			{:else}
+				<p class="mt-1">No print has finished yet.</p>
+			{/each}
+		</section>
+		<section aria-label="How it was tested">
+			<h2 class="wide text-[1.05rem] font-bold">How it was tested</h2>
+			<p class="mt-1">
+				{plural(data.prints, 'print')}{data.pieces.length ? ` of ${data.pieces.join(', ')}` : ''}; {CONDITION_POLICY_WORDS[
+					data.basis.conditionPolicy
+				]}; settings: {SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}{data.head.printer ? `; ${data.head.printer}` : ''}{data.scorers
+					.length
+					? `; marked by ${data.scorers.join(', ')}`
+					: ''}{data.instruments.length ? `; ${data.instruments.join(', ')}` : ''}. Rule: {RULE_WORDS[data.rule]}.
+			</p>
+		</section>
+		<section class="sm:col-span-2" aria-label="Not known">
+			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
+			<p class="mt-1">
+				It speaks of these reels; other lots may differ.
+				{unmeasured.length ? `Not measured: ${unmeasured.join(', ')}.` : ''}
+				{uncounted.length ? `Measured, not counted: ${uncounted.map(inSentence).join(', ')}.` : ''}
+			</p>
+			{#each flags as line (line)}<p class="small mt-0.5">≠ {line}</p>{/each}
+		</section>
+	</div>
+</OnePage>
