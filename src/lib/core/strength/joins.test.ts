@@ -4,6 +4,7 @@ import type { Specimen } from '../evidence/specimen';
 import type { Finding } from '../finding/types';
 import { findCell } from '../posterior/find-cell';
 import { modelOf } from '../posterior/model';
+import { byTemperature } from './by-temperature';
 import { atTemperatures, kindOf, kindsOfTrial, specimenKinds } from './kinds';
 import { observe } from './observe';
 import { strengthBlows, strengthByHand, strengthLoad } from './quantities';
@@ -112,6 +113,20 @@ describe('several temperatures of one spool', () => {
 			{ nozzleC: null, specimens: [{ nozzleC: 230 }, { nozzleC: 230 }] }
 		]);
 		expect(find(spool(at(230, 100, 110))).messages).toEqual([]);
+	});
+	it('in order, and where it jumps: the largest step between neighbours that can be told apart', () => {
+		const around = (load: number) => Array.from({ length: 8 }, (_, i) => load * (0.97 + 0.01 * i));
+		const e = spool([...at(250, ...around(205)), ...at(210, ...around(100)), ...at(230, ...around(200)), ...at(220, ...around(104))]);
+		const found = byTemperature(findAll(e), [strengthLoad(rules(e))]);
+		expect(found.map(({ kind, at: of, jump }) => [kind, of.map((t) => t.nozzleC), jump])).toEqual([
+			['hook · upright · direct', [210, 220, 230, 250], { fromC: 220, toC: 230, stronger: true }]
+		]);
+		const falling = spool([...at(210, ...around(200)), ...at(220, ...around(100))]);
+		expect(byTemperature(findAll(falling), [strengthLoad(rules(falling))])[0]?.jump).toEqual({ fromC: 210, toC: 220, stronger: false });
+		const alike = spool([...at(210, 100), ...at(220, 101)]);
+		expect(byTemperature(findAll(alike), [strengthLoad(rules(alike))])[0]?.jump).toBeNull();
+		const one = spool(at(210, 100, 101));
+		expect(byTemperature(findAll(one), [strengthLoad(rules(one))])).toEqual([]);
 	});
 	it('teach each by itself', () => {
 		const e = spool([...at(250, 300), ...at(230, 200, 210)]);

@@ -193,6 +193,9 @@ function contextOf(evidence: SpoolEvidence, used: readonly ObservedSpecimen[], k
 	return {
 		...EMPTY_CONTEXT,
 		variants: kind && used.length ? [kind] : [],
+		settings: [...new Set(used.flatMap((o) => o.specimen.nozzleC ?? []))]
+			.sort((a, b) => a - b)
+			.map((value) => ({ name: 'nozzleC', value })),
 		lots: evidence.spool.lot ? [evidence.spool.lot] : [],
 		from: times.length ? Math.min(...times) : null,
 		to: times.length ? Math.max(...times) : null

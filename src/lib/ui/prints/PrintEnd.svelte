@@ -61,12 +61,16 @@
 		/>
 		<Choice name="cause" legend="Charged to" bind:value={draft.cause} {errors} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 	</div>
-	<dl class="small grid grid-cols-[7.5rem_1fr] gap-x-3">
-		{#each FAILURE_CAUSES as cause (cause)}
-			<dt class={draft.cause === cause ? 'font-semibold text-ink' : ''}>{CAUSE_WORDS[cause]}</dt>
-			<dd class={draft.cause === cause ? 'text-ink' : ''}>{CAUSE_TELLS[cause]}</dd>
-		{/each}
-	</dl>
+	{#if draft.cause}<p class="small">{CAUSE_WORDS[draft.cause]}: {CAUSE_TELLS[draft.cause]}</p>{/if}
+	<details class="small">
+		<summary>Which cause?</summary>
+		<dl class="grid grid-cols-[7.5rem_1fr] gap-x-3">
+			{#each FAILURE_CAUSES as cause (cause)}
+				<dt>{CAUSE_WORDS[cause]}</dt>
+				<dd>{CAUSE_TELLS[cause]}</dd>
+			{/each}
+		</dl>
+	</details>
 	<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[failureRule]}.</p>
 {/if}
 <div class="flex flex-wrap gap-x-8 gap-y-3">

@@ -6,6 +6,10 @@
 	let { title, fileName, back, children }: Props = $props();
 	let sheet = $state<HTMLElement>();
 	let saving = $state(false);
+	/** What a sheet of A4 or Letter holds of this width, px; a longer page is set smaller on paper, down to what can be read. */
+	const SHEET = 1330;
+	let height = $state(SHEET);
+	const fit = $derived(Math.max(0.55, Math.min(1, SHEET / Math.max(1, height))));
 
 	async function save(): Promise<void> {
 		if (!sheet) return;
@@ -26,8 +30,21 @@
 		<button type="button" class="link" onclick={() => window.print()}>Print</button>
 		<button type="button" class="link" disabled={saving} onclick={() => void save()}>Save as one file</button>
 	</p>
-	<article bind:this={sheet} class="panel mx-auto max-w-[760px] px-6 py-5 sm:px-10 sm:py-8 print:max-w-none print:border-0 print:p-0">
+	<article
+		bind:this={sheet}
+		bind:offsetHeight={height}
+		style:--fit={fit}
+		class="one-page panel mx-auto max-w-[760px] px-6 py-5 sm:px-10 sm:py-8 print:max-w-none print:border-0 print:p-0"
+	>
 		{@render children()}
 		<footer class="small mt-6 border-t pt-2">Draught · ranges are 95 % ranges</footer>
 	</article>
 </div>
+
+<style>
+	@media print {
+		.one-page {
+			zoom: var(--fit);
+		}
+	}
+</style>

@@ -188,11 +188,11 @@ const LOST_TO: Readonly<Record<FailureCause, string>> = {
 	unknown: 'lost, cause unknown'
 };
 
-/** A state with its age, as it stands in a sentence. */
-export function stateWords(kind: ConditionKind, days: number | null): string {
+/** A state with its age, as it stands in a sentence: of a print how long before it the state began, of a spool how long ago. */
+export function stateWords(kind: ConditionKind, days: number | null, from: 'before' | 'ago' = 'before'): string {
 	if (days === null || kind === 'asReceived') return CONDITION_WORDS[kind];
 	const age = days < 1 / 24 ? 'less than an hour' : daysWords(days);
-	return kind === 'exposed' ? `${age} in the air` : `${CONDITION_WORDS[kind]} ${age} before`;
+	return kind === 'exposed' ? `${age} in the air` : `${CONDITION_WORDS[kind]} ${age} ${from}`;
 }
 
 /** One pair or two as they were seen: nobody needs a test to read them. */

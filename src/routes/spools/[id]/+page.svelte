@@ -13,6 +13,8 @@
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
+	import { byTemperature } from '$lib/core/strength/by-temperature';
+	import LoadsByTemperature from '$lib/ui/strength/LoadsByTemperature.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
 	import { overDaysMessage } from '$lib/core/prints/over-days';
@@ -149,11 +151,9 @@
 			{#if data.evidence.pricesHidden}<p class="question mt-2">This spool is in a blind trial: maker, product and price are hidden.</p>{/if}
 			<DamagedRecords damaged={data.evidence.damaged} />
 			<p class="small">
-				State now: <strong class="text-ink">{stateWords(data.state.kind, data.state.days)}</strong>{#if data.evidence.dryForH !== null}
-					· {spool.material} counts as dry for {upTo(data.evidence.dryForH, 0)} h in the open after a drying (<a
-						class="link"
-						href="/handbook">handbook</a
-					>){/if}
+				State now: <strong class="text-ink">{stateWords(data.state.kind, data.state.days, 'ago')}</strong
+				>{#if data.evidence.dryForH !== null}{' · '}{spool.material} counts as dry for {upTo(data.evidence.dryForH, 0)} h in the open after a
+					drying (<a class="link" href="/handbook">handbook</a>){/if}
 			</p>
 			<PrinterDemands lacks={data.lacks} />
 			{#if data.dryFirst.length}
@@ -299,6 +299,7 @@
 			</section>
 		{/if}
 		<Happened spoolId={spool.id} events={data.evidence.events} />
+		<LoadsByTemperature found={byTemperature(data.findings, data.defs)} defs={data.defs} />
 		{#if data.evidence.specimens.length}
 			<section aria-label="Specimens">
 				<h2 class="mb-1 font-semibold">Specimens</h2>

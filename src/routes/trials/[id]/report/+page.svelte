@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { QuantityDef } from '$lib/core/finding/types';
 	import { notCounted, measuredOn, pickInput } from '$lib/core/pick/families';
 	import { priceMatters } from '$lib/core/pick/price-matters';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
@@ -11,7 +12,8 @@
 	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { day, plural } from '$lib/ui/words/numbers';
-	import { inSentence, quantityName, valueWords } from '$lib/ui/words/quantities';
+	import { bareValue, inSentence, quantityName, quantityUnit } from '$lib/ui/words/quantities';
+	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -25,23 +27,30 @@
 	const input = $derived(pickInput({ candidates: data.candidates, defs: data.defs }, data.criteria, data.rule, data.references));
 	const uncounted = $derived(notCounted(input.criteria, data.defs, measuredOn(data.candidates)));
 	const flags = $derived(flagLines(data.sheet.flags, codeOf));
-	/** What was measured, each quantity with the spools it was measured on. */
+	/** What was measured on any spool: the columns of the table. */
 	const measured = $derived(
-		data.defs.flatMap((def) => {
-			if (!def.onSheet || def.figure === 'none') return [];
-			const of = data.candidates.flatMap(({ code, findings }) => {
-				const found = findings[def.id];
-				if (!found || found.n === 0 || found.estimate === null) return [];
-				const value = (x: number) => valueWords(def, x, data.head.currency);
-				const range = found.interval ? `${value(found.interval.low)} to ${value(found.interval.high)}; ` : 'no range; ';
-				return [{ code, value: value(found.estimate), behind: `${range}n ${found.n}` }];
-			});
-			return of.length === 0 ? [] : [{ def, of }];
-		})
+		data.defs.filter(
+			(def) =>
+				def.onSheet &&
+				def.figure !== 'none' &&
+				data.candidates.some(({ findings }) => (findings[def.id]?.n ?? 0) > 0 && findings[def.id]?.estimate != null)
+		)
 	);
-	const unmeasured = $derived(
-		data.defs.filter((d) => d.onSheet === true && d.family !== null && !measured.some((m) => m.def.id === d.id)).map(inSentence)
+	/** One figure of the table: value, range, n. */
+	const cell = (candidate: (typeof data.candidates)[number], def: QuantityDef) => {
+		const found = candidate.findings[def.id];
+		if (!found || found.n === 0 || found.estimate === null) return null;
+		const range = found.interval ? `${bareValue(def, found.interval.low)} to ${bareValue(def, found.interval.high)}` : 'no range';
+		return { value: bareValue(def, found.estimate), range, n: found.n };
+	};
+	/** Spools with the same settings are told together. */
+	const worked = $derived(
+		[...group(data.worked, (one) => `${settingsLine(one.settings)}${one.where ? ` (${one.where})` : ''}`)].map(([text, same]) => ({
+			text,
+			codes: same.map((one) => one.code).join(', ')
+		}))
 	);
+	const unmeasured = $derived(data.defs.filter((d) => d.onSheet === true && d.family !== null && !measured.includes(d)).map(inSentence));
 </script>
 
 <OnePage title="{data.head.name}, report" fileName="report.html" back={{ href: `/trials/${data.head.id}`, name: data.head.name }}>
@@ -90,25 +99,44 @@
 	{#if measured.length > 0}
 		<section class="mt-4" aria-label="Measured">
 			<h2 class="wide text-[1.05rem] font-bold">Measured</h2>
-			<dl class="mt-1 border-t">
-				{#each measured as { def, of } (def.id)}
-					<div class="grid grid-cols-[8rem_minmax(0,1fr)] gap-x-3 border-b py-1">
-						<dt class="font-medium">{quantityName(def)}</dt>
-						<dd class="flex flex-wrap gap-x-4">
-							{#each of as { code, value, behind } (code)}
-								<span><strong>{code}</strong> {value} <span class="small">({behind})</span></span>
+			<div class="mt-1 overflow-x-auto">
+				<table class="w-full text-left text-[0.75rem] leading-tight">
+					<thead>
+						<tr class="border-b align-bottom">
+							<th class="py-1 pr-1"><span class="sr-only">Spool</span></th>
+							{#each measured as def (def.id)}
+								<th class="px-1 py-1 font-semibold"
+									>{quantityName(def)}{#if quantityUnit(def.id) || def.unit}<span class="block font-normal text-muted"
+											>{def.unit === 'money/kg' ? data.head.currency : quantityUnit(def.id) || def.unit}</span
+										>{/if}</th
+								>
 							{/each}
-						</dd>
-					</div>
-				{/each}
-			</dl>
+						</tr>
+					</thead>
+					<tbody>
+						{#each data.candidates as candidate (candidate.spoolId)}
+							<tr class="border-b align-top">
+								<th scope="row" class="py-1 pr-1 text-[0.85rem] font-bold">{candidate.code}</th>
+								{#each measured as def (def.id)}
+									{@const one = cell(candidate, def)}
+									<td class="px-1 py-1">
+										{#if one}<strong class="block text-[0.85rem]">{one.value}</strong><span class="block text-muted"
+												>{one.range}<br />n {one.n}</span
+											>{:else}<span class="text-muted">not measured</span>{/if}
+									</td>
+								{/each}
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
 		</section>
 	{/if}
 	<div class="mt-4 grid gap-x-8 gap-y-4 sm:grid-cols-2">
 		<section aria-label="Settings that worked">
 			<h2 class="wide text-[1.05rem] font-bold">Settings that worked</h2>
-			{#each data.worked as one (one.code)}
-				<p class="mt-1"><strong>{one.code}</strong>: {settingsLine(one.settings)}{one.where ? ` (${one.where})` : ''}</p>
+			{#each worked as { codes, text } (text)}
+				<p class="mt-0.5 text-[0.9rem]"><strong>{codes}</strong>: {text}</p>
 			{:else}
 				<p class="mt-1">No print has finished yet.</p>
 			{/each}

@@ -11,7 +11,18 @@
 	const differences = $derived(differencesOf(data.evidence));
 	let id = $state('');
 	let typed = $state({ first: '', second: '' });
-	const chosen = $derived(differences.find((d) => d.id === id) ?? differences.find((d) => d.id !== 'spool') ?? differences[0] ?? null);
+	/** Whether any two of its levels were printed as pairs. */
+	const isPrinted = (d: (typeof differences)[number]) => {
+		const [a, b] = d.values;
+		return (
+			a !== undefined && b !== undefined && comparePaired(data.evidence, { id: d.id, first: a, second: b }, data.basis).results.length > 0
+		);
+	};
+	/** It opens on something that was printed both ways, of one spool before of two. */
+	const printed = $derived(
+		differences.find((d) => d.id !== 'spool' && isPrinted(d)) ?? differences.find((d) => isPrinted(d)) ?? differences[0] ?? null
+	);
+	const chosen = $derived(differences.find((d) => d.id === id) ?? printed);
 	const first = $derived(chosen?.values.includes(typed.first) ? typed.first : (chosen?.values[0] ?? ''));
 	const second = $derived(
 		chosen?.values.includes(typed.second) && typed.second !== first ? typed.second : (chosen?.values.find((v) => v !== first) ?? '')

@@ -1,0 +1,56 @@
+<script lang="ts">
+	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { ByTemperature } from '$lib/core/strength/by-temperature';
+	import RangeDot from '../pick/RangeDot.svelte';
+	import { kindWords } from '../words/closed-lists';
+	import { upTo } from '../words/numbers';
+	import { valueWords } from '../words/quantities';
+
+	let { found, defs }: { found: ByTemperature[]; defs: QuantityDef[] } = $props();
+	/** Between nothing and the highest that any of them may be. */
+	const topOf = (of: ByTemperature) => Math.max(...of.at.map(({ finding }) => finding.interval?.high ?? finding.estimate ?? 0)) || 1;
+</script>
+
+{#each found as of (of.quantity + of.kind)}
+	{@const def = defs.find((d) => d.id === of.quantity)}
+	{@const top = topOf(of)}
+	{#if def}
+		<section class="panel px-3 py-2" aria-label="By nozzle temperature">
+			<h2 class="font-semibold">By nozzle temperature <span class="small font-normal">{kindWords(of.kind)}</span></h2>
+			{#if of.jump}
+				<p>
+					{of.jump.stronger ? 'Stronger' : 'Weaker'} from {upTo(of.jump.toC, 0)} °C on: the largest step, from {upTo(of.jump.fromC, 0)} °C.
+				</p>
+			{:else}
+				<p class="small">No step between neighbours can be told from chance.</p>
+			{/if}
+			<table class="mt-1">
+				<tbody>
+					{#each of.at as { nozzleC, finding } (nozzleC)}
+						{@const value = finding.estimate === null ? 'none broke' : valueWords(def, finding.estimate)}
+						<tr class="border-b">
+							<th scope="row" class="py-0.5 pr-3 text-right font-semibold">{upTo(nozzleC, 0)} °C</th>
+							<td>
+								{#if finding.interval && finding.estimate !== null}
+									<RangeDot
+										mark="stroke"
+										value={finding.estimate / top}
+										low={finding.interval.low / top}
+										high={finding.interval.high / top}
+										label="{upTo(nozzleC, 0)} °C: {value}"
+									/>
+								{/if}
+							</td>
+							<td class="pl-3"
+								>{value}
+								<span class="small"
+									>({finding.interval ? `${valueWords(def, finding.interval.low)} to ${valueWords(def, finding.interval.high)}; ` : ''}n {finding.n})</span
+								></td
+							>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+	{/if}
+{/each}
