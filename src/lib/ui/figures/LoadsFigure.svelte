@@ -9,7 +9,8 @@
 	const x = (v: number) => place(v, def.scale, W);
 	const loads = $derived(finding.figure.kind === 'loads' ? finding.figure.loads : []);
 	const gap = $derived(Math.min(3.4, 12 / Math.max(1, loads.length)));
-	const shown = $derived(finding.estimate ?? finding.interval?.low ?? null);
+	/** Where none broke, what the weakest of them held: how strong it is nobody knows, but it was seen to hold that. */
+	const shown = $derived(finding.estimate ?? (loads.length > 0 ? Math.min(...loads.map((l) => l.low)) : null));
 </script>
 
 <!-- Each specimen is a stroke from what it held to what broke it, a dot where the load was read, an arrow where it never broke. -->
