@@ -102,3 +102,37 @@ describe('whether to dry it first', () => {
 		expect(dryFirst(diary([[1, null, { signs: ['hiss'], portionId: cut.id }]], []), basis)).toEqual([]);
 	});
 });
+
+describe('what is said of the share that finished', () => {
+	const failed = { outcome: 'failed', percentReached: 30, cause: 'filament' } as const;
+	const said = (attempts: Parameters<typeof attempt>[0][], more: Parameters<typeof evidence>[0] = {}) =>
+		findSuccess(evidence({ attempts: attempts.map((a, i) => attempt({ at: 1000 + i, ...a })), ...more }), basis);
+	it('all finished, three of them: the count and nothing more', () => {
+		expect(said([{}, {}, {}])).toMatchObject({
+			messages: [{ id: 'successCount', params: { finished: 3, n: 3 } }],
+			word: null,
+			missing: []
+		});
+	});
+	it('under three it says what it rests on; before any it asks for one', () => {
+		expect(said([{}, {}]).messages).toEqual([
+			{ id: 'successCount', params: { finished: 2, n: 2 } },
+			{ id: 'successPrior', params: { cells: 0 } }
+		]);
+		expect(said([])).toMatchObject({ n: 0, messages: [], missing: [{ action: 'printPiece', count: 1 }] });
+	});
+	it('a first success after failures is named by its attempt; none at all only of a flexible', () => {
+		expect(said([failed, {}, {}]).messages).toContainEqual({ id: 'firstSuccess', params: { attempt: 2 } });
+		expect(said([{}, failed, {}]).messages.map((m) => m.id)).toEqual(['successCount']);
+		const never = { id: 'notPrintedAtAll', params: { n: 3 } };
+		expect(said([failed, failed, failed], { spool: { material: 'TPU' } }).messages).toContainEqual(never);
+		expect(said([failed, failed, failed]).messages).not.toContainEqual(never);
+	});
+	it('what is left out is counted: failures that are not the filament’s, prints elsewhere', () => {
+		const found = said([{}, {}, {}, { ...failed, cause: 'setUp' }, { pieceId: 'other' }]);
+		expect(found.messages.slice(1)).toEqual([
+			{ id: 'failuresNotCounted', params: { count: 1 } },
+			{ id: 'printsElsewhere', params: { count: 1 } }
+		]);
+	});
+});

@@ -67,8 +67,10 @@ describe('what a printer adds', () => {
 		]),
 		printed('KA3', [['South', 50]])
 	];
-	const [effect] = printerEffects(spools, basis, 'North');
+	// Worked out within each test: a fault then fails a test, not the file.
+	const effectOf = () => printerEffects(spools, basis, 'North')[0];
 	it('is found over the spools of a trial, against the trial’s printer or the one with most prints', () => {
+		const effect = effectOf();
 		expect(effect).toMatchObject({
 			quantity: 'overhang',
 			pieceId: MAIN_PIECE,
@@ -81,7 +83,29 @@ describe('what a printer adds', () => {
 		expect(printerEffects(spools, basis, null)[0]?.against).toBe('South');
 		expect(printerEffects([spools[2] as (typeof spools)[0]], basis, 'North')).toEqual([]);
 	});
+	it('is told of measured marks of the compared piece only, by prints whose printer is known', () => {
+		const on = (quantity: string, value: number, more: Parameters<typeof attempt>[0]) => {
+			const print = attempt(more);
+			return { print, reading: mark(print, quantity, value) };
+		};
+		const spoolOf = (...prints: ReturnType<typeof on>[]) =>
+			evidence({ attempts: prints.map((p) => p.print), readings: prints.map((p) => p.reading) });
+		const both = (quantity: string, more: Parameters<typeof attempt>[0] = {}) =>
+			spoolOf(on(quantity, 2, { printer: 'North', ...more }), on(quantity, 1, { printer: 'South', ...more }));
+		const quantities = (e: ReturnType<typeof evidence>, rules = basis) => printerEffects([e], rules, 'North').map((f) => f.quantity);
+		expect(quantities(both('bridgeSag'))).toEqual(['bridgeSag']);
+		// Words have no shift; another piece is another question; a printer that nobody noted ties nothing.
+		expect(quantities(both('strings'))).toEqual([]);
+		expect(quantities(both('bridgeSag', { pieceId: 'other' }))).toEqual([]);
+		expect(quantities(both('bridgeSag'), { ...basis, markPieces: {} })).toEqual([]);
+		expect(quantities(spoolOf(on('bridgeSag', 2, { printer: 'North' }), on('bridgeSag', 1, { printer: null })))).toEqual([]);
+		// Of counts nothing is assumed of their scatter, and two prints show none.
+		expect(quantities(both('stringCount'))).toEqual([]);
+		expect(printerEffects([both('bridgeSag')], basis, 'West')[0]?.against).toBe('North');
+		expect(printerEffects([], basis, 'North')).toEqual([]);
+	});
 	it('taken out, prints of the other printer count as if from the first, and are wider for it; the flag goes', () => {
+		const effect = effectOf();
 		const out = { ...basis, printerEffects: effect ? [effect] : [] };
 		const find = (spoolIndex: number, rule = basis) =>
 			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule, 0).find((f) => f.quantity === 'overhang') as ReturnType<

@@ -6,6 +6,7 @@ import type { Finding, Missing, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { buildSheet } from './build-sheet';
+import { shownSheet } from './shown-sheet';
 
 // What feeds the sheet's cells, letters, progress and next act, with stations that say what a test tells them.
 
@@ -118,5 +119,85 @@ describe('the next act', () => {
 		// What KA1 has of b is not a's; a has nothing of KA1 yet and is asked for first.
 		const stations = [station('b', { KA1: { n: 5, wants: 1 } }), station('a', { KA1: { wants: 1 }, KA2: { n: 1 }, KA3: { n: 1 } })];
 		expect(next(stations, { aValue: 1, bValue: 1 })).toBe('a KA1');
+	});
+});
+
+describe('what the tester does not measure', () => {
+	const two = [station('a', { KA1: { wants: 1 } }), station('b', { KA2: { wants: 1 } })];
+	const built = (away: string[], weights: Record<string, number> = {}) =>
+		buildSheet({ spools, basis, stations: two, weights, away: new Set(away), now: 0 });
+	it('has no column, asks for nothing and is no stop of the line, whatever it weighs', () => {
+		const sheet = built(['aValue'], { aValue: 5 });
+		expect(sheet.columns.map((d) => d.id)).toEqual(['bValue']);
+		expect(sheet.progress.map((p) => p.station)).toEqual(['b']);
+		expect(sheet.next).toMatchObject({ station: 'b', spoolId: 'KA2' });
+	});
+	it('a station keeps its stop while anything of it is measured, or where it has no column at all', () => {
+		const more = station('c', { KA1: { wants: 1 } }, { quantities: () => [quantity('cValue', 'c'), quantity('cOther', 'c')] });
+		const hidden = station('d', {}, { quantities: () => [{ ...quantity('dValue', 'd'), onSheet: false }] });
+		const of = (away: string[]) => buildSheet({ spools, basis, stations: [more, hidden], weights: {}, away: new Set(away), now: 0 });
+		expect(of(['cValue']).progress.map((p) => p.station)).toEqual(['c', 'd']);
+		expect(of(['cValue']).columns.map((d) => d.id)).toEqual(['cOther']);
+		expect(of(['cValue', 'cOther']).progress.map((p) => p.station)).toEqual(['d']);
+		expect(of(['dValue']).progress.map((p) => p.station)).toEqual(['c', 'd']);
+	});
+});
+
+describe('a cell as it is shown', () => {
+	const cellOf = (finding: Partial<Finding>, missing: Missing[] = []) => {
+		const def = quantity('aValue', 'a');
+		const sheet = { columns: [def], rows: [], flags: [], next: null, progress: [] };
+		const whole = { subject: { spoolId: 'KA1', condition: 'dried', pieceId: 'p', variant: null }, messages: [], missing: [], ...finding };
+		const row = { spoolId: 'KA1', cells: [{ quantity: 'aValue', findings: [whole as unknown as Finding], letters: 'a' }], missing };
+		const shown = shownSheet({ ...sheet, rows: [row] });
+		return { cell: shown.rows[0]?.cells[0], shown };
+	};
+	const drawn = { n: 2, estimate: 5, figure: { kind: 'dot' as const, points: [5] }, sampling: { kind: 'exact' as const, value: 5 } };
+	const act = (station: string, count: number) => ({ action: 'weigh', station, count, minutes: 1, params: {} }) as Missing;
+	it('tells the state of its finding and how it is drawn, and nothing else of them', () => {
+		expect(cellOf(drawn).cell?.findings[0]).toMatchObject({ subject: { condition: 'dried' }, sampling: { kind: 'exact' } });
+		expect(cellOf(drawn).cell?.findings[0]?.sampling).toEqual({ kind: 'exact' });
+	});
+	it('with something to draw wants nothing; empty it wants its own first, else what its station wants', () => {
+		const empty = {
+			n: 0,
+			estimate: null,
+			figure: { kind: 'none' as const },
+			sampling: { kind: 'unknown' as const, reason: say('notWeighed') }
+		};
+		expect(cellOf(drawn, [act('a', 3)]).cell?.wanted).toBeNull();
+		expect(cellOf(empty, [act('b', 4), act('a', 3)]).cell?.wanted).toEqual(act('a', 3));
+		expect(cellOf({ ...empty, missing: [act('a', 7)] }, [act('a', 3)]).cell?.wanted).toEqual(act('a', 7));
+		expect(cellOf(empty).cell).toMatchObject({ wanted: null, withheld: false, findings: [] });
+	});
+	it('carries what drying did, each with its spool, and no other message', () => {
+		const told = say('wetDry.tooFew', { quantity: 'strings', better: 1, worse: 0, same: 0, pairs: 3, p: 1 });
+		expect(cellOf({ ...drawn, messages: [say('notWeighed'), told] }).shown.wetDry).toEqual([{ spoolId: 'KA1', message: told }]);
+	});
+	it('keeps six digits of what is only drawn', () => {
+		const point = { at: 1, grossG: 1000, before: 'air', pct: 0.123456789, lowPct: 0.0123456789, highPct: 1.23456789 };
+		const { cell } = cellOf({ ...drawn, figure: { kind: 'account', points: [point] } });
+		expect(cell?.findings[0]?.figure).toEqual({
+			kind: 'account',
+			points: [{ ...point, pct: 0.123457, lowPct: 0.0123457, highPct: 1.23457 }]
+		});
+	});
+	it('draws up to sixty places as they are, and more as neighbours from the thinnest to the thickest', () => {
+		const places = (n: number) =>
+			Array.from({ length: n }, (_, i) => ({ index: i, positionM: null, lowMm: 1.7 - i / 1000, highMm: 1.7 + i / 1000 }));
+		const of = (n: number) => {
+			const figure = { kind: 'strand' as const, nominalMm: 1.75, toleranceMm: null, places: places(n) };
+			const found = cellOf({ ...drawn, figure }).cell?.findings[0]?.figure;
+			return found?.kind === 'strand' ? found.places.map((p) => [p.index, p.lowMm, p.highMm]) : [];
+		};
+		expect(of(60)).toHaveLength(60);
+		expect(of(60)[1]).toEqual([1, 1.699, 1.701]);
+		const halved = of(61);
+		expect(halved).toHaveLength(31);
+		expect(halved.slice(0, 2)).toEqual([
+			[0, 1.699, 1.701],
+			[2, 1.697, 1.703]
+		]);
+		expect(halved.at(-1)).toEqual([60, 1.64, 1.76]);
 	});
 });
