@@ -1,5 +1,6 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
 import { NO_RECORD } from '../../src/lib/core/posterior/prior-set';
+import { MARK_IDS } from '../../src/lib/core/pieces/types';
 import { MARKS } from '../../src/lib/core/prints/marks';
 import type { Attempt } from '../../src/lib/core/evidence/attempt';
 import type { SpoolEvent } from '../../src/lib/core/evidence/event';
@@ -43,7 +44,7 @@ export const basis: Basis = {
 export function piece(given: Partial<Piece> = {}): Piece {
 	const steps = (mark: string) =>
 		['overhang', 'overhangAway', 'bridge'].includes(mark) ? Array.from({ length: 16 }, (_, i) => 5 * (i + 1)) : null;
-	const marks = [...new Set(MARKS.map((m) => m.carriedBy))].map((mark) => ({ mark, steps: steps(mark) }));
+	const marks = MARK_IDS.map((mark) => ({ mark, steps: steps(mark) }));
 	return { id: MAIN_PIECE, familyId: given.id ?? MAIN_PIECE, version: 1, name: 'ladder piece', marks, params: null, ...given };
 }
 

@@ -1,3 +1,4 @@
+import { carriedOn } from '../prints/carries';
 import type { Piece } from '../evidence/piece';
 import { MARKS } from '../prints/marks';
 
@@ -11,7 +12,7 @@ export function markPieces(chosen: readonly string[], pieces: readonly Piece[]):
 	const known = chosen.flatMap((id) => pieces.filter((p) => p.id === id));
 	return Object.fromEntries(
 		MARKS.flatMap(({ def, carriedBy }) => {
-			const carries = (p: Piece) => p.marks.some((m) => m.mark === carriedBy);
+			const carries = (p: Piece) => carriedOn(p, carriedBy) !== null;
 			const counts = known.find(carries);
 			if (!counts) return [];
 			const others = pieces

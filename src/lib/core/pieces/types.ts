@@ -1,3 +1,4 @@
+import { ANY_PIECE } from '../prints/carries';
 import { markEntries } from '../prints/mark-entries';
 import type { Shape } from './shape';
 
@@ -19,7 +20,9 @@ export type Params = Record<string, number>;
 export type PieceMark = { mark: MarkId; steps: number[] | null };
 
 /** Everything that can be looked at on a piece: what the marks of prints ask for, and specimens of strength. */
-export const MARK_IDS = [...new Set([...markEntries().map((entry) => entry.carriedBy), 'strength' as const])];
+export const MARK_IDS = [
+	...new Set([...markEntries().flatMap(({ carriedBy }) => (carriedBy === ANY_PIECE ? [] : [carriedBy])), 'strength' as const])
+];
 export type MarkId = (typeof MARK_IDS)[number];
 
 export type PieceKind = {

@@ -1,6 +1,7 @@
 import type { Direction, Family, QuantityDef } from '../finding/types';
 import type { Dimension } from '../units/dimension';
-import { BED_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from './mark-words';
+import { ANY_PIECE } from './carries';
+import { BED_WORDS, EASE_WORDS, SAG_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from './mark-words';
 
 type Range = readonly [low: number, high: number];
 
@@ -224,6 +225,27 @@ export const MARK_ENTRIES = {
 	shrinkageX: { ...SHRINKAGE, reading: 'sizeX', against: 'alongX' },
 	shrinkageY: { ...SHRINKAGE, reading: 'sizeY', against: 'alongY' },
 	shrinkageZ: { ...SHRINKAGE, reading: 'sizeZ', against: 'alongZ' },
+	/** Sag of the longest bridge in words, where nobody measures it. */
+	bridgeSagWord: {
+		family: 'looks',
+		carriedBy: 'bridge',
+		kind: 'words',
+		readings: ['bridgeSagWord'],
+		words: SAG_WORDS,
+		direction: 'less',
+		asked: 'onRequest'
+	},
+	/** How easily the print went: whatever the piece, every print tells it. */
+	ease: {
+		family: 'printsEasily',
+		carriedBy: ANY_PIECE,
+		kind: 'words',
+		readings: ['ease'],
+		words: EASE_WORDS,
+		direction: 'more',
+		withPrint: true,
+		asked: 'onRequest'
+	},
 	printOdour: { family: null, carriedBy: 'odour', kind: 'words', readings: ['printOdour'], words: SEVERITY_WORDS, direction: 'less' }
 } as const satisfies Record<string, MarkEntry>;
 

@@ -26,3 +26,9 @@ export const SURFACE_FAULTS = [
 	'surfaceDots',
 	'surfaceGaps'
 ] as const;
+
+/** How easily a print went, hardest first. */
+export const EASE_WORDS = ['fought', 'fussy', 'easy'] as const;
+
+/** How the longest bridge hung in the middle, best first. */
+export const SAG_WORDS = ['flat', 'slight', 'droops', 'fell'] as const;

@@ -151,15 +151,17 @@ describe('what is asked only on request', () => {
 	const spikes = piece({ marks: [{ mark: 'strings', steps: null }] });
 	it('is not asked unless somebody wants it; what a photograph measures never is', () => {
 		expect(questionsOf(spikes).map((q) => q.id)).toEqual(['strings']);
-		expect(onRequest(spikes, []).map((q) => q.id)).toEqual(['stringCount']);
-		expect(questionsOf(spikes, onRequest(spikes, [])).map((q) => q.id)).toEqual(['strings', 'stringCount']);
-		expect(onRequest(piece({ marks: [] }), [])).toEqual([]);
+		expect(onRequest(spikes, []).map((q) => q.id)).toEqual(['stringCount', 'ease']);
+		expect(questionsOf(spikes, onRequest(spikes, [])).map((q) => q.id)).toEqual(['strings', 'ease', 'stringCount']);
+		// How it went is told by every print, whatever its piece carries.
+		expect(onRequest(piece({ marks: [] }), []).map((q) => q.id)).toEqual(['ease']);
 	});
 	it('waits alone where the rest was said', () => {
 		const a = attempt();
 		const spool = evidence({ attempts: [a], readings: [mark(a, 'strings', 1)] });
 		expect(scoringQueue([spool], spikes, 1)).toEqual([]);
 		expect(scoringQueue([spool], spikes, 1, { kind: 'unscored' }, onRequest(spikes, []))[0]?.questions.map((q) => q.id)).toEqual([
+			'ease',
 			'stringCount'
 		]);
 	});

@@ -5,6 +5,7 @@ import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { ConditionKind } from '../finding/types';
 import { READING_QUANTITIES } from '../readings/quantities';
+import { carriedOn } from './carries';
 import { MARKS, type MarkDef } from './marks';
 
 /** One thing to be said of a print. */
@@ -34,7 +35,7 @@ export function questionsOf(piece: Piece, extra: readonly Question[] = []): Ques
 
 /** What is asked for one mark of a piece; nothing where it does not carry it. */
 function questionOf(piece: Piece, mark: MarkDef): Question[] {
-	const carried = piece.marks.find((m) => m.mark === mark.carriedBy);
+	const carried = carriedOn(piece, mark.carriedBy);
 	if (!carried) return [];
 	const { id, unit } = mark.def;
 	if (mark.kind === 'ladder')

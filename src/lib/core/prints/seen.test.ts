@@ -12,14 +12,18 @@ import { MARKS, type MarkDef } from './marks';
 import { seenOn, takenOut } from './seen';
 
 const markOf = (id: string) => MARKS.find((m) => m.def.id === id) as MarkDef;
-type Said = Record<string, number | { value: number; more: Partial<Reading> }>;
+type Said = Partial<Record<string, number | { value: number; more: Partial<Reading> }>>;
 
 /** Prints of one piece, each with what was said of it. */
 function group(said: Said[], more: { piece?: Partial<Piece> | null; basis?: Partial<Basis>; attempts?: Partial<Attempt>[] } = {}): Group {
 	const attempts = said.map((_, i) => attempt({ id: `print ${i}`, ...more.attempts?.[i] }));
 	const readings = said.flatMap((of, i) =>
-		Object.entries(of).map(([quantity, s]) =>
-			typeof s === 'number' ? mark(attempts[i] as Attempt, quantity, s) : mark(attempts[i] as Attempt, quantity, s.value, s.more)
+		Object.entries(of).flatMap(([quantity, s]) =>
+			s === undefined
+				? []
+				: typeof s === 'number'
+					? mark(attempts[i] as Attempt, quantity, s)
+					: mark(attempts[i] as Attempt, quantity, s.value, s.more)
 		)
 	);
 	const pieces = more.piece === null ? [] : [piece(more.piece)];

@@ -4,6 +4,7 @@ import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { materialClass } from '../handbook/material-class';
 import type { RecordCell } from '../posterior/record-cell';
 import type { Station } from '../station';
+import { carriedOn } from './carries';
 import { findFlexible, loadingCells } from './find-flexible';
 import { findMark, kindOfPiece } from './find-mark';
 import { findSuccess } from './find-success';
@@ -44,7 +45,7 @@ export const printsStation: Station = {
 
 /** A piece is asked only for the marks it carries; one that is not known, for those that any may show. */
 function carried({ piece }: Pick<Group, 'piece'>, mark: MarkDef): boolean {
-	return piece ? piece.marks.some((m) => m.mark === mark.carriedBy) : mark.def.onSheet === true;
+	return piece ? carriedOn(piece, mark.carriedBy) !== null : mark.def.onSheet === true;
 }
 
 /** What drying did is said with the marks printed after it. */

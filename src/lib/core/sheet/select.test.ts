@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { basis } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
+import type { Basis } from '../trial/basis';
 import { selectFindings } from './select';
 
 const finding = (name: string, subject: Partial<Finding['subject']>, n = 1, quantity = 'strings') =>
 	({ method: name, quantity, n, subject: { spoolId: 's', condition: null, pieceId: null, variant: null, ...subject } }) as Finding;
-const rules = { ...basis, markPieces: { strings: ['new', 'old'] }, specimenKinds: { load: 'hook', blows: null, byHand: null } };
+const rules: Basis = { ...basis, markPieces: { strings: ['new', 'old'] }, specimenKinds: { load: 'hook', blows: null, byHand: null } };
 const names = (findings: Finding[], p = rules, quantity = 'strings') => selectFindings(findings, quantity, p).map((f) => f.method);
 
 describe('which finding of a spool stands in a column', () => {

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Piece } from '$lib/core/evidence/piece';
+	import { carriedOn } from '$lib/core/prints/carries';
 	import { MARKS } from '$lib/core/prints/marks';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '../form/Field.svelte';
@@ -9,7 +10,7 @@
 	/** What is asked with a print of this piece: ladders first, a pair of fields each, then words to choose from. */
 	type Props = { piece: Piece | null; marks: Record<string, string>; errors: readonly FieldError[] };
 	let { piece, marks = $bindable(), errors }: Props = $props();
-	const asked = $derived(MARKS.filter((m) => m.withPrint && piece?.marks.some((p) => p.mark === m.carriedBy)));
+	const asked = $derived(MARKS.filter((m) => m.withPrint && piece && carriedOn(piece, m.carriedBy) !== null));
 	const ladders = $derived(asked.flatMap((m) => (m.kind === 'ladder' ? [{ ...m, readings: [m.lastClean, m.firstFaulty] }] : [])));
 	const words = $derived(asked.flatMap((m) => (m.kind === 'words' ? [m] : [])));
 	const labelOf = (quantity: keyof typeof PRINT_MARKS, reading: string) =>

@@ -189,6 +189,25 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 		asked: { title: 'Size along Z', about: 'Caliper, from the bed side to the top.' },
 		readings: { sizeZ: 'size Z' }
 	},
+	bridgeSagWord: {
+		name: 'Sag in words',
+		under: 'in four words',
+		decimals: 1,
+		unit: '',
+		asked: { title: 'Sag of the bridge', about: 'The longest bridge at its middle, by eye.' },
+		readings: { bridgeSagWord: 'bridge hangs' },
+		words: { flat: 'straight', slight: 'an even, slight sag', droops: 'lines hang', fell: 'fell down' }
+	},
+	ease: {
+		name: 'Ease',
+		under: 'in three words',
+		decimals: 1,
+		unit: '',
+		asked: { title: 'Ease', about: 'How much it took to get this print out of the printer.' },
+		labels: { ease: 'How easily did it print?' },
+		readings: { ease: 'printed' },
+		words: { fought: 'hand on it all the time', fussy: 'wanted looking after', easy: 'by itself' }
+	},
 	printOdour: {
 		name: 'Odour',
 		under: 'in four words',
