@@ -234,7 +234,7 @@ test('soaked, in the open, dried and fresh as portions of one spool: each in its
 	await page.getByLabel('It happened to').selectOption({ label: 'portion B' });
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByText(/left in the open, portion B, 80 % RH/)).toBeVisible();
-	await open(page, `${server.url}/trials/${trialId}/prints`);
+	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolId}`);
 	await page.getByLabel('Printed from').selectOption({ label: 'portion B' });
 	await expect(page.getByRole('radio', { name: 'in the air' })).toBeChecked();
 	await page

@@ -24,9 +24,9 @@
 					>
 					{#if trial.question}<span class="small block">{trial.question}</span>{/if}
 				</a>
-				<span class="flex flex-col text-[0.9rem]">
-					<a class="link" href="/trials/{trial.id}/report">report</a>
-					<a class="link" href="/trials/new?like={trial.id}">new one like it</a>
+				<span class="flex flex-col gap-1 text-[0.9rem]">
+					<a class="link inline-block min-h-[26px]" href="/trials/{trial.id}/report">report</a>
+					<a class="link inline-block min-h-[26px]" href="/trials/new?like={trial.id}">new one like it</a>
 				</span>
 			</li>
 		{/each}
