@@ -80,7 +80,7 @@ await runTask(async () => {
 			{ name: 'spool', path: `/spools/${spools[0]?.id}` },
 			{ name: 'scoring', path: `${trial}/prints/score`, width: 390, height: 844, theme: 'dark' },
 			{ name: 'pieces', path: '/pieces', after: 'Printed solid' },
-			{ name: 'workshop', path: '/workshop' },
+			{ name: 'report', path: `${trial}/report`, height: 1400 },
 			{ name: 'scorecard', path: `/spools/${spools[0]?.id}/scorecard`, height: 1400 },
 			{ name: 'strings', path: photos.strings, prepare: setCorners }
 		];
