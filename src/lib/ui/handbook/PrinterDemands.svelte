@@ -8,6 +8,8 @@
 	const lacking = $derived(lacks.filter((l) => l.demands.length > 0));
 </script>
 
-{#each lacking as { id, who, demands } (id)}
-	<p class="question mt-1"><strong>{who}:</strong> {demands.map(sentence).join(' ')}</p>
-{/each}
+{#if lacking.length > 0}
+	<div class="question mt-1 flex flex-wrap gap-x-5">
+		{#each lacking as { id, who, demands } (id)}<p><strong>{who}:</strong> {demands.map(sentence).join(' ')}</p>{/each}
+	</div>
+{/if}

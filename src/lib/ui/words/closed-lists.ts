@@ -215,7 +215,9 @@ export const wordOf = (words: Readonly<Record<string, string>>, text: string): s
 
 /** A kind of specimen in words. */
 export function kindWords(kind: string): string {
-	const [shape = '', orientation = '', method = '', ...rest] = kind.split(' · ');
+	const [shape = '', orientation, method, ...rest] = kind.split(' · ');
+	// Not every variant is a kind of test part: a tolerance is the label's or the listing's.
+	if (orientation === undefined || method === undefined) return kind;
 	const made = rest.map((part) => part.replace(/^(\d+(?:\.\d+)?) C$/, '$1 °C'));
 	return [shape, wordOf(ORIENTATION_WORDS, orientation), wordOf(METHOD_WORDS, method), ...made].join(', ');
 }

@@ -16,7 +16,7 @@ import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
-import { flagLines, missingWords, nextWords, sentence } from './messages';
+import { flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
 import { bareValue, quantityName, valueWords } from './quantities';
 import { kindWords } from './closed-lists';
@@ -280,7 +280,45 @@ describe('words', () => {
 			'RY5: another time in the air from the rest (up to ten days, up to six weeks) in moisture.'
 		]);
 	});
-	it('a kind of specimen is told in words', () => expect(kindWords('hook · upright · steps')).toBe('hook, upright, load in steps'));
+	it('a kind of specimen is told in words, how and at what temperature it was made too; what is no kind stays as it is', () => {
+		expect(kindWords('hook · upright · steps')).toBe('hook, upright, load in steps');
+		expect(kindWords('box · flat · blows · four walls · 230 C')).toBe('box, flat, blows counted, four walls, 230 °C');
+		expect(kindWords('listing')).toBe('listing');
+	});
+	it('a state is told with its age: of a print how long before it, of a spool how long ago', () => {
+		expect(stateWords('asReceived', null)).toBe('as received');
+		expect(stateWords('dried', 0.01)).toBe('dried less than an hour before');
+		expect(stateWords('dried', 9, 'ago')).toBe('dried 9 days ago');
+		expect(stateWords('exposed', 1)).toBe('24 hours in the air');
+		expect(stateWords('soaked', 2.4, 'ago')).toBe('soaked 2 days ago');
+	});
+	it('a pair or two are told as they are, with their real states', () => {
+		const few = {
+			quantity: 'strings',
+			wet: 3,
+			dry: 1,
+			wet2: null,
+			dry2: null,
+			better: 1,
+			worse: 0,
+			before: 'exposed' as const,
+			beforeDays: 19,
+			afterDays: 1
+		};
+		expect(sentence({ id: 'wetDry.few', params: few })).toBe(
+			'Strings: heavy to wisp, one pair (19 days in the air, then dried 24 hours before): drying looks plainly worth it; print once more to be sure.'
+		);
+		const says = (more: Partial<typeof few>) => sentence({ id: 'wetDry.few', params: { ...few, ...more } });
+		expect(says({ dry: 3, better: 0 })).toContain('heavy both times, one pair');
+		expect(says({ dry: 3, better: 0 })).toContain('no change to see');
+		expect(says({ better: 0, worse: 1 })).toContain('it got worse');
+		expect(says({ wet2: 1 as never, dry2: 2 as never, worse: 1 })).toContain('heavy to wisp and wisp to slight, two pairs');
+		expect(says({ wet2: 1 as never, dry2: 2 as never, worse: 1 })).toContain('one better, one worse: too few to say');
+	});
+	it('what a print was lost to is named where it is one thing', () => {
+		expect(sentence({ id: 'lostOtherwise', params: { count: 2, cause: 'setUp' } })).toBe('2 lost to set-up');
+		expect(sentence({ id: 'lostOtherwise', params: { count: 3, cause: null } })).toBe('3 lost otherwise');
+	});
 	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '175'])('a refused "%s" is explained', (typed) => {
 		const read = readReading('diameter', typed);
 		expect(read.ok).toBe(false);

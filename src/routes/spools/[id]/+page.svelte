@@ -37,6 +37,7 @@
 		VERDICT_WORDS,
 		wordOf
 	} from '$lib/ui/words/closed-lists';
+	import { sum } from 'd3-array';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
@@ -53,6 +54,8 @@
 	const low = $derived(stated(data.evidence.claims, 'nozzleLowC'));
 	const high = $derived(stated(data.evidence.claims, 'nozzleHighC'));
 	const netMass = $derived(stated(data.evidence.claims, 'netMassG'));
+	/** Filament that its prints took, as far as anybody noted it. */
+	const used = $derived(data.evidence.attempts.flatMap((a) => (a.status === 'counts' && a.gramsG !== null ? [a.gramsG] : [])));
 	const mass = $derived(
 		(quantity: string) => data.evidence.readings.filter((r) => r.quantity === quantity && r.status === 'counts').at(-1)?.value ?? null
 	);
@@ -143,6 +146,7 @@
 					tolerance ? `claims ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
 					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g gross as weighed` : null,
 					mass('tareMass') !== null ? `tare ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
+					used.length > 0 ? `${upTo(sum(used), 0)} g used in ${plural(used.length, 'print')}` : null,
 					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null
 				]
 					.filter(Boolean)
