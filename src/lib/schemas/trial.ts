@@ -117,12 +117,18 @@ export const ownMeasureBody = z
 		name: requiredWords(60),
 		unit: words(16).default(''),
 		direction: z.enum(DIRECTIONS).default('more'),
-		low: z.number({ error: saying('notANumber') }).default(0),
-		high: z.number({ error: saying('notANumber') }).default(1),
+		low: z.number({ error: saying('notANumber') }).optional(),
+		high: z.number({ error: saying('notANumber') }).optional(),
 		words: ownWords.optional().describe('from the worst to the best, in place of unit, direction and scale'),
 		family: z.enum(FAMILIES).exclude(['cost']).optional().describe('what it tells of')
 	})
-	.refine((m) => m.words !== undefined || m.high > m.low, { error: saying('highNotAboveLow'), path: ['high'] });
+	// A number has a scale of its own; what is left out is asked for, not guessed.
+	.refine((m) => m.words !== undefined || m.low !== undefined, { error: saying('missing'), path: ['low'] })
+	.refine((m) => m.words !== undefined || m.high !== undefined, { error: saying('missing'), path: ['high'] })
+	.refine((m) => m.words !== undefined || m.low === undefined || m.high === undefined || m.high > m.low, {
+		error: saying('highNotAboveLow'),
+		path: ['high']
+	});
 
 export const verdictBody = z
 	.object({

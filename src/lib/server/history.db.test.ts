@@ -146,6 +146,14 @@ describe('test parts', () => {
 });
 
 describe('measures of one’s own', () => {
+	it('a number without a scale, and words that are no words, are refused by name', async () => {
+		const refused = async (more: object) =>
+			(await errorsOf(() => check(ownMeasureBody, { trialId: v7(), name: 'Feel', ...more }))).map((e) => `${e.path} ${e.code}`);
+		expect(await refused({ unit: 'N' })).toEqual(['low missing', 'high missing']);
+		expect(await refused({ low: 5, high: 5 })).toEqual(['high highNotAboveLow']);
+		expect(await refused({ words: ['one'] })).toEqual(['words tooFewWords']);
+		expect(await refused({ words: ['Rough', 'rough'] })).toEqual(['words wordTwice']);
+	});
 	it('in words are read by their words, in every trial; a column where they were made or measured', async () => {
 		const [here, there] = [await spoolOf(), await spoolOf()];
 		const [first, second] = [await trialOf(here), await trialOf(there)];

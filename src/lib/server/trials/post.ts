@@ -197,10 +197,10 @@ export async function postOwnMeasure(db: Database, body: z.output<typeof ownMeas
 	return await writeOnce(db, { id: body.id, kind: 'ownMeasure', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
 		const { low, high, words, ...rest } = body;
-		// Words are their own scale, the best last.
+		// Words are their own scale, the best last; a number has one, or its schema refused it.
 		const scale = words
 			? { scaleLow: 0, scaleHigh: words.length - 1, direction: 'more' as const, unit: '' }
-			: { scaleLow: low, scaleHigh: high };
+			: { scaleLow: low as number, scaleHigh: high as number };
 		await tx.insert(ownMeasure).values({ ...rest, words, ...scale, createdAt: now });
 		return { id: body.id };
 	});

@@ -106,8 +106,7 @@
 								.map((word) => word.trim())
 								.filter(Boolean)
 						}
-					: // What is left empty is refused by its name, not taken for something.
-						{ unit: measure.unit, direction, low: numeric(measure.low) ?? '', high: numeric(measure.high) ?? '' })
+					: { unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) })
 			},
 			`${measure.name} is a column of the sheet now.`
 		);
