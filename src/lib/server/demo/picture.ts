@@ -1,4 +1,6 @@
+import { randomNormal } from 'd3-random';
 import sharp from 'sharp';
+import { randomSource } from '$lib/core/random/source';
 import { measureStringCover, type StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
 import type { Corners } from '$lib/core/prints/string-cover/types';
 import { drawSample } from '$lib/core/prints/trainer/sample';
@@ -30,15 +32,20 @@ export async function spikePicture(colourHex: string, grade: number, seed: numbe
 		<rect width="120" height="90" fill="url(#card)"/>
 		<g fill="${colourHex}">${outlines.map((o) => `<path d="${path(o)}Z"/>`).join('')}<rect x="6" y="84" width="108" height="6"/></g>
 		${spikes}${strands}</svg>`;
-	// Grain about its own middle, so that it makes nothing lighter or darker.
-	const grain = sharp({
-		create: { width: WIDTH, height: HEIGHT, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 9 } }
-	});
 	return await sharp(Buffer.from(svg))
 		.flatten({ background: '#14181c' })
-		.composite([{ input: await grain.png().toBuffer(), blend: 'soft-light' }])
+		.composite([{ input: grainOf(seed), raw: { width: GRAIN, height: GRAIN, channels: 3 }, tile: true, blend: 'soft-light' }])
 		.jpeg({ quality: 90 })
 		.toBuffer();
+}
+
+/** Points across one tile of grain. */
+const GRAIN = 256;
+
+/** Grain about its own middle, so that it makes nothing lighter or darker; the same for the same seed, or a mark on the demo's pictures would flicker. */
+function grainOf(seed: number): Buffer {
+	const level = randomNormal.source(randomSource(seed))(128, 9);
+	return Buffer.from(Uint8ClampedArray.from({ length: 3 * GRAIN * GRAIN }, () => level()));
 }
 
 /** Where somebody would click: the inner edges of the spikes at their tips and their feet. */
