@@ -156,8 +156,8 @@
 			<DamagedRecords damaged={data.evidence.damaged} />
 			<p class="small">
 				State now: <strong class="text-ink">{stateWords(data.state.kind, data.state.days, 'ago')}</strong
-				>{#if data.evidence.dryForH !== null}, {spool.material} counts as dry for {upTo(data.evidence.dryForH, 0)} h in the open after a
-					drying (<a class="link" href="/handbook">handbook</a>){/if}
+				>{#if data.evidence.dryForH !== null}, {spool.material} counts as dry for {upTo(data.evidence.dryForH, 0)} h in the open after a drying
+					(<a class="link" href="/handbook">handbook</a>){/if}
 			</p>
 			<PrinterDemands lacks={data.lacks} />
 			{#if data.dryFirst.length}
