@@ -411,6 +411,8 @@ test('a gauge’s log is stored once, whichever answer is lost', async ({ page }
 	await expect(part).toHaveCount(0);
 	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
 	await once(page, 'amendments', 'amendment', () => button(page, 'Strike this log out').first().click());
+	// What was struck out is drawn anew once more when its spool was loaded: a message of before would go with it.
+	await page.waitForLoadState('networkidle');
 	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
 });
 
