@@ -10,6 +10,7 @@ import { contextOfReading, type Reading } from '../../src/lib/core/evidence/read
 import type { Specimen } from '../../src/lib/core/evidence/specimen';
 import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
 import type { Basis } from '../../src/lib/core/trial/basis';
+import type { PrinterAbilities } from '../../src/lib/core/trial/bench-facts';
 
 /** Small builders of evidence for the tests of core: everything has a plain default, a test names only what it is about. */
 
@@ -110,6 +111,19 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 
 export const mark = (on: Attempt, quantity: string, value: number, more: Partial<Reading> = {}): Reading =>
 	reading({ station: 'prints', quantity, value, attemptId: on.id, ...more });
+
+/** A printer of which only its name is known. */
+export const printerNamed = (name: string): PrinterAbilities => ({
+	name,
+	hotEndMaxC: null,
+	hardenedNozzle: null,
+	enclosed: null,
+	feedPathMm: null,
+	throatMm: null,
+	bedMaxC: null,
+	cardReels: null,
+	reelMaxG: null
+});
 
 export function event(given: Partial<SpoolEvent> & Pick<SpoolEvent, 'kind' | 'at'>): SpoolEvent {
 	return {

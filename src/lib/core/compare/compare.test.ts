@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
-import { basis } from '../../../../tests/support/evidence';
+import { basis, printerNamed } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Sampling } from '../finding/types';
 import { markQuantity } from '../prints/mark-entries';
@@ -209,17 +209,7 @@ describe('flags', () => {
 		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
 		const north = {
 			...basis,
-			printer: {
-				name: 'North',
-				hotEndMaxC: null,
-				hardenedNozzle: null,
-				enclosed: null,
-				feedPathMm: null,
-				throatMm: null,
-				bedMaxC: null,
-				cardReels: null,
-				reelMaxG: null
-			}
+			printer: printerNamed('North')
 		};
 		expect(compare(three, overhang, north).flags[0]?.spoolIds).toEqual(['b', 'c']);
 		expect(compare(three, overhang, basis).flags[0]?.spoolIds).toEqual(['a']);
@@ -300,17 +290,7 @@ describe('flags', () => {
 	it('what is asked for and nobody has counts for nothing: then what most have is like', () => {
 		const west = {
 			...basis,
-			printer: {
-				name: 'West',
-				hotEndMaxC: null,
-				hardenedNozzle: null,
-				enclosed: null,
-				feedPathMm: null,
-				throatMm: null,
-				bedMaxC: null,
-				cardReels: null,
-				reelMaxG: null
-			}
+			printer: printerNamed('West')
 		};
 		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
 		expect(compare(three, overhang, west).flags[0]?.spoolIds).toEqual(['a']);

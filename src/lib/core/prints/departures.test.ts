@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, event, evidence, piece, basis } from '../../../../tests/support/evidence';
+import { attempt, event, evidence, piece, basis, printerNamed } from '../../../../tests/support/evidence';
 import { departures } from './departures';
 
-const north = {
-	name: 'North',
-	hotEndMaxC: null,
-	hardenedNozzle: null,
-	enclosed: null,
-	feedPathMm: null,
-	throatMm: null,
-	bedMaxC: null,
-	cardReels: null,
-	reelMaxG: null
-};
+const north = printerNamed('North');
 const label = [
 	{ id: 'a', quantity: 'nozzleLowC', source: 'label' as const, value: 210 },
 	{ id: 'b', quantity: 'nozzleHighC', source: 'label' as const, value: 230 }

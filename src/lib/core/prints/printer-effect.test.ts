@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
-import { attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
+import { attempt, evidence, mark, MAIN_PIECE, basis, printerNamed } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
@@ -122,17 +122,7 @@ describe('what a printer adds', () => {
 		const width = (f: ReturnType<typeof find>) => (f.interval?.high ?? 0) - (f.interval?.low ?? 0);
 		expect(width(find(2, out))).toBeGreaterThan(width(find(2)));
 		expect(find(1, out).estimate).toBeCloseTo(modelled('overhang', ladderAs(70, 75), ladderAs(70, 75)).estimate, 9);
-		const abilities = {
-			hotEndMaxC: null,
-			hardenedNozzle: null,
-			enclosed: null,
-			feedPathMm: null,
-			throatMm: null,
-			bedMaxC: null,
-			cardReels: null,
-			reelMaxG: null
-		};
-		const north = { ...basis, printer: { name: 'North', ...abilities } };
+		const north = { ...basis, printer: printerNamed('North') };
 		const flags = (rule: typeof basis) =>
 			compare(
 				[0, 1, 2].map((i) => find(i, rule)),
