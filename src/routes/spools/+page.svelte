@@ -6,7 +6,7 @@
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import { VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { day, fixed, plural } from '$lib/ui/words/numbers';
-	import { inSentence, valueWords } from '$lib/ui/words/quantities';
+	import { bareValue, inSentence, valueWords } from '$lib/ui/words/quantities';
 	import { Input, Select } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
@@ -19,6 +19,8 @@
 		if (mark?.finding.estimate == null) return LAST;
 		return mark.def.direction === 'less' ? mark.finding.estimate : -mark.finding.estimate;
 	};
+	const rangeOf = (def: Spool['marks'][number]['def'], { interval }: Spool['marks'][number]['finding']) =>
+		interval ? `${bareValue(def, interval.low)} to ${bareValue(def, interval.high)}` : 'no range';
 	const ORDERS: Record<string, { label: string; by: (spool: Spool) => number }> = {
 		newest: { label: 'newest first', by: (s) => -s.lastAt },
 		price: { label: 'cheapest first', by: (s) => s.price?.perKg ?? LAST },
@@ -112,7 +114,7 @@
 									<span class="whitespace-nowrap"
 										><span class="small">{inSentence(def)}</span>
 										{valueWords(def, finding.estimate ?? 0)}
-										<span class="small">({finding.n})</span></span
+										<span class="small">({rangeOf(def, finding)}; {finding.n})</span></span
 									>
 								{/each}
 							</span>
@@ -124,7 +126,5 @@
 			</li>
 		{/each}
 	</ul>
-	{#if data.spools.length}<p class="small mt-2">
-			In brackets: how many prints or parts it rests on; ranges stand on each spool’s page.
-		</p>{/if}
+	{#if data.spools.length}<p class="small mt-2">In brackets: the 95 % range, and how many prints or parts it rests on.</p>{/if}
 </div>

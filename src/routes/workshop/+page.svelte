@@ -16,9 +16,7 @@
 	let { data }: PageProps = $props();
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
 	let dryerErrors = $state.raw<FieldError[]>([]);
-	const freshPrinter = () => ({
-		name: '',
-		nozzle: '',
+	const freshAbilities = () => ({
 		hotEndMax: '',
 		hardenedNozzle: false,
 		enclosed: false,
@@ -28,19 +26,11 @@
 		reelMax: '',
 		cardReels: true
 	});
+	const freshPrinter = () => ({ name: '', nozzle: '', ...freshAbilities() });
 	let printer = $state(freshPrinter());
 	/** The printer whose abilities are being said later. */
 	let saying = $state<string | null>(null);
-	let abilities = $state({
-		hotEndMax: '',
-		hardenedNozzle: false,
-		enclosed: false,
-		feedPath: '',
-		throat: '',
-		bedMax: '',
-		reelMax: '',
-		cardReels: true
-	});
+	let abilities = $state(freshAbilities());
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	const form = new Form({

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { evidence } from '../../../../tests/support/evidence';
-import { basis, event } from '../../../../tests/support/evidence';
+import { basis, event, mark } from '../../../../tests/support/evidence';
 import { DAY, diary } from '../../../../tests/support/diary';
 import type { Attempt } from '../evidence/attempt';
 import { overDays, overDaysMessage } from './over-days';
@@ -331,6 +331,30 @@ describe('marks over days in the open', () => {
 		const opened = { ...e, events: [...e.events, event({ kind: 'opened', at: 0 })] };
 		expect(trend(opened)?.prints.map((p) => p.days)).toEqual([1, 1, 3, 5]);
 		expect(trend(e)?.prints.map((p) => p.days)).toEqual([0, 1, 2, 5]);
+	});
+	it('what may be luck is no trend: one in eight', () => {
+		const found = trend(diary([[1, 0], [5, 1], [9, 2], [20, 1], [40, 3]], [0])); // prettier-ignore
+		expect(found?.outcome).toBe('noTrend');
+		expect(found?.p).toBeGreaterThan(0.05);
+		expect(found?.p).toBeLessThan(0.5);
+	});
+	it('more than eight are tested too: nothing is called no change for being many', () => {
+		const nine = Array.from({ length: 9 }, (_, i): [number, number] => [1 + 4 * i, Math.min(3, Math.floor(i / 2))]);
+		expect(trend(diary(nine, [0]))?.outcome).toBe('worse');
+	});
+	it('what was soaked tells nothing of days in the open', () => {
+		const e = diary([[1, 0], [12, 1], [30, 3], [40, 0]], [0]); // prettier-ignore
+		const soaked = { ...e, events: [...e.events, event({ kind: 'soaked', at: 35 * DAY })] };
+		expect(trend(soaked)).toMatchObject({ outcome: 'looksWorse', prints: [{ days: 1 }, { days: 12 }, { days: 30 }] });
+	});
+	it('marks that are tested together are corrected together', () => {
+		const e = diary([[1, 0], [5, 1], [9, 2], [20, 3], [40, 3], [50, 3]], [0]); // prettier-ignore
+		const alone = trend(e)?.p as number;
+		const sags = e.attempts.map((a, i) => mark(a, 'bridgeSag', i));
+		const both = { ...e, readings: [...e.readings, ...sags] };
+		expect(alone).toBeCloseTo(12 / 720, 12);
+		expect(trend(both)?.p).toBeCloseTo(12 / 720, 12);
+		expect(overDays(both, basis).find((o) => o.quantity === 'bridgeSag')?.p).toBeCloseTo((2 * 2) / 720, 12);
 	});
 	it('two prints, or the same mark throughout, have no trend', () => {
 		expect(

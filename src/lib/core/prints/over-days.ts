@@ -1,9 +1,10 @@
 import { conditionOf } from '../conditions/condition-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
+import { holm } from '../stats/holm';
 import { spearman, spearmanP } from '../stats/spearman';
 import type { Basis } from '../trial/basis';
-import { MARKS } from './marks';
+import { JUDGED_MARKS } from './marks';
 import { marksFinder } from './marks-on';
 import { printValues } from './print-values';
 import { settled } from './settled';
@@ -16,8 +17,8 @@ export type OverDays = {
 	prints: { days: number; value: number }[];
 	/** Whether it gets worse with the days: by the exact test, or as it looks while that can say nothing. */
 	outcome: 'worse' | 'better' | 'looksWorse' | 'looksBetter' | 'noTrend';
-	/** Exact permutation test of the rank correlation; null where there are more than it goes through. */
-	p: number | null;
+	/** Test of the rank correlation, corrected for the marks that are tested with it. */
+	p: number;
 };
 
 /** With two any order is a trend. */
@@ -26,21 +27,39 @@ const LEAST = 3;
 const LEAST_TESTED = 5;
 const DAY = 86_400_000;
 
-const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure' && m.against !== undefined));
+/** What is tested of one mark, before all marks are corrected together. */
+type Trend = Omit<OverDays, 'outcome'> & { r: number; worse: boolean };
 
 /**
- * Whether marks get worse the longer a spool lies open: since it was dried, or since it was opened. Portions are left out.
- * Source: Spearman's rank correlation, exact by permutation; the clock is a house rule.
+ * Whether marks get worse the longer a spool lies open: since it was dried, or since it was opened. Portions are left out, and what was soaked. Of many
+ * marks one would show a trend by luck: all that are tested are corrected together.
+ * Source: Spearman's rank correlation; Holm 1979; the clock is a house rule.
  * @example overDays(evidence, basis)[0]?.outcome // 'looksWorse'
  */
 export function overDays(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffects'>): OverDays[] {
-	const whole = evidence.attempts.filter((a) => settled(a) && a.portionId === null).sort((a, b) => a.at - b.at);
-	const opened = evidence.events.find((e) => e.kind === 'opened' && e.status !== 'excluded')?.at ?? whole[0]?.at ?? 0;
-	const daysOf = new Map<string | null, number>(whole.map((a) => [a.id, (a.at - (conditionOf(evidence, a).since ?? opened)) / DAY]));
+	const trends = trendsOf(evidence, basis);
+	const tested = trends.filter((t) => t.prints.length >= LEAST_TESTED);
+	const corrected = holm(tested.map((t) => t.p));
+	return trends.map((trend) => {
+		const { r, worse, ...of } = trend;
+		const at = tested.indexOf(trend);
+		if (at < 0) return { ...of, outcome: looks(r, worse) };
+		const p = corrected[at] as number;
+		return { ...of, p, outcome: p >= 0.05 ? 'noTrend' : worse ? 'worse' : 'better' };
+	});
+}
+
+function trendsOf(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffects'>): Trend[] {
+	const opened = evidence.events.find((e) => e.kind === 'opened' && e.status !== 'excluded')?.at;
+	const open = evidence.attempts
+		.filter((a) => settled(a) && a.portionId === null && conditionOf(evidence, a).kind !== 'soaked')
+		.sort((a, b) => a.at - b.at);
+	const start = opened ?? open[0]?.at ?? 0;
+	const daysOf = new Map<string | null, number>(open.map((a) => [a.id, (a.at - (conditionOf(evidence, a).since ?? start)) / DAY]));
 	const marksOn = marksFinder(evidence);
-	return [...new Set(whole.map((a) => a.pieceId))].flatMap((pieceId) => {
-		const marks = marksOn(whole.filter((a) => a.pieceId === pieceId));
-		return ASKED.flatMap((mark) => {
+	return [...new Set(open.map((a) => a.pieceId))].flatMap((pieceId) => {
+		const marks = marksOn(open.filter((a) => a.pieceId === pieceId));
+		return JUDGED_MARKS.flatMap((mark) => {
 			const prints = printValues({ marks, basis }, mark)
 				.flatMap(({ attemptId, value }) => {
 					const days = daysOf.get(attemptId);
@@ -49,11 +68,9 @@ export function overDays(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffe
 				.sort((a, b) => a.days - b.days);
 			const [days, values] = [prints.map((p) => p.days), prints.map((p) => p.value)];
 			const r = prints.length < LEAST ? null : spearman(days, values);
-			if (r === null) return [];
-			const p = spearmanP(days, values);
-			const worse = mark.def.direction === 'less' ? r > 0 : r < 0;
-			const outcome = prints.length < LEAST_TESTED ? looks(r, worse) : p !== null && p < 0.05 ? (worse ? 'worse' : 'better') : 'noTrend';
-			return [{ quantity: mark.def.id, pieceId, prints, outcome, p }];
+			const p = r === null ? null : spearmanP(days, values);
+			if (r === null || p === null) return [];
+			return [{ quantity: mark.def.id, pieceId, prints, p, r, worse: mark.def.direction === 'less' ? r > 0 : r < 0 }];
 		});
 	});
 }
@@ -75,6 +92,6 @@ export function overDaysMessage({ quantity, prints, outcome, p }: OverDays): Mes
 		fromDays: first?.days ?? 0,
 		to: last?.value ?? 0,
 		toDays: last?.days ?? 0,
-		p: p ?? 1
+		p
 	});
 }

@@ -6,7 +6,7 @@ import { say, type Message } from '../finding/message';
 import type { ConditionKind } from '../finding/types';
 import { fisherExact } from '../stats/fisher-exact';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
-import { MARKS, type MarkDef } from './marks';
+import { JUDGED_MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
 import { outcomes } from './outcomes';
 import { printValues } from './print-values';
@@ -19,9 +19,6 @@ export type StateThen = { kind: ConditionKind; days: number | null };
 export type WetDryPair = { pieceId: string; wet: number; dry: number; before: StateThen; after: StateThen };
 
 export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
-
-/** What drying is asked about: every mark that people give. A size alone is neither better nor worse; shrinkage is compared as two ways. */
-const ASKED = MARKS.filter((m) => m.asked === undefined && !(m.kind === 'measure' && m.against !== undefined));
 
 const DAY = 86_400_000;
 
@@ -37,9 +34,10 @@ type Around = { pieceId: string; before: Attempt[]; after: Attempt[]; marks: Mar
  */
 export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEffects'>): WetDry[] {
 	const around = aroundDryings(evidence);
-	const found = ASKED.map((mark) => ({ def: mark.def, pairs: around.flatMap((prints) => pairsOf(evidence, basis, prints, mark)) })).filter(
-		({ pairs }) => pairs.length > 0
-	);
+	const found = JUDGED_MARKS.map((mark) => ({
+		def: mark.def,
+		pairs: around.flatMap((prints) => pairsOf(evidence, basis, prints, mark))
+	})).filter(({ pairs }) => pairs.length > 0);
 	const verdicts = judgePairs(found.map(({ def, pairs }) => ({ def, pairs: pairs.map(({ wet, dry }) => [wet, dry] as const) })));
 	return found.map(({ def, pairs }, i) => ({ quantity: def.id, pairs, ...(verdicts[i] as PairsVerdict) }));
 }

@@ -1,4 +1,5 @@
 import { mean, permute, range } from 'd3-array';
+import { fCdf } from './distributions';
 import { midRanks } from './mid-ranks';
 
 /** Up to here all orders are gone through: 40,320 of eight. */
@@ -15,16 +16,18 @@ const MOST_EXACT = 8;
 export const spearman = (x: readonly number[], y: readonly number[]): number | null => pearson(midRanks(x), midRanks(y));
 
 /**
- * Exact two-sided p value of Spearman's rank correlation: how many orders of `y` go with `x` at least as much, one way or the other.
- * Source: Conover, Practical Nonparametric Statistics, 3rd ed., 5.4 (permutation).
- * @param x any unit, at most eight
+ * Two-sided p value of Spearman's rank correlation: up to eight pairs exact, how many orders of `y` go with `x` at least as much, one way or the other;
+ * beyond by Student's t on n - 2 degrees of freedom.
+ * Source: Conover, Practical Nonparametric Statistics, 3rd ed., 5.4 (permutation; approximation), as scipy's spearmanr has it.
+ * @param x any unit
  * @param y any unit, as many as `x`
- * @returns no unit, 0 to 1; null where there are more than eight, or the correlation is not defined
+ * @returns no unit, 0 to 1; null where the correlation is not defined
  * @example spearmanP([1, 2, 3], [10, 20, 15]) // 1
  */
 export function spearmanP(x: readonly number[], y: readonly number[]): number | null {
 	const seen = spearman(x, y);
-	if (seen === null || x.length > MOST_EXACT) return null;
+	if (seen === null) return null;
+	if (x.length > MOST_EXACT) return approximateP(seen, x.length);
 	const [rx, ry] = [midRanks(x), midRanks(y)];
 	let [all, asFar] = [0, 0];
 	for (const order of orders(x.length)) {
@@ -33,6 +36,12 @@ export function spearmanP(x: readonly number[], y: readonly number[]): number | 
 		if (Math.abs(pearson(rx, permute(ry, order)) ?? 0) >= Math.abs(seen) - 1e-9) asFar += 1;
 	}
 	return asFar / all;
+}
+
+/** The square of t follows F on one and n - 2 degrees of freedom; all in one order leaves no scatter. */
+function approximateP(r: number, n: number): number {
+	const left = 1 - r * r;
+	return left < 1e-12 ? 0 : 1 - fCdf((r * r * (n - 2)) / left, 1, n - 2);
 }
 
 /** Every order of n things. Source: Heap 1963. */

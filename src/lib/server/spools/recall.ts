@@ -8,8 +8,9 @@ import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { QuantityDef } from '$lib/core/finding/types';
 import { candidatesFrom } from '$lib/core/pick/candidates';
 import type { RankedFinding } from '$lib/core/pick/ranked-finding';
-import { outcomes } from '$lib/core/prints/outcomes';
+import { countedPrints } from '$lib/core/prints/counted-prints';
 import { settled } from '$lib/core/prints/settled';
+import type { Basis } from '$lib/core/trial/basis';
 import type { Reader } from '../db/client';
 import { trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
@@ -39,7 +40,7 @@ export async function recallSpools(db: Reader, typed: string, now: number): Prom
 	const listed = await searchSpools(db, query.words);
 	const ids = listed.map((s) => s.id);
 	if (ids.length === 0) return [];
-	const [evidence, verdicts, told] = await Promise.all([loadEvidence(db, ids), newestVerdicts(db, ids), marksOf(db, ids, now)]);
+	const [evidence, verdicts, told] = await Promise.all([loadEvidence(db, ids), newestVerdicts(db, ids), toldOf(db, ids, now)]);
 	const of = new Map(evidence.map((e) => [e.spool.id, e]));
 	return listed
 		.map((spool): Recalled => {
@@ -48,8 +49,8 @@ export async function recallSpools(db: Reader, typed: string, now: number): Prom
 				...spool,
 				verdict: verdicts.get(spool.id) ?? null,
 				price: known ? priceOf(known) : null,
-				marks: told.get(spool.id) ?? [],
-				finished: known ? finishedOf(known) : null,
+				marks: told.get(spool.id)?.marks ?? [],
+				finished: told.get(spool.id)?.finished ?? null,
 				settings: known?.attempts.filter((a) => settled(a) && a.outcome === 'finished').at(-1)?.settings ?? null
 			};
 		})
@@ -70,8 +71,8 @@ function answers({ price, marks, finished }: Recalled, { most, least, spotless }
 const isSpotless = ({ def, finding }: Recalled['marks'][number]): boolean =>
 	Math.round(finding.estimate ?? NaN) === (def.direction === 'less' ? def.scale.low : def.scale.high);
 
-function finishedOf({ attempts }: SpoolEvidence): Recalled['finished'] {
-	const { finished, failed } = outcomes(attempts);
+function finishedOf(evidence: SpoolEvidence, basis: Basis): Recalled['finished'] {
+	const { finished, failed } = countedPrints(evidence, basis);
 	return finished + failed === 0 ? null : { count: finished, of: finished + failed };
 }
 
@@ -91,7 +92,7 @@ async function newestVerdicts(db: Reader, ids: string[]): Promise<Map<string, Re
 }
 
 /** What was found of each, as its own page says it: by the rules of the newest trial it is in, or by plain ones. */
-async function marksOf(db: Reader, ids: string[], now: number): Promise<Map<string, Recalled['marks']>> {
+async function toldOf(db: Reader, ids: string[], now: number): Promise<Map<string, Pick<Recalled, 'marks' | 'finished'>>> {
 	const memberships = await db
 		.select({ spoolId: trialSpool.spoolId, trialId: trial.id })
 		.from(trialSpool)
@@ -99,19 +100,20 @@ async function marksOf(db: Reader, ids: string[], now: number): Promise<Map<stri
 		.where(and(inArray(trialSpool.spoolId, ids), isNull(trialSpool.leftAt)))
 		.orderBy(desc(trial.createdAt));
 	const newest = new Map(memberships.toReversed().map((m) => [m.spoolId, m.trialId]));
-	const told = new Map<string, Recalled['marks']>();
+	const told = new Map<string, Pick<Recalled, 'marks' | 'finished'>>();
 	for (const [trialId, of] of group(ids, (id) => newest.get(id) ?? null)) {
 		const spools = await loadEvidence(db, of);
 		const basis = trialId === null ? await basisOutsideTrials(db, spools) : (await loadTrial(db, trialId)).basis;
 		const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS, now });
-		for (const { spoolId, findings } of candidates)
-			told.set(
-				spoolId,
-				TOLD.flatMap((quantity) => {
+		candidates.forEach(({ spoolId, findings }, i) =>
+			told.set(spoolId, {
+				finished: finishedOf(spools[i] as SpoolEvidence, basis),
+				marks: TOLD.flatMap((quantity) => {
 					const [def, finding] = [defs.find((d) => d.id === quantity), findings[quantity]];
 					return def && finding && finding.n > 0 && finding.estimate !== null ? [{ def, finding }] : [];
 				})
-			);
+			})
+		);
 	}
 	return told;
 }

@@ -132,8 +132,8 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'wetDry.few': (p) => fewPairs(p),
 	'wetDry.finished': (p) =>
 		`Finished before drying: ${p.wet} of ${p.wetN}; dried: ${p.dry} of ${p.dryN}${p.p < 0.05 ? '.' : ', which may be chance.'} (Fisher’s exact test, p = ${upTo(p.p, 3)})`,
-	'overDays.worse': (p) => `${Mark(p)} got worse with days in the air: ${overDaysSpan(p)} (exact rank test, p = ${upTo(p.p, 3)}).`,
-	'overDays.better': (p) => `${Mark(p)} got better with days in the air: ${overDaysSpan(p)} (exact rank test, p = ${upTo(p.p, 3)}).`,
+	'overDays.worse': (p) => `${Mark(p)} got worse with days in the air: ${overDaysSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
+	'overDays.better': (p) => `${Mark(p)} got better with days in the air: ${overDaysSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
 	'overDays.looksWorse': (p) => `${Mark(p)} looks worse with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
 	'overDays.looksBetter': (p) => `${Mark(p)} looks better with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
 	'overDays.noTrend': (p) => `${Mark(p)} shows no change with days in the air (${plural(p.prints, 'print')}).`,
