@@ -15,5 +15,6 @@ export const priorSetContent = z.object({
 			})
 		)
 		.max(20_000),
-	success: z.array(z.object({ ...of, finished: positive, failed: positive })).max(5000)
+	success: z.array(z.object({ ...of, finished: positive, failed: positive })).max(5000),
+	waste: z.object({ cells: of.cells, wasted: positive, spared: positive }).optional()
 });

@@ -2,12 +2,14 @@ import { randomBeta, randomUniform } from 'd3-random';
 import { costOfGoodPrints } from '../../../src/lib/core/cost/cost-of-good-prints';
 import { wasteFactor } from '../../../src/lib/core/cost/waste-factor';
 import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/posterior/success';
+import { ASSUMED_WASTE, learnWaste, type WastePrior } from '../../../src/lib/core/posterior/waste';
 import { randomSource } from '../../../src/lib/core/random/source';
 
 /** True shares that finish, from spool to spool: nine in ten, as prints of eight would make one think. */
 const TRUE_SHARES = { finished: 7.2, failed: 0.8 };
-/** Share of a print laid down when it fails. */
+/** Share of a print that a failure wastes on average, from spool to spool; single failures lie about it as a beta law of six would have them. */
 const TRUE_WASTE = { a: 2, b: 2.5 };
+const FAILURES_ALIKE = 6;
 const RECORD = 60;
 const PRICE = 20;
 
@@ -19,12 +21,19 @@ export function printFigures(n: number, record: 'full' | 'silent', trials: numbe
 	const uniform = randomUniform.source(source)(0, 1);
 	const share = randomBeta.source(source)(TRUE_SHARES.finished, TRUE_SHARES.failed);
 	const waste = randomBeta.source(source)(TRUE_WASTE.a, TRUE_WASTE.b);
+	const wastedBy = (failures: number, onAverage: number) => {
+		const share = randomBeta.source(source)(FAILURES_ALIKE * onAverage, FAILURES_ALIKE * (1 - onAverage));
+		return Array.from({ length: failures }, () => share());
+	};
 	const printed = (p: number, times: number) => {
 		const finished = Array.from({ length: times }, () => uniform() < p).filter(Boolean).length;
 		return { finished, failed: times - finished };
 	};
-	const learnt = (): SuccessPrior =>
-		record === 'full' ? learnSuccess(Array.from({ length: RECORD }, () => printed(share(), 3))) : ASSUMED_SUCCESS;
+	const learnt = (): { success: SuccessPrior; waste: WastePrior } => {
+		if (record === 'silent') return { success: ASSUMED_SUCCESS, waste: ASSUMED_WASTE };
+		const spools = Array.from({ length: RECORD }, () => printed(share(), 3));
+		return { success: learnSuccess(spools), waste: learnWaste(spools.map((s) => wastedBy(s.failed, waste()))) };
+	};
 	let prior = learnt();
 	const figures: PrintFigures = { trials: 0, success: 0, cost: 0, successWidth: 0, costWidth: 0 };
 	for (let t = 0; t < trials; t++) {
@@ -33,10 +42,10 @@ export function printFigures(n: number, record: 'full' | 'silent', trials: numbe
 		const seen = printed(truth, n);
 		// Who never finished a print has no cost; of those nothing is told.
 		if (seen.finished === 0) continue;
-		const reached = Array.from({ length: seen.failed }, () => waste());
-		const found = successOf(seen.finished, seen.failed, prior);
-		const cost = costOfGoodPrints(PRICE, found, reached);
-		const trueCost = PRICE * wasteFactor(1 - truth, TRUE_WASTE.a / (TRUE_WASTE.a + TRUE_WASTE.b));
+		const trueWaste = waste();
+		const found = successOf(seen.finished, seen.failed, prior.success);
+		const cost = costOfGoodPrints(PRICE, found, wastedBy(seen.failed, trueWaste), prior.waste);
+		const trueCost = PRICE * wasteFactor(1 - truth, trueWaste);
 		figures.trials++;
 		if (truth >= found.low && truth <= found.high) figures.success++;
 		if (trueCost >= cost.low && trueCost <= cost.high) figures.cost++;

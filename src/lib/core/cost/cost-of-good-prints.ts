@@ -1,10 +1,10 @@
+import { sum } from 'd3-array';
+import { ASSUMED_WASTE, type WastePrior } from '../posterior/waste';
 import { betaQuantile } from '../stats/distributions';
 import { wasteFactor } from './waste-factor';
 
 /** Equally likely values of the chance of failure, and of the share wasted by one. */
 const SLICES = { failure: 64, waste: 16 };
-/** Share of a print laid down when it fails, while none was seen: anything, about a half (common practice, no source). */
-const ASSUMED_WASTE = { a: 1, b: 1 };
 
 /** What a good kilogram costs: equally likely values in order, and the middle and 95 % of them. */
 export type CostOfGoodPrints = { estimate: number; low: number; high: number; ordered: Float64Array };
@@ -16,15 +16,17 @@ export type CostOfGoodPrints = { estimate: number; low: number; high: number; or
  * @param perKg price of a kilogram bought, in whole units of the currency
  * @param success prints finished and failed, the prior's counted in
  * @param reached share of each failed print that was laid down, 0 to 1
+ * @param expected what is known of that share before
  * @example costOfGoodPrints(20, { finished: 40, failed: 2 }, []).estimate // 20.4
  */
 export function costOfGoodPrints(
 	perKg: number,
 	success: { finished: number; failed: number },
-	reached: readonly number[]
+	reached: readonly number[],
+	expected: WastePrior = ASSUMED_WASTE
 ): CostOfGoodPrints {
-	const wasted = reached.reduce((sum, share) => sum + share, 0);
-	const waste = slices(SLICES.waste, ASSUMED_WASTE.a + wasted, ASSUMED_WASTE.b + reached.length - wasted);
+	const wasted = sum(reached);
+	const waste = slices(SLICES.waste, expected.wasted + wasted, expected.spared + reached.length - wasted);
 	const ordered = new Float64Array(SLICES.failure * SLICES.waste);
 	slices(SLICES.failure, success.failed, success.finished).forEach((failure, i) =>
 		waste.forEach((share, j) => (ordered[i * waste.length + j] = perKg * wasteFactor(failure, share)))

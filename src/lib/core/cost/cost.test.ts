@@ -88,13 +88,20 @@ describe('station', () => {
 		const [, good] = find({ quotes: [quote()] });
 		expect(good).toMatchObject({
 			n: 0,
-			messages: [{ id: 'noPrintsForCost', params: { perKg: 20, cells: 0 } }, { id: 'wasteAssumed' }, { id: 'quoteUsed' }]
+			messages: [{ id: 'noPrintsForCost', params: { perKg: 20, cells: 0 } }, { id: 'wasteAssumed', params: { cells: 0 } }, { id: 'quoteUsed' }]
 		});
 		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, []).estimate);
 		const taught = { id: 's', number: 2, marks: [], success: [{ kind: null, material: 'PETG', cells: 9, finished: 2, failed: 2 }] };
 		const [, half] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors: taught }, 0) as [Finding, Finding];
 		expect(half).toMatchObject({ priorSet: 2, messages: [{ params: { cells: 9 } }, {}, {}] });
 		expect(half.estimate).toBe(costOfGoodPrints(20, { finished: 2, failed: 2 }, []).estimate);
+	});
+	it('wastes what the record says that failures waste, and says by how many spools that is known', () => {
+		const early = { wasted: 0.5, spared: 4.5 };
+		const priors = { id: 's', number: 2, marks: [], success: [], waste: { ...early, cells: 7 } };
+		const [, good] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors }, 0) as [Finding, Finding];
+		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, [], early).estimate);
+		expect(good.messages[1]).toEqual({ id: 'wasteAssumed', params: { cells: 7 } });
 	});
 	it('tried and never finished: no cost at all, priced or not', () => {
 		const attempts = [failed(20), failed(30)];

@@ -9,7 +9,8 @@ export type CostMessages = {
 	noGoodPrint: None;
 	neverPrinted: { n: number };
 	costFormula: { failed: number; n: number; perKg: number; failurePct: number };
-	wasteAssumed: None;
+	/** Spools of the record that tell how much failures waste; 0 where that is assumed. */
+	wasteAssumed: { cells: number };
 	quoteUsed: { shipping: number; price: number; quantity: number; netMassG: number; kind: string; currency: string };
 	otherCurrency: { currency: string; wanted: string };
 	suppliedFree: None;

@@ -4,6 +4,7 @@ import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, Missing } from '../finding/types';
+import { wastePriorOf } from '../posterior/prior-set';
 import { BETA_PROBABILITIES } from '../posterior/success';
 import { contextOf } from '../prints/context';
 import { countedPrints } from '../prints/counted-prints';
@@ -91,7 +92,7 @@ function findPrice(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): 
  */
 function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): Finding {
 	const def = costPerGoodKg(basis);
-	const { counted, finished, failed, success, cells } = countedPrints(evidence, basis);
+	const { counted, finished, failed, reached, success, cells } = countedPrints(evidence, basis);
 	const printed = contextOf(evidence, counted);
 	const of = common(evidence, quote, basis);
 	const base = {
@@ -115,8 +116,8 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 		});
 	if (!quote) return makeFinding(def, { ...base, sampling: { kind: 'unknown', reason: noPrice(evidence, basis) } });
 	const perKg = pricePerKgOf(quote);
-	const reached = counted.filter((a) => a.outcome !== 'finished').map((a) => a.percentReached / 100);
-	const cost = costOfGoodPrints(perKg, success, reached);
+	const waste = wastePriorOf(basis.priors);
+	const cost = costOfGoodPrints(perKg, success, reached, waste);
 	return makeFinding(def, {
 		...base,
 		estimate: cost.estimate,
@@ -132,7 +133,7 @@ function findGood(evidence: SpoolEvidence, quote: Quote | null, basis: Basis): F
 			n === 0
 				? say('noPrintsForCost', { perKg, cells })
 				: say('costFormula', { perKg, failed, n, failurePct: (1 - success.estimate) * 100 }),
-			...(failed === 0 ? [say('wasteAssumed')] : []),
+			...(failed === 0 ? [say('wasteAssumed', { cells: waste.cells })] : []),
 			...quoteMessages(evidence, quote)
 		],
 		figure: { kind: 'bar', base: perKg }

@@ -5,14 +5,16 @@ import type { LearntPrior, LearntSuccess, PriorSetContent } from './prior-set';
 import type { RecordCell } from './record-cell';
 import { observedOn } from './scale';
 import { ASSUMED_SUCCESS, learnSuccess, type SuccessPrior } from './success';
+import { learnWaste } from './waste';
 
-/** Prints of one spool on one kind of piece, as the share that finishes is learnt from them. */
-export type SuccessCell = { kind: string; material: string; finished: number; failed: number };
+/** Prints of one spool on one kind of piece, as the share that finishes is learnt from them; of each failure the share that was laid down, 0 to 1. */
+export type SuccessCell = { kind: string; material: string; finished: number; failed: number; reached: number[] };
 
 /**
  * All that a record teaches. Of each quantity all cells together; each kind of piece or part, starting from what the other kinds have taught, for its
  * scatter; each material of a kind, starting from what the others have taught, for where its spools lie. Of success likewise.
- * Source: `learn.ts`, `success.ts`; the order from the general to the particular is a house rule.
+ * Source: `learn.ts`, `success.ts`; the order from the general to the particular is a house rule. Of the
+ * share that failures waste all kinds and materials together: failures are few.
  * @param cells marks, words, counts, loads and own measures of the record
  * @param prints prints finished and failed, one cell a spool and kind of piece
  * @example learnSet([], []) // { marks: [], success: [] }
@@ -21,8 +23,14 @@ export function learnSet(cells: readonly RecordCell[], prints: readonly SuccessC
 	const byQuantity = group(cells, (c) => c.quantity);
 	return {
 		marks: [...byQuantity].sort(byName).flatMap(([quantity, of]) => learnQuantity(quantity, of)),
-		success: learnSuccesses(prints)
+		success: learnSuccesses(prints),
+		...wasteOf(prints)
 	};
+}
+
+function wasteOf(prints: readonly SuccessCell[]): Pick<PriorSetContent, 'waste'> {
+	const failing = prints.filter((p) => p.reached.length > 0);
+	return failing.length === 0 ? {} : { waste: { ...learnWaste(failing.map((p) => p.reached)), cells: failing.length } };
 }
 
 const byName = ([a]: [string, unknown], [b]: [string, unknown]) => (a < b ? -1 : 1);

@@ -1,5 +1,6 @@
 import type { CellPrior } from './prior';
 import { ASSUMED_SUCCESS, type SuccessPrior } from './success';
+import { ASSUMED_WASTE, type WastePrior } from './waste';
 
 /** What a prior is about: null stands for any. The kind is that of the piece (all its versions) or of the test part. */
 type Of = { kind: string | null; material: string | null };
@@ -10,8 +11,11 @@ export type LearntPrior = CellPrior & Of & { quantity: string; cells: number };
 /** What the record has taught of the share of prints that finish, and by how many spools. */
 export type LearntSuccess = SuccessPrior & Of & { cells: number };
 
-/** What a set says. */
-export type PriorSetContent = { marks: LearntPrior[]; success: LearntSuccess[] };
+/** What the record has taught of the share that a failed print wastes, and by how many spools that failed. */
+export type LearntWaste = WastePrior & { cells: number };
+
+/** What a set says. Of waste nothing where no print of the record failed, or where the set is older than that question. */
+export type PriorSetContent = { marks: LearntPrior[]; success: LearntSuccess[]; waste?: LearntWaste | undefined };
 
 /** All that the record has taught at one time. Number 0 is the house's own assumptions: no record yet. */
 export type PriorSet = PriorSetContent & { id: string | null; number: number };
@@ -45,3 +49,9 @@ export function priorOf(set: PriorSet, of: Of & { quantity: string }, assumed: C
 export function successPriorOf(set: PriorSet, of: Of): SuccessPrior & { cells: number } {
 	return (matches(set.success, of) as LearntSuccess | undefined) ?? { ...ASSUMED_SUCCESS, cells: 0 };
 }
+
+/**
+ * What is expected of the share that a failed print wastes: of whatever print.
+ * @example wastePriorOf(NO_RECORD) // { wasted: 1, spared: 1, cells: 0 }
+ */
+export const wastePriorOf = ({ waste }: PriorSet): LearntWaste => waste ?? { ...ASSUMED_WASTE, cells: 0 };

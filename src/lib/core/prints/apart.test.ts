@@ -20,7 +20,7 @@ describe('prints that speak of something else', () => {
 	});
 	it('what came to its end and was of no use failed, with all of it wasted', () => {
 		const useless = attempt({ outcome: 'ofNoUse', cause: 'filament' });
-		expect(outcomes([useless, attempt()])).toMatchObject({ finished: 1, failed: 1, wasteShare: 1 });
+		expect(outcomes([useless, attempt()])).toMatchObject({ finished: 1, failed: 1, reached: [1] });
 	});
 	it('what was done on purpose is charged to nobody, under either rule', () => {
 		const provoked = attempt({ ...failed, cause: 'onPurpose' });

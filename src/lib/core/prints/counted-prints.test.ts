@@ -87,8 +87,8 @@ describe('what prints teach', () => {
 			pieces: [piece(), piece({ id: OTHER, familyId: 'other' }), piece({ id: 'v2', familyId: MAIN_PIECE })]
 		});
 		expect(successCells(e, basis)).toEqual([
-			{ kind: MAIN_PIECE, material: 'PETG', finished: 2, failed: 1 },
-			{ kind: 'other', material: 'PETG', finished: 1, failed: 0 }
+			{ kind: MAIN_PIECE, material: 'PETG', finished: 2, failed: 1, reached: [0.4] },
+			{ kind: 'other', material: 'PETG', finished: 1, failed: 0, reached: [] }
 		]);
 	});
 });

@@ -1,4 +1,3 @@
-import { sum } from 'd3-array';
 import { FAILURE_KINDS } from '../closed-lists';
 import type { Attempt, FailureCause } from '../evidence/attempt';
 import { settled } from './settled';
@@ -20,8 +19,8 @@ export type Outcomes = {
 	kinds: { kind: (typeof FAILURE_KINDS)[number]; count: number }[];
 	/** Prints while the settings were still being found: apart from all others. */
 	tuning: number;
-	/** Mean share of the print that the counted failures had laid down when they stopped; null without one. */
-	wasteShare: number | null;
+	/** Share of the print that each counted failure had laid down when it stopped, 0 to 1. */
+	reached: number[];
 	counted: Attempt[];
 	/** How many attempts it took until one was finished, the last one included; null before the first success. */
 	firstSuccess: number | null;
@@ -31,7 +30,7 @@ export type Outcomes = {
  * Sorts attempts by what they say of the filament.
  * Rule (common practice, no source): only failures charged to the filament count; a failure of unknown cause, or provoked on purpose, counts for nobody, unless the
  * trial says otherwise. Prints by which the settings were found are apart; what was of no use came to its end and failed all the same.
- * @example outcomes([finished, failedByFilamentAt40, failedByPrinter]) // { finished: 1, failed: 1, notCounted: 1, wasteShare: 0.4 }
+ * @example outcomes([finished, failedByFilamentAt40, failedByPrinter]) // { finished: 1, failed: 1, notCounted: 1, reached: [0.4] }
  */
 export function outcomes(attempts: readonly Attempt[], rule: FailureRule = 'filament'): Outcomes {
 	const valid = attempts.filter(settled);
@@ -47,7 +46,7 @@ export function outcomes(attempts: readonly Attempt[], rule: FailureRule = 'fila
 			return count === 0 ? [] : [{ kind, count }];
 		}),
 		tuning: attempts.filter((a) => a.status === 'counts' && a.tuning).length,
-		wasteShare: failed.length === 0 ? null : sum(failed, (a) => a.percentReached) / failed.length / 100,
+		reached: failed.map((a) => a.percentReached / 100),
 		counted: [...finished, ...failed],
 		firstSuccess: firstSuccess([...finished, ...failed])
 	};

@@ -18,7 +18,7 @@ describe('outcomes', () => {
 			attempt({ outcome: 'failed', cause: 'unknown', percentReached: 10 }),
 			attempt({ outcome: 'failed', cause: 'filament', percentReached: 80, status: 'excluded' })
 		];
-		expect(outcomes(attempts)).toMatchObject({ finished: 1, failed: 1, notCounted: 2, wasteShare: 0.4 });
+		expect(outcomes(attempts)).toMatchObject({ finished: 1, failed: 1, notCounted: 2, reached: [0.4] });
 	});
 	it('tells at which attempt the first one was finished, others’ failures aside', () => {
 		const failed = (cause: 'filament' | 'printer' | 'unknown', at: number) => attempt({ outcome: 'failed', cause, at });
@@ -28,9 +28,9 @@ describe('outcomes', () => {
 	it('counts failures of unknown cause too where the trial says so', () => {
 		const unknown = attempt({ outcome: 'failed', cause: 'unknown', percentReached: 50 });
 		expect(outcomes([attempt(), unknown])).toMatchObject({ failed: 0, notCounted: 1 });
-		expect(outcomes([attempt(), unknown], 'unknown')).toMatchObject({ failed: 1, notCounted: 0, wasteShare: 0.5 });
+		expect(outcomes([attempt(), unknown], 'unknown')).toMatchObject({ failed: 1, notCounted: 0, reached: [0.5] });
 	});
-	it('knows no waste before a failure', () => expect(outcomes([attempt()]).wasteShare).toBeNull());
+	it('knows no waste before a failure', () => expect(outcomes([attempt()]).reached).toEqual([]));
 });
 
 describe('station', () => {

@@ -69,7 +69,10 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	neverPrinted: (p) => `None of ${plural(p.n, 'print')} finished: good prints have no finite cost yet.`,
 	costFormula: (p) =>
 		`${fixed(p.perKg, 2)} per kg, and what failures waste: ${p.failed} of ${plural(p.n, 'print')} failed here, which makes about ${upTo(p.failurePct, 0)} % with what is known of such prints. A failed print is taken to be printed again until it succeeds.`,
-	wasteAssumed: () => 'No failure was seen yet: how much of a print one wastes may be anything.',
+	wasteAssumed: (p) =>
+		p.cells > 0
+			? `No failure was seen yet: how much of a print one wastes is told by ${plural(p.cells, 'other spool')} on record.`
+			: 'No failure was seen yet: how much of a print one wastes may be anything.',
 	quoteUsed: (p) => {
 		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
 		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
