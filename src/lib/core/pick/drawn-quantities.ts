@@ -170,12 +170,8 @@ export function meanOf(values: Float64Array): number {
 	return values.length === 0 ? 0 : total / values.length;
 }
 
-/**
- * Adds a multiple of one list to another.
- * @param by no unit
- * @example addScaled(Float64Array.of(1), Float64Array.of(2), 3)
- */
-export function addScaled(into: Float64Array, values: Float64Array, by: number): void {
+/** Adds a multiple of one list to another. */
+function addScaled(into: Float64Array, values: Float64Array, by: number): void {
 	for (let d = 0; d < into.length; d++) into[d] = (into[d] as number) + by * (values[d] as number);
 }
 

@@ -16,6 +16,21 @@ describe('ranges of values from 0 to 1', () => {
 			})
 		);
 	});
+	it('of what was kept without bounds are those of sorting, exactly', () => {
+		const values = fc.array(fc.oneof(fc.double({ min: -1e6, max: 1e6, noNaN: true }), fc.constantFrom(0, 20, 20)), {
+			minLength: 1,
+			maxLength: 300
+		});
+		fc.assert(
+			fc.property(values, (of) => {
+				const tally = new Tally();
+				tally.keep('cost', Float64Array.from(of));
+				const sorted = Float64Array.from(of).sort();
+				const at = (p: number) => sorted[Math.floor(p * sorted.length)];
+				expect(tally.range('cost')).toEqual({ low: at(0.025), high: at(0.975) });
+			})
+		);
+	});
 	it('of nothing are none', () => expect([new Tally().range('x'), new Tally().rangeOfValues('x')]).toEqual([null, null]));
 	it('what is kept for a range stops at 20,000 draws', () => {
 		const tally = new Tally();

@@ -1,5 +1,3 @@
-import { quickselect } from 'd3-array';
-
 /** The range of so many draws is told to a tenth of a point; more make it no truer. */
 const ENOUGH = 20_000;
 
@@ -77,13 +75,11 @@ export class Tally {
 	range(what: string): { low: number; high: number } | null {
 		const all = this.all(what, ENOUGH);
 		if (all.length === 0) return null;
-		const at = (p: number) => {
-			const k = Math.min(all.length - 1, Math.floor(p * all.length));
-			// Puts the k-th least where it belongs: sorting all of them takes most of a long draw.
-			quickselect(all, k);
-			return all[k] as number;
-		};
-		return { low: at(0.025), high: at(0.975) };
+		const [low, high] = leastAfter(
+			all,
+			[0.025, 0.975].map((p) => Math.min(all.length - 1, Math.floor(p * all.length)))
+		) as [number, number];
+		return { low, high };
 	}
 
 	/**
@@ -107,4 +103,32 @@ export class Tally {
 		};
 		return { low: at(0.025), high: at(0.975) };
 	}
+}
+
+/**
+ * The values that so many others stay below: counted into bins, and only their own bins sorted. Sorting all of them takes most of a long draw.
+ */
+function leastAfter(all: Float64Array, before: readonly number[]): number[] {
+	let [low, high] = [Infinity, -Infinity];
+	for (let d = 0; d < all.length; d++) {
+		const of = all[d] as number;
+		if (of < low) low = of;
+		if (of > high) high = of;
+	}
+	const perUnit = high > low ? BINS / (high - low) : 0;
+	const counts = new Uint32Array(BINS + 1);
+	const bins = new Uint16Array(all.length);
+	for (let d = 0; d < all.length; d++) {
+		const bin = (((all[d] as number) - low) * perUnit) | 0;
+		bins[d] = bin;
+		counts[bin] = (counts[bin] as number) + 1;
+	}
+	return before.map((below) => {
+		let bin = 0;
+		let left = below;
+		while (left >= (counts[bin] as number)) left -= counts[bin++] as number;
+		const alike: number[] = [];
+		for (let d = 0; d < bins.length; d++) if (bins[d] === bin) alike.push(all[d] as number);
+		return Float64Array.from(alike).sort()[left] as number;
+	});
 }

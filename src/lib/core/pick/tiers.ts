@@ -24,19 +24,27 @@ export function tiersOf(values: readonly Float64Array[], matters = VALUE_THAT_MA
 	return tiers;
 }
 
+/** So many draws at a time stay near the processor. */
+const AT_ONCE = 1024;
+
 /** Share of draws in which each of some spools lies within the difference that matters of the best of them. */
 function chancesToBeBest(values: readonly Float64Array[], among: readonly number[], matters: number): number[] {
 	const draws = values[0]?.length ?? 0;
-	const best = new Float64Array(draws).fill(-Infinity);
-	for (const i of among) {
-		const of = values[i] as Float64Array;
-		for (let d = 0; d < draws; d++) best[d] = Math.max(best[d] as number, of[d] as number);
+	const counts = among.map(() => 0);
+	const best = new Float64Array(AT_ONCE);
+	for (let from = 0; from < draws; from += AT_ONCE) {
+		const some = among.map((i) => (values[i] as Float64Array).subarray(from, from + AT_ONCE));
+		best.fill(-Infinity);
+		for (const of of some) for (let d = 0; d < of.length; d++) if ((of[d] as number) > (best[d] as number)) best[d] = of[d] as number;
+		some.forEach((of, k) => (counts[k] = (counts[k] as number) + within(of, best, matters)));
 	}
-	return among.map((i) => {
-		const of = values[i] as Float64Array;
-		let count = 0;
-		// A ten-millionth of a point: equal values are equal, whatever their binary dust.
-		for (let d = 0; d < draws; d++) count += +((best[d] as number) - (of[d] as number) <= matters + 1e-9);
-		return count / draws;
-	});
+	return counts.map((count) => count / draws);
+}
+
+/** How often values lie within the difference that matters of the best. A ten-millionth of a point: equal values are equal, whatever their binary dust. */
+function within(of: Float64Array, best: Float64Array, matters: number): number {
+	const most = matters + 1e-9;
+	let count = 0;
+	for (let d = 0; d < of.length; d++) if ((best[d] as number) - (of[d] as number) <= most) count++;
+	return count;
 }

@@ -1,6 +1,6 @@
 import { group, sum } from 'd3-array';
 import { COST } from './cost';
-import { addScaled, type DrawnQuantities } from './drawn-quantities';
+import type { DrawnQuantities } from './drawn-quantities';
 import { familyCriterion } from './families';
 import type { Candidate, Criterion, PickInput, Weighed } from './types';
 
@@ -92,8 +92,9 @@ function withCost(worth: Float64Array[], drawn: DrawnQuantities, weighed: readon
 	const share = cost.weight / sum(weighed, (c) => c.weight);
 	const values = drawn.values(COST);
 	return worth.map((of, i) => {
-		const score = of.map((w) => (1 - share) * w);
-		addScaled(score, values[i] as Float64Array, share);
+		const ofCost = values[i] as Float64Array;
+		const score = new Float64Array(of.length);
+		for (let d = 0; d < score.length; d++) score[d] = (1 - share) * (of[d] as number) + share * (ofCost[d] as number);
 		return score;
 	});
 }

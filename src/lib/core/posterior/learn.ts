@@ -1,5 +1,5 @@
 import { group, max, sum } from 'd3-array';
-import { evenly, logLikelihood } from './posterior';
+import { evenly, likelihoodOver } from './posterior';
 import { logMeanDensity, logScatterDensity, type CellPrior } from './prior';
 import type { Observed } from './scale';
 import { meanOver, weightsOf } from './weights';
@@ -38,7 +38,7 @@ export function learnPrior(cells: readonly (readonly Observed[])[], assumed: Cel
 	if (seen.length === 0 || (seen.length === 1 && (seen[0]?.length ?? 0) < REPEATS)) return assumed;
 	const means = evenly(reachOf(seen, assumed), GRID.means);
 	const sds = evenly({ low: Math.log(assumed.scatter.sd / 16), high: Math.log(assumed.scatter.sd * 16) }, GRID.sds).map(Math.exp);
-	const likelihoods = few(seen).map(({ cell, count }) => ({ at: likelihood(cell, means, sds), count }));
+	const likelihoods = few(seen).map(({ cell, count }) => ({ at: likelihoodOver(cell, means, sds), count }));
 	let prior = assumed;
 	let candidates = meansTried(means, assumed);
 	for (let round = 0; round < ROUNDS; round++) {
@@ -75,13 +75,6 @@ function counted(cells: readonly (readonly Observed[])[]): { cell: readonly Obse
 }
 
 type Likelihood = { at: Float64Array; count: number };
-
-/** Chance of what a cell shows over the grid, but for a constant. */
-function likelihood(cell: readonly Observed[], means: Float64Array, sds: Float64Array): Float64Array {
-	const logs = logLikelihood(cell, means, sds);
-	const most = max(logs) ?? 0;
-	return logs.map((l) => Math.exp(l - most));
-}
 
 /** The scatter, by all cells, with the means as they are taken to lie now. */
 function scatterOf(

@@ -8,12 +8,13 @@ import { weightsOf } from './weights';
 export type Posterior = { means: Float64Array; sds: Float64Array; weights: Float64Array; n: number };
 
 const MEANS = 161;
-const SDS = 25;
+/** Twice as many change no range by more than a thousandth of its width. */
+const SDS = 13;
 /** Looks at few points close in on where the mean can be; the grid then lies there. */
 const COARSE = 33;
 const MOST_LOOKS = 6;
-/** What is less likely than the likeliest by this factor is left off the grid (log). */
-const NEGLIGIBLE = Math.log(1e-5);
+/** What is less likely than the likeliest by this factor is left off the grid. */
+const NEGLIGIBLE = 1e-5;
 /** How far from the usual one scatters are looked at: in steps of a sixth, at most fourteen times as large or small. */
 const SCATTER_STEP = 7 / 6;
 const SCATTER_STEPS = Array.from({ length: 17 }, (_, i) => i);
@@ -22,7 +23,7 @@ const PRIOR_REACH = 12;
 
 /**
  * What observations say of the mean of a cell, with what is known of such cells: normal scatter, each observation an interval, mean and
- * scatter both unknown. Deterministic: a grid of 161 means by 25 scatters, laid where the mass is.
+ * scatter both unknown. Deterministic: a grid of 161 means by 13 scatters, laid where the mass is.
  * Source: interval-censored normal likelihood (Meeker & Escobar 1998, ch. 7) times the priors of `prior.ts`, by direct summation.
  * @param observed on the model's scale; none gives the prior itself
  * @example posteriorOf([{ low: 64, high: 66 }], { scatter: { sd: 3, df: 4 }, mean: { centre: 60, spread: 10 } }).n // 1
@@ -30,18 +31,25 @@ const PRIOR_REACH = 12;
 export function posteriorOf(observed: readonly Observed[], prior: CellPrior): Posterior {
 	const sds = scatterGrid(observed, prior);
 	const means = evenly(closingIn(observed, prior, sds), MEANS);
-	return { means, sds, weights: weightsOf(logWeights(observed, prior, means, sds)), n: observed.length };
+	return { means, sds, weights: scaled(weighed(observed, prior, means, sds)), n: observed.length };
 }
 
-/** Logarithms of the weights, mean by mean, all scatters of one mean together. */
-function logWeights(observed: readonly Observed[], prior: CellPrior, means: Float64Array, sds: Float64Array): Float64Array {
-	const out = logLikelihood(observed, means, sds);
-	const ofScatter = sds.map((sd) => logScatterDensity(prior.scatter, sd));
-	for (let i = 0; i < means.length; i++) {
-		const ofMean = logMeanDensity(prior.mean, means[i] as number);
-		for (let j = 0; j < sds.length; j++) out[i * sds.length + j] = (out[i * sds.length + j] as number) + ofMean + (ofScatter[j] as number);
-	}
+/** Weights but for a constant, mean by mean, all scatters of one mean together. */
+function weighed(observed: readonly Observed[], prior: CellPrior, means: Float64Array, sds: Float64Array): Float64Array {
+	const out = likelihoodOver(observed, means, sds);
+	const ofScatter = weightsOf(sds.map((sd) => logScatterDensity(prior.scatter, sd)));
+	const ofMean = weightsOf(means.map((m) => logMeanDensity(prior.mean, m)));
+	for (let i = 0, at = 0; i < means.length; i++)
+		for (let j = 0; j < sds.length; j++, at++) out[at] = (out[at] as number) * (ofMean[i] as number) * (ofScatter[j] as number);
 	return out;
+}
+
+/** Brings the sum of weights to 1. */
+function scaled(weights: Float64Array): Float64Array {
+	let total = 0;
+	for (let i = 0; i < weights.length; i++) total += weights[i] as number;
+	for (let i = 0; i < weights.length; i++) weights[i] = (weights[i] as number) / total;
+	return weights;
 }
 
 /** A chance is never quite nought, so that an odd value stays possible; so many of them multiplied still are numbers. */
@@ -49,42 +57,47 @@ const LEAST_CHANCE = 1e-15;
 const MULTIPLIED = 16;
 
 /**
- * Logarithms of the chance of what was observed, for every mean and scatter of a grid; all scatters of one mean together.
- * @example logLikelihood([{ low: null, high: 0 }], Float64Array.of(0), Float64Array.of(1))[0] // -0.693147
+ * How likely each mean and scatter of a grid makes what was observed; all scatters of one mean together. The likeliest stands at 1.
+ * Chances are multiplied, not their logarithms added: that takes a third of the time.
+ * @returns no unit
+ * @example likelihoodOver([{ low: null, high: 0 }], Float64Array.of(0, -9), Float64Array.of(1))[0] // 0.5
  */
-export function logLikelihood(observed: readonly Observed[], means: Float64Array, sds: Float64Array): Float64Array {
-	const out = new Float64Array(means.length * sds.length);
-	const { edges, lows, highs } = edgesOf(observed);
-	const count = observed.length;
-	// Chance of a value below each edge: steps share their edges, so each is asked for once.
-	const below = new Float64Array(edges.length);
-	for (let i = 0; i < means.length; i++) {
-		for (let j = 0; j < sds.length; j++) {
-			for (let e = 0; e < edges.length; e++) below[e] = fastNormalCdf(((edges[e] as number) - (means[i] as number)) / (sds[j] as number));
-			let log = 0;
-			let product = 1;
-			for (let k = 0; k < count; k++) {
-				const chance = (below[highs[k] as number] as number) - (below[lows[k] as number] as number);
-				product *= chance > LEAST_CHANCE ? chance : LEAST_CHANCE;
-				if (k % MULTIPLIED === MULTIPLIED - 1) {
-					log += Math.log(product);
-					product = 1;
-				}
-			}
-			out[i * sds.length + j] = log + Math.log(product);
-		}
-	}
+export function likelihoodOver(observed: readonly Observed[], means: Float64Array, sds: Float64Array): Float64Array {
+	const out = new Float64Array(means.length * sds.length).fill(1);
+	for (let from = 0; from < observed.length; from += MULTIPLIED) multiply(out, observed.slice(from, from + MULTIPLIED), means, sds);
 	return out;
 }
 
-/** The ends of all observations, each once, open ones infinite; and of each observation the places of its ends in that list. */
-function edgesOf(observed: readonly Observed[]): { edges: Float64Array; lows: Int32Array; highs: Int32Array } {
-	const lows = observed.map((o) => o.low ?? -Infinity);
-	const highs = observed.map((o) => o.high ?? Infinity);
-	const edges = Float64Array.from(new Set([...lows, ...highs]));
-	const at = new Map(Array.from(edges, (edge, i) => [edge, i]));
-	const placesOf = (ends: number[]) => Int32Array.from(ends, (end) => at.get(end) as number);
-	return { edges, lows: placesOf(lows), highs: placesOf(highs) };
+/** Multiplies what some more observations say into the likelihoods, and brings the likeliest back to 1. */
+function multiply(out: Float64Array, observed: readonly Observed[], means: Float64Array, sds: Float64Array): void {
+	// Steps share their edges, so each is asked for once.
+	const below = new Map<number, Float64Array>();
+	const chancesBelow = (edge: number) => {
+		const known = below.get(edge) ?? chanceBelow(edge, means, sds);
+		below.set(edge, known);
+		return known;
+	};
+	for (const { low, high } of observed) {
+		const [upTo, from] = [high === null ? null : chancesBelow(high), low === null ? null : chancesBelow(low)];
+		for (let at = 0; at < out.length; at++) {
+			const chance = (upTo === null ? 1 : (upTo[at] as number)) - (from === null ? 0 : (from[at] as number));
+			out[at] = (out[at] as number) * (chance > LEAST_CHANCE ? chance : LEAST_CHANCE);
+		}
+	}
+	let most = 0;
+	for (let at = 0; at < out.length; at++) if ((out[at] as number) > most) most = out[at] as number;
+	for (let at = 0; at < out.length; at++) out[at] = (out[at] as number) / most;
+}
+
+/** Chance of a value below an edge, for every mean and scatter. */
+function chanceBelow(edge: number, means: Float64Array, sds: Float64Array): Float64Array {
+	const out = new Float64Array(means.length * sds.length);
+	const perSd = sds.map((sd) => 1 / sd);
+	for (let i = 0, at = 0; i < means.length; i++) {
+		const away = edge - (means[i] as number);
+		for (let j = 0; j < perSd.length; j++, at++) out[at] = fastNormalCdf(away * (perSd[j] as number));
+	}
+	return out;
 }
 
 /** Scatters evenly spaced in their logarithm, as far as the prior and the values themselves reach. */
@@ -92,7 +105,7 @@ function scatterGrid(observed: readonly Observed[], { scatter }: CellPrior): Flo
 	const middles = observed.flatMap((o) => (o.low !== null && o.high !== null ? [(o.low + o.high) / 2] : (o.low ?? o.high ?? [])));
 	const seen = middles.length > 1 ? Math.max(...middles) - Math.min(...middles) : 0;
 	const most = logScatterDensity(scatter, scatter.sd);
-	const plausible = (times: number) => logScatterDensity(scatter, scatter.sd * times) > most + NEGLIGIBLE;
+	const plausible = (times: number) => logScatterDensity(scatter, scatter.sd * times) > most + Math.log(NEGLIGIBLE);
 	const reach = (step: number) => SCATTER_STEPS.findLast((k) => plausible(step ** k)) ?? 0;
 	const [least, greatest] = [scatter.sd * SCATTER_STEP ** -reach(1 / SCATTER_STEP), scatter.sd * SCATTER_STEP ** reach(SCATTER_STEP)];
 	return evenly({ low: Math.log(least), high: Math.log(Math.max(greatest, 2 * seen)) }, SDS).map(Math.exp);
@@ -112,10 +125,10 @@ function firstLook(observed: readonly Observed[], { scatter, mean }: CellPrior):
 /** Where the mean can be: looked at again, closer, until looking closer leaves nothing more out. */
 function closingIn(observed: readonly Observed[], prior: CellPrior, sds: Float64Array): { low: number; high: number } {
 	let look = firstLook(observed, prior);
-	// Every fourth scatter is enough to tell where to look.
-	const few = sds.filter((_, j) => j % 4 === 0);
+	// Every third scatter is enough to tell where to look.
+	const few = sds.filter((_, j) => j % 3 === 0);
 	for (let i = 0; ; i++) {
-		const found = wherePlausible(look, logWeights(observed, prior, look, few), few.length);
+		const found = wherePlausible(look, weighed(observed, prior, look, few), few.length);
 		const left = (found.high - found.low) / ((look.at(-1) as number) - (look[0] as number));
 		if (left > 0.7 || i === MOST_LOOKS) return found;
 		look = evenly(found, COARSE);
@@ -123,9 +136,9 @@ function closingIn(observed: readonly Observed[], prior: CellPrior, sds: Float64
 }
 
 /** The part of a coarse grid that is not negligible, with a step more on either side. */
-function wherePlausible(means: Float64Array, logs: Float64Array, perMean: number): { low: number; high: number } {
-	const best = Array.from(means, (_, i) => max(logs.subarray(i * perMean, (i + 1) * perMean)) ?? -Infinity);
-	const limit = (max(best) ?? 0) + NEGLIGIBLE;
+function wherePlausible(means: Float64Array, weights: Float64Array, perMean: number): { low: number; high: number } {
+	const best = Array.from(means, (_, i) => max(weights.subarray(i * perMean, (i + 1) * perMean)) ?? 0);
+	const limit = (max(best) ?? 0) * NEGLIGIBLE;
 	const first = best.findIndex((b) => b > limit);
 	const last = best.findLastIndex((b) => b > limit);
 	return { low: means[Math.max(0, first - 1)] as number, high: means[Math.min(means.length - 1, last + 1)] as number };
@@ -137,5 +150,7 @@ function wherePlausible(means: Float64Array, logs: Float64Array, perMean: number
  * @example evenly({ low: 0, high: 1 }, 3)[1] // 0.5
  */
 export function evenly({ low, high }: { low: number; high: number }, count: number): Float64Array {
-	return Float64Array.from({ length: count }, (_, i) => low + ((high - low) * i) / (count - 1));
+	const points = new Float64Array(count);
+	for (let i = 0; i < count; i++) points[i] = low + ((high - low) * i) / (count - 1);
+	return points;
 }

@@ -1,4 +1,3 @@
-import { sum } from 'd3-array';
 import { fastNormalCdf } from '../stats/normal-table';
 import type { Posterior } from './posterior';
 import { fromModel, type ModelScale } from './scale';
@@ -26,7 +25,9 @@ const PROBABILITIES = [
  */
 export function summaryOfMean(posterior: Posterior, scale: ModelScale): Summary {
 	const { means, sds, weights } = posterior;
-	const ofMean = Float64Array.from(means, (_, i) => sum(weights.subarray(i * sds.length, (i + 1) * sds.length)));
+	const ofMean = new Float64Array(means.length);
+	for (let i = 0, at = 0; i < means.length; i++)
+		for (let j = 0; j < sds.length; j++, at++) ofMean[i] = (ofMean[i] as number) + (weights[at] as number);
 	const summary = summaryOf(means, ofMean);
 	const back = (z: number) => fromModel(scale, z);
 	return {

@@ -16,7 +16,7 @@ export function fastNormalCdf(z: number): number {
 	if (z <= -REACH) return 0;
 	if (z >= REACH) return 1;
 	const at = (z + REACH) * PER_SD;
-	const below = Math.floor(at);
+	const below = at | 0;
 	const low = table[below] as number;
 	return low + (at - below) * ((table[below + 1] as number) - low);
 }
