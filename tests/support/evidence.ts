@@ -24,6 +24,7 @@ export const basis: Basis = {
 	markPieces: Object.fromEntries(MARKS.map(({ def }) => [def.id, [MAIN_PIECE]])),
 	failureRule: 'filament',
 	printerEffects: [],
+	pieceEffects: [],
 	scorerEffects: [],
 	unbridged: [],
 	repeats: 1,

@@ -27,6 +27,7 @@
 		verdict: { label: 'verdict', by: (s) => (s.verdict ? VERDICT_KINDS.indexOf(s.verdict.kind) : LAST) },
 		strings: { label: 'fewest strings', by: (s) => worth(s, 'strings') },
 		overhang: { label: 'steepest overhang', by: (s) => worth(s, 'overhang') },
+		softest: { label: 'softest by the label', by: (s) => worth(s, 'statedHardness') },
 		load: { label: 'strongest', by: (s) => worth(s, 'strengthLoad') }
 	};
 	let order = $state('newest');

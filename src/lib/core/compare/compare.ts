@@ -30,7 +30,7 @@ export type Comparison = { flags: Flag[]; letters: Record<string, string> };
 
 /**
  * Compares one quantity over the spools of a trial: what makes the set unlike, and letters for what cannot be told apart.
- * Letters are given best first; a spool without a finding gets none. Unlike settings are flagged as far
+ * Letters are given best first; a spool without a finding gets none, nor one that was seen on another piece than most, unless the two are tied. Unlike settings are flagged as far
  * as the policy holds them equal: all under a fixed profile, all but the nozzle temperature under the label's, none where each product
  * has its own.
  * @param findings the primary finding of each spool
@@ -44,11 +44,12 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 		return def.direction === 'less' ? estimate : -estimate;
 	};
 	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
-	const pairs = Math.max(1, (ordered.length * (ordered.length - 1)) / 2);
-	const given = compactLetterDisplay(ordered.length, (i, j) => toldApart(ordered[i] as Finding, ordered[j] as Finding, def, pairs));
+	const like = onePiece(ordered);
+	const pairs = Math.max(1, (like.length * (like.length - 1)) / 2);
+	const given = compactLetterDisplay(like.length, (i, j) => toldApart(like[i] as Finding, like[j] as Finding, def, pairs));
 	return {
 		flags: flagsOf(known, def.id, basis),
-		letters: ordered.length < 2 ? {} : Object.fromEntries(ordered.map((f, i) => [f.subject.spoolId, given[i] as string]))
+		letters: like.length < 2 ? {} : Object.fromEntries(like.map((f, i) => [f.subject.spoolId, given[i] as string]))
 	};
 }
 
@@ -60,6 +61,17 @@ function heldEqual(basis: Basis, name: string): boolean {
 	if (AROUND.includes(name)) return true;
 	return basis.settingsPolicy === 'fixed' || (basis.settingsPolicy === 'label' && name !== 'nozzleC');
 }
+
+/** Those of the piece that most were seen on, in their order. */
+function onePiece(findings: readonly Finding[]): Finding[] {
+	const count = (f: Finding) => findings.filter((other) => other.subject.pieceId === f.subject.pieceId).length;
+	const like = findings.reduce<Finding | null>((best, f) => (best === null || count(f) > count(best) ? f : best), null);
+	return findings.filter((f) => f.subject.pieceId === like?.subject.pieceId);
+}
+
+/** A piece whose effect is taken out stands for the one the mark is compared on. */
+const tiedTo = (basis: Basis, quantity: string, piece: string): string | null =>
+	basis.pieceEffects.find((e) => e.quantity === quantity && e.piece === piece)?.againstPiece ?? null;
 
 /** A printer whose shift is taken out stands for the one it is held against. */
 function takenOut(basis: Basis, quantity: string, printer: string): string | null {
@@ -78,7 +90,7 @@ type FlagRule = { kind: Flag['kind']; detail: string | null; of: (f: Finding) =>
 function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Flag[] {
 	const settingNames = [...new Set(known.flatMap((f) => f.context.settings.map((s) => s.name)))].sort();
 	const rules: FlagRule[] = [
-		{ kind: 'unlikePiece', detail: null, of: (f) => f.context.pieces },
+		{ kind: 'unlikePiece', detail: null, of: (f) => [...new Set(f.context.pieces.map((p) => tiedTo(basis, quantity, p) ?? p))] },
 		{
 			kind: 'unlikePrinter',
 			detail: null,

@@ -1,5 +1,6 @@
 import { alikeEnough, sideOf } from './apart';
 import type { RankedFinding } from '../pick/ranked-finding';
+import { isMeasured } from '../finding/measured';
 import type { QuantityDef } from '../finding/types';
 
 /** In what one spool is better than another, worse, alike enough, or not told apart; quantities by id, in their order. */
@@ -7,8 +8,7 @@ export type HeadToHead = { better: string[]; worse: string[]; alike: string[]; o
 
 type Findings = Readonly<Record<string, RankedFinding | undefined>>;
 
-const measured = (finding: RankedFinding | undefined): finding is RankedFinding =>
-	finding !== undefined && finding.n > 0 && finding.method !== 'handbook';
+const measured = (finding: RankedFinding | undefined): finding is RankedFinding => finding !== undefined && isMeasured(finding);
 
 /**
  * Two spools side by side, quantity by quantity: only what was measured on both. Better or worse is told at 95 % over all quantities together; what

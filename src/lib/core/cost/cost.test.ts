@@ -88,7 +88,11 @@ describe('station', () => {
 		const [, good] = find({ quotes: [quote()] });
 		expect(good).toMatchObject({
 			n: 0,
-			messages: [{ id: 'noPrintsForCost', params: { perKg: 20, cells: 0 } }, { id: 'wasteAssumed', params: { cells: 0 } }, { id: 'quoteUsed' }]
+			messages: [
+				{ id: 'noPrintsForCost', params: { perKg: 20, cells: 0 } },
+				{ id: 'wasteAssumed', params: { cells: 0 } },
+				{ id: 'quoteUsed' }
+			]
 		});
 		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, []).estimate);
 		const taught = { id: 's', number: 2, marks: [], success: [{ kind: null, material: 'PETG', cells: 9, finished: 2, failed: 2 }] };

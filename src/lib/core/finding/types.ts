@@ -138,7 +138,7 @@ export type QuantityDef = {
 	differenceThatMatters: number;
 	figure: FigureData['kind'];
 	/** Shown as a column of the trial sheet; `weighed`: only where the pick weighs it. */
-	onSheet: boolean | 'weighed';
+	onSheet: boolean | 'weighed' | 'seen';
 	/** What it tells of, for whoever says how much that matters; null where it is weighed by itself or not at all. */
 	family: Family | null;
 	/** Quantities of one aspect tell of the same thing in several ways, and share its part of the family; its own id where not said. */

@@ -1,4 +1,5 @@
 import { FAMILIES } from '../closed-lists';
+import { isOfOthers } from '../finding/measured';
 import type { Family, QuantityDef } from '../finding/types';
 import type { Candidate, Criterion, PickInput, Weighed } from './types';
 
@@ -82,7 +83,8 @@ export const measuredOn =
 	(quantity: string): boolean =>
 		candidates.some(({ findings }) => {
 			const finding = findings[quantity];
-			return finding !== undefined && finding.method !== 'handbook' && (finding.n > 0 || finding.estimate !== null);
+			// A price makes a cost, printed or not.
+			return finding !== undefined && !isOfOthers(finding) && (finding.n > 0 || finding.estimate !== null);
 		});
 
 /**

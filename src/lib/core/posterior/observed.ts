@@ -33,3 +33,14 @@ export const wordAs = (rank: number, words: number): Observed => ({
  * @example countAs(3) // { low: 2.5, high: 3.5 }
  */
 export const countAs = (count: number): Observed => ({ low: count - 0.5, high: count + 0.5 });
+
+/**
+ * Where an observation lies: in the middle of its interval; of an open one so far beyond the end that is known.
+ * @param half in the unit of the observation
+ * @returns in the same unit
+ * @example middleOf({ low: null, high: 0.5 }, 0.5) // 0
+ */
+export function middleOf({ low, high }: Observed, half: number): number {
+	if (low !== null && high !== null) return (low + high) / 2;
+	return low !== null ? low + half : (high ?? 0) - half;
+}

@@ -44,8 +44,11 @@ function settingsOf(attempts: readonly Attempt[]): FindingContext['settings'] {
 	return [...seen.values()].sort((a, b) => (a.name === b.name ? order(a.value, b.value) : a.name < b.name ? -1 : 1));
 }
 
-/** Name and version of a piece; null where it is not known. */
-function pieceName(evidence: SpoolEvidence, pieceId: string): string | null {
+/**
+ * Name and version of a piece; null where it is not known.
+ * @example pieceName(evidence, 'ladder-2') // 'Ladder 2'
+ */
+export function pieceName(evidence: SpoolEvidence, pieceId: string): string | null {
 	const piece = evidence.pieces.find((p) => p.id === pieceId);
 	return piece ? `${piece.name} ${piece.version}` : null;
 }

@@ -1,4 +1,3 @@
-import { stated } from '../claims/stated';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { makeFinding } from '../finding/make-finding';
@@ -51,10 +50,9 @@ function findFeedRate(evidence: SpoolEvidence, basis: Basis): Finding {
 		source: 'between what printed and what failed; house rule',
 		inputs: { used: counted.map((c) => c.attempt.id), excluded: [], revision: evidence.spool.revision }
 	};
-	const hardness = hardnessMessages(evidence);
 	if (printed.length === 0) {
 		const slowest = counted.length === 0 ? null : Math.min(...counted.map((c) => c.pct));
-		const messages: Message[] = slowest === null ? hardness : [say('feedRateNone', { slowest, n: counted.length }), ...hardness];
+		const messages: Message[] = slowest === null ? [] : [say('feedRateNone', { slowest, n: counted.length })];
 		return makeFinding(feedRate, { ...common, sampling: { kind: 'unknown', reason: say('noFeedRate') }, messages });
 	}
 	const best = Math.max(...printed);
@@ -67,16 +65,8 @@ function findFeedRate(evidence: SpoolEvidence, basis: Basis): Finding {
 		n: counted.length,
 		interval: { low: best, high: high ?? top, level: null, kind: 'bounds' },
 		sampling: { kind: 'bounds', low: best, high: high ?? top },
-		messages: [high === null ? say('feedRateOpen', { best }) : say('feedRateBetween', { best, high }), ...hardness],
+		messages: [high === null ? say('feedRateOpen', { best }) : say('feedRateBetween', { best, high })],
 		figure: { kind: 'steps', lastClean: [best], firstFaulty: [high] }
-	});
-}
-
-/** Hardness as it is stated, in its own scale: A and D are different instruments, and one is never turned into the other (ISO 868). */
-function hardnessMessages({ claims }: SpoolEvidence): Message[] {
-	return (['A', 'D'] as const).flatMap((scale) => {
-		const said = stated(claims, `hardness${scale}`);
-		return said ? [say('hardnessStated', { value: said.value, scale, source: said.source })] : [];
 	});
 }
 

@@ -2,27 +2,41 @@ import { group } from 'd3-array';
 import type { Piece } from '../evidence/piece';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
-import type { Finding } from '../finding/types';
+import type { Finding, SharedPart } from '../finding/types';
 import { stated } from '../claims/stated';
 import { findingOfCell } from '../posterior/finding-of-cell';
 import type { Observed } from '../posterior/scale';
+import { contextOf } from './context';
 import { PHOTO_WORDS } from './mark-words';
 import { missingOf, type Group } from './group';
 import { readingsOfEntry } from './mark-entries';
 import { markModel } from './mark-model';
 import type { MarkDef } from './marks';
-import { windowsOf } from './print-values';
+import { seenElsewhere } from './other-pieces';
+import { printersFaults, windowsOf } from './print-values';
 import { seenOn, takenOut } from './seen';
+import { settled } from './settled';
 
 /**
  * The finding of one mark of one piece in one condition. Prints of unlike pieces are never averaged.
+ * @param groups all of the spool: prints of other pieces count as well, where their effect is known
  * @example findMark(group, MARKS[0]).interval // { low: 58.4, high: 74.1, level: 0.95, kind: 'credible' }
  */
-export function findMark(of: Group, mark: MarkDef): Finding {
-	const { evidence, condition, pieceId, context, basis } = of;
-	const { observed, figure } = seenOn(of, mark);
-	const readings = readingsOfEntry(mark).flatMap((q) => of.marks.get(q) ?? []);
-	const out = takenOut(of, mark);
+export function findMark(of: Group, mark: MarkDef, groups: readonly Group[] = []): Finding {
+	const { evidence, condition, pieceId, basis } = of;
+	const elsewhere = seenElsewhere(of, groups, mark);
+	const own = seenOn(of, mark);
+	const observed = [...own.observed, ...elsewhere.observed];
+	const [first] = elsewhere.groups;
+	// Drawn is what was seen on the compared piece; where it was printed on others only, on one of those.
+	const figure = own.observed.length === 0 && first ? seenOn(first, mark).figure : own.figure;
+	const all = [of, ...elsewhere.groups];
+	const readings = all.flatMap((g) => readingsOfEntry(mark).flatMap((q) => g.marks.get(q) ?? []));
+	const context = elsewhere.groups.length === 0 ? of.context : contextOf(evidence, all.flatMap((g) => g.attempts).filter(settled));
+	const out =
+		elsewhere.groups.length === 0
+			? takenOut(of, mark)
+			: { ...elsewhere, messages: [...elsewhere.messages, ...takenOut(of, mark).messages] };
 	const { parts, cells } = findingOfCell({
 		evidence,
 		basis,
@@ -30,7 +44,7 @@ export function findMark(of: Group, mark: MarkDef): Finding {
 		kind: kindOfPiece(of),
 		model: markModel(mark),
 		observed,
-		shared: out.shared,
+		shared: [...out.shared, ...unlikePiece(of, mark)],
 		none: say('noMarks')
 	});
 	const common = {
@@ -51,13 +65,24 @@ export function findMark(of: Group, mark: MarkDef): Finding {
 		word: window?.word ?? null,
 		messages: [
 			...(window?.messages ?? []),
-			...(mark.kind === 'ladder' ? stepsSeen(mark, observed) : []),
+			...(mark.kind === 'ladder' ? stepsSeen(mark, own.observed) : []),
 			...(parts.n === 1 ? [say('onePrint', { cells })] : []),
 			...(mark.kind === 'measure' && mark.asked === 'photo' ? doubtfulPhotos(of, parts.n) : []),
+			...(mark.def.id === 'surface' ? faultsOfPrinter(of) : []),
 			...out.messages
 		],
 		figure
 	});
+}
+
+/**
+ * What nobody knows of a piece that no spool ties to the one a mark is compared on: it may shift the mark by a difference that matters (common
+ * practice, no source).
+ */
+function unlikePiece({ basis, pieceId }: Group, { def }: MarkDef): SharedPart[] {
+	const main = basis.markPieces[def.id]?.[0];
+	const isTied = basis.pieceEffects.some((e) => e.quantity === def.id && e.pieceId === pieceId);
+	return main === undefined || main === pieceId || isTied ? [] : [{ source: `piece ${pieceId}`, sd: def.differenceThatMatters }];
 }
 
 /**
@@ -99,6 +124,12 @@ function labelMessages({ evidence: { claims } }: Group, from: number, to: number
 	const [low, high] = [stated(claims, 'nozzleLowC')?.value, stated(claims, 'nozzleHighC')?.value];
 	if (low === undefined || high === undefined) return [];
 	return from > high || to < low ? [say('windowOffLabel', { low, high })] : [];
+}
+
+/** Said where faults of the surface are the printer's. */
+function faultsOfPrinter({ marks }: Group): Message[] {
+	const charged = [...printersFaults(marks)].map((key) => key.split(' ') as [attemptId: string, fault: string]);
+	return [...group(charged, ([, fault]) => fault)].map(([fault, of]) => say('faultOfPrinter', { fault, prints: of.length }));
 }
 
 /** Said where a photograph was not good enough to be sure of. */

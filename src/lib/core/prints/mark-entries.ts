@@ -1,7 +1,16 @@
 import type { Direction, Family, QuantityDef } from '../finding/types';
 import type { Dimension } from '../units/dimension';
 import { ANY_PIECE } from './carries';
-import { BED_WORDS, EASE_WORDS, SAG_WORDS, SEVERITY_WORDS, STRING_WORDS, SUPPORT_WORDS, SURFACE_FAULTS } from './mark-words';
+import {
+	BED_WORDS,
+	EASE_WORDS,
+	SAG_WORDS,
+	SEVERITY_WORDS,
+	SOFTNESS_WORDS,
+	STRING_WORDS,
+	SUPPORT_WORDS,
+	SURFACE_FAULTS
+} from './mark-words';
 
 type Range = readonly [low: number, high: number];
 
@@ -41,8 +50,8 @@ export type MarkEntry = HowRead & {
 	target?: number;
 	/** A column of every sheet; else only where the pick weighs it. */
 	column?: true;
-	/** Asked with the print itself, not only at scoring. */
-	withPrint?: true;
+	/** Asked with the print itself, not only at scoring; some of flexibles only. */
+	withPrint?: true | 'flexible';
 	/** Asked of every print where this is not said; else only if somebody wants it, or never, being measured off a photograph. */
 	asked?: 'onRequest' | 'photo';
 };
@@ -244,6 +253,17 @@ export const MARK_ENTRIES = {
 		words: EASE_WORDS,
 		direction: 'more',
 		withPrint: true,
+		asked: 'onRequest'
+	},
+	/** How soft the print feels: of flexible filaments the reason to buy one, of others a warning. Better for some uses and worse for others. */
+	softness: {
+		family: null,
+		carriedBy: ANY_PIECE,
+		kind: 'words',
+		readings: ['softness'],
+		words: SOFTNESS_WORDS,
+		direction: 'more',
+		withPrint: 'flexible',
 		asked: 'onRequest'
 	},
 	printOdour: { family: null, carriedBy: 'odour', kind: 'words', readings: ['printOdour'], words: SEVERITY_WORDS, direction: 'less' }

@@ -30,5 +30,8 @@ export const SURFACE_FAULTS = [
 /** How easily a print went, hardest first. */
 export const EASE_WORDS = ['fought', 'fussy', 'easy'] as const;
 
+/** How soft a print feels between the fingers, hardest first. */
+export const SOFTNESS_WORDS = ['rigid', 'bends', 'springy', 'soft', 'floppy'] as const;
+
 /** How the longest bridge hung in the middle, best first. */
 export const SAG_WORDS = ['flat', 'slight', 'droops', 'fell'] as const;

@@ -9,16 +9,20 @@ export type PrintsMessages = {
 	noMarks: None;
 	noPrints: None;
 	printerTakenOut: { shift: number; prints: number; printer: string; against: string; quantity: string };
+	pieceTakenOut: { shift: number; prints: number; piece: string; against: string; quantity: string };
+	onPiece: { quantity: string; piece: string; middle: number; prints: number };
 	leniencyTakenOut: { shift: number; scorings: number; scorer: string; against: string; quantity: string };
 	windowShared: { from: number; to: number; step: number; prints: number; best: number };
 	windowsApart: { prints: number };
 	windowOffLabel: { low: number; high: number };
+	faultOfPrinter: { fault: string; prints: number };
 	photoDoubtful: { count: number; n: number };
 	noFeedRate: None;
 	feedRateNone: { slowest: number; n: number };
 	feedRateOpen: { best: number };
 	feedRateBetween: { best: number; high: number };
 	hardnessStated: { value: number; scale: string; source: string };
+	hardnessBand: { low: number; high: number };
 	notPrintedAtAll: { n: number };
 	firstSuccess: { attempt: number };
 	/** Cells of the record that tell how such prints differ; 0 where that is assumed. */

@@ -1,4 +1,5 @@
 import type { Basis } from '../trial/basis';
+import { SURFACE_FAULTS } from './mark-words';
 import type { MarkDef } from './marks';
 import type { MarksOn } from './marks-on';
 import type { ScorerEffect } from '../trial/worked-out';
@@ -10,7 +11,7 @@ export type MarkedPrints = { marks: MarksOn; basis: Pick<Basis, 'scorerEffects'>
 /**
  * What each print was given for a mark, one value a print, in the unit of its readings: the last clean step of a ladder, a length, the
  * rank of a word. Of several faults the worst counts; of several scorings the mean, for words the nearest one, the worse where it lies
- * between. What a scorer gives more than the others is taken off first, where the trial takes it out. Every comparison of prints rests on
+ * between. A fault that was charged to the printer is none of the filament's. What a scorer gives more than the others is taken off first, where the trial takes it out. Every comparison of prints rests on
  * this.
  * Source: house rule.
  * @example printValues({ marks: marksFinder(evidence)(evidence.attempts), basis }, MARKS[0]) // [{ attemptId: 'a1', value: 62.5 }]
@@ -46,7 +47,10 @@ export function windowsOf(of: MarkedPrints, mark: MarkDef & { kind: 'window' }):
 
 /** One value a print: several scorings of the same print are one look each at one thing, so their mean counts, once. */
 function meansOf(of: MarkedPrints, mark: MarkDef, readings: readonly string[]): { attemptId: string; value: number }[] {
-	const counted = readings.flatMap((quantity) => (of.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'));
+	const charged = printersFaults(of.marks);
+	const counted = readings
+		.flatMap((quantity) => (of.marks.get(quantity) ?? []).filter((r) => r.status === 'counts'))
+		.map((r) => (charged.has(`${r.attemptId} ${r.quantity}`) ? { ...r, value: 0 } : r));
 	const byPrint = new Map<string, { sum: number; n: number }>();
 	for (const { attemptId, scorer, value } of asScorings(counted)) {
 		const print = byPrint.get(attemptId) ?? { sum: 0, n: 0 };
@@ -55,6 +59,16 @@ function meansOf(of: MarkedPrints, mark: MarkDef, readings: readonly string[]): 
 		print.n++;
 	}
 	return [...byPrint].map(([attemptId, { sum, n }]) => ({ attemptId, value: sum / n }));
+}
+
+/**
+ * Faults of a surface that are the printer's: of these the filament has none.
+ * @returns print and fault
+ * @example printersFaults(marks).has('a1 surfaceSeam') // true
+ */
+export function printersFaults(marks: MarksOn): ReadonlySet<string> {
+	const charged = (marks.get('printersFault') ?? []).filter((r) => r.status === 'counts');
+	return new Set(charged.map((r) => `${r.attemptId} ${SURFACE_FAULTS[r.value]}`));
 }
 
 /**

@@ -31,6 +31,20 @@ export const feedRate: QuantityDef = {
 	family: 'feeds'
 };
 
+/** Hardness as it is stated, Shore A: an order of flexibles, no praise. */
+export const statedHardness: QuantityDef = {
+	...STATION,
+	id: 'statedHardness',
+	unit: 'Shore A',
+	direction: 'less',
+	scale: { low: 60, high: 100 },
+	prior: { low: 75, high: 98 },
+	differenceThatMatters: 5,
+	figure: 'dot',
+	onSheet: 'seen',
+	family: null
+};
+
 /** How a flexible strand went into the feeder. */
 export const loadEffort: QuantityDef = {
 	...STATION,

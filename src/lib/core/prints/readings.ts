@@ -1,6 +1,6 @@
 import type { ReadingQuantity } from '../readings/reading-quantity';
 import { markEntries, readingsOfEntry, type MarkEntry, type MarkReading } from './mark-entries';
-import { LOAD_WORDS, PHOTO_WORDS } from './mark-words';
+import { LOAD_WORDS, PHOTO_WORDS, SURFACE_FAULTS } from './mark-words';
 
 const PRINT = { station: 'prints', of: 'attempt' } as const;
 
@@ -19,5 +19,7 @@ export const PRINT_READINGS = {
 		ReadingQuantity
 	>),
 	photoQuality: inWords(PHOTO_WORDS),
+	/** A fault of the surface that is the printer's, not the filament's: one reading a fault. */
+	printersFault: inWords(SURFACE_FAULTS),
 	loadEffort: inWords(LOAD_WORDS)
 } satisfies Record<string, ReadingQuantity>;

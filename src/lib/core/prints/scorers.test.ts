@@ -151,10 +151,10 @@ describe('what is asked only on request', () => {
 	const spikes = piece({ marks: [{ mark: 'strings', steps: null }] });
 	it('is not asked unless somebody wants it; what a photograph measures never is', () => {
 		expect(questionsOf(spikes).map((q) => q.id)).toEqual(['strings']);
-		expect(onRequest(spikes, []).map((q) => q.id)).toEqual(['stringCount', 'ease']);
-		expect(questionsOf(spikes, onRequest(spikes, [])).map((q) => q.id)).toEqual(['strings', 'ease', 'stringCount']);
+		expect(onRequest(spikes, []).map((q) => q.id)).toEqual(['stringCount', 'ease', 'softness']);
+		expect(questionsOf(spikes, onRequest(spikes, [])).map((q) => q.id)).toEqual(['strings', 'ease', 'softness', 'stringCount']);
 		// How it went is told by every print, whatever its piece carries.
-		expect(onRequest(piece({ marks: [] }), []).map((q) => q.id)).toEqual(['ease']);
+		expect(onRequest(piece({ marks: [] }), []).map((q) => q.id)).toEqual(['ease', 'softness']);
 	});
 	it('waits alone where the rest was said', () => {
 		const a = attempt();
@@ -162,6 +162,7 @@ describe('what is asked only on request', () => {
 		expect(scoringQueue([spool], spikes, 1)).toEqual([]);
 		expect(scoringQueue([spool], spikes, 1, { kind: 'unscored' }, onRequest(spikes, []))[0]?.questions.map((q) => q.id)).toEqual([
 			'ease',
+			'softness',
 			'stringCount'
 		]);
 	});

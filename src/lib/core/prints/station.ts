@@ -12,20 +12,25 @@ import { groupsOf, type Group } from './group';
 import { markModel } from './mark-model';
 import { MARKS, type MarkDef } from './marks';
 import { seenOn } from './seen';
-import { feedRate, loadEffort, printSuccess } from './quantities';
+import { findHardness } from './stated-hardness';
+import { feedRate, loadEffort, printSuccess, statedHardness } from './quantities';
 import { wetAndDry, wetDryMessage } from './wet-dry';
 
 /** Everything this station finds. */
-export const PRINT_QUANTITIES: QuantityDef[] = [printSuccess, ...MARKS.map((m) => m.def), feedRate, loadEffort];
+export const PRINT_QUANTITIES: QuantityDef[] = [printSuccess, ...MARKS.map((m) => m.def), feedRate, statedHardness, loadEffort];
 
 export const printsStation: Station = {
 	id: 'prints',
 	quantities: () => PRINT_QUANTITIES,
 	find(evidence, basis) {
-		const marks = groupsOf(evidence, basis).flatMap((group) =>
-			MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark))
-		);
-		return [findSuccess(evidence, basis), ...withWetDry(marks, evidence, basis), ...findFlexible(evidence, basis)];
+		const groups = groupsOf(evidence, basis);
+		const marks = groups.flatMap((group) => MARKS.filter((mark) => carried(group, mark)).map((mark) => findMark(group, mark, groups)));
+		return [
+			findSuccess(evidence, basis),
+			...withWetDry(marks, evidence, basis),
+			...findFlexible(evidence, basis),
+			...findHardness(evidence)
+		];
 	},
 	cells: (evidence, basis) => [...markCells(evidence, basis), ...loadingCells(evidence, basis)],
 	next(findings, basis) {

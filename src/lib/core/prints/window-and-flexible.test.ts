@@ -6,7 +6,10 @@ import { ladderAs, wordAs } from '../posterior/observed';
 import { composite } from './composite';
 import { findCell } from '../posterior/find-cell';
 import { modelOf } from '../posterior/model';
+import { isMeasured } from '../finding/measured';
+import { measuredOn } from '../pick/families';
 import { isFlexible } from './find-flexible';
+import { besideShoreA } from './stated-hardness';
 import { loadEffort } from './quantities';
 import { questionsOf } from './scoring';
 import { PRINT_QUANTITIES, printsStation } from './station';
@@ -134,11 +137,34 @@ describe('flexibles', () => {
 		expect(find(soft([]), 'feedRate')).toMatchObject({ n: 0, estimate: null });
 		expect(find(evidence({ attempts: [at(60, true)] }), 'feedRate')).toBeUndefined();
 	});
-	it('keep their hardness as it was given, never converted', () => {
-		const claims = [{ id: 'c', quantity: 'hardnessD', source: 'label' as const, value: 45 }];
-		const messages = find(soft([at(60, true)], { claims }), 'feedRate')?.messages ?? [];
-		expect(messages.find((m) => m.id === 'hardnessStated')?.params).toEqual({ value: 45, scale: 'D', source: 'label' });
-		expect(messages.filter((m) => m.id === 'hardnessStated')).toHaveLength(1);
+	it('stand in an order of hardness as it is stated: within three on its own scale, D beside A as a rough band', () => {
+		const hardness = (quantity: string, value: number) =>
+			find(soft([], { claims: [{ id: 'c', quantity, source: 'label' as const, value }] }), 'statedHardness');
+		expect(hardness('hardnessA', 95)).toMatchObject({
+			estimate: 95,
+			n: 1,
+			method: 'stated',
+			grade: 'thin',
+			interval: { low: 92, high: 98, kind: 'bounds' },
+			messages: [{ id: 'hardnessStated', params: { value: 95, scale: 'A', source: 'label' } }]
+		});
+		expect(hardness('hardnessD', 40)).toMatchObject({
+			estimate: 90,
+			interval: { low: 84, high: 96 },
+			messages: [
+				{ id: 'hardnessStated', params: { value: 40, scale: 'D' } },
+				{ id: 'hardnessBand', params: { low: 84, high: 96 } }
+			]
+		});
+		expect(hardness('hardnessD', 37)?.estimate).toBeCloseTo(87.5, 9);
+		expect([10, 16, 58, 70].map(besideShoreA)).toEqual([60, 60, 100, 100]);
+		expect(hardness('hardnessD', 58)?.interval).toMatchObject({ low: 94, high: 100 });
+		expect(find(soft([]), 'statedHardness')).toBeUndefined();
+	});
+	it('... which is a statement, not a measurement: nothing counts it', () => {
+		const found = find(soft([], { claims: [{ id: 'c', quantity: 'hardnessA', source: 'label', value: 95 }] }), 'statedHardness') as Finding;
+		expect(isMeasured(found)).toBe(false);
+		expect(measuredOn([{ spoolId: 's', code: 'S', findings: { statedHardness: found } }])('statedHardness')).toBe(false);
 	});
 	it('say how they load, and whether they printed at all', () => {
 		const a = at(60, false);

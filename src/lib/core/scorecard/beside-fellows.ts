@@ -1,4 +1,5 @@
 import { sideOf } from '../compare/apart';
+import { isMeasured } from '../finding/measured';
 import type { QuantityDef } from '../finding/types';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { Candidate } from '../pick/types';
@@ -23,7 +24,7 @@ export type BesideFellows = {
 type Measured = RankedFinding & { estimate: number };
 
 const measured = (finding: RankedFinding | undefined): finding is Measured =>
-	finding !== undefined && finding.n > 0 && finding.estimate !== null && finding.method !== 'handbook';
+	finding !== undefined && finding.estimate !== null && isMeasured(finding);
 
 /**
  * A spool beside all spools of its material that were ever measured: for each quantity that tells something of a family, where it lies among them and how

@@ -42,6 +42,7 @@ export function buildSheet(given: {
 	const columns = defs.filter((d) => {
 		if (away.has(d.id)) return false;
 		if ((weights[d.id] ?? 0) > 0) return d.onSheet !== false;
+		if (d.onSheet === 'seen') return seen.has(d.id);
 		return d.onSheet === true && (!uninvited.has(d.station) || seen.has(d.id));
 	});
 	const chosen = found.map(({ byStation }) => {

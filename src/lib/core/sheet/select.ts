@@ -14,8 +14,10 @@ export function selectFindings(findings: readonly Finding[], quantity: string, b
 	const rank = (f: Finding) =>
 		(f.n === 0 ? 4 : 0) + (f.subject.condition === null || f.subject.condition === wanted ? 0 : f.subject.condition === 'dried' ? 1 : 2);
 	const here = findings.filter((f) => f.quantity === quantity && (f.subject.variant === null || kinds.includes(f.subject.variant)));
-	const pieces = basis.markPieces[quantity] ?? [];
-	// Another version of the piece speaks only where the one that counts was not printed; the flag for unlike pieces then shows.
+	const compared = basis.markPieces[quantity] ?? [];
+	// Another version or piece of the trial speaks only where the one that counts was not printed and no spool ties the two; the flag for unlike pieces
+	// then shows.
+	const pieces = compared.length === 0 ? [] : [...compared, ...basis.pieceIds];
 	const pieceId = pieces.find((id) => here.some((f) => f.subject.pieceId === id && f.n > 0)) ?? pieces[0];
 	return here.filter((f) => f.subject.pieceId === null || f.subject.pieceId === pieceId).sort((a, b) => rank(a) - rank(b));
 }

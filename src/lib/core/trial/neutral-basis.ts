@@ -8,6 +8,7 @@ export const NEUTRAL_BASIS: Basis = {
 	conditionPolicy: 'asReceived',
 	pieceIds: [],
 	markPieces: {},
+	pieceEffects: [],
 	failureRule: 'filament',
 	printerEffects: [],
 	scorerEffects: [],

@@ -11,6 +11,18 @@ export type PrinterEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardErr
 	spoolIds: string[];
 };
 
+/** How much more a mark comes out on another piece than on the one it is compared on, on the scale of its model, for the same spool in the same condition. */
+export type PieceEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'low' | 'high'> & {
+	quantity: string;
+	pieceId: string;
+	/** Both with their versions. */
+	piece: string;
+	againstPiece: string;
+	/** Prints of spools that were printed on both, and which spools those are. */
+	prints: number;
+	spoolIds: string[];
+};
+
 /** How much higher one scorer marks than another, for the same prints: in the unit of the mark's readings, in words for marks in words. */
 export type ScorerEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'low' | 'high'> & {
 	quantity: string;
@@ -38,6 +50,8 @@ export type WorkedOut = {
 	printerEffects: PrinterEffect[];
 	/** Printers and scorers that no spool or print ties to the one the marks are told against: what they add nobody knows. */
 	unbridged: Unbridged[];
+	/** What other pieces of the trial add to a mark, beside the one it is compared on. */
+	pieceEffects: PieceEffect[];
 	/** Leniencies of scorers that are taken out of their marks; empty where the trial leaves them in. */
 	scorerEffects: ScorerEffect[];
 };

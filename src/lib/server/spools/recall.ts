@@ -21,7 +21,7 @@ import { readRecall, type RecallQuery } from './recall-query';
 import { searchSpools, type SpoolListing } from './search';
 
 /** The marks that are told of every spool, in their order; what was never marked is left out. */
-const TOLD = ['strings', 'overhang', 'bridge', 'surface', 'strengthLoad', 'strengthByHand'] as const;
+const TOLD = ['strings', 'overhang', 'bridge', 'surface', 'strengthLoad', 'strengthByHand', 'statedHardness'] as const;
 
 export type Recalled = SpoolListing & {
 	verdict: { kind: (typeof VERDICT_KINDS)[number]; buyFor: string | null; at: number } | null;

@@ -9,6 +9,7 @@ import { costReference } from '$lib/core/cost/reference';
 import { materialClass } from '$lib/core/handbook/material-class';
 import type { MaterialFigures } from '$lib/core/handbook/figures';
 import type { PriorSet } from '$lib/core/posterior/prior-set';
+import { pieceEffects } from '$lib/core/prints/piece-effect';
 import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effect';
 import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
 import { specimenKinds } from '$lib/core/strength/kinds';
@@ -55,6 +56,7 @@ export async function basisOf(db: Reader, set: AsSet, { candidates, house, besid
 		printerEffects: takeOutPrinter
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
+		pieceEffects: [],
 		costReference:
 			frozen ??
 			costReference(
@@ -63,7 +65,8 @@ export async function basisOf(db: Reader, set: AsSet, { candidates, house, besid
 				protocol
 			)
 	};
-	return { ...protocol, ...worked, handbook, priors };
+	const basis = { ...protocol, ...worked, handbook, priors };
+	return { ...basis, pieceEffects: pieceEffects(spools, basis) };
 }
 
 /** The house spool where it is of the same material as some candidate: what one pays for another material today says nothing here. */

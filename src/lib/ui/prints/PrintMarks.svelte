@@ -8,9 +8,13 @@
 	import WordChoice from './WordChoice.svelte';
 
 	/** What is asked with a print of this piece: ladders first, a pair of fields each, then words to choose from. */
-	type Props = { piece: Piece | null; marks: Record<string, string>; errors: readonly FieldError[] };
-	let { piece, marks = $bindable(), errors }: Props = $props();
-	const asked = $derived(MARKS.filter((m) => m.withPrint && piece && carriedOn(piece, m.carriedBy) !== null));
+	type Props = { piece: Piece | null; flexible: boolean; marks: Record<string, string>; errors: readonly FieldError[] };
+	let { piece, flexible, marks = $bindable(), errors }: Props = $props();
+	const asked = $derived(
+		MARKS.filter(
+			(m) => (m.withPrint === true || (m.withPrint === 'flexible' && flexible)) && piece && carriedOn(piece, m.carriedBy) !== null
+		)
+	);
 	const ladders = $derived(asked.flatMap((m) => (m.kind === 'ladder' ? [{ ...m, readings: [m.lastClean, m.firstFaulty] }] : [])));
 	const words = $derived(asked.flatMap((m) => (m.kind === 'words' ? [m] : [])));
 	const labelOf = (quantity: keyof typeof PRINT_MARKS, reading: string) =>

@@ -1,30 +1,41 @@
 <script lang="ts">
 	import type { Question } from '$lib/core/prints/scoring';
+	import ChosenIcon from '../form/ChosenIcon.svelte';
 	import { isPlainKey } from '../form/keys';
 	import { drawSample } from '$lib/core/prints/trainer/sample';
 	import SampleDrawing from '../trainer/SampleDrawing.svelte';
 	import { faultAbout, markName } from '../words/print-marks';
 
 	type Faults = Question & { kind: 'faults' };
-	let { question, answer }: { question: Faults; answer: (words: Record<string, string>) => void } = $props();
+	let { question, answer }: { question: Faults; answer: (words: Record<string, string>, printers: readonly string[]) => void } = $props();
 	const KEYS = 'asdfghjk';
 	/** The same drawings for everybody, so that the words mean the same. */
 	const REFERENCE_SEED = 3;
 	let ranks = $state<Record<string, number>>({});
+	/** Faults that are the printer's. */
+	let printers = $state<string[]>([]);
 	const wordOf = $derived((reading: string) => question.words[ranks[reading] ?? 0] ?? '');
 
 	function raise(reading: string): void {
 		ranks = { ...ranks, [reading]: ((ranks[reading] ?? 0) + 1) % question.words.length };
 	}
+	function charge(reading: string): void {
+		printers = printers.includes(reading) ? printers.filter((p) => p !== reading) : [...printers, reading];
+	}
 	function accept(): void {
-		answer(Object.fromEntries(question.readings.map((reading) => [reading, wordOf(reading)])));
+		answer(
+			Object.fromEntries(question.readings.map((reading) => [reading, wordOf(reading)])),
+			printers.filter((reading) => (ranks[reading] ?? 0) > 0)
+		);
 	}
 	function keydown(event: KeyboardEvent): void {
 		if (!isPlainKey(event)) return;
 		const reading = question.readings[KEYS.indexOf(event.key.toLowerCase())];
 		if (event.key === 'Enter') accept();
-		else if (event.key.length === 1 && reading) raise(reading);
-		else return;
+		else if (event.key.length === 1 && reading) {
+			if (!event.shiftKey) raise(reading);
+			else if ((ranks[reading] ?? 0) > 0) charge(reading);
+		} else return;
 		event.preventDefault();
 	}
 </script>
@@ -35,20 +46,36 @@
 	<div class="grid gap-1.5 sm:grid-cols-2">
 		{#each question.readings as reading, i (reading)}
 			{@const rank = ranks[reading] ?? 0}
-			<button
-				type="button"
-				tabindex="-1"
-				class="panel flex items-baseline gap-2 px-3 py-1.5 text-left {rank > 0 ? 'border-act bg-chosen' : ''}"
-				onclick={() => {
-					raise(reading);
-				}}
-			>
-				<kbd>{KEYS[i]}</kbd>
-				<span class="flex-1"><span class="font-semibold">{markName(reading)}</span> <span class="small">{faultAbout(reading)}</span></span>
-				<span class={rank > 0 ? 'font-bold' : 'text-muted'}
-					>{'▮'.repeat(rank)}{'▯'.repeat(question.words.length - 1 - rank)} {wordOf(reading)}</span
+			<div class="flex gap-1">
+				<button
+					type="button"
+					tabindex="-1"
+					class="panel flex flex-1 items-baseline gap-2 px-3 py-1.5 text-left {rank > 0 ? 'border-act bg-chosen' : ''}"
+					onclick={() => {
+						raise(reading);
+					}}
 				>
-			</button>
+					<kbd>{KEYS[i]}</kbd>
+					<span class="flex-1"><span class="font-semibold">{markName(reading)}</span> <span class="small">{faultAbout(reading)}</span></span
+					>
+					<span class={rank > 0 ? 'font-bold' : 'text-muted'}
+						>{'▮'.repeat(rank)}{'▯'.repeat(question.words.length - 1 - rank)} {wordOf(reading)}</span
+					>
+				</button>
+				{#if rank > 0}
+					<button
+						type="button"
+						tabindex="-1"
+						aria-pressed={printers.includes(reading)}
+						class="panel px-2 {printers.includes(reading) ? 'border-act bg-chosen font-semibold' : ''}"
+						onclick={() => {
+							charge(reading);
+						}}
+						>{#if printers.includes(reading)}<ChosenIcon />
+						{/if}the printer’s</button
+					>
+				{/if}
+			</div>
 		{/each}
 	</div>
 	<div class="mt-2 flex flex-wrap gap-x-4" aria-hidden="true">
@@ -57,7 +84,8 @@
 		{/each}
 	</div>
 	<p class="small mt-2">
-		A letter once is faint, twice plain, three times strong, four times none again. <kbd>Enter</kbd> keeps: what has no mark is clean.
+		A letter once is faint, twice plain, three times strong, four times none again; with <kbd>Shift</kbd> the fault is the printer’s and not
+		charged to the filament. <kbd>Enter</kbd> keeps: what has no mark is clean.
 	</p>
 	<button type="button" tabindex="-1" class="panel mt-2 px-3 py-1 font-semibold lg:hidden" onclick={accept}>Keep</button>
 </div>

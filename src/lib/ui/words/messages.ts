@@ -6,6 +6,7 @@ import type { FailureCause } from '$lib/core/evidence/attempt';
 import type { ConditionKind, Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
+import { markName } from './print-marks';
 import { isInWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
@@ -31,8 +32,13 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	...DIAMETER_SENTENCES,
 	printerTakenOut: (p) =>
 		`Prints from ${p.printer} are counted as if from ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'}, its uncertainty included (${plural(p.prints, 'print')} of spools seen on both).`,
+	pieceTakenOut: (p) =>
+		`Prints of ${p.piece} count as if of ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${isInWords(p.quantity) ? 'words' : quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'} (${plural(p.prints, 'print')} of spools printed on both).`,
+	onPiece: (p) => `On ${p.piece}: ${seenValue(p.quantity, p.middle)} (${plural(p.prints, 'print')}).`,
 	leniencyTakenOut: (p) =>
 		`Marks of ${p.scorer} are counted as if by ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${isInWords(p.quantity) ? 'words' : quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'} (${plural(p.scorings, 'scoring')} of prints both have seen).`,
+	faultOfPrinter: (p) =>
+		`${markName(p.fault).replace(/^./, (c) => c.toUpperCase())} in ${plural(p.prints, 'print')} is charged to the printer.`,
 	windowShared: (p) =>
 		p.from === p.to
 			? `Clean at ${upTo(p.from, 0)} °C only, floors ${upTo(p.step, 0)} K apart.`
@@ -46,8 +52,9 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	feedRateNone: (p) => `Not even at ${upTo(p.slowest, 0)} % did a print finish (${plural(p.n, 'attempt')}).`,
 	feedRateOpen: (p) => `It printed at ${upTo(p.best, 0)} %; nothing faster was tried, or failed.`,
 	feedRateBetween: (p) => `It printed at ${upTo(p.best, 0)} % and failed at ${upTo(p.high, 0)} %.`,
-	hardnessStated: (p) =>
-		`Stated hardness ${upTo(p.value, 0)}${p.scale} (Shore ${p.scale}, ${p.source}); A and D are not converted into each other.`,
+	hardnessStated: (p) => `Stated hardness ${upTo(p.value, 0)}${p.scale} (Shore ${p.scale}, ${p.source}).`,
+	hardnessBand: (p) =>
+		`Beside others that is about ${upTo(p.low, 0)}A to ${upTo(p.high, 0)}A: a rough band, for D and A are different instruments.`,
 	notPrintedAtAll: (p) => `It has not printed at all in ${plural(p.n, 'attempt')}.`,
 	firstSuccess: (p) => `The first success was attempt ${p.attempt}.`,
 	onePrint: (p) => `One print: the next could come out otherwise. ${differ(p.cells, 'prints')}`,

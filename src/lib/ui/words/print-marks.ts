@@ -8,7 +8,7 @@ type WordsAbout<Q extends MarkQuantity> = (typeof MARK_ENTRIES)[Q] extends { wor
 	: { words?: never };
 
 /** What has to be labelled where it is asked with the print itself. */
-type Labelled<Q extends MarkQuantity> = (typeof MARK_ENTRIES)[Q] extends { withPrint: true }
+type Labelled<Q extends MarkQuantity> = (typeof MARK_ENTRIES)[Q] extends { withPrint: true | 'flexible' }
 	? { labels: Readonly<Record<ReadingOf<Q>, string>> }
 	: { labels?: never };
 
@@ -208,6 +208,16 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 		readings: { ease: 'printed' },
 		words: { fought: 'hand on it all the time', fussy: 'wanted looking after', easy: 'by itself' }
 	},
+	softness: {
+		name: 'Softness',
+		under: 'in five words',
+		decimals: 1,
+		unit: '',
+		asked: { title: 'Softness', about: 'Between thumb and finger, on the same wall of the same piece.' },
+		labels: { softness: 'How soft is the print' },
+		readings: { softness: 'softness' },
+		words: { bends: 'bends a little', springy: 'bends and springs back' }
+	},
 	printOdour: {
 		name: 'Odour',
 		under: 'in four words',
@@ -260,7 +270,12 @@ export const LOAD_ABOUT: Readonly<Record<(typeof LOAD_WORDS)[number], string>> =
 };
 
 /** Readings of prints that belong to no mark of a piece. */
-const OTHER_READINGS: Readonly<Record<string, string>> = { photoQuality: 'photograph', loadEffort: 'loading', own: 'own measure' };
+const OTHER_READINGS: Readonly<Record<string, string>> = {
+	photoQuality: 'photograph',
+	printersFault: 'fault of the printer',
+	loadEffort: 'loading',
+	own: 'own measure'
+};
 
 const READINGS: Readonly<Record<string, string>> = Object.assign(
 	{},

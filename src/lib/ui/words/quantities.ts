@@ -18,6 +18,7 @@ const WORDS: Record<string, QuantityWords> = {
 	...PRINT_MARKS,
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
+	statedHardness: { name: 'Hardness', under: 'as stated, Shore A', decimals: 0, unit: 'Shore A' },
 	loadEffort: { name: 'Loading', under: 'in four words', decimals: 1, unit: '' },
 	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
 	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },

@@ -140,10 +140,14 @@ describe('words for flexibles and windows', () => {
 		['feedRateBetween', { best: 60, high: 80 }, 'It printed at 60 % and failed at 80 %.'],
 		['feedRateOpen', { best: 60 }, 'It printed at 60 %; nothing faster was tried, or failed.'],
 		['notPrintedAtAll', { n: 3 }, 'It has not printed at all in 3 attempts.'],
+		['hardnessStated', { value: 45, scale: 'D', source: 'label' }, 'Stated hardness 45D (Shore D, label).'],
+		['hardnessBand', { low: 84, high: 96 }, 'Beside others that is about 84A to 96A: a rough band, for D and A are different instruments.'],
+		['faultOfPrinter', { fault: 'surfaceSeam', prints: 2 }, 'Seam bulge in 2 prints is charged to the printer.'],
+		['onPiece', { quantity: 'strings', piece: 'spikes 1', middle: 0, prints: 1 }, 'On spikes 1: none (1 print).'],
 		[
-			'hardnessStated',
-			{ value: 45, scale: 'D', source: 'label' },
-			'Stated hardness 45D (Shore D, label); A and D are not converted into each other.'
+			'pieceTakenOut',
+			{ quantity: 'strings', piece: 'ship 1', against: 'spikes 1', shift: -1, prints: 6 },
+			'Prints of ship 1 count as if of spikes 1: 1.00 words added (6 prints of spools printed on both).'
 		]
 	])('%s', (id, params, words) => expect(sentence({ id, params } as Message)).toBe(words));
 });

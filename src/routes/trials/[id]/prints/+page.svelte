@@ -192,7 +192,7 @@
 				failureRule={data.basis.failureRule}
 				portions={evidence.events.filter((e) => e.portion !== null && e.status === 'counts')}
 			/>
-			<PrintMarks {piece} bind:marks={draft.marks} errors={entry.errors} />
+			<PrintMarks {piece} flexible={isFlexible(evidence.spool.material)} bind:marks={draft.marks} errors={entry.errors} />
 			{#if isFlexible(evidence.spool.material)}
 				<Choice
 					name="loadEffort"

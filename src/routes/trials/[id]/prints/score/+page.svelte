@@ -81,7 +81,7 @@
 		const said =
 			q.kind === 'faults'
 				? answers
-						.filter(([, word]) => word !== 'none')
+						.filter(([reading, word]) => word !== 'none' && reading !== 'printersFault')
 						.map(([, word]) => word)
 						.join(', ') || 'clean'
 				: answers.map(([, a]) => a).join(' / ');
@@ -212,7 +212,11 @@
 							])}
 					/>
 				{:else if question.kind === 'faults'}
-					<FaultsQuestion {question} answer={(of) => keep(now, question, Object.entries(of))} />
+					<FaultsQuestion
+						{question}
+						answer={(of, printers) =>
+							keep(now, question, [...Object.entries(of), ...printers.map((fault): [string, string] => ['printersFault', fault])])}
+					/>
 				{:else}
 					{@const { reading } = question}
 					<MeasureQuestion
