@@ -115,7 +115,11 @@
 									<span class="whitespace-nowrap"
 										><span class="small">{inSentence(def)}</span>
 										{valueWords(def, finding.estimate ?? 0)}
-										<span class="small">({rangeOf(def, finding)}; {finding.n})</span></span
+										<span class="small"
+											>({finding.method === 'stated' ? 'as stated, ' : ''}{rangeOf(def, finding)}{finding.method === 'stated'
+												? ''
+												: `; ${finding.n}`})</span
+										></span
 									>
 								{/each}
 							</span>
