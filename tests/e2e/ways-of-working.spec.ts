@@ -144,7 +144,7 @@ test('six prints over fifty days with two dryings: two right pairs, and worse wi
 	const pairs = page.getByRole('region', { name: 'Before and after drying' });
 	await expect(pairs).toContainText(/Strings: heavy to none and heavy to wisp, two pairs \(as received, then dried 20 hours before\)/);
 	await expect(pairs).toContainText('drying looks plainly worth it; print once more to be sure');
-	await expect(page.getByRole('region', { name: 'Days in the air' })).toContainText('day 0.8: none');
+	await expect(page.getByRole('region', { name: 'Over days and water' })).toContainText('day 0.8: none');
 	// Eight days in the open are more than TPU keeps dry.
 	await expect(page.getByText(/State now/)).toContainText('9 days in the air');
 });

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { evidence } from '../../../../tests/support/evidence';
-import { basis, event, mark } from '../../../../tests/support/evidence';
+import { basis, event, mark, reading } from '../../../../tests/support/evidence';
 import { DAY, diary } from '../../../../tests/support/diary';
 import type { Attempt } from '../evidence/attempt';
-import { overDays, overDaysMessage } from './over-days';
+import { markOverMessage, overDays, overWater } from './marks-over';
 import { stateThen, wetAndDry, wetDryFinished, wetDryMessage } from './wet-dry';
 
 const strings = (e: ReturnType<typeof evidence>) => wetAndDry(e, basis).find((w) => w.quantity === 'strings');
@@ -163,7 +163,7 @@ describe('pairs across each drying', () => {
 		);
 		expect(wetDryMessage(strings(e) as never)).toEqual({
 			id: 'wetDry.tooFew',
-			params: { quantity: 'strings', better: 3, worse: 0, same: 0, pairs: 3, p: 1 }
+			params: { quantity: 'strings', change: (2 + 2 + 1) / 3, better: 3, worse: 0, same: 0, pairs: 3, p: 1 }
 		});
 	});
 	it('says how old a state was', () => {
@@ -240,14 +240,14 @@ describe('marks over days in the open', () => {
 		expect(found).toMatchObject({
 			outcome: 'looksWorse',
 			prints: [
-				{ days: 1, value: 0 },
-				{ days: 12, value: 1 },
-				{ days: 30, value: 3 }
+				{ at: 1, value: 0 },
+				{ at: 12, value: 1 },
+				{ at: 30, value: 3 }
 			]
 		});
-		expect(overDaysMessage(found as never)).toEqual({
-			id: 'overDays.looksWorse',
-			params: { quantity: 'strings', prints: 3, from: 0, fromDays: 1, to: 3, toDays: 30, p: 1 / 3 }
+		expect(markOverMessage(found as never)).toEqual({
+			id: 'markOver.looksWorse',
+			params: { over: 'days', quantity: 'strings', prints: 3, from: 0, fromAt: 1, to: 3, toAt: 30, p: 1 / 3 }
 		});
 		expect(
 			trend(
@@ -329,8 +329,8 @@ describe('marks over days in the open', () => {
 			[5]
 		);
 		const opened = { ...e, events: [...e.events, event({ kind: 'opened', at: 0 })] };
-		expect(trend(opened)?.prints.map((p) => p.days)).toEqual([1, 1, 3, 5]);
-		expect(trend(e)?.prints.map((p) => p.days)).toEqual([0, 1, 2, 5]);
+		expect(trend(opened)?.prints.map((p) => p.at)).toEqual([1, 1, 3, 5]);
+		expect(trend(e)?.prints.map((p) => p.at)).toEqual([0, 1, 2, 5]);
 	});
 	it('what may be luck is no trend: one in eight', () => {
 		const found = trend(diary([[1, 0], [5, 1], [9, 2], [20, 1], [40, 3]], [0])); // prettier-ignore
@@ -345,7 +345,29 @@ describe('marks over days in the open', () => {
 	it('what was soaked tells nothing of days in the open', () => {
 		const e = diary([[1, 0], [12, 1], [30, 3], [40, 0]], [0]); // prettier-ignore
 		const soaked = { ...e, events: [...e.events, event({ kind: 'soaked', at: 35 * DAY })] };
-		expect(trend(soaked)).toMatchObject({ outcome: 'looksWorse', prints: [{ days: 1 }, { days: 12 }, { days: 30 }] });
+		expect(trend(soaked)).toMatchObject({ outcome: 'looksWorse', prints: [{ at: 1 }, { at: 12 }, { at: 30 }] });
+	});
+	it('over the water it took up: between weighings in proportion, a day beyond them, nothing where none is near', () => {
+		const water = (more: [at: number, strings: number][], grams: [at: number, g: number][]) => {
+			const e = diary(more, []);
+			const readings = grams.map(([at, value]) =>
+				reading({ station: 'moisture', quantity: 'grossMass', value, before: 'air', resolution: 0.1, takenAt: at * DAY })
+			);
+			const tare = reading({ station: 'moisture', quantity: 'tareMass', value: 200, resolution: 0.1, takenAt: 0 });
+			return overWater({ ...e, readings: [...e.readings, tare, ...readings] }, basis).find((o) => o.quantity === 'strings');
+		};
+		// A kilogram of filament that takes up a gram in ten days and another in ten more: a tenth of a per cent each.
+		const grams: [number, number][] = [[1, 1200], [11, 1201], [21, 1202]]; // prettier-ignore
+		const found = water([[1.5, 0], [6, 1], [16, 2], [21.5, 3], [30, 0]], grams); // prettier-ignore
+		expect(found?.outcome).toBe('looksWorse');
+		[0.005, 0.05, 0.15, 0.2].forEach((pct, i) => expect(found?.prints[i]?.at).toBeCloseTo(pct, 6));
+		expect(found?.prints.map((p) => p.value)).toEqual([0, 1, 2, 3]);
+		expect(markOverMessage(found as never)).toMatchObject({ id: 'markOver.looksWorse', params: { over: 'water', from: 0, to: 3 } });
+		// Against the driest weighing, wherever it stands.
+		const dried = water([[1.5, 3], [6, 1], [10.9, 0]], [[1, 1202], [11, 1200]]); // prettier-ignore
+		expect(dried?.prints.map((p) => p.value)).toEqual([0, 1, 3]);
+		expect(dried?.prints[0]?.at).toBeCloseTo(0.002, 4);
+		expect(water([[1, 0], [2, 1], [3, 2]], [[1, 1200]])).toBeUndefined(); // prettier-ignore
 	});
 	it('marks that are tested together are corrected together', () => {
 		const e = diary([[1, 0], [5, 1], [9, 2], [20, 3], [40, 3], [50, 3]], [0]); // prettier-ignore

@@ -2,7 +2,19 @@ import type { CONDITIONS, FAILURE_KINDS } from '../closed-lists';
 import type { FailureCause } from '../evidence/attempt';
 import type { None } from '../finding/none';
 
-type OverDaysParams = { quantity: string; prints: number; from: number; fromDays: number; to: number; toDays: number; p: number };
+type MarkOverParams = {
+	over: 'days' | 'water';
+	quantity: string;
+	prints: number;
+	from: number;
+	fromAt: number;
+	to: number;
+	toAt: number;
+	p: number;
+};
+
+/** `change`: on average, in differences that matter, above 0 for the better. */
+type WetDryParams = { quantity: string; change: number; better: number; worse: number; same: number; pairs: number; p: number };
 
 /** What the prints station can say, with the parameters of each sentence; the sentences are in ui/words. */
 export type PrintsMessages = {
@@ -39,6 +51,7 @@ export type PrintsMessages = {
 	/** Means before and after, one pair or two; days are the ages of the states. */
 	'wetDry.few': {
 		quantity: string;
+		change: number;
 		wet: number;
 		dry: number;
 		wet2: number | null;
@@ -50,17 +63,17 @@ export type PrintsMessages = {
 		afterDays: number;
 	};
 	'wetDry.finished': { wet: number; wetN: number; dry: number; dryN: number; p: number };
-	'overDays.worse': OverDaysParams;
-	'overDays.better': OverDaysParams;
-	'overDays.looksWorse': OverDaysParams;
-	'overDays.looksBetter': OverDaysParams;
-	'overDays.noTrend': OverDaysParams;
+	'markOver.worse': MarkOverParams;
+	'markOver.better': MarkOverParams;
+	'markOver.looksWorse': MarkOverParams;
+	'markOver.looksBetter': MarkOverParams;
+	'markOver.noTrend': MarkOverParams;
 	'dryFirst.signs': { prints: number; n: number; signs: string };
 	'dryFirst.pairs': { quantity: string };
 	'dryFirst.brittle': None;
-	'wetDry.helped': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
-	'wetDry.hurt': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
-	'wetDry.noDifference': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
-	'wetDry.tooFew': { quantity: string; better: number; worse: number; same: number; pairs: number; p: number };
+	'wetDry.helped': WetDryParams;
+	'wetDry.hurt': WetDryParams;
+	'wetDry.noDifference': WetDryParams;
+	'wetDry.tooFew': WetDryParams;
 	windowFromTo: { from: number; to: number };
 };

@@ -41,6 +41,7 @@ describe('wet and dry', () => {
 			id: 'wetDry.few',
 			params: {
 				quantity: 'strings',
+				change: 2,
 				wet: 2,
 				dry: 0,
 				wet2: null,

@@ -1,8 +1,9 @@
+import { mean } from 'd3-array';
 import { conditionOf } from '../conditions/condition-at';
 import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import { say, type Message } from '../finding/message';
+import { say, type Message, type MessageOf } from '../finding/message';
 import type { ConditionKind } from '../finding/types';
 import { fisherExact } from '../stats/fisher-exact';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
@@ -18,7 +19,12 @@ export type StateThen = { kind: ConditionKind; days: number | null };
 /** One mark of one piece printed before and after one drying, with the states they were really printed in. */
 export type WetDryPair = { pieceId: string; wet: number; dry: number; before: StateThen; after: StateThen };
 
-export type WetDry = PairsVerdict & { quantity: string; pairs: WetDryPair[] };
+export type WetDry = PairsVerdict & {
+	quantity: string;
+	pairs: WetDryPair[];
+	/** How much it changed on average, in differences that matter; above 0 for the better. */
+	change: number;
+};
 
 const DAY = 86_400_000;
 
@@ -39,8 +45,16 @@ export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEff
 		pairs: around.flatMap((prints) => pairsOf(evidence, basis, prints, mark))
 	})).filter(({ pairs }) => pairs.length > 0);
 	const verdicts = judgePairs(found.map(({ def, pairs }) => ({ def, pairs: pairs.map(({ wet, dry }) => [wet, dry] as const) })));
-	return found.map(({ def, pairs }, i) => ({ quantity: def.id, pairs, ...(verdicts[i] as PairsVerdict) }));
+	return found.map(({ def, pairs }, i) => ({
+		quantity: def.id,
+		pairs,
+		change: (mean(pairs, (p) => (def.direction === 'less' ? p.wet - p.dry : p.dry - p.wet)) ?? 0) / def.differenceThatMatters,
+		...(verdicts[i] as PairsVerdict)
+	}));
 }
+
+/** What drying did to one mark, as it is told. */
+export type WetDryMessage = MessageOf<'wetDry.few' | `wetDry.${PairsVerdict['outcome']}`>;
 
 /** Up to here pairs are told one by one: two values say more than a count of two. */
 const FEW = 2;
@@ -49,12 +63,13 @@ const FEW = 2;
  * The same as a message for the interface. A pair or two are told as they are.
  * @example wetDryMessage(compared).id // 'wetDry.few'
  */
-export function wetDryMessage(compared: WetDry): Message {
-	const { quantity, better, worse, same, p, outcome, pairs } = compared;
+export function wetDryMessage(compared: WetDry): WetDryMessage {
+	const { quantity, better, worse, same, p, outcome, pairs, change } = compared;
 	const [first, second] = pairs;
 	if (first && pairs.length <= FEW)
 		return say('wetDry.few', {
 			quantity,
+			change,
 			wet: first.wet,
 			dry: first.dry,
 			wet2: second?.wet ?? null,
@@ -65,7 +80,7 @@ export function wetDryMessage(compared: WetDry): Message {
 			beforeDays: first.before.days,
 			afterDays: first.after.days ?? 0
 		});
-	return say(`wetDry.${outcome}`, { quantity, better, worse, same, pairs: pairs.length, p: p ?? 1 });
+	return say(`wetDry.${outcome}`, { quantity, change, better, worse, same, pairs: pairs.length, p: p ?? 1 });
 }
 
 /**

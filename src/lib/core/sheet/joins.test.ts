@@ -171,8 +171,18 @@ describe('a cell as it is shown', () => {
 		expect(cellOf(empty).cell).toMatchObject({ wanted: null, withheld: false, findings: [] });
 	});
 	it('carries what drying did, each with its spool, and no other message', () => {
-		const told = say('wetDry.tooFew', { quantity: 'strings', better: 1, worse: 0, same: 0, pairs: 3, p: 1 });
+		const told = say('wetDry.tooFew', { quantity: 'strings', change: 0.4, better: 1, worse: 0, same: 0, pairs: 3, p: 1 });
 		expect(cellOf({ ...drawn, messages: [say('notWeighed'), told] }).shown.wetDry).toEqual([{ spoolId: 'KA1', message: told }]);
+	});
+	it('names the mark that drying changed most, to either side, and tells the others after it; one that stayed is none', () => {
+		const changed = (quantity: string, change: number) =>
+			say('wetDry.tooFew', { quantity, change, better: 1, worse: 0, same: 0, pairs: 3, p: 1 });
+		const finished = say('wetDry.finished', { wet: 1, wetN: 2, dry: 2, dryN: 2, p: 1 });
+		const messages = [changed('strings', 0.4), finished, changed('overhang', -1.5), changed('bridge', 0)];
+		const { shown } = cellOf({ ...drawn, messages });
+		expect(shown.wetDry.map((w) => w.message.params.quantity)).toEqual(['overhang', 'strings', 'bridge']);
+		expect(shown.rows[0]?.changedMost).toEqual(messages[2]);
+		expect(cellOf({ ...drawn, messages: [changed('bridge', 0)] }).shown.rows[0]?.changedMost).toBeNull();
 	});
 	it('keeps six digits of what is only drawn', () => {
 		const point = { at: 1, grossG: 1000, before: 'air', pct: 0.123456789, lowPct: 0.0123456789, highPct: 1.23456789 };

@@ -1,6 +1,7 @@
 import type { Message } from '../finding/message';
 import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../finding/types';
 import type { Flag } from '../compare/compare';
+import type { WetDryMessage } from '../prints/wet-dry';
 import type { Sheet, SheetCell } from './build-sheet';
 
 /** What a figure and its label need of a finding, and no more: a page carries hundreds of them. */
@@ -14,11 +15,11 @@ export type ShownCell = { findings: ShownFinding[]; letters: string; unlike: boo
 
 export type ShownSheet = {
 	columns: QuantityDef[];
-	/** In the order of the trial; cells in the order of the columns. */
-	rows: { spoolId: string; cells: ShownCell[] }[];
+	/** In the order of the trial; cells in the order of the columns. `changedMost`: the mark that drying changed most. */
+	rows: { spoolId: string; cells: ShownCell[]; changedMost: WetDryMessage | null }[];
 	flags: Flag[];
-	/** What drying did to the prints of a spool. */
-	wetDry: { spoolId: string; message: Message }[];
+	/** What drying did to the prints of a spool, the greatest change first. */
+	wetDry: { spoolId: string; message: WetDryMessage }[];
 };
 
 /**
@@ -32,16 +33,21 @@ export function shownSheet(sheet: Sheet): ShownSheet {
 		columns: sheet.columns,
 		rows: sheet.rows.map((row) => ({
 			spoolId: row.spoolId,
-			cells: row.cells.map((cell, i) => shownCell(cell, row, sheet.columns[i] as QuantityDef, sheet.flags))
+			cells: row.cells.map((cell, i) => shownCell(cell, row, sheet.columns[i] as QuantityDef, sheet.flags)),
+			changedMost: driedOf(row).find((m) => m.params.change !== 0) ?? null
 		})),
 		flags: sheet.flags,
-		wetDry: sheet.rows.flatMap(({ spoolId, cells }) =>
-			cells
-				.flatMap((cell) => cell.findings.flatMap((f) => f.messages.filter((m) => m.id.startsWith('wetDry.'))))
-				.map((message) => ({ spoolId, message }))
-		)
+		wetDry: sheet.rows.flatMap((row) => driedOf(row).map((message) => ({ spoolId: row.spoolId, message })))
 	};
 }
+
+/** What drying did to the marks of a spool, the greatest change first. */
+function driedOf({ cells }: Sheet['rows'][number]): WetDryMessage[] {
+	const said = cells.flatMap((cell) => cell.findings.flatMap((f) => f.messages));
+	return said.filter(isAboutDrying).sort((a, b) => Math.abs(b.params.change) - Math.abs(a.params.change));
+}
+
+const isAboutDrying = (message: Message): message is WetDryMessage => message.id.startsWith('wetDry.') && message.id !== 'wetDry.finished';
 
 function shownCell(cell: SheetCell, row: Sheet['rows'][number], def: QuantityDef, flags: readonly Flag[]): ShownCell {
 	const [main] = cell.findings;

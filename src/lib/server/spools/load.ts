@@ -7,7 +7,7 @@ import { conditionAt } from '$lib/core/conditions/condition-at';
 import type { Message } from '$lib/core/finding/message';
 import { demandsUnmet } from '$lib/core/handbook/demands';
 import { dryFirst } from '$lib/core/prints/dry-first';
-import { overDays, type OverDays } from '$lib/core/prints/over-days';
+import { overDays, overWater, type MarkOver } from '$lib/core/prints/marks-over';
 import { wetAndDry, wetDryFinished, type StateThen, type WetDry } from '$lib/core/prints/wet-dry';
 import { STATIONS } from '$lib/core/registry';
 import type { Reader } from '../db/client';
@@ -37,7 +37,7 @@ export type SpoolWhole = {
 	wetDry: WetDry[];
 	/** Prints that finished before and after drying; null where there is nothing to compare. */
 	driedFinished: Message | null;
-	overDays: OverDays[];
+	marksOver: MarkOver[];
 	/** What it asks of each printer of the workshop that the printer lacks. */
 	lacks: { id: string; who: string; demands: Message[] }[];
 	/** The state it is in now, with its age in days. */
@@ -131,7 +131,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		parts: await loadParts(db, [spoolId]),
 		wetDry: wetAndDry(evidence, basis),
 		driedFinished: wetDryFinished(evidence, basis),
-		overDays: overDays(evidence, basis),
+		marksOver: [...overDays(evidence, basis), ...overWater(evidence, basis)],
 		lacks: (await listWorkshop(db)).printers.map((p) => ({
 			id: p.id,
 			who: `On ${p.name}`,

@@ -9,7 +9,7 @@
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
-	import { missingWords, sentence } from '../words/messages';
+	import { changedMostWords, missingWords, sentence } from '../words/messages';
 	import { bareValue, quantityName, quantityUnder } from '../words/quantities';
 	import { CONDITION_WORDS } from '../words/closed-lists';
 	import { stationHref } from './station-href';
@@ -75,6 +75,9 @@
 										>{/if}</span
 								>
 								<span class="small line-clamp-2 text-[0.78rem] leading-tight" title={productLine(spool)}>{productLine(spool)}</span>
+								{#if row.changedMost}<span class="block text-[0.78rem] leading-tight text-heat" title={sentence(row.changedMost)}
+										>{changedMostWords(row.changedMost)}</span
+									>{/if}
 							</a>
 						</th>
 						{#each sheet.columns as def, c (def.id)}

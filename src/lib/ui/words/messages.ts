@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
 import { UNCHANGED } from '$lib/core/prints/context';
+import type { WetDryMessage } from '$lib/core/prints/wet-dry';
 import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
 import type { FailureCause } from '$lib/core/evidence/attempt';
 import type { ConditionKind, Missing } from '$lib/core/finding/types';
@@ -142,11 +143,11 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'wetDry.few': (p) => fewPairs(p),
 	'wetDry.finished': (p) =>
 		`Finished before drying: ${p.wet} of ${p.wetN}; dried: ${p.dry} of ${p.dryN}${p.p < 0.05 ? '.' : ', which may be chance.'} (Fisher’s exact test, p = ${upTo(p.p, 3)})`,
-	'overDays.worse': (p) => `${Mark(p)} got worse with days in the air: ${overDaysSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
-	'overDays.better': (p) => `${Mark(p)} got better with days in the air: ${overDaysSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
-	'overDays.looksWorse': (p) => `${Mark(p)} looks worse with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
-	'overDays.looksBetter': (p) => `${Mark(p)} looks better with days in the air: ${overDaysSpan(p)}. Too few prints to be sure.`,
-	'overDays.noTrend': (p) => `${Mark(p)} shows no change with days in the air (${plural(p.prints, 'print')}).`,
+	'markOver.worse': (p) => `${Mark(p)} got worse ${withWhat(p)}: ${markOverSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
+	'markOver.better': (p) => `${Mark(p)} got better ${withWhat(p)}: ${markOverSpan(p)} (rank test, p = ${upTo(p.p, 3)}).`,
+	'markOver.looksWorse': (p) => `${Mark(p)} looks worse ${withWhat(p)}: ${markOverSpan(p)}. Too few prints to be sure.`,
+	'markOver.looksBetter': (p) => `${Mark(p)} looks better ${withWhat(p)}: ${markOverSpan(p)}. Too few prints to be sure.`,
+	'markOver.noTrend': (p) => `${Mark(p)} shows no change ${withWhat(p)} (${plural(p.prints, 'print')}).`,
 	'dryFirst.signs': (p) =>
 		`${p.signs
 			.split(' ')
@@ -222,11 +223,22 @@ function fewPairs(p: MessageParams['wetDry.few']): string {
 	return `${Mark(p)}: ${seen.join(' and ')}, ${pairs} (${stateWords(p.before, p.beforeDays)}, then ${stateWords('dried', p.afterDays)}): ${looks}.`;
 }
 
+/** What drying changed most, in the fewest words. @example changedMostWords(message) // 'dried: strings heavy to wisp' */
+export function changedMostWords(message: WetDryMessage): string {
+	if (message.id !== 'wetDry.few') return `dried: ${mark(message.params)} ${pairWords(message.params)}`;
+	const { params: p } = message;
+	const pair = (wet: number, dry: number) => `${seenValue(p.quantity, wet)} to ${seenValue(p.quantity, dry)}`;
+	return `dried: ${mark(p)} ${pair(p.wet, p.dry)}${p.wet2 !== null && p.dry2 !== null ? `, ${pair(p.wet2, p.dry2)}` : ''}`;
+}
+
 /** A value of a mark as it was seen. */
 const seenValue = (id: string, value: number): string => valueWords({ id, unit: quantityUnit(id), scale: { low: 0, high: 100 } }, value);
 
-function overDaysSpan(p: MessageParams['overDays.worse']): string {
-	return `${seenValue(p.quantity, p.from)} after ${daysWords(p.fromDays)}, ${seenValue(p.quantity, p.to)} after ${daysWords(p.toDays)} (${plural(p.prints, 'print')})`;
+const withWhat = (p: MessageParams['markOver.worse']): string => (p.over === 'days' ? 'with days in the air' : 'with the water it took up');
+
+function markOverSpan(p: MessageParams['markOver.worse']): string {
+	const at = (place: number) => (p.over === 'days' ? `after ${daysWords(place)}` : `with ${fixed(place, 2)} %`);
+	return `${seenValue(p.quantity, p.from)} ${at(p.fromAt)}, ${seenValue(p.quantity, p.to)} ${at(p.toAt)} (${plural(p.prints, 'print')})`;
 }
 
 function pairWords(p: { better: number; worse: number; same: number; pairs: number }): string {

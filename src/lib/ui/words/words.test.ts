@@ -12,11 +12,12 @@ import {
 	specimen,
 	weighed
 } from '../../../../tests/support/evidence';
+import { say } from '$lib/core/finding/message';
 import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
-import { flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
+import { changedMostWords, flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
 import { bareValue, quantityName, valueWords } from './quantities';
 import { kindWords } from './closed-lists';
@@ -295,6 +296,7 @@ describe('words', () => {
 	it('a pair or two are told as they are, with their real states', () => {
 		const few = {
 			quantity: 'strings',
+			change: 2,
 			wet: 3,
 			dry: 1,
 			wet2: null,
@@ -314,6 +316,14 @@ describe('words', () => {
 		expect(says({ better: 0, worse: 1 })).toContain('it got worse');
 		expect(says({ wet2: 1 as never, dry2: 2 as never, worse: 1 })).toContain('heavy to wisp and wisp to slight, two pairs');
 		expect(says({ wet2: 1 as never, dry2: 2 as never, worse: 1 })).toContain('one better, one worse: too few to say');
+	});
+	it('what drying changed most is told in the fewest words', () => {
+		const pair = { quantity: 'strings', change: 2, wet: 3, dry: 1, wet2: null, dry2: null, better: 1, worse: 0 };
+		const few = { ...pair, before: 'exposed' as const, beforeDays: 19, afterDays: 1 };
+		expect(changedMostWords(say('wetDry.few', few))).toBe('dried: strings heavy to wisp');
+		expect(changedMostWords(say('wetDry.few', { ...few, wet2: 2, dry2: 0 }))).toBe('dried: strings heavy to wisp, slight to none');
+		const counted = { quantity: 'strings', change: 1, better: 3, worse: 0, same: 0, pairs: 3, p: 1 };
+		expect(changedMostWords(say('wetDry.tooFew', counted))).toBe('dried: strings better in 3 of 3 pairs, worse in 0');
 	});
 	it('what a print was lost to is named where it is one thing', () => {
 		expect(sentence({ id: 'lostOtherwise', params: { count: 2, cause: 'setUp' } })).toBe('2 lost to set-up');

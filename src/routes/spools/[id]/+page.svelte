@@ -17,7 +17,7 @@
 	import LoadsByTemperature from '$lib/ui/strength/LoadsByTemperature.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
-	import { overDaysMessage } from '$lib/core/prints/over-days';
+	import { markOverMessage } from '$lib/core/prints/marks-over';
 	import { wetDryMessage } from '$lib/core/prints/wet-dry';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
@@ -279,15 +279,20 @@
 				</div>
 			</section>
 		{/if}
-		{#if data.overDays.length}
-			<section aria-label="Days in the air">
-				<h2 class="mb-1 font-semibold">With days in the air</h2>
+		{#if data.marksOver.length}
+			<section aria-label="Over days and water">
+				<h2 class="mb-1 font-semibold">With days in the air and water taken up</h2>
 				<ul class="space-y-1.5">
-					{#each data.overDays as over (over.quantity + over.pieceId)}
+					{#each data.marksOver as over (over.over + over.quantity + over.pieceId)}
 						{@const def = data.defs.find((d) => d.id === over.quantity)}
 						<li>
-							{sentence(overDaysMessage(over))}
-							{#if def}<span class="small">{over.prints.map((p) => `day ${upTo(p.days, 1)}: ${valueWords(def, p.value)}`).join(' · ')}</span
+							{sentence(markOverMessage(over))}
+							{#if def}<span class="small"
+									>{over.prints
+										.map(
+											(p) => `${over.over === 'days' ? `day ${upTo(p.at, 1)}` : `${fixed(p.at, 2)} % water`}: ${valueWords(def, p.value)}`
+										)
+										.join(' · ')}</span
 								>{/if}
 						</li>
 					{/each}
