@@ -1,3 +1,4 @@
+import { calibrationStation } from './calibration/station';
 import { costStation } from './cost/station';
 import { diameterStation } from './diameter/station';
 import { dryingStation } from './drying/station';
@@ -19,5 +20,6 @@ export const STATIONS: readonly Station[] = [
 	strengthStation,
 	costStation,
 	ownStation,
+	calibrationStation,
 	handbookStation
 ];

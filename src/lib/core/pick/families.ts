@@ -71,7 +71,8 @@ export function notCounted(
 	const counts = new Set(weighed.filter((w) => w.weight > 0).map((w) => w.quantity));
 	/** The same told in another way counts already. */
 	const told = new Set(defs.filter((d) => counts.has(d.id)).map(aspectOf));
-	return defs.filter((d) => d.onSheet !== false && measured(d.id) && !counts.has(d.id) && !told.has(aspectOf(d)));
+	// What is told and never weighed is no omission.
+	return defs.filter((d) => d.onSheet !== false && d.onSheet !== 'seen' && measured(d.id) && !counts.has(d.id) && !told.has(aspectOf(d)));
 }
 
 /**

@@ -1,3 +1,4 @@
+import { CALIBRATION_READINGS } from '../calibration/readings';
 import { DIAMETER_READINGS } from '../diameter/readings';
 import { MOISTURE_READINGS } from '../moisture/readings';
 import { OWN_READINGS } from '../own/readings';
@@ -11,7 +12,8 @@ const DECLARED = {
 	...MOISTURE_READINGS,
 	...PRINT_READINGS,
 	...STRENGTH_READINGS,
-	...OWN_READINGS
+	...OWN_READINGS,
+	...CALIBRATION_READINGS
 } satisfies Record<string, ReadingQuantity>;
 
 export type ReadingQuantityId = keyof typeof DECLARED;

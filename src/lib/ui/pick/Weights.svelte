@@ -35,7 +35,13 @@
 	const counted = (family: Family) => weighed.filter((w) => w.family === family && w.weight > 0);
 	/** What can be looked at more closely: measured, usual, or said something about. */
 	const detailed = $derived(
-		defs.filter((d) => d.onSheet === true || measured(d.id) || criteria.some((c) => c.quantity === d.id) || d.station === 'handbook')
+		defs.filter(
+			(d) =>
+				d.onSheet === true ||
+				(d.onSheet !== 'seen' && measured(d.id)) ||
+				criteria.some((c) => c.quantity === d.id) ||
+				d.station === 'handbook'
+		)
 	);
 
 	function put(items: Criterion[], settled: boolean): void {

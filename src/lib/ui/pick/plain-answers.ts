@@ -19,7 +19,7 @@ const SAME_MONEY = 0.05;
  */
 export function pairLine(first: PickRow, second: PickRow, { candidates, defs, currency }: Of): { pair: string; text: string } {
 	const findingsOf = (row: PickRow) => candidates.find((c) => c.spoolId === row.spoolId)?.findings ?? {};
-	const compared = defs.filter((d) => d.onSheet !== false && d.family !== 'cost');
+	const compared = defs.filter((d) => d.onSheet !== false && d.onSheet !== 'seen' && d.family !== 'cost');
 	const { better, worse, alike, open } = headToHead(findingsOf(first), findingsOf(second), compared);
 	const parts = [
 		costWords(first, second, currency),

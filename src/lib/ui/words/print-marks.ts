@@ -274,7 +274,12 @@ const OTHER_READINGS: Readonly<Record<string, string>> = {
 	photoQuality: 'photograph',
 	printersFault: 'fault of the printer',
 	loadEffort: 'loading',
-	own: 'own measure'
+	own: 'own measure',
+	calibratedNozzleC: 'best heat',
+	flowRatio: 'flow ratio',
+	calibratedPressureAdvance: 'pressure advance',
+	calibratedRetraction: 'retraction',
+	highestFlow: 'highest flow'
 };
 
 const READINGS: Readonly<Record<string, string>> = Object.assign(

@@ -19,6 +19,11 @@ const WORDS: Record<string, QuantityWords> = {
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
 	statedHardness: { name: 'Hardness', under: 'as stated, Shore A', decimals: 0, unit: 'Shore A' },
+	calibratedNozzleC: { name: 'Best heat', under: 'calibrated, °C', decimals: 0, unit: '°C' },
+	flowRatio: { name: 'Flow ratio', under: 'calibrated', decimals: 3, unit: '' },
+	calibratedPressureAdvance: { name: 'Pressure advance', under: 'calibrated', decimals: 3, unit: '' },
+	calibratedRetraction: { name: 'Retraction', under: 'calibrated, mm', decimals: 1, unit: 'mm' },
+	highestFlow: { name: 'Highest flow', under: 'mm³/s', decimals: 1, unit: 'mm³/s' },
 	loadEffort: { name: 'Loading', under: 'in four words', decimals: 1, unit: '' },
 	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
 	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },
@@ -118,5 +123,6 @@ export const STATION_WORDS: Record<string, string> = {
 	strength: 'Strength',
 	handbook: 'Handbook',
 	cost: 'Cost',
-	own: 'Own measures'
+	own: 'Own measures',
+	calibration: 'Calibrations'
 };

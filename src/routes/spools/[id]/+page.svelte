@@ -19,6 +19,7 @@
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
 	import { markOverMessage } from '$lib/core/prints/marks-over';
 	import { wetDryMessage } from '$lib/core/prints/wet-dry';
+	import Calibrations from '$lib/ui/spool/Calibrations.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
@@ -48,7 +49,7 @@
 	const currency = $derived(quote?.currency ?? '');
 	/** The settings that worked: the last finished print that counts. */
 	const worked = $derived(data.evidence.attempts.filter((a) => a.status === 'counts' && a.outcome === 'finished').at(-1) ?? null);
-	const known = $derived(data.findings.filter((f) => f.n > 0 && f.quantity !== 'intakeOdd'));
+	const known = $derived(data.findings.filter((f) => f.n > 0 && f.quantity !== 'intakeOdd' && f.station !== 'calibration'));
 	const intake = $derived(data.findings.find((f) => f.quantity === 'intakeOdd'));
 	const tolerance = $derived(stated(data.evidence.claims, 'diameterTolerance'));
 	const low = $derived(stated(data.evidence.claims, 'nozzleLowC'));
@@ -253,6 +254,7 @@
 			{/if}
 		</section>
 
+		<Calibrations evidence={data.evidence} findings={data.findings} />
 		{#if diameters.length}
 			<section aria-label="Diameter readings">
 				<h2 class="mb-1 font-semibold">Diameter readings</h2>

@@ -18,9 +18,9 @@ export const load: LayoutServerLoad = async (event) => {
 		blind: whole.head.blind,
 		verdicts: whole.verdicts.length,
 		// Own measures are a stop of the line only when the trial has some.
-		// The handbook is a page of its own, beside every trial.
+		// The handbook is a page of its own, beside every trial; calibrations stand on the spool.
 		progress: sheet.progress
-			.filter((p) => p.station !== 'handbook')
+			.filter((p) => p.station !== 'handbook' && p.station !== 'calibration')
 			.filter((p) => p.station !== 'own' || whole.basis.ownMeasures.some((m) => m.here))
 	};
 	return {

@@ -1,3 +1,5 @@
+import { onePresets } from '$lib/core/calibration/one-preset';
+import { calibrationStation } from '$lib/core/calibration/station';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { sheetOf, shownSheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -7,6 +9,7 @@ export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
 	return {
+		onePreset: onePresets(whole.spools, (e) => calibrationStation.find(e, whole.basis, now)),
 		sheet: shownSheetOf(whole, now),
 		next: sheetOf(whole, now).next,
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.

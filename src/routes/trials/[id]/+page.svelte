@@ -5,6 +5,7 @@
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
 	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
+	import { onePresetWords } from '$lib/ui/words/one-preset';
 	import { printerWords } from '$lib/ui/words/printers';
 	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
@@ -99,6 +100,14 @@
 				<h2 class="font-semibold">Wet and dry</h2>
 				<ul>
 					{#each wetDry as line (line.code + line.words)}<li><strong>{line.code}</strong> {line.words}</li>{/each}
+				</ul>
+			</section>
+		{/if}
+		{#if data.onePreset.length > 0}
+			<section aria-label="One preset" class="panel mt-3 px-3 py-2">
+				<h2 class="font-semibold">One preset for both?</h2>
+				<ul>
+					{#each data.onePreset as pair (pair.first + pair.second)}<li>{onePresetWords(pair, codeOf)}</li>{/each}
 				</ul>
 			</section>
 		{/if}

@@ -1,3 +1,5 @@
+import { settingsOffered } from '$lib/core/calibration/offered';
+import { calibrationStation } from '$lib/core/calibration/station';
 import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
@@ -24,6 +26,7 @@ export const load: PageServerLoad = async (event) => {
 		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
+		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationStation.find(e, whole.basis, now))])),
 		printers: workshop.printers,
 		notes,
 		photos,

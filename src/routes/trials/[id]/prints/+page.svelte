@@ -128,6 +128,8 @@
 			if (draft && (!entry.when.isNow || draft.portionId)) draft.condition = then;
 		});
 	});
+	/** Settings that this spool was calibrated to, and that are not what stands in the form already. */
+	const offered = $derived(Object.entries(data.calibrated[bySpool] ?? {}) as [keyof typeof SETTING_WORDS, number][]);
 	let element = $state<HTMLFormElement>();
 
 	async function submit(): Promise<void> {
@@ -208,6 +210,23 @@
 			<details class="panel px-3 py-2" bind:open={entry.settingsOpen}>
 				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
 				{#if entry.settingsOpen}
+					{#if offered.length}
+						<p class="mt-2">
+							Calibrated: {offered
+								.map(([name, value]) => `${SETTING_WORDS[name].name.toLowerCase()} ${value} ${SETTING_WORDS[name].unit}`.trim())
+								.join(', ')}.
+							<button
+								type="button"
+								class="link"
+								onclick={() =>
+									draft &&
+									(draft.settings = { ...draft.settings, ...Object.fromEntries(offered.map(([name, value]) => [name, String(value)])) })}
+								>Print with these</button
+							>
+						</p>
+					{:else}
+						<p class="small mt-2">No calibration noted. <a class="link" href="/spools/{evidence.spool.id}#calibrations">Add one</a></p>
+					{/if}
 					<div class="mt-2 grid gap-3 sm:grid-cols-3">
 						{#each Object.entries(SETTING_WORDS) as [name, words] (name)}
 							<Field

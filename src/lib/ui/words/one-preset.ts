@@ -1,0 +1,14 @@
+import type { OnePreset } from '$lib/core/calibration/one-preset';
+import { inSentence, valueWords } from './quantities';
+
+const ANSWERS: Readonly<Record<OnePreset['outcome'], string>> = {
+	does: 'one preset will do',
+	doesNot: 'each wants its own preset',
+	open: 'not known yet; calibrate each once more'
+};
+
+/** Whether one preset does for two spools, and by what. @example onePresetWords(pair, codeOf) // 'KA1 and LE2: one preset will do (flow ratio 0.970 and 0.980).' */
+export function onePresetWords({ first, second, outcome, calibrations }: OnePreset, codeOf: (spoolId: string) => string): string {
+	const seen = calibrations.map((c) => `${inSentence(c.def)} ${valueWords(c.def, c.first)} and ${valueWords(c.def, c.second)}`);
+	return `${codeOf(first)} and ${codeOf(second)}: ${ANSWERS[outcome]} (${seen.join(', ')}).`;
+}
