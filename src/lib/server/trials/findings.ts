@@ -1,5 +1,6 @@
 import { candidatesFrom } from '$lib/core/pick/candidates';
 import { askedFor, measuredOn, pickInput } from '$lib/core/pick/families';
+import { goodForParts, type GoodForPart } from '$lib/core/pick/good-for';
 import { explain } from '$lib/core/pick/explain';
 import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
 import { PICK_SEED } from '$lib/core/pick/seed';
@@ -46,6 +47,17 @@ export function pickInputOf(whole: TrialWhole, now: number): PickInput {
 	const references = whole.spools.map((s) => s.spool.id).filter((id) => whole.roles[id] === 'house');
 	return pickInput(measuredOf(whole, now), whole.criteria, whole.head.valueRule, references);
 }
+
+/** What each spool is good for, kind of test part by kind of test part. */
+export const partsOf = (whole: TrialWhole, now: number): GoodForPart[] =>
+	remembered(whole, 'parts', () => {
+		const stations = REMEMBERING_STATIONS.filter((s) => s.id === 'strength');
+		const found = whole.spools.flatMap((evidence) => stations.flatMap((s) => s.find(evidence, whole.basis, now)));
+		return goodForParts(
+			found,
+			stations.flatMap((s) => s.quantities(whole.basis))
+		);
+	});
 
 /** Draws enough for a share good to about two per cent; the page draws more in its worker. */
 const API_DRAWS = 2000;

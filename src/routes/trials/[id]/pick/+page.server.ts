@@ -1,4 +1,4 @@
-import { pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
+import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
@@ -17,6 +17,7 @@ export const load: PageServerLoad = async (event) => {
 		turned: whole.head.turned,
 		priors: whole.basis.priors.number,
 		flags: sheetOf(whole, now).flags,
-		lacks: lacksOf(whole)
+		lacks: lacksOf(whole),
+		parts: partsOf(whole, now)
 	};
 };
