@@ -55,7 +55,7 @@
 	{/if}
 	<details class="panel mt-1 px-3 py-2" bind:open>
 		<summary class="font-medium">{done.length ? 'Add a calibration' : 'None noted. Add one: it is offered with the next print'}</summary>
-		<p class="mt-2 flex flex-wrap gap-2">
+		<p class="mt-2 mb-2 flex flex-wrap gap-2">
 			{#each CALIBRATED as { def } (def.id)}
 				<button
 					type="button"
