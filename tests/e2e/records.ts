@@ -31,6 +31,14 @@ export class Records {
 		await this.post('readings', { spoolId, specimenId, quantity: 'byHand', typed: word, takenAt: ago(HOUR), zone: 'UTC' });
 	}
 
+	/** A hook that broke at a load. */
+	async broken(spoolId: string, typed: string): Promise<void> {
+		const specimenId = v7();
+		const at = ago(HOUR);
+		await this.post('specimens', { id: specimenId, spoolId, shape: 'hook', orientation: 'upright', method: 'direct', at, zone: 'UTC' });
+		await this.post('readings', { spoolId, specimenId, quantity: 'loadBroke', typed, takenAt: at, zone: 'UTC' });
+	}
+
 	/** A piece of one's own with what is looked at on it. */
 	async piece(name: string, marks: object[]): Promise<string> {
 		const id = v7();

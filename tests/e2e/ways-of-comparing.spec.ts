@@ -176,6 +176,27 @@ test('strings on two models, and a seam that is the printer’s: all prints coun
 	await expect(surface).toContainText('Seam bulge in 3 prints is charged to the printer.');
 });
 
+test('three times as strong, its maker says: held against the house spool as a ratio', async ({ page }) => {
+	const { spoolIds } = await makeTrial(server.url, 'What we buy', [priced('20'), priced('30')]);
+	const [house, strong] = spoolIds as [string, string];
+	await records.post('house-spool', { spoolId: house });
+	await open(page, `${server.url}/spools/${strong}`);
+	await page.getByText('Complete what was left for later').click();
+	const said = page.getByLabel('Said to be so many times as strong');
+	await said.fill('much');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(said).toHaveAttribute('aria-invalid', 'true');
+	await said.fill('3');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	const codes = await Promise.all([house, strong].map(codeOf));
+	await expect(page.getByText(`Said to be 3 times as strong. Load test parts of one kind of it and of ${codes[0]}`)).toBeVisible();
+	for (let n = 0; n < 4; n++) for (const [spoolId, newtons] of [[house, 100 + n], [strong, 130 + n]] as const) await records.broken(spoolId, `${newtons} N`); // prettier-ignore
+	await open(page, `${server.url}/spools/${strong}`);
+	await expect(
+		page.getByText(/Said to be 3 times as strong\. Beside \w+, your house spool: 1\.\d+ times .*: less than it is said to be\./)
+	).toBeVisible();
+});
+
 /** The bench code of a spool. */
 async function codeOf(spoolId: string): Promise<string> {
 	const found = (await (await fetch(`${server.url}/api/v1/spools?q=`)).json()) as { spools: { id: string; code: string }[] };

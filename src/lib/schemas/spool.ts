@@ -9,6 +9,7 @@ const claimFields = {
 	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
 	nominalDiameter: typed.optional().describe('nominal diameter of the strand, 1.75 mm if not said'),
 	hardness: typed.optional().describe('of a flexible, as it is stated: 95A or 45D'),
+	timesAsStrong: typed.optional().describe('how many times as strong as an ordinary filament it is said to be: 3'),
 	labelTolerance: typed.optional().describe('stated diameter tolerance on the label'),
 	listingTolerance: typed.optional().describe('stated diameter tolerance in the listing')
 };
@@ -37,6 +38,7 @@ export const intakeBody = z.object({
 	netMass: typed.optional(),
 	labelNozzle: claimFields.labelNozzle,
 	hardness: claimFields.hardness,
+	timesAsStrong: claimFields.timesAsStrong,
 	maker: words().optional(),
 	filament: words().optional(),
 	benchCode: benchCode.optional(),

@@ -26,6 +26,14 @@ describe('stated figures as typed', () => {
 	])('a hardness "%s" keeps its scale', (hardness, quantity, value) => {
 		expect(values({ hardness })).toEqual([[quantity, 'label', value]]);
 	});
+	it.each([
+		['3', 3],
+		['2,5 times', 2.5],
+		['10x', 10]
+	])('"%s" as strong is a ratio', (timesAsStrong, value) => expect(values({ timesAsStrong })).toEqual([['timesAsStrong', 'label', value]]));
+	it('a ratio that is none, or nought, is refused', () => {
+		for (const timesAsStrong of ['much', '0', '3 stone', '-2']) expect(codes({ timesAsStrong })).toEqual(['timesAsStrong notANumber']);
+	});
 	it('a hardness without its scale, or beyond it, is refused', () => {
 		expect(codes({ hardness: '95' })).toEqual(['hardness notAHardness']);
 		expect(codes({ hardness: '95C' })).toEqual(['hardness notAHardness']);

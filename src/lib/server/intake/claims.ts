@@ -13,13 +13,15 @@ export const CLAIM_QUANTITIES = [
 	'nozzleHighC',
 	'netMassG',
 	'hardnessA',
-	'hardnessD'
+	'hardnessD',
+	'timesAsStrong'
 ] as const;
 
 export type ClaimRow = typeof claim.$inferInsert;
 export type ClaimTexts = {
 	labelNozzle?: string;
 	hardness?: string;
+	timesAsStrong?: string;
 	nominalDiameter?: string;
 	labelTolerance?: string;
 	listingTolerance?: string;
@@ -44,7 +46,8 @@ export function readClaims(filamentId: string, texts: ClaimTexts, now: number): 
 		readTolerance('labelTolerance', 'label', texts.labelTolerance, keep),
 		readTolerance('listingTolerance', 'listing', texts.listingTolerance, keep),
 		readNozzle(texts.labelNozzle, keep),
-		readHardness(texts.hardness, keep)
+		readHardness(texts.hardness, keep),
+		readTimes(texts.timesAsStrong, keep)
 	].filter((error) => error !== null);
 	return { rows, errors };
 }
@@ -90,5 +93,15 @@ function readHardness(text: string | undefined, keep: Keep): FieldError | null {
 	const value = Number(number?.replace(',', '.'));
 	if (value < 1 || value > 100) return fieldError('hardness', 'sizeOutOfRange', { low: 1, high: 100 });
 	keep(`hardness${scale.toUpperCase()}`, 'label', text, value, scale.toUpperCase());
+	return null;
+}
+
+/** "3", "3 x", "2.5 times". */
+function readTimes(text: string | undefined, keep: Keep): FieldError | null {
+	if (!text) return null;
+	const [, number] = /^(\d{1,3}(?:[.,]\d{1,2})?)\s*(?:x|×|times)?$/i.exec(text.trim()) ?? [];
+	const value = Number(number?.replace(',', '.'));
+	if (number === undefined || value <= 0) return fieldError('timesAsStrong', 'notANumber');
+	keep('timesAsStrong', 'label', text, value, '');
 	return null;
 }

@@ -9,7 +9,11 @@ import { demandsUnmet } from '$lib/core/handbook/demands';
 import { dryFirst } from '$lib/core/prints/dry-first';
 import { overDays, overWater, type MarkOver } from '$lib/core/prints/marks-over';
 import { wetAndDry, wetDryFinished, type StateThen, type WetDry } from '$lib/core/prints/wet-dry';
+import { stated } from '$lib/core/claims/stated';
+import { STRENGTH } from '$lib/core/pick/order';
 import { STATIONS } from '$lib/core/registry';
+import { strengthStation } from '$lib/core/strength/station';
+import { timesClaim, type TimesTold } from '$lib/core/strength/times-claim';
 import type { Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/schema';
@@ -21,6 +25,7 @@ import { asOwnMeasure } from '../own/measure';
 import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../priors/load';
+import { currentHouseSpool } from '../trials/house';
 import { loadTrial } from '../trials/load';
 import { listWorkshop } from '../workshop/workshop';
 import { loadParts, type PartInService } from '../use-log/use-log';
@@ -35,6 +40,8 @@ export type SpoolWhole = {
 	notes: NoteRow[];
 	parts: PartInService[];
 	wetDry: WetDry[];
+	/** What its maker says of its strength, beside the house spool; null where nothing is said. */
+	timesClaim: TimesTold | null;
 	/** Prints that finished before and after drying; null where there is nothing to compare. */
 	driedFinished: Message | null;
 	marksOver: MarkOver[];
@@ -130,6 +137,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		notes,
 		parts: await loadParts(db, [spoolId]),
 		wetDry: wetAndDry(evidence, basis),
+		timesClaim: await timesClaimOf(db, evidence, basis, now),
 		driedFinished: wetDryFinished(evidence, basis),
 		marksOver: [...overDays(evidence, basis), ...overWater(evidence, basis)],
 		lacks: (await listWorkshop(db)).printers.map((p) => ({
@@ -144,6 +152,19 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),
 		verdicts
+	};
+}
+
+async function timesClaimOf(db: Reader, evidence: SpoolEvidence, basis: Basis, now: number): Promise<TimesTold | null> {
+	const claim = stated(evidence.claims, 'timesAsStrong');
+	if (!claim) return null;
+	const houseId = await currentHouseSpool(db);
+	const [house] = houseId && houseId !== evidence.spool.id ? await loadEvidence(db, [houseId]) : [];
+	const loads = (of: SpoolEvidence) => strengthStation.find(of, basis, now).filter((f) => f.quantity === STRENGTH);
+	return {
+		stated: claim.value,
+		house: house?.spool.code ?? null,
+		judged: house ? timesClaim(claim.value, loads(evidence), loads(house)) : null
 	};
 }
 

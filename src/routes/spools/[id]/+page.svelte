@@ -26,6 +26,7 @@
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence, stateWords } from '$lib/ui/words/messages';
+	import { timesWords } from '$lib/ui/words/times-claim';
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
@@ -97,7 +98,8 @@
 		labelTolerance: '',
 		listingTolerance: '',
 		labelNozzle: '',
-		hardness: ''
+		hardness: '',
+		timesAsStrong: ''
 	});
 	let facts = $state(noFacts());
 	const FACTS = [
@@ -109,7 +111,8 @@
 		'labelTolerance',
 		'listingTolerance',
 		'labelNozzle',
-		'hardness'
+		'hardness',
+		'timesAsStrong'
 	];
 	const form = new Form({ fields: [...FACTS, 'typed'] });
 
@@ -310,6 +313,7 @@
 			</section>
 		{/if}
 		<Happened spoolId={spool.id} events={data.evidence.events} />
+		{#if data.timesClaim}<p class="question mt-2">{timesWords(data.timesClaim)}</p>{/if}
 		<LoadsByTemperature found={byTemperature(data.findings, data.defs)} defs={data.defs} />
 		{#if data.evidence.specimens.length}
 			<section aria-label="Specimens">
@@ -431,6 +435,15 @@
 						placeholder="95A"
 					/>
 				{/if}
+				<Field
+					id="fact-times"
+					path="timesAsStrong"
+					label="Said to be so many times as strong"
+					bind:value={facts.timesAsStrong}
+					errors={form.errors}
+					inputmode="decimal"
+					placeholder="3"
+				/>
 				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<Problem live={false}>{refusalWords(e)}</Problem>{/each}
 				<Button type="submit" size="xs" color="alternative">Keep it</Button>
 			</form>
