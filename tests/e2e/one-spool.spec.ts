@@ -45,7 +45,7 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await expect(ranking.locator('tr[data-spool]')).toHaveCount(2);
 	await expect(ranking.locator('tr[data-spool]').last()).toContainText('house spool');
 	await expect(page.getByTestId('pick-sentence')).toHaveText(
-		/^DO2 beside the house spool KE1: DO2 costs 1\.0\d EUR a kg less; DO2 is better at overhang, bridge/
+		/^DO2 is better at overhang, bridge.* than KE1, your house spool; it costs 1\.0\d EUR a kg less\.$/
 	);
 	await expect(page.getByTestId('pick-sentence')).not.toContainText('%');
 	await page.getByRole('link', { name: 'scorecard' }).click();

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/prints/mark-entries';
 import type { Candidate, PickRow } from '$lib/core/pick/types';
-import { mostLost, pairLine, pairLines, priceWords } from './plain-answers';
+import { besideHouse, mostLost, pairLine, pairLines, priceWords } from './plain-answers';
 
 const defs = [markQuantity('overhang'), markQuantity('bridge'), markQuantity('strings')];
 const row = (code: string, more: Partial<PickRow> = {}): PickRow => ({
@@ -53,6 +53,26 @@ describe('two spools in one line', () => {
 	it('is told of the first beside the next three, of those that meet the limits', () => {
 		const rows = [row('A'), row('B', { eligible: false }), row('C'), row('D', { neverFinished: true }), row('E'), row('F'), row('G')];
 		expect(pairLines(rows, of()).map((p) => p.pair)).toEqual(['A and C', 'A and E', 'A and F']);
+	});
+});
+
+describe('one spool beside the house spool', () => {
+	const mine = candidate('KE1', { overhang: [70, 1], bridge: [20, 1], strings: [1, 0.8] });
+	const house = candidate('HU4', { overhang: [60, 1], bridge: [30, 1], strings: [2, 0.8] });
+	const says = (one: Candidate, more: Partial<PickRow> = {}) =>
+		besideHouse(row(one.code, more), row('HU4', { cost: 21.05 }), of(one, house));
+	it('is told in what it is clearly better and worse, and what it costs; what nobody can tell is no news', () => {
+		expect(says(mine)).toBe('KE1 is better at overhang and worse at bridge than HU4, your house spool; it costs 1.05 EUR a kg less.');
+		expect(says(candidate('KE1', { overhang: [70, 1] }), { cost: 30 })).toBe(
+			'KE1 is better at overhang than HU4, your house spool; it costs 8.95 EUR a kg more.'
+		);
+	});
+	it('says so where nothing is clear, or nothing was measured on both', () => {
+		expect(says(candidate('KE1', { strings: [2, 0.8] }), { cost: 21.06 })).toBe(
+			'No clear difference between KE1 and HU4, your house spool; they cost the same.'
+		);
+		expect(says(candidate('KE1', {}), { cost: null })).toBe('Nothing was measured of both KE1 and HU4, your house spool.');
+		expect(says(mine, { cost: null, neverFinished: true })).toMatch(/your house spool; it has no good print yet\.$/);
 	});
 });
 

@@ -19,8 +19,7 @@ const SAME_MONEY = 0.05;
  */
 export function pairLine(first: PickRow, second: PickRow, { candidates, defs, currency }: Of): { pair: string; text: string } {
 	const findingsOf = (row: PickRow) => candidates.find((c) => c.spoolId === row.spoolId)?.findings ?? {};
-	const compared = defs.filter((d) => d.onSheet !== false && d.onSheet !== 'seen' && d.family !== 'cost');
-	const { better, worse, alike, open } = headToHead(findingsOf(first), findingsOf(second), compared);
+	const { better, worse, alike, open } = headToHead(findingsOf(first), findingsOf(second), comparedOf(defs));
 	const parts = [
 		costWords(first, second, currency),
 		better.length ? `${first.code} is better at ${names(better, defs)}` : '',
@@ -30,6 +29,35 @@ export function pairLine(first: PickRow, second: PickRow, { candidates, defs, cu
 	].filter(Boolean);
 	return { pair: `${first.code} and ${second.code}`, text: parts.length ? `${parts.join('; ')}.` : 'nothing was measured on both.' };
 }
+
+/**
+ * One spool in a sentence, beside the house spool: in what it is clearly better or worse, and what it costs. What is alike or not known is no news.
+ * @example besideHouse(row, house, of) // 'KE1 is better than HU4, your house spool, at overhang; it costs 1.05 EUR a kg less.'
+ */
+export function besideHouse(one: PickRow, house: PickRow, { candidates, defs, currency }: Of): string {
+	const findingsOf = (row: PickRow) => candidates.find((c) => c.spoolId === row.spoolId)?.findings ?? {};
+	const { better, worse, alike, open } = headToHead(findingsOf(one), findingsOf(house), comparedOf(defs));
+	const at = (word: string, ids: readonly string[]) => (ids.length ? `${word} at ${names(ids, defs)}` : '');
+	const clear = [at('better', better), at('worse', worse)].filter(Boolean).join(' and ');
+	const said = clear
+		? `${one.code} is ${clear} than ${house.code}, your house spool`
+		: alike.length + open.length > 0
+			? `No clear difference between ${one.code} and ${house.code}, your house spool`
+			: `Nothing was measured of both ${one.code} and ${house.code}, your house spool`;
+	return `${[said, moneyOf(one, house, currency)].filter(Boolean).join('; ')}.`;
+}
+
+function moneyOf(one: PickRow, house: PickRow, currency: string): string {
+	if (one.neverFinished) return 'it has no good print yet';
+	if (one.cost === null || house.cost === null) return '';
+	const less = house.cost - one.cost;
+	if (Math.abs(less) < SAME_MONEY) return 'they cost the same';
+	return `it costs ${fixed(Math.abs(less), 2)} ${currency} a kg ${less > 0 ? 'less' : 'more'}`;
+}
+
+/** What two spools are compared by: what is only told (a calibration, a stated hardness) is neither better nor worse, and cost is told in money. */
+const comparedOf = (defs: readonly QuantityDef[]): QuantityDef[] =>
+	defs.filter((d) => d.onSheet !== false && d.onSheet !== 'seen' && d.family !== 'cost');
 
 function costWords(first: PickRow, second: PickRow, currency: string): string {
 	if (first.cost === null || second.cost === null) return '';

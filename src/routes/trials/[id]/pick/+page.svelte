@@ -19,7 +19,7 @@
 	import { counting } from '$lib/ui/pick/criteria';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
 	import { explanationLines, pickSentence, usefulNext } from '$lib/ui/pick/pick-sentence';
-	import { mostLost, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
+	import { besideHouse, mostLost, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
@@ -80,7 +80,6 @@
 	const lost = $derived(rule === 'cheapestOfBest' && tested ? mostLost(rows) : null);
 	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
 	const beside = $derived(references[0] ?? null);
-	const pairs = $derived(pairLines(rows, sides));
 	const goodFor = $derived([
 		...goodForFamilies(rows).map((found) => goodForFamilyWords(found, { codeOf })),
 		...data.parts.map((found) => goodForPartWords(found, { codeOf }))
@@ -89,6 +88,7 @@
 	const uncounted = $derived(notCounted(input.criteria, data.defs, measured));
 	/** One spool is never first: it is told beside the house spool. */
 	const alone = $derived(rows.length === 1 ? rows[0] : null);
+	const pairs = $derived(alone && beside ? [pairLine(alone, beside, sides)] : pairLines(rows, sides));
 	/** Whether the first place rests on several reels of its product. */
 	const lots = $derived.by(() => {
 		const first = spoolOf(rows[0]?.spoolId ?? '');
@@ -161,7 +161,7 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="sr-only">Pick</h1>
 	<p class="wide text-[1.35rem] leading-snug font-bold" aria-live="polite" data-testid="pick-sentence">
-		{#if alone && beside}{@const line = pairLine(alone, beside, sides)}{alone.code} beside the house spool {beside.code}: {line.text}
+		{#if alone && beside}{besideHouse(alone, beside, sides)}
 		{:else}{pickSentence(rows, chances, rule, data.head.currency)}{/if}
 	</p>
 	<p class="text-[0.9rem]"><a class="link" href="/trials/{data.head.id}/report">Report on one page</a></p>

@@ -5,7 +5,7 @@
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
 	import { pickSentence } from '$lib/ui/pick/pick-sentence';
-	import { pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
+	import { besideHouse, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
@@ -22,7 +22,7 @@
 	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
 	const [alone] = $derived(rows.length === 1 ? rows : []);
 	const house = $derived(data.picked.references[0] ?? null);
-	const pairs = $derived(pairLines(rows, sides));
+	const pairs = $derived(alone && house ? [pairLine(alone, house, sides)] : pairLines(rows, sides));
 	const price = $derived(priceMatters(rows));
 	const input = $derived(pickInput({ candidates: data.candidates, defs: data.defs }, data.criteria, data.rule, data.references));
 	const uncounted = $derived(notCounted(input.criteria, data.defs, measuredOn(data.candidates)));
@@ -62,7 +62,7 @@
 		<p class="small text-right">{day(data.today)}</p>
 	</header>
 	<p class="wide mt-3 text-[1.25rem] leading-snug font-bold" data-testid="report-sentence">
-		{#if alone && house}{alone.code} beside the house spool {house.code}: {pairLine(alone, house, sides).text}
+		{#if alone && house}{besideHouse(alone, house, sides)}
 		{:else}{pickSentence(rows, data.picked.chances, data.rule, data.head.currency)}{/if}
 	</p>
 	{#each data.verdicts as verdict (verdict.id)}
