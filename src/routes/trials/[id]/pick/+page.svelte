@@ -2,7 +2,6 @@
 	import { VALUE_RULES } from '$lib/core/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { ValueRule } from '$lib/core/trial/protocol';
-	import { goodForFamilies } from '$lib/core/pick/good-for';
 	import { explain } from '$lib/core/pick/explain';
 	import { measuredOn, notCounted, pickInput } from '$lib/core/pick/families';
 	import { priceMatters } from '$lib/core/pick/price-matters';
@@ -14,7 +13,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
-	import { goodForFamilyWords, goodForPartWords } from '$lib/ui/pick/good-for-words';
+	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
 	import { counting } from '$lib/ui/pick/criteria';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
@@ -80,10 +79,6 @@
 	const lost = $derived(rule === 'cheapestOfBest' && tested ? mostLost(rows) : null);
 	const sides = $derived({ candidates: data.candidates, defs: data.defs, currency: data.head.currency });
 	const beside = $derived(references[0] ?? null);
-	const goodFor = $derived([
-		...goodForFamilies(rows).map((found) => goodForFamilyWords(found, { codeOf })),
-		...data.parts.map((found) => goodForPartWords(found, { codeOf }))
-	]);
 	const price = $derived(priceMatters(rows));
 	const uncounted = $derived(notCounted(input.criteria, data.defs, measured));
 	/** One spool is never first: it is told beside the house spool. */
@@ -228,14 +223,7 @@
 					</div>
 				</section>
 			{/if}
-			{#if goodFor.length > 0}
-				<section class="panel px-3 py-2" aria-label="What each is good for">
-					<h2 class="font-semibold">What each is good for</h2>
-					<ul class="mt-1 list-disc space-y-1 pl-4">
-						{#each goodFor as { use, text } (use)}<li><strong>{use}</strong>: {text}.</li>{/each}
-					</ul>
-				</section>
-			{/if}
+			<GoodFor {rows} parts={data.parts} {codeOf} class="panel px-3 py-2" />
 			{#if flagged.length}
 				<section class="question" aria-label="Not a fair comparison">
 					<h2 class="font-semibold">≠ Not a fair comparison</h2>

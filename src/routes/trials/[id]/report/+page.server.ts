@@ -1,5 +1,5 @@
 import { settled } from '$lib/core/prints/settled';
-import { pickInputOf, pickOf, shownSheetOf } from '$lib/server/trials/findings';
+import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
@@ -21,6 +21,7 @@ export const load: PageServerLoad = async (event) => {
 		picked: { rows, references: beside, chances },
 		sheet: shownSheetOf(whole, now),
 		lacks: lacksOf(whole),
+		parts: partsOf(whole, now),
 		pieces: pieces.map(({ name, version }) => `${name} ${version}`),
 		prints: whole.spools.flatMap((s) => s.attempts.filter(settled)).length,
 		scorers: [...new Set(readings.flatMap((r) => r.scorer ?? []))],

@@ -8,6 +8,7 @@
 	import { besideHouse, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
+	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { flagLines } from '$lib/ui/words/messages';
@@ -96,6 +97,7 @@
 			{#if price}<p class="mt-1">{priceWords(price)}</p>{/if}
 		</section>
 	{/if}
+	<GoodFor {rows} parts={data.parts} {codeOf} class="mt-4" />
 	{#if measured.length > 0}
 		<section class="mt-4" aria-label="Measured">
 			<h2 class="wide text-[1.05rem] font-bold">Measured</h2>
