@@ -25,6 +25,7 @@ export const basis: Basis = {
 	failureRule: 'filament',
 	printerEffects: [],
 	pieceEffects: [],
+	loadUnit: 'N',
 	scorerEffects: [],
 	unbridged: [],
 	repeats: 1,

@@ -36,7 +36,7 @@ const OVERHANG = of(markQuantity('overhang'), 'plain');
 const LENGTH = of(markQuantity('bridgeSag'), 'plain');
 const WORDS = of(markQuantity('strings'), 'words');
 const COUNT = of(markQuantity('stringCount'), 'count');
-const LOAD = of(strengthLoad({ strengthHighN: 250, specimenKinds: { load: null, blows: null, byHand: null } }), 'load');
+const LOAD = of(strengthLoad({ strengthHighN: 250, loadUnit: 'N', specimenKinds: { load: null, blows: null, byHand: null } }), 'load');
 
 export const KINDS: readonly Kind[] = [
 	{

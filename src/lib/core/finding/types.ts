@@ -126,6 +126,8 @@ export type QuantityDef = {
 	id: string;
 	station: string;
 	unit: string;
+	/** The unit it is shown in, where that is not the one it is computed in: what the tester types. */
+	shownIn?: string;
 	direction: Direction;
 	/** Where `nearest` is best; null otherwise. */
 	target: number | null;

@@ -156,7 +156,7 @@ describe('what is still wanted', () => {
 	it('a hook that held all there was is not asked for again', () => {
 		const held = spool([[{ method: 'steps' }, { held: 111 }]]);
 		expect(find(held)).toMatchObject({ missing: [], estimate: null, n: 1 });
-		expect(find(held).messages).toEqual([{ id: 'allHeld', params: { n: 1, low: 111, measure: 'load' } }]);
+		expect(find(held).messages).toEqual([{ id: 'allHeld', params: { n: 1, low: 111, measure: 'load', unit: 'N' } }]);
 	});
 	it('the station asks for one thing at a time', () => {
 		const e = spool([[{ method: 'blows' }, { broke: 2 }]]);
@@ -254,7 +254,7 @@ describe('what goes into a finding', () => {
 	it('what lies beyond the top of the scale is said, and only that', () => {
 		const of = (high: number) => find(spool(oneEach([100, 100, 100])), { ...rules(spool(oneEach([1]))), strengthHighN: high });
 		const { estimate } = of(400);
-		expect(of(90).messages).toEqual([{ id: 'beyondScale', params: { high: 90 } }]);
+		expect(of(90).messages).toEqual([{ id: 'beyondScale', params: { high: 90, unit: 'N' } }]);
 		expect(of(400).messages).toEqual([]);
 		expect(of(estimate as number).messages).toEqual([]);
 	});

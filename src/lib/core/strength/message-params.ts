@@ -6,8 +6,9 @@ export type StrengthMessages = {
 	/** C; how many other temperatures the spool's page has. */
 	atTemperature: { nozzleC: number; others: number };
 	neverBroke: { held: number; n: number };
-	allHeld: { n: number; low: number; measure: 'load' | 'blows' };
-	beyondScale: { high: number };
+	/** Loads in N, and the unit they are shown in. */
+	allHeld: { n: number; low: number; measure: 'load' | 'blows'; unit: string };
+	beyondScale: { high: number; unit: string };
 	/** Cells of the record that tell how such parts differ; 0 where that is assumed. */
 	oneSpecimen: { cells: number };
 	'damage.whitened': { count: number };

@@ -3,15 +3,17 @@ import type { Basis } from '../trial/basis';
 import type { QuantityDef } from '../finding/types';
 
 type Of = Pick<Basis, 'strengthHighN' | 'specimenKinds'>;
+type OfLoad = Of & Pick<Basis, 'loadUnit'>;
 
 /**
  * Mean load at which specimens of the compared kind break. The top of the scale is the trial's, in N; a twentieth of it matters.
- * @example strengthLoad({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } }).differenceThatMatters // 20
+ * @example strengthLoad({ strengthHighN: 400, loadUnit: 'N', specimenKinds: { load: null, blows: null, byHand: null } }).differenceThatMatters // 20
  */
-export const strengthLoad = (basis: Of): QuantityDef => ({
+export const strengthLoad = (basis: OfLoad): QuantityDef => ({
 	id: 'strengthLoad',
 	station: 'strength',
 	unit: 'N',
+	...(basis.loadUnit === 'N' ? {} : { shownIn: basis.loadUnit }),
 	direction: 'more',
 	target: null,
 	scale: { low: 0, high: basis.strengthHighN },

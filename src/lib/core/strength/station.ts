@@ -119,7 +119,7 @@ function findOf(evidence: SpoolEvidence, basis: Basis, { measure, kind, variant,
 			...common,
 			...seen,
 			estimate: null,
-			messages: [...said, say('allHeld', { n: used.length, low, measure }), ...failures],
+			messages: [...said, say('allHeld', { n: used.length, low, measure, unit: shownUnit(def) }), ...failures],
 			gradeAtMost: 'thin'
 		});
 	}
@@ -137,7 +137,7 @@ function findOf(evidence: SpoolEvidence, basis: Basis, { measure, kind, variant,
 }
 
 /** How each way of telling is modelled; no figure of a trial's scale is in it, so that a spool has the same one in all trials. */
-const NEUTRAL = { strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } };
+const NEUTRAL = { strengthHighN: 400, loadUnit: 'N' as const, specimenKinds: { load: null, blows: null, byHand: null } };
 const MODELS: Record<SpecimenMeasure, MarkModel> = {
 	load: modelOf(strengthLoad(NEUTRAL), 'load'),
 	blows: modelOf(strengthBlows(NEUTRAL), 'blows'),
@@ -163,9 +163,12 @@ function cellsOf(evidence: SpoolEvidence, basis: Basis, measure: SpecimenMeasure
 	}));
 }
 
+/** Blows have no unit. */
+const shownUnit = (def: QuantityDef): string => def.shownIn ?? def.unit;
+
 /** A scale that is too short draws and weighs all strong spools alike. */
 function beyondScale(estimate: number | null, def: QuantityDef): Message[] {
-	return estimate !== null && estimate > def.scale.high ? [say('beyondScale', { high: def.scale.high })] : [];
+	return estimate !== null && estimate > def.scale.high ? [say('beyondScale', { high: def.scale.high, unit: shownUnit(def) })] : [];
 }
 
 /** Said with each result: how the specimens failed, most frequent first, and what those went through that did not. */

@@ -108,7 +108,7 @@ describe('what parts of one kind come to', () => {
 	it('none broke: how strong it is nobody knows; it is drawn, but told by no number', () => {
 		const found = find(steps([111, null], [133, null]));
 		expect(found).toMatchObject({ estimate: null, n: 2, grade: 'thin', sampling: { kind: 'quantiles' } });
-		expect(found.messages[0]).toEqual({ id: 'allHeld', params: { n: 2, low: 111, measure: 'load' } });
+		expect(found.messages[0]).toEqual({ id: 'allHeld', params: { n: 2, low: 111, measure: 'load', unit: 'N' } });
 	});
 	it('one part has a range, wider than that of three like it', () => {
 		const width = (e: ReturnType<typeof evidence>) => {

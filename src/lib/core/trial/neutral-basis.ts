@@ -9,6 +9,7 @@ export const NEUTRAL_BASIS: Basis = {
 	pieceIds: [],
 	markPieces: {},
 	pieceEffects: [],
+	loadUnit: 'N',
 	failureRule: 'filament',
 	printerEffects: [],
 	scorerEffects: [],

@@ -1,3 +1,4 @@
+import type { LoadUnit } from '../strength/load-unit';
 import type { SpecimenMeasure } from '../evidence/specimen';
 import type { LevelEffect } from '../stats/additive-effects';
 
@@ -40,6 +41,8 @@ export type WorkedOut = {
 	nominalMm: number;
 	/** For each quantity of prints the pieces it is compared on: the one that counts first, then other versions of it. Marks of others stay on the spool page. */
 	markPieces: Record<string, string[]>;
+	/** The unit loads are shown in. */
+	loadUnit: LoadUnit;
 	/** Price of a kilogram that others are weighed against, in the trial's currency; null while nothing is priced. */
 	costReference: number | null;
 	/** The kind of specimen that is compared, by what it is measured in; null while there is none. */

@@ -45,6 +45,18 @@ export function toCanonical(value: number, unit: string, dimension: Dimension): 
 	return unit === canonical ? value : cleanBinaryDust(convert(value, unit, canonical));
 }
 
+/**
+ * A value of the canonical unit of its dimension in another one: the way back from `toCanonical`.
+ * @param value in the canonical unit of its dimension
+ * @returns in the unit given
+ * @example fromCanonical(111.205540382, 'lb', 'load') // 25
+ */
+export function fromCanonical(value: number, unit: string, dimension: Dimension): number {
+	const canonical = canonicalUnit(dimension);
+	if (dimension === 'load' && MASSES.has(unit)) return cleanBinaryDust(convert(value / STANDARD_GRAVITY, 'kg', unit));
+	return unit === canonical ? value : cleanBinaryDust(convert(value, canonical, unit));
+}
+
 /** 1.1 kg must not become 1100.0000000000002 g: keeps twelve significant digits, more than any bench instrument carries. */
 function cleanBinaryDust(value: number): number {
 	return Number(value.toPrecision(12));

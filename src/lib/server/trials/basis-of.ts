@@ -12,6 +12,7 @@ import type { PriorSet } from '$lib/core/posterior/prior-set';
 import { pieceEffects } from '$lib/core/prints/piece-effect';
 import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effect';
 import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
+import { loadUnitOf } from '$lib/core/strength/load-unit';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
 import type { Reader } from '../db/client';
@@ -57,6 +58,7 @@ export async function basisOf(db: Reader, set: AsSet, { candidates, house, besid
 			? printerEffects(spools, { markPieces: compared, scorerEffects: leniencies }, protocol.printer?.name ?? null)
 			: [],
 		pieceEffects: [],
+		loadUnit: loadUnitOf(choosing),
 		costReference:
 			frozen ??
 			costReference(

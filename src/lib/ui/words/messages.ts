@@ -8,7 +8,7 @@ import type { ConditionKind, Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';
-import { isInWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
+import { isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -130,8 +130,9 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	noSpecimens: () => 'Nothing loaded yet.',
 	neverBroke: (p) => `${p.held} of ${plural(p.n, 'specimen')} never broke; what they held is counted in.`,
 	allHeld: (p) =>
-		`None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${p.measure === 'load' ? `${upTo(p.low, 0)} N` : plural(p.low, 'blow')}.`,
-	beyondScale: (p) => `Beyond the top of this trial’s scale (${upTo(p.high, 0)}); raise it in the rules.`,
+		`None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${p.measure === 'load' ? loadWords(p.low, p.unit) : plural(p.low, 'blow')}.`,
+	beyondScale: (p) =>
+		`Beyond the top of this trial’s scale (${p.unit ? loadWords(p.high, p.unit) : upTo(p.high, 0)}); raise it in the rules.`,
 	otherCurrency: (p) => `Priced in ${p.currency} only; this trial counts in ${p.wanted}, and nothing is converted.`,
 	oneSpecimen: (p) => `One specimen: the next could come out otherwise. ${differ(p.cells, 'specimens')}`,
 	'failed.snapped': (p) => failed(p, 'snapped clean'),

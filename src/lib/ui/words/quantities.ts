@@ -2,6 +2,7 @@ import type { Grade, QuantityDef } from '$lib/core/finding/types';
 import { markEntries } from '$lib/core/prints/mark-entries';
 import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 import { BY_HAND_WORDS } from '$lib/core/strength/words';
+import { fromCanonical } from '$lib/core/units/convert';
 import { fixed, percent, upTo } from './numbers';
 import { PRINT_MARKS } from './print-marks';
 
@@ -53,7 +54,8 @@ const IN_SENTENCE: Readonly<Record<string, string>> = {
 	costPerGoodKg: 'cost per good kg'
 };
 
-export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words'>, currency: string): string {
+export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words' | 'shownIn'>, currency: string): string {
+	if (def.shownIn) return `mean load, ${def.shownIn}`;
 	if (def.id === 'costPerGoodKg') return `${currency}, with failures`;
 	if (def.id === 'pricePerKg') return `${currency}, with shipping`;
 	if (WORDS[def.id]) return WORDS[def.id]?.under ?? '';
@@ -84,12 +86,26 @@ function rankWord(def: Pick<QuantityDef, 'id' | 'words'>, rank: number): string 
 	return words?.[Math.min(words.length - 1, Math.max(0, Math.round(rank)))] ?? null;
 }
 
+/** What telling a value takes of its quantity. */
+type Told = Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'words' | 'shownIn'>;
+
+/** Decimals of a load, by its unit: no finer than test parts scatter. */
+const LOAD_DECIMALS: Readonly<Record<string, number>> = { kg: 1, kgf: 1, lb: 0, lbf: 0 };
+
+function bareLoad(newtons: number, unit: string): string {
+	return fixed(fromCanonical(newtons, unit, 'load'), LOAD_DECIMALS[unit] ?? 0);
+}
+
+/** A load in the unit it is typed in. @example loadWords(111.2, 'lb') // '25 lb' */
+export const loadWords = (newtons: number, unit: string): string => `${bareLoad(newtons, unit)} ${unit}`;
+
 const isShare = (id: string) => id === 'printSuccess' || id === 'diameterOutside' || id === 'diameterInside';
 
 /** A value of a quantity in words: number with its unit, or its word. */
-export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'words'>, value: number, currency = ''): string {
+export function valueWords(def: Told, value: number, currency = ''): string {
 	const word = rankWord(def, value);
 	if (word !== null) return word;
+	if (def.shownIn) return loadWords(value, def.shownIn);
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return `${fixed(value, 2)} ${currency}`.trim();
 	const words = WORDS[def.id];
@@ -98,9 +114,10 @@ export function valueWords(def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'wor
 }
 
 /** The same without the unit, for figures whose column names it. */
-export function bareValue(def: Pick<QuantityDef, 'id' | 'unit' | 'scale' | 'words'>, value: number): string {
+export function bareValue(def: Told, value: number): string {
 	const word = rankWord(def, value);
 	if (word !== null) return word;
+	if (def.shownIn) return bareLoad(value, def.shownIn);
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);
 	const words = WORDS[def.id];

@@ -19,7 +19,8 @@ import { STATIONS } from '$lib/core/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
 import { changedMostWords, flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
-import { bareValue, quantityName, valueWords } from './quantities';
+import { strengthLoad } from '$lib/core/strength/quantities';
+import { bareValue, quantityName, quantityUnder, valueWords } from './quantities';
 import { kindWords } from './closed-lists';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import type { Refusal } from '$lib/schemas/refusals';
@@ -324,6 +325,19 @@ describe('words', () => {
 		expect(changedMostWords(say('wetDry.few', { ...few, wet2: 2, dry2: 0 }))).toBe('dried: strings heavy to wisp, slight to none');
 		const counted = { quantity: 'strings', change: 1, better: 3, worse: 0, same: 0, pairs: 3, p: 1 };
 		expect(changedMostWords(say('wetDry.tooFew', counted))).toBe('dried: strings better in 3 of 3 pairs, worse in 0');
+	});
+	it('a load is told in the unit it was typed in, everywhere', () => {
+		const inPounds = strengthLoad({ strengthHighN: 400, loadUnit: 'lb', specimenKinds: { load: null, blows: null, byHand: null } });
+		expect(valueWords(inPounds, 111.205540382)).toBe('25 lb');
+		expect(bareValue(inPounds, 111.205540382)).toBe('25');
+		expect(quantityUnder(inPounds, 'EUR')).toBe('mean load, lb');
+		const inKilos = { ...inPounds, shownIn: 'kg' };
+		expect(valueWords(inKilos, 98.0665)).toBe('10.0 kg');
+		expect(sentence(say('allHeld', { n: 2, low: 244.65218884, measure: 'load', unit: 'lb' }))).toBe(
+			'None of 2 specimens broke; the least any of them held was 55 lb.'
+		);
+		expect(sentence(say('beyondScale', { high: 400, unit: 'N' }))).toContain('scale (400 N)');
+		expect(sentence(say('beyondScale', { high: 20, unit: '' }))).toContain('scale (20)');
 	});
 	it('what a print was lost to is named where it is one thing', () => {
 		expect(sentence({ id: 'lostOtherwise', params: { count: 2, cause: 'setUp' } })).toBe('2 lost to set-up');
