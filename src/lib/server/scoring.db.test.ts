@@ -148,7 +148,9 @@ describe('what belongs to the run of a print', () => {
 		await fed(70, { outcome: 'failed', cause: 'filament', percentReached: 10 });
 		const found = await findingOf(spoolId, 'feedRate');
 		expect(found).toMatchObject({ estimate: 40, interval: { low: 40, high: 70 } });
-		expect(found?.messages.find((m) => m.id === 'hardnessStated')?.params).toMatchObject({ value: 45, scale: 'D' });
+		const hardness = await findingOf(spoolId, 'statedHardness');
+		expect(hardness).toMatchObject({ method: 'stated', n: 1 });
+		expect(hardness?.messages.find((m) => m.id === 'hardnessStated')?.params).toMatchObject({ value: 45, scale: 'D' });
 		expect(await findingOf(spoolId, 'loadEffort')).toMatchObject({ n: 2, figure: { kind: 'words', counts: [0, 2, 0, 0] } });
 		expect(await errorsOf(() => spoolOf({ material: 'TPU', hardness: '95' }))).toMatchObject([{ path: 'hardness' }]);
 	});

@@ -12,16 +12,14 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
-	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import { byTemperature } from '$lib/core/strength/by-temperature';
 	import LoadsByTemperature from '$lib/ui/strength/LoadsByTemperature.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
-	import { markOverMessage } from '$lib/core/prints/marks-over';
-	import { wetDryMessage } from '$lib/core/prints/wet-dry';
 	import Calibrations from '$lib/ui/spool/Calibrations.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
+	import MarksChanged from '$lib/ui/spool/MarksChanged.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import { productLine } from '$lib/ui/spool/names';
@@ -264,46 +262,7 @@
 				<ReadingList readings={diameters} waiting={new Set()} onchange={() => void invalidateAll()} />
 			</section>
 		{/if}
-		{#if data.wetDry.length}
-			<section aria-label="Before and after drying">
-				<h2 class="mb-1 font-semibold">Before and after drying</h2>
-				{#if data.driedFinished}<p class="mb-1">{sentence(data.driedFinished)}</p>{/if}
-				<div class="flex flex-wrap gap-3">
-					{#each data.wetDry as compared (compared.quantity)}
-						{@const def = data.defs.find((d) => d.id === compared.quantity)}
-						{#if def}
-							<figure class="panel w-[250px] px-3 py-2">
-								<figcaption class="font-medium">
-									{quantityName(def)} <span class="small">n {plural(compared.pairs.length, 'pair')}</span>
-								</figcaption>
-								<PairsFigure pairs={compared.pairs.map(({ wet, dry }) => [wet, dry] as const)} {def} names={['before', 'dried']} />
-								<p class="small mt-1">{sentence(wetDryMessage(compared))}</p>
-							</figure>
-						{/if}
-					{/each}
-				</div>
-			</section>
-		{/if}
-		{#if data.marksOver.length}
-			<section aria-label="Over days and water">
-				<h2 class="mb-1 font-semibold">With days in the air and water taken up</h2>
-				<ul class="space-y-1.5">
-					{#each data.marksOver as over (over.over + over.quantity + over.pieceId)}
-						{@const def = data.defs.find((d) => d.id === over.quantity)}
-						<li>
-							{sentence(markOverMessage(over))}
-							{#if def}<span class="small"
-									>{over.prints
-										.map(
-											(p) => `${over.over === 'days' ? `day ${upTo(p.at, 1)}` : `${fixed(p.at, 2)} % water`}: ${valueWords(def, p.value)}`
-										)
-										.join(' · ')}</span
-								>{/if}
-						</li>
-					{/each}
-				</ul>
-			</section>
-		{/if}
+		<MarksChanged wetDry={data.wetDry} finished={data.driedFinished} over={data.marksOver} defs={data.defs} />
 		{#if weighed.length}
 			<section aria-label="Weighings">
 				<h2 class="mb-1 font-semibold">Weighings</h2>
