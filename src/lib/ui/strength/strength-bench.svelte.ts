@@ -1,6 +1,7 @@
 import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import { kindsOfTrial, specimenKinds } from '$lib/core/strength/kinds';
+import { loadUnitOf } from '$lib/core/strength/load-unit';
 import { strengthStation } from '$lib/core/strength/station';
 import type { Basis } from '$lib/core/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
@@ -35,9 +36,10 @@ export class StrengthBench {
 	// One after the other, so that a specimen reaches the outbox before its loads.
 	#queue: Promise<unknown> = Promise.resolve();
 
-	// What was captured a moment ago may be the first of its kind: then it is the one compared.
+	// What was captured a moment ago may be the first of its kind or unit: then that is the one compared, and shown.
 	readonly #basis = $derived.by(() => ({
 		...this.#given().basis,
+		loadUnit: loadUnitOf(this.bench.live),
 		specimenKinds: specimenKinds(this.bench.live, this.#given().basis.chosenKinds)
 	}));
 	/** All kinds that are here, for choosing the one that is compared. */
