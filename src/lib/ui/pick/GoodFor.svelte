@@ -1,13 +1,20 @@
 <script lang="ts">
 	import { goodForFamilies, type GoodForPart } from '$lib/core/pick/good-for';
+	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { PickRow } from '$lib/core/pick/types';
 	import { goodForFamilyWords, goodForPartWords } from './good-for-words';
 
 	/** Which spools are good for what: family by family, and test part by test part. Nothing where nobody is clearly behind. */
-	type Props = { rows: readonly PickRow[]; parts: readonly GoodForPart[]; codeOf: (spoolId: string) => string; class?: string };
-	let { rows, parts, codeOf, class: more = '' }: Props = $props();
+	type Props = {
+		rows: readonly PickRow[];
+		parts: readonly GoodForPart[];
+		defs: readonly QuantityDef[];
+		codeOf: (spoolId: string) => string;
+		class?: string;
+	};
+	let { rows, parts, defs, codeOf, class: more = '' }: Props = $props();
 	const lines = $derived([
-		...goodForFamilies(rows).map((found) => goodForFamilyWords(found, { codeOf })),
+		...goodForFamilies(rows).map((found) => goodForFamilyWords(found, { codeOf, defs })),
 		...parts.map((found) => goodForPartWords(found, { codeOf }))
 	]);
 </script>

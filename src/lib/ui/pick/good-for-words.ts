@@ -1,21 +1,25 @@
+import type { QuantityDef } from '$lib/core/finding/types';
 import type { GoodForFamily, GoodForPart } from '$lib/core/pick/good-for';
 import { familyOfCriterion } from '$lib/core/pick/families';
 import { FAMILY_WORDS, kindWords } from '../words/closed-lists';
 import { quantityName, valueWords } from '../words/quantities';
 
-type Of = { codeOf: (spoolId: string) => string };
+type Of = { codeOf: (spoolId: string) => string; defs: readonly QuantityDef[] };
 
 /** Who is good for a family of quantities. @example goodForFamilyWords(found, of) // { use: 'Looks', text: 'HU4, SE6; behind: LA3' } */
-export function goodForFamilyWords({ id, best, behind }: GoodForFamily, { codeOf }: Of): { use: string; text: string } {
+export function goodForFamilyWords({ id, best, behind }: GoodForFamily, { codeOf, defs }: Of): { use: string; text: string } {
 	const family = familyOfCriterion(id);
 	return {
-		use: family ? FAMILY_WORDS[family] : quantityName({ id }),
+		use: family ? FAMILY_WORDS[family] : quantityName(defs.find((d) => d.id === id) ?? { id }),
 		text: `${best.map(codeOf).join(', ')}; behind: ${behind.map(codeOf).join(', ')}`
 	};
 }
 
 /** Who is good for a kind of test part, each with what it came to. */
-export function goodForPartWords({ def, variant, values, best, behind }: GoodForPart, { codeOf }: Of): { use: string; text: string } {
+export function goodForPartWords(
+	{ def, variant, values, best, behind }: GoodForPart,
+	{ codeOf }: Pick<Of, 'codeOf'>
+): { use: string; text: string } {
 	const said = (id: string) => `${codeOf(id)} (${valueWords(def, values[id] ?? 0)})`;
 	return {
 		use: `${quantityName(def)}, ${kindWords(variant)}`,

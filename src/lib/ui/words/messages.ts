@@ -8,7 +8,7 @@ import type { ConditionKind, Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';
-import { isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
+import { bareValue, isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -228,7 +228,8 @@ function fewPairs(p: MessageParams['wetDry.few']): string {
 export function changedMostWords(message: WetDryMessage): string {
 	if (message.id !== 'wetDry.few') return `dried: ${mark(message.params)} ${pairWords(message.params)}`;
 	const { params: p } = message;
-	const pair = (wet: number, dry: number) => `${seenValue(p.quantity, wet)} to ${seenValue(p.quantity, dry)}`;
+	const bare = (value: number) => bareValue({ id: p.quantity, unit: '', scale: { low: 0, high: 100 } }, value);
+	const pair = (wet: number, dry: number) => `${bare(wet)} to ${seenValue(p.quantity, dry)}`;
 	return `dried: ${mark(p)} ${pair(p.wet, p.dry)}${p.wet2 !== null && p.dry2 !== null ? `, ${pair(p.wet2, p.dry2)}` : ''}`;
 }
 

@@ -223,7 +223,7 @@
 					</div>
 				</section>
 			{/if}
-			<GoodFor {rows} parts={data.parts} {codeOf} class="panel px-3 py-2" />
+			<GoodFor {rows} parts={data.parts} defs={data.defs} {codeOf} class="panel px-3 py-2" />
 			{#if flagged.length}
 				<section class="question" aria-label="Not a fair comparison">
 					<h2 class="font-semibold">≠ Not a fair comparison</h2>

@@ -97,7 +97,7 @@
 			{#if price}<p class="mt-1">{priceWords(price)}</p>{/if}
 		</section>
 	{/if}
-	<GoodFor {rows} parts={data.parts} {codeOf} class="mt-4" />
+	<GoodFor {rows} parts={data.parts} defs={data.defs} {codeOf} class="mt-4" />
 	{#if measured.length > 0}
 		<section class="mt-4" aria-label="Measured">
 			<h2 class="wide text-[1.05rem] font-bold">Measured</h2>

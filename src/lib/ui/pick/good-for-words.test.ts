@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import { strengthByHand } from '$lib/core/strength/quantities';
+import { goodForFamilyWords, goodForPartWords } from './good-for-words';
+
+const codeOf = (id: string) => id.toUpperCase();
+const byHand = strengthByHand({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } });
+
+describe('what each spool is good for, in words', () => {
+	it('by its family, or by the name that a measure of one’s own has', () => {
+		const split = { best: ['a', 'b'], behind: ['c'] };
+		expect(goodForFamilyWords({ id: 'family.looks', ...split }, { codeOf, defs: [] })).toEqual({ use: 'Looks', text: 'A, B; behind: C' });
+		const own = { ...byHand, id: 'own.1', name: 'Clip grip' };
+		expect(goodForFamilyWords({ id: 'own.1', ...split }, { codeOf, defs: [own] }).use).toBe('Clip grip');
+	});
+	it('by the kind of test part, with what each came to', () => {
+		const found = { def: byHand, variant: 'bar · flat · byHand', values: { a: 3, c: 1 }, best: ['a'], behind: ['c'] };
+		expect(goodForPartWords(found, { codeOf })).toEqual({ use: 'By hand, bar, flat, by hand', text: 'A (bends); behind: C (snaps)' });
+	});
+});
