@@ -15,7 +15,7 @@ const WORDS: Record<string, QuantityWords> = {
 	diameterInside: { name: 'Inside tolerance', under: 'share of length', decimals: 0, unit: '%' },
 	diameterSpread: { name: 'Spread of the strand', under: 'SD, instrument out', decimals: 4, unit: 'mm' },
 	ovality: { name: 'Ovality', under: 'largest less smallest', decimals: 3, unit: 'mm' },
-	strandFlowRatio: { name: 'Flow ratio', under: 'suggested', decimals: 3, unit: '' },
+	strandFlowRatio: { name: 'Flow by diameter', under: 'ratio suggested', decimals: 3, unit: '' },
 	...PRINT_MARKS,
 	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
 	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
