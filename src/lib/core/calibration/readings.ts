@@ -2,11 +2,9 @@ import type { ReadingQuantity } from '../readings/reading-quantity';
 
 const CALIBRATION = { station: 'calibration' } as const;
 
-/** What a calibration is noted as; limits are hard ones, beyond which another thing was meant. */
+/** What a calibration is noted as, beside flow and pressure advance, which the diameter station asks for too; limits are hard ones. */
 export const CALIBRATION_READINGS = {
 	calibratedNozzleC: { ...CALIBRATION, dimension: 'temperature', low: 120, high: 500 },
-	flowRatio: { ...CALIBRATION, dimension: 'plain', low: 0.5, high: 1.5 },
-	calibratedPressureAdvance: { ...CALIBRATION, dimension: 'plain', low: 0, high: 2 },
 	calibratedRetraction: { ...CALIBRATION, dimension: 'length', low: 0, high: 20 },
 	highestFlow: { ...CALIBRATION, dimension: 'plain', low: 0.5, high: 100 }
 } as const satisfies Record<string, ReadingQuantity>;

@@ -31,7 +31,7 @@ function modelled({ def, scatter }: Calibrated): MarkModel {
 }
 
 const readingsOf = ({ readings }: SpoolEvidence, { def }: Calibrated) =>
-	readings.flatMap((r) => (r.station === 'calibration' && r.quantity === def.id && r.value !== null ? [{ ...r, value: r.value }] : []));
+	readings.flatMap((r) => (r.quantity === def.id && r.value !== null ? [{ ...r, value: r.value }] : []));
 
 const observedOf = (counted: ReturnType<typeof readingsOf>, { def }: Calibrated): Observed[] =>
 	counted.map((r) => readingAs(r.value, r.resolution ?? def.differenceThatMatters / 100));

@@ -17,10 +17,10 @@
 	let { evidence, findings }: { evidence: SpoolEvidence; findings: Finding[] } = $props();
 	const when = new When();
 	const bench = new BenchReadings('calibration', when);
-	let chosen = $state('flowRatio');
+	let chosen = $state('calibratedFlow');
 	const of = $derived(CALIBRATED.find((c) => c.def.id === chosen));
 	const live = $derived(bench.of(evidence));
-	const readingsOf = (id: string) => live.readings.filter((r) => r.station === 'calibration' && r.quantity === id);
+	const readingsOf = (id: string) => live.readings.filter((r) => r.quantity === id);
 	const mine = $derived(readingsOf(chosen));
 	const done = $derived(CALIBRATED.filter(({ def }) => readingsOf(def.id).length > 0));
 	/** Open from the start where something stands in it; after that it is the tester's. */

@@ -276,8 +276,8 @@ const OTHER_READINGS: Readonly<Record<string, string>> = {
 	loadEffort: 'loading',
 	own: 'own measure',
 	calibratedNozzleC: 'best heat',
-	flowRatio: 'flow ratio',
-	calibratedPressureAdvance: 'pressure advance',
+	calibratedFlow: 'flow ratio',
+	pressureAdvance: 'pressure advance',
 	calibratedRetraction: 'retraction',
 	highestFlow: 'highest flow'
 };
