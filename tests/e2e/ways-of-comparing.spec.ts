@@ -60,9 +60,11 @@ test('three materials broken by hand along, across and drilled: what each is goo
 	await open(page, `${server.url}/trials/${trialId}/pick`);
 	const good = page.getByRole('region', { name: 'What each is good for' });
 	const line = (kind: RegExp) => good.getByRole('listitem').filter({ hasText: kind });
-	await expect(line(/bar, flat, by hand(?!, drilled)/)).toContainText(`${codes[1]} (bends), ${codes[2]} (bends); behind: ${codes[0]}`);
-	await expect(line(/bar, upright/)).toContainText(`${codes[0]} (bends); behind: ${codes[1]}`);
-	await expect(line(/drilled/)).toContainText(`${codes[2]} (bends); behind: ${codes[0]}`);
+	await expect(line(/bar, flat, by hand(?!, drilled)/)).toContainText(
+		new RegExp(`${codes[1]} bends \\([^)]+; n 5\\), ${codes[2]} bends \\([^)]+; n 5\\); behind: ${codes[0]} snaps`)
+	);
+	await expect(line(/bar, upright/)).toContainText(new RegExp(`${codes[0]} bends \\([^)]+\\); behind: ${codes[1]}`));
+	await expect(line(/drilled/)).toContainText(new RegExp(`${codes[2]} bends \\([^)]+\\); behind: ${codes[0]}`));
 	await expect(page.getByText(/Three materials|3 materials|materials are in this trial/i).first()).toBeVisible();
 });
 
@@ -124,7 +126,9 @@ test('two colours’ calibrations: typed on the spool, offered with a print, and
 	await calibrate(spoolIds[1] as string, ['0.980', '0.979']);
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.getByRole('region', { name: 'One preset' })).toContainText(
-		`${codes[0]} and ${codes[1]}: one preset will do (flow ratio 0.971 and 0.979).`
+		new RegExp(
+			`${codes[0]} and ${codes[1]}: one preset will do: flow ratio 0\\.971 \\(0\\.9\\d+ to 0\\.9\\d+; n 2\\) and 0\\.979 \\(.*; n 2\\)\\.`
+		)
 	);
 	// The next print is offered what was calibrated.
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[1] as string}`);

@@ -1,6 +1,7 @@
 import { cross, group } from 'd3-array';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { alikeEnough, toldApart } from '../compare/apart';
+import { rangedOf, type Ranged } from '../finding/measured';
 import type { Finding, QuantityDef } from '../finding/types';
 import { CALIBRATED } from './quantities';
 
@@ -10,7 +11,7 @@ export type OnePreset = {
 	second: string;
 	/** One does; one does not; or that is not known yet. */
 	outcome: 'does' | 'doesNot' | 'open';
-	calibrations: { def: QuantityDef; first: number; second: number; outcome: OnePreset['outcome'] }[];
+	calibrations: { def: QuantityDef; first: Ranged; second: Ranged; outcome: OnePreset['outcome'] }[];
 };
 
 /**
@@ -31,10 +32,9 @@ export function onePreset(a: readonly Finding[], b: readonly Finding[]): OnePres
 	const [any] = both;
 	if (!any) return null;
 	const calibrations = both.map(({ def, first, second }) => {
-		const values = { first: first.estimate as number, second: second.estimate as number };
-		const isFar = Math.abs(values.first - values.second) > def.differenceThatMatters;
+		const isFar = Math.abs((first.estimate as number) - (second.estimate as number)) > def.differenceThatMatters;
 		const outcome = alikeEnough(first, second, def) ? 'does' : isFar && toldApart(first, second, def, both.length) ? 'doesNot' : 'open';
-		return { def, ...values, outcome } as const;
+		return { def, first: rangedOf(first), second: rangedOf(second), outcome } as const;
 	});
 	return {
 		first: any.first.subject.spoolId,

@@ -1,5 +1,14 @@
 import type { Finding } from './types';
 
+/** A figure with how sure it is. */
+export type Ranged = Pick<Finding, 'estimate' | 'n' | 'interval'>;
+
+/**
+ * The figure of a finding, and no more of it.
+ * @example rangedOf(finding).n // 3
+ */
+export const rangedOf = ({ estimate, n, interval }: Ranged): Ranged => ({ estimate, n, interval });
+
 /** Methods that tell what others measured or stated. */
 const OF_OTHERS: readonly string[] = ['handbook', 'stated'];
 

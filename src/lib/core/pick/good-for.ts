@@ -1,6 +1,6 @@
 import { group, max } from 'd3-array';
 import { sideOf } from '../compare/apart';
-import { isMeasured } from '../finding/measured';
+import { isMeasured, rangedOf, type Ranged } from '../finding/measured';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { PickRow } from './types';
 
@@ -11,7 +11,7 @@ export type GoodFor = { best: string[]; behind: string[] };
 export type GoodForFamily = GoodFor & { id: string };
 
 /** The same of one kind of test part, with what each spool came to. */
-export type GoodForPart = GoodFor & { def: QuantityDef; variant: string; values: Record<string, number> };
+export type GoodForPart = GoodFor & { def: QuantityDef; variant: string; values: Record<string, Ranged> };
 
 /**
  * Which spools are good for what counts: in each family those whose range reaches the best one's. Where nobody is clearly behind nothing is told.
@@ -53,7 +53,7 @@ export function goodForParts(findings: readonly Finding[], defs: readonly Quanti
 			{
 				def,
 				variant: first.subject.variant as string,
-				values: Object.fromEntries(of.map((f) => [f.subject.spoolId, f.estimate as number])),
+				values: Object.fromEntries(of.map((f) => [f.subject.spoolId, rangedOf(f)])),
 				best: ids(of.filter((f) => !isBehind(f))),
 				behind: ids(behind)
 			}

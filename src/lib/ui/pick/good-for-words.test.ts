@@ -13,7 +13,15 @@ describe('what each spool is good for, in words', () => {
 		expect(goodForFamilyWords({ id: 'own.1', ...split }, { codeOf, defs: [own] }).use).toBe('Clip grip');
 	});
 	it('by the kind of test part, with what each came to', () => {
-		const found = { def: byHand, variant: 'bar · flat · byHand', values: { a: 3, c: 1 }, best: ['a'], behind: ['c'] };
-		expect(goodForPartWords(found, { codeOf })).toEqual({ use: 'By hand, bar, flat, by hand', text: 'A (bends); behind: C (snaps)' });
+		const ranged = (estimate: number) => ({
+			estimate,
+			n: 5,
+			interval: { low: estimate - 1, high: estimate + 1, level: 0.95, kind: 'credible' as const }
+		});
+		const found = { def: byHand, variant: 'bar · flat · byHand', values: { a: ranged(3), c: ranged(1) }, best: ['a'], behind: ['c'] };
+		expect(goodForPartWords(found, { codeOf })).toEqual({
+			use: 'By hand, bar, flat, by hand',
+			text: 'A bends (resists to holds; n 5); behind: C snaps (crumbles to resists; n 5)'
+		});
 	});
 });

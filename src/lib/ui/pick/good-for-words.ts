@@ -2,7 +2,7 @@ import type { QuantityDef } from '$lib/core/finding/types';
 import type { GoodForFamily, GoodForPart } from '$lib/core/pick/good-for';
 import { familyOfCriterion } from '$lib/core/pick/families';
 import { FAMILY_WORDS, kindWords } from '../words/closed-lists';
-import { quantityName, valueWords } from '../words/quantities';
+import { quantityName, rangedWords } from '../words/quantities';
 
 type Of = { codeOf: (spoolId: string) => string; defs: readonly QuantityDef[] };
 
@@ -20,7 +20,7 @@ export function goodForPartWords(
 	{ def, variant, values, best, behind }: GoodForPart,
 	{ codeOf }: Pick<Of, 'codeOf'>
 ): { use: string; text: string } {
-	const said = (id: string) => `${codeOf(id)} (${valueWords(def, values[id] ?? 0)})`;
+	const said = (id: string) => [codeOf(id), ...(values[id] ? [rangedWords(def, values[id])] : [])].join(' ');
 	return {
 		use: `${quantityName(def)}, ${kindWords(variant)}`,
 		text: `${best.map(said).join(', ')}; behind: ${behind.map(said).join(', ')}`

@@ -1,3 +1,4 @@
+import type { Ranged } from '$lib/core/finding/measured';
 import type { Grade, QuantityDef } from '$lib/core/finding/types';
 import { markEntries } from '$lib/core/prints/mark-entries';
 import { LOAD_WORDS } from '$lib/core/prints/mark-words';
@@ -122,6 +123,13 @@ export function bareValue(def: Told, value: number): string {
 	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);
 	const words = WORDS[def.id];
 	return words ? fixed(value, words.decimals) : upTo(value, decimalsFor(def));
+}
+
+/** A figure with its range and how much it rests on. @example rangedWords(def, finding) // '31 lb (28 to 34; n 4)' */
+export function rangedWords(def: Told, { estimate, interval, n }: Ranged): string {
+	if (estimate === null) return 'no value';
+	const range = interval ? `${bareValue(def, interval.low)} to ${bareValue(def, interval.high)}` : 'no range';
+	return `${valueWords(def, estimate)} (${range}; n ${n})`;
 }
 
 /** As many decimals as a thousandth of the scale needs. */
