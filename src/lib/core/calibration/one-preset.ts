@@ -1,4 +1,4 @@
-import { cross, group } from 'd3-array';
+import { group } from 'd3-array';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { alikeEnough, toldApart } from '../compare/apart';
 import { rangedOf, type Ranged } from '../finding/measured';
@@ -57,7 +57,8 @@ export function onePresets(spools: readonly SpoolEvidence[], found: (evidence: S
 	const productOf = ({ spool }: SpoolEvidence) => JSON.stringify([spool.maker, spool.filament, spool.material]);
 	// Of a blind trial nobody knows which spools are of one product.
 	const named = spools.filter((s) => s.spool.filament !== null);
-	return [...group(named, productOf).values()].flatMap((of) =>
-		cross(of, of, (a, b) => (of.indexOf(a) < of.indexOf(b) ? onePreset(found(a), found(b)) : null)).filter((pair) => pair !== null)
-	);
+	return [...group(named, productOf).values()].flatMap((alike) => {
+		const calibrated = alike.map(found).filter((findings) => findings.length > 0);
+		return calibrated.flatMap((a, i) => calibrated.slice(i + 1).flatMap((b) => onePreset(a, b) ?? []));
+	});
 }

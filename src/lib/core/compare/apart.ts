@@ -19,8 +19,14 @@ type Difference = { mean: number; sd: number; df: number; /** Variance of what i
  * @example differenceOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def)?.mean // -1
  */
 export function differenceOf(a: Compared, b: Compared, def: Def): Difference | null {
-	const ma = comparedMoments(a, def);
-	const mb = comparedMoments(b, def);
+	return between(withMoments(a, def), withMoments(b, def));
+}
+
+/** A finding with its moments, which many comparisons of one finding share. */
+type WithMoments = { of: Compared; moments: DistanceMoments | null };
+const withMoments = (of: Compared, def: Def): WithMoments => ({ of, moments: comparedMoments(of, def) });
+
+function between({ of: a, moments: ma }: WithMoments, { of: b, moments: mb }: WithMoments): Difference | null {
 	if (!ma || !mb) return null;
 	const common = commonVariance(a, ma, b, mb);
 	const variance = ma.sd ** 2 + mb.sd ** 2 + common;
@@ -37,10 +43,28 @@ export function differenceOf(a: Compared, b: Compared, def: Def): Difference | n
  * @example toldApart({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def, 1) // true
  */
 export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): boolean {
-	const difference = differenceOf(a, b, def);
+	return apart(withMoments(a, def), withMoments(b, def), def, pairs);
+}
+
+/**
+ * The same of every two of many findings, by their places in the list. What each comes to is worked out once, not once a pair.
+ * @param findings findings of one quantity, one a spool
+ * @param pairs comparisons made in the column, at least 1
+ * @example toldApartAmong([{ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }], def, 1)(0, 1) // true
+ */
+export function toldApartAmong(findings: readonly Compared[], def: Def, pairs: number): (i: number, j: number) => boolean {
+	const all = findings.map((of) => withMoments(of, def));
+	return (i, j) => apart(all[i] as WithMoments, all[j] as WithMoments, def, pairs);
+}
+
+function apart(first: WithMoments, second: WithMoments, def: Def, pairs: number): boolean {
+	const difference = between(first, second);
 	if (!difference) return false;
+	const [a, b] = [first.of, second.of];
 	if (a.sampling.kind === 'bounds' && b.sampling.kind === 'bounds' && difference.common === 0 && def.direction !== 'nearest')
 		return a.sampling.high < b.sampling.low || b.sampling.high < a.sampling.low;
+	// Most pairs are no further apart than any such interval is wide: its exact width need not be asked for.
+	if (Math.abs(difference.mean) <= LEAST_Z * difference.sd) return false;
 	return Math.abs(difference.mean) > halfWidth(difference, pairs) + dust(difference);
 }
 
@@ -65,6 +89,9 @@ export function alikeEnough(a: Compared, b: Compared, def: Def & Pick<QuantityDe
 	const difference = differenceOf(a, b, def);
 	return difference !== null && Math.abs(difference.mean) + halfWidth(difference, 1) <= def.differenceThatMatters + dust(difference);
 }
+
+/** Below the 97.5 % quantile of the normal law, and so of every t. */
+const LEAST_Z = 1.95;
 
 const halfWidth = ({ sd, df }: Difference, pairs: number): number => (sd === 0 ? 0 : tQuantile(1 - 0.025 / pairs, df) * sd);
 

@@ -7,7 +7,7 @@ import type { Finding, Sampling } from '../finding/types';
 import { markQuantity } from '../prints/mark-entries';
 import { meanInterval } from '../stats/mean-interval';
 import { diameterMean } from '../diameter/quantities';
-import { alikeEnough, differenceOf, toldApart, type Compared } from './apart';
+import { alikeEnough, differenceOf, toldApart, toldApartAmong, type Compared } from './apart';
 import { compare } from './compare';
 import { compactLetterDisplay } from './compact-letter-display';
 import { moments } from '../sampling/moments';
@@ -113,6 +113,17 @@ describe('told apart', () => {
 		expect(toldApart(t(60, 1, caliper(3)), t(65, 1, caliper(3)), overhang, 1)).toBe(true);
 		expect(toldApart(t(60, 1, caliper(3)), t(65, 1), overhang, 1)).toBe(false);
 		expect(toldApart(t(60, 1, caliper(3)), t(65, 1, [{ source: 'other', sd: 3 }]), overhang, 1)).toBe(false);
+	});
+	it('every two of many are told apart as any two alone', () => {
+		const SHARED = [{ source: 'caliper', sd: 3 }];
+		const within: Compared = { sampling: { kind: 'bounds', low: 60, high: 75 }, shared: [] };
+		const all = [t(60, 0.4), t(62, 0.4), t(62.9, 0.4), t(60, 1, SHARED), t(65, 1, SHARED), within];
+		for (const def of [overhang, { ...overhang, direction: 'nearest' as const, target: 61 }]) {
+			const among = toldApartAmong(all, def, 3);
+			all.forEach((a, i) => all.forEach((b, j) => expect(among(i, j)).toBe(toldApart(a, b, def, 3))));
+		}
+		expect([toldApartAmong(all, overhang, 3)(0, 1), toldApartAmong(all, overhang, 3)(0, 2)]).toEqual([true, true]);
+		expect(toldApartAmong(all, overhang, 3)(1, 2)).toBe(false);
 	});
 	it('where nearest is best, distances from the target are compared', () => {
 		// On either side of 1.75 and as far from it: alike, though 0.06 apart.

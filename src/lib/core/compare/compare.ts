@@ -4,7 +4,7 @@ import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
 import { UNCHANGED } from '../prints/context';
 import { targetOf } from '../finding/target';
-import { toldApart } from './apart';
+import { toldApartAmong } from './apart';
 import { compactLetterDisplay } from './compact-letter-display';
 
 /** A set of findings of one quantity that are not like with like. */
@@ -46,7 +46,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 	const ordered = [...known].sort((a, b) => worth(a) - worth(b));
 	const like = onePiece(ordered);
 	const pairs = Math.max(1, (like.length * (like.length - 1)) / 2);
-	const given = compactLetterDisplay(like.length, (i, j) => toldApart(like[i] as Finding, like[j] as Finding, def, pairs));
+	const given = compactLetterDisplay(like.length, toldApartAmong(like, def, pairs));
 	return {
 		flags: flagsOf(known, def.id, basis),
 		letters: like.length < 2 ? {} : Object.fromEntries(like.map((f, i) => [f.subject.spoolId, given[i] as string]))
