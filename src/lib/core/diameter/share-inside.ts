@@ -1,3 +1,4 @@
+import { remembering } from '../remember';
 import { chiSquareQuantile, normalCdf, normalQuantile } from '../stats/distributions';
 
 /** What the readings say of the strand, before the claim is asked. */
@@ -87,16 +88,11 @@ function between(mean: number, sd: number, low: number, high: number): number {
 }
 
 /** Quantiles do not change, and spools of a trial have like numbers of readings: each set is worked out once. */
-const known = new Map<string, readonly number[]>();
+const remembered = remembering<string, readonly number[]>(1000);
 
 const normalSlices = (count: number) => slices('z', 0, count, (p) => normalQuantile(p));
 const chiSlices = (df: number, count: number) => slices('chi', df, count, (p) => chiSquareQuantile(p, df) / df);
 
 function slices(law: string, df: number, count: number, inverse: (p: number) => number): readonly number[] {
-	const key = `${law} ${df} ${count}`;
-	const found = known.get(key);
-	if (found) return found;
-	const made = Array.from({ length: count }, (_, i) => inverse((i + 0.5) / count));
-	known.set(key, made);
-	return made;
+	return remembered(`${law} ${df} ${count}`, () => Array.from({ length: count }, (_, i) => inverse((i + 0.5) / count)));
 }

@@ -1,17 +1,22 @@
 import type { QuantityDef } from '../finding/types';
+import { numberOf, remembering } from '../remember';
 import { normalQuantile } from '../stats/distributions';
 import { COST } from './cost';
+import type { RankedFinding } from './ranked-finding';
 import type { Strata } from './strata';
 import type { Candidate } from './types';
-import { valueOf } from './value';
+import { valuesOf } from './value';
 
 /** What a price that nobody knows is worth where none at all is known. */
 const MIDDLE = 0.5;
 
 type Of = { candidates: readonly Candidate[]; defs: readonly QuantityDef[] };
 
-/** Equally likely values of one quantity of one candidate, and what they are worth, as rings. */
-type Rings = { name: string; raw: Float64Array; worth: Float64Array; meanWorth: number };
+/** Equally likely values of one quantity of one candidate, and what they are worth, as rings; few are asked for the values themselves. */
+type Rings = { name: string; raw: () => Float64Array; worth: Float64Array; meanWorth: number };
+
+/** A weight that moves, and a spool that changed, leave the rings of all others as they are; each takes up to 32 kB. */
+const rememberedRings = remembering<string, Rings>(1000);
 
 /** What does not change from block to block of draws. */
 export class DrawnTables {
@@ -42,16 +47,15 @@ export class DrawnTables {
 	ringsOf(quantity: string): Rings[] | null {
 		return remembered(this.#rings, quantity, () => {
 			const def = this.defOf(quantity);
-			return def && this.of.candidates.map((candidate) => this.#ringsOf(def, candidate));
+			if (!def) return null;
+			const asked = `${this.strata.name} ${JSON.stringify([def.direction, def.scale, def.target, def.spacing, def.prior])}`;
+			return this.of.candidates.map(({ code, findings }) => {
+				const name = `${def.name ?? def.id} ${code}`;
+				const finding = findings[def.id];
+				const key = `${asked} ${name} ${finding ? numberOf(finding.sampling) : 0}`;
+				return rememberedRings(key, () => ringsOf(this.strata, name, finding, def));
+			});
 		});
-	}
-
-	#ringsOf(def: QuantityDef, { code, findings }: Candidate): Rings {
-		const name = `${def.name ?? def.id} ${code}`;
-		const values = this.strata.valuesOf(findings[def.id], def);
-		const worth = values.map((x) => valueOf(x, def));
-		// The same order for a value and for what it is worth.
-		return { name, raw: this.strata.ringOf(values, name), worth: this.strata.ringOf(worth, name), meanWorth: meanOf(worth) };
 	}
 
 	/**
@@ -65,6 +69,14 @@ export class DrawnTables {
 			return { name, ring: this.strata.ringOf(this.#normal, name) };
 		});
 	}
+}
+
+function ringsOf(strata: Strata, name: string, finding: RankedFinding | undefined, def: QuantityDef): Rings {
+	const values = strata.valuesOf(finding, def);
+	const worth = valuesOf(values, def);
+	let raw: Float64Array | null = null;
+	// The same order for a value and for what it is worth.
+	return { name, raw: () => (raw ??= strata.ringOf(values, name)), worth: strata.ringOf(worth, name), meanWorth: meanOf(worth) };
 }
 
 /**
@@ -94,7 +106,7 @@ export class DrawnQuantities {
 	raw(quantity: string): readonly Float64Array[] {
 		return remembered(this.#raw, quantity, () =>
 			this.#of(quantity, ({ name, raw }, def, { findings }) => {
-				const drawn = this.#draw(raw, name);
+				const drawn = this.#draw(raw(), name);
 				const shared = findings[quantity]?.shared ?? [];
 				if (shared.length === 0) return drawn;
 				const moved = drawn.slice();
@@ -116,7 +128,7 @@ export class DrawnQuantities {
 		return remembered(this.#values, quantity, () => {
 			const values = this.#of(quantity, ({ name, worth }, def, { findings }, i) =>
 				// A shared error moves the value itself, which then is worth something else.
-				findings[quantity]?.shared.length ? (this.raw(quantity)[i] as Float64Array).map((x) => valueOf(x, def)) : this.#draw(worth, name)
+				findings[quantity]?.shared.length ? valuesOf(this.raw(quantity)[i] as Float64Array, def) : this.#draw(worth, name)
 			);
 			return quantity === COST ? this.#neutral(values) : values;
 		});

@@ -49,8 +49,11 @@ export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, on
 			const tally = tallies[i] as Tally;
 			const worth = weighing.worth[i] as Float64Array;
 			const mean = (what: string, of: number) => tally.add(what, of, drawn.draws);
-			mean('score', meanOf(weighing.score[i] as Float64Array));
-			mean('worth', meanOf(worth));
+			const ofWorth = meanOf(worth);
+			const score = weighing.score[i] as Float64Array;
+			mean('worth', ofWorth);
+			// Without cost the one is the other.
+			mean('score', score === worth ? ofWorth : meanOf(score));
 			tally.keepForRange('worth', worth);
 			for (const { id, values } of weighing.groups) tally.keepForRange(id, values[i] as Float64Array);
 			tally.keep('inTiers', inTiers(worth, weighing.passes[i] as Uint8Array));

@@ -12,7 +12,7 @@ import { paretoEdge } from './pareto';
 import { presetCriteria } from './presets';
 import { blocksOf, pickFrom } from './pick-from';
 import type { Candidate, Criterion, PickInput } from './types';
-import { valueOf } from './value';
+import { valueOf, valuesOf } from './value';
 
 const overhang = markQuantity('overhang');
 const strings = markQuantity('strings');
@@ -59,6 +59,12 @@ describe('value functions', () => {
 		expect(valueOf(0, strings)).toBe(1);
 		expect(valueOf(1.75, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBe(1);
 		expect(valueOf(1.8, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBeCloseTo(0.5, 9);
+	});
+	it('of a whole list, value by value the same', () => {
+		const xs = Float64Array.of(0.1, 29.9, 30, 42, 70, 79.99, 80, 90, 200);
+		for (const def of [overhang, strings, costPerGoodKg({ costReference: 20 }), { ...overhang, direction: 'nearest' as const, target: 60 }])
+			valuesOf(xs, def).forEach((worth, d) => expect(worth).toBeCloseTo(valueOf(xs[d] as number, def), 12));
+		expect([...valuesOf(Float64Array.of(42, 200), overhang)]).toEqual([0.24, 1]);
 	});
 });
 

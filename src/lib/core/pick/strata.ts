@@ -19,12 +19,15 @@ const ORDERS = 16;
 export class Strata {
 	/** A power of two. */
 	readonly count: number;
+	/** Strata of the same name give the same rings. */
+	readonly name: string;
 	readonly #orders: Uint16Array[];
 	readonly #seed: number;
 
 	constructor(count: number, seed: number) {
 		this.count = count;
 		this.#seed = seed;
+		this.name = `${count} ${seed}`;
 		const shuffle = shuffler(randomSource(seed));
 		this.#orders = Array.from({ length: ORDERS }, () => shuffle(Uint16Array.from({ length: count }, (_, i) => i)));
 	}

@@ -25,3 +25,24 @@ export function valueOf(x: number, def: Def): number {
 	const share = def.spacing === 'ratio' ? Math.log(x / low) / Math.log(high / low) : (x - low) / (high - low);
 	return clip(def.direction === 'more' ? share : 1 - share);
 }
+
+/**
+ * The same of a whole list: its definition is looked at once and not at every value, which for some million of them is many times quicker.
+ * @param values in the unit of the quantity
+ * @returns 0 to 1 each
+ * @example valuesOf(Float64Array.of(70), { direction: 'more', scale: { low: 30, high: 80 }, target: null })[0] // 0.8
+ */
+export function valuesOf(values: Float64Array, def: Def): Float64Array {
+	const worth = new Float64Array(values.length);
+	if (def.direction === 'nearest' || def.spacing === 'ratio') {
+		for (let d = 0; d < worth.length; d++) worth[d] = valueOf(values[d] as number, def);
+		return worth;
+	}
+	const { low, high } = def.scale;
+	const [from, span] = def.direction === 'more' ? [low, high - low] : [high, low - high];
+	for (let d = 0; d < worth.length; d++) {
+		const share = ((values[d] as number) - from) / span;
+		worth[d] = share < 0 ? 0 : share > 1 ? 1 : share;
+	}
+	return worth;
+}

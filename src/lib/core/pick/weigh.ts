@@ -62,8 +62,9 @@ function weightedSums(count: number, draws: number, weighed: readonly Valued[]):
 	if (only && weighed.length === 1) return [...only.values];
 	const total = sum(weighed, (w) => w.weight);
 	const nothing = { of: new Float64Array(draws), share: 0 };
+	const all = new Float64Array(count * draws);
 	return Array.from({ length: count }, (_, i) => {
-		const into = new Float64Array(draws);
+		const into = all.subarray(i * draws, (i + 1) * draws);
 		for (let k = 0; k < weighed.length; k += AT_ONCE) {
 			const [a = nothing, b = nothing, c = nothing, d = nothing] = weighed
 				.slice(k, k + AT_ONCE)

@@ -1,3 +1,4 @@
+import { remembering } from '../remember';
 import type { Interval, Sampling, SharedPart } from '../finding/types';
 import type { MarkModel } from './model';
 import { posteriorOf } from './posterior';
@@ -44,7 +45,13 @@ export function expectedOf(model: MarkModel, prior: CellPrior): { probabilities:
 	return { probabilities, values };
 }
 
-function summaryOfCell(observed: readonly Observed[], model: MarkModel, prior: CellPrior): Summary {
+/** A spool of which something else was noted, and spools that look alike, are not worked out anew. */
+const remembered = remembering<string, Summary>(4000);
+
+const summaryOfCell = (observed: readonly Observed[], model: MarkModel, prior: CellPrior): Summary =>
+	remembered(JSON.stringify([observed, model, prior]), () => workOut(observed, model, prior));
+
+function workOut(observed: readonly Observed[], model: MarkModel, prior: CellPrior): Summary {
 	const { scale, floor, words } = model;
 	const posterior = posteriorOf(
 		observed.map((o) => observedOn(scale, o, floor)),

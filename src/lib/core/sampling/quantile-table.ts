@@ -1,3 +1,4 @@
+import { remembering } from '../remember';
 import { betaQuantile, tQuantile } from '../stats/distributions';
 import type { QuantityDef, Sampling } from '../finding/types';
 
@@ -11,17 +12,7 @@ const NODES = Array.from({ length: CELLS + 1 }, (_, i) => Math.min(1 - TAIL, Mat
 type Of = Pick<QuantityDef, 'prior' | 'spacing'>;
 
 /** Tables depend on few parameters and are asked for again with every weight that moves. */
-const shapes = new Map<string, Float64Array>();
-
-function remembered(key: string, make: () => Float64Array): Float64Array {
-	const known = shapes.get(key);
-	if (known) return known;
-	// Bounded: a long session with ever new counts must not grow without end.
-	if (shapes.size > 2000) shapes.clear();
-	const made = make();
-	shapes.set(key, made);
-	return made;
-}
+const remembered = remembering<string, Float64Array>(1000);
 
 const at = (quantile: (p: number) => number): Float64Array => Float64Array.from(NODES, quantile);
 

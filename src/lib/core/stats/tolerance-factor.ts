@@ -1,10 +1,11 @@
 import { sum } from 'd3-array';
+import { remembering } from '../remember';
 import { chiSquareCdf, chiSquareQuantile, normalCdf, normalQuantile } from './distributions';
 
 /** Panels of Simpson's rule over the deviate of the mean; with 60 the factor is right to six digits. */
 const PANELS = 60;
 /** Spools of a trial have like numbers of readings: each factor is worked out once. */
-const known = new Map<string, number>();
+const remembered = remembering<string, number>(1000);
 
 /**
  * Exact factor k of a two-sided normal tolerance interval: mean +/- k SD holds `coverage` of the population with `confidence`.
@@ -17,10 +18,7 @@ const known = new Map<string, number>();
 export function toleranceFactor(n: number, coverage = 0.95, confidence = 0.95): number {
 	if (!(n >= 2) || !(coverage > 0 && coverage < 1) || !(confidence > 0 && confidence < 1))
 		throw new RangeError(`toleranceFactor: n ${n}, coverage ${coverage}, confidence ${confidence}`);
-	const key = `${n} ${coverage} ${confidence}`;
-	const found = known.get(key) ?? solve(n, coverage, confidence);
-	known.set(key, found);
-	return found;
+	return remembered(`${n} ${coverage} ${confidence}`, () => solve(n, coverage, confidence));
 }
 
 function solve(n: number, coverage: number, confidence: number): number {

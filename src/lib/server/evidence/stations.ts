@@ -1,6 +1,7 @@
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
+import { remembering } from '$lib/core/remember';
 import { STATIONS } from '$lib/core/registry';
 import type { Station } from '$lib/core/station';
 
@@ -9,24 +10,19 @@ const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();
 
 /** A basis carries the handbook, so its text is long: bases of the same text share a number. */
 const numbers = new WeakMap<Basis, number>();
-const numberOfText = new Map<string, number>();
-const MOST_TEXTS = 200;
+const numberOfText = remembering<string, number>(200);
 let last = 0;
 
 export function basisKey(basis: Basis): number {
 	let number = numbers.get(basis);
 	if (number === undefined) {
-		const text = JSON.stringify(basis);
-		number = numberOfText.get(text) ?? ++last;
-		numberOfText.delete(text);
-		if (numberOfText.size >= MOST_TEXTS) numberOfText.delete(numberOfText.keys().next().value ?? '');
-		numberOfText.set(text, number);
+		number = numberOfText(JSON.stringify(basis), () => ++last);
 		numbers.set(basis, number);
 	}
 	return number;
 }
 
-function remembering(station: Station): Station {
+function rememberingStation(station: Station): Station {
 	return {
 		...station,
 		find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[] {
@@ -44,4 +40,8 @@ function remembering(station: Station): Station {
 }
 
 /** The registry's stations, each computing a finding once for the same evidence and basis. */
-export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(remembering);
+export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(rememberingStation);
+
+/** Calibrations of a spool: what a print may be set by, and what two colours are compared by. */
+export const calibrationsOf = (evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
+	REMEMBERING_STATIONS.filter((s) => s.id === 'calibration').flatMap((s) => s.find(evidence, basis, now));
