@@ -22,6 +22,8 @@ import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
 import { withFacts } from '../facts/facts';
 import { asOwnMeasure } from '../own/measure';
+import { loadHandbook } from '../handbook/handbook';
+import { loadPieces } from '../pieces/load';
 import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../priors/load';
@@ -91,7 +93,8 @@ export async function basisOutsideTrials(
 		...PLAIN_PROTOCOL,
 		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure, true))
 	};
-	return await basisOf(db, set, { candidates: spools, house: null, beside: spools }, await newestPriors(db));
+	const [pieces, handbook, priors] = await Promise.all([loadPieces(db), loadHandbook(db), newestPriors(db)]);
+	return basisOf(set, { candidates: spools, house: null, beside: spools }, { pieces, handbook, priors });
 }
 
 /** Everything known of one spool, for its page and the API. */

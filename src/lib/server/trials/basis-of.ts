@@ -1,4 +1,5 @@
 import { nominalDiameter } from '$lib/core/claims/nominal';
+import type { Piece } from '$lib/core/evidence/piece';
 import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
@@ -14,10 +15,8 @@ import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effe
 import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
 import { loadUnitOf } from '$lib/core/strength/load-unit';
 import { specimenKinds } from '$lib/core/strength/kinds';
+import { numberOf, remembering } from '$lib/core/remember';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
-import type { Reader } from '../db/client';
-import { loadPieces } from '../pieces/load';
-import { loadHandbook } from '../handbook/handbook';
 
 /** What was set, as it is read from the record. */
 type AsSet = Protocol & {
@@ -37,10 +36,22 @@ type Judged = { candidates: readonly SpoolEvidence[]; house: SpoolEvidence | nul
  * What a trial or spool page is judged by: what was set, and what follows from the spools at hand (nominal diameter, kind of specimen,
  * price that others are weighed against), from the handbook and from what the record has taught.
  */
-export async function basisOf(db: Reader, set: AsSet, { candidates, house, beside: spools }: Judged, priors: PriorSet): Promise<Basis> {
+export function basisOf(set: AsSet, judged: Judged, record: FromRecord): Basis {
+	const spools = [...judged.candidates, null, judged.house, null, ...judged.beside].map((e) => (e ? numberOf(e) : 0));
+	const compared = markPieces(set.pieceIds, record.pieces);
+	const key = `${spools.join(' ')} ${numberOf(record.priors)} ${JSON.stringify([set, compared, record.handbook])}`;
+	return known(key, () => workedOut(set, judged, { ...record, compared }));
+}
+
+/** What of the whole record plays a part. */
+type FromRecord = { pieces: readonly Piece[]; handbook: MaterialFigures[]; priors: PriorSet };
+
+/** Bases of trials that are looked at now. */
+const known = remembering<string, Basis>(16);
+
+function workedOut(set: AsSet, judged: Judged, { compared, handbook, priors }: FromRecord & { compared: Basis['markPieces'] }): Basis {
 	const { takeOutPrinter, takeOutLeniency, costReference: frozen, chosenKinds = {}, ...protocol } = set;
-	const compared = markPieces(protocol.pieceIds, await loadPieces(db));
-	const handbook = await loadHandbook(db);
+	const { candidates, house, beside: spools } = judged;
 	const choosing = candidates.length > 0 ? candidates : spools;
 	// Scorers first: what a printer adds is told by marks from which they are out.
 	const leniencies = takeOutLeniency ? scorerEffects(spools) : [];

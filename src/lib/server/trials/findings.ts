@@ -8,7 +8,7 @@ import type { PickInput } from '$lib/core/pick/types';
 import type { Missing } from '$lib/core/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
 import { shownSheet, type ShownSheet } from '$lib/core/sheet/shown-sheet';
-import { share } from '$lib/shared-text';
+import { share, shareCandidates } from '$lib/shared-text';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
 import { remembered } from './remembered';
 import type { TrialWhole } from './load';
@@ -39,7 +39,7 @@ export const wantedOf = (whole: TrialWhole, station: string, now: number): (Miss
 const measuredOf = (whole: TrialWhole, now: number): Pick<PickInput, 'candidates' | 'defs'> =>
 	remembered(whole, 'candidates', () => {
 		const from = candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, now });
-		return { candidates: share(from.candidates), defs: from.defs };
+		return { candidates: shareCandidates(from.candidates), defs: from.defs };
 	});
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */

@@ -14,6 +14,7 @@ import { asOwnMeasure } from '../own/measure';
 import { loadHandbook } from '../handbook/handbook';
 import { notFound, problem } from '../problem';
 import { lastTurn, priorsOfTrial } from '../priors/load';
+import { loadPieces } from '../pieces/load';
 import { abilitiesOf, basisOf } from './basis-of';
 import { housesBeside } from './house';
 
@@ -65,9 +66,13 @@ type TrialVerdict = {
 
 /** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
-	const [head] = await withFacts(db, 'trial', await db.select().from(trial).where(eq(trial.id, trialId)));
-	if (!head) throw notFound('trial');
-	const [allRules, allWeights, measures, members, verdicts, turned] = await Promise.all([
+	// All at once: of a busy server every wait is a long one.
+	const [[head], allRules, allWeights, measures, members, verdicts, turned, handbook, pieces, priors] = await Promise.all([
+		db
+			.select()
+			.from(trial)
+			.where(eq(trial.id, trialId))
+			.then((rows) => withFacts(db, 'trial', rows)),
 		db
 			.select({ protocol, printer })
 			.from(protocol)
@@ -82,24 +87,30 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			.where(and(eq(trialSpool.trialId, trialId), isNull(trialSpool.leftAt)))
 			.orderBy(asc(trialSpool.position)),
 		loadVerdicts(db, trialId),
-		lastTurn(db, trialId)
+		lastTurn(db, trialId),
+		loadHandbook(db),
+		loadPieces(db),
+		priorsOfTrial(db, trialId)
 	]);
+	if (!head) throw notFound('trial');
 	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
 	const weights = allWeights.find((w) => isValidRow('criteria', w));
 	if (!rules || !weights) throw problem(422, 'damagedTrial');
 	const isBeside = new Set(members.filter((m) => m.role === 'house').map((m) => m.spoolId));
 	const houseId = members.find((m) => m.role !== 'candidate')?.spoolId;
-	const loaded = await loadEvidence(
-		db,
-		members.map((m) => m.spoolId)
-	);
+	const [loaded, [printerNow]] = await Promise.all([
+		loadEvidence(
+			db,
+			members.map((m) => m.spoolId)
+		),
+		rules.printer ? withFacts(db, 'printer', [rules.printer]) : []
+	]);
 	const candidates = loaded.filter((s) => !isBeside.has(s.spool.id));
 	const houses = loaded.filter((s) => isBeside.has(s.spool.id));
-	const beside = housesBeside(houses, candidates, await loadHandbook(db));
+	const beside = housesBeside(houses, candidates, handbook);
 	const aside = houses.find((h) => !beside.includes(h))?.spool;
 	const spools = [...beside, ...candidates];
 	const measuredHere = new Set(spools.flatMap((s) => s.readings.flatMap((r) => r.ownMeasureId ?? [])));
-	const [printerNow] = rules.printer ? await withFacts(db, 'printer', [rules.printer]) : [];
 	const house = loaded.find((s) => s.spool.id === houseId) ?? null;
 	return {
 		head: {
@@ -121,8 +132,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			houseAside: aside ? { id: aside.id, code: aside.code, material: aside.material } : null,
 			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
 		},
-		basis: await basisOf(
-			db,
+		basis: basisOf(
 			{
 				settingsPolicy: rules.protocol.settingsPolicy,
 				conditionPolicy: rules.protocol.conditionPolicy,
@@ -144,7 +154,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				)
 			},
 			{ candidates, house, beside: spools },
-			await priorsOfTrial(db, trialId)
+			{ pieces, handbook, priors }
 		),
 		criteria: weights.items as Criterion[],
 		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role])),
