@@ -1,7 +1,9 @@
 import { parse, stringify, uneval } from 'devalue';
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence } from '../../tests/support/evidence';
-import { share, sharedEvidence, sharedText, shareEvidence } from './shared-text';
+import { say } from './core/finding/message';
+import type { Candidate } from './core/pick/types';
+import { share, shareCandidates, sharedCandidates, sharedEvidence, sharedText, shareEvidence } from './shared-text';
 
 /** As SvelteKit sends page data: with every value offered to the encoders. */
 const through = (value: unknown): unknown =>
@@ -39,6 +41,26 @@ describe('what requests share', () => {
 		expect(through(both)).toEqual(both);
 		expect(stringify(both, { evidence: sharedEvidence.encode }).split(first.pieces[0]?.name ?? '').length - 1).toBe(1);
 		expect(sent).toContain('B2');
+	});
+
+	it('says once what is not known of any candidate', () => {
+		const unknown = {
+			estimate: null,
+			n: 0,
+			interval: null,
+			shared: [],
+			method: 'posterior',
+			sampling: { kind: 'unknown', reason: say('noMarks') }
+		};
+		const known = { ...unknown, estimate: 3, n: 1, sampling: { kind: 'exact', value: 3 } };
+		const list = [
+			{ spoolId: 'a', code: 'A1', findings: { overhang: unknown, bridge: known, gloss: undefined } },
+			{ spoolId: 'b', code: 'B2', findings: { overhang: { ...unknown }, bridge: { ...known, sampling: { kind: 'exact', value: 4 } } } }
+		] as Candidate[];
+		expect(sharedCandidates.encode(list)).toBe(false);
+		const text = sharedCandidates.encode(shareCandidates(list)) as string;
+		expect(text.split('noMarks').length - 1).toBe(1);
+		expect(sharedCandidates.decode(text)).toEqual(list);
 	});
 
 	it('leaves everything else to the usual way', () => {
