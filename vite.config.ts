@@ -11,7 +11,12 @@ const fewerFiles: Plugin = {
 		...options,
 		// A shared file is called after all that share it, with slashes in between; styles so called would look for their fonts elsewhere.
 		assetFileNames: '_app/immutable/assets/[hash][extname]',
-		codeSplitting: { groups: [{ name: 'shared', entriesAware: true, entriesAwareMergeThreshold: 8000 }] }
+		codeSplitting: {
+			groups: [
+				{ name: 'everywhere', minShareCount: 30, priority: 2 },
+				{ name: 'often', minShareCount: 10, priority: 1 }
+			]
+		}
 	})
 };
 

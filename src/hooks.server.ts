@@ -5,7 +5,7 @@ import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
 import { Problem, problem, problemResponse } from '$lib/server/problem';
-import { locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
+import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
 import { problemWords } from '$lib/ui/words/problems';
 import { isAway } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
@@ -27,7 +27,8 @@ localeFrom(() => asked.getStore());
 
 export const handle: Handle = ({ event, resolve }) => {
 	if (building) return resolve(event);
-	const transformPageChunk = ({ html }: { html: string }) => html.replace('%draught.locale%', locale());
+	const transformPageChunk = ({ html }: { html: string }) =>
+		html.replace('%draught.locale%', locale()).replace('%draught.decimal%', decimalMark());
 	const asksFor = preferredLocale(event.request.headers.get('accept-language')) ?? USUAL_LOCALE;
 	return asked.run(asksFor, () => answer(event, () => resolve(event, { transformPageChunk })));
 };

@@ -1,10 +1,13 @@
 <script lang="ts">
 	import type { Reading } from '$lib/core/evidence/reading';
+	import { growing } from '../shell/growing.svelte';
 	import ReadingButton from './ReadingButton.svelte';
 	import ReadingEditor from './ReadingEditor.svelte';
 
 	type Props = { readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
 	let { readings, waiting, onchange }: Props = $props();
+	/** The newest first: hundreds at once would keep the field waiting. */
+	const row = growing(() => readings.length, 10, 40);
 	let editor = $state<ReadingEditor>();
 
 	export function edit(reading: Reading): void {
@@ -13,7 +16,7 @@
 </script>
 
 <span class="inline-flex flex-wrap gap-x-1.5 gap-y-1">
-	{#each readings as reading (reading.id)}<ReadingButton {reading} waiting={waiting.has(reading.id)} {edit} />{/each}
+	{#each readings.slice(-row.shown) as reading (reading.id)}<ReadingButton {reading} waiting={waiting.has(reading.id)} {edit} />{/each}
 </span>
 
 <ReadingEditor bind:this={editor} {onchange} />

@@ -6,6 +6,7 @@
 	import { QuestionCircleOutline } from 'flowbite-svelte-icons';
 	import type { Snippet } from 'svelte';
 	import MissedIcon from '../form/MissedIcon.svelte';
+	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { chance, fixed } from '../words/numbers';
@@ -27,6 +28,8 @@
 	};
 	let { rows, references, chances, spools, houseId, defs, rule, currency, beside }: Props = $props();
 
+	/** Those that fit on a screen; the rest follow once the page answers keys. */
+	const lines = growing(() => rows.length, 9, 6);
 	/** So many families have a column; the rest is in the value. */
 	const COLUMNS = 4;
 	const columns = $derived((rows[0] ?? references[0])?.families.slice(0, COLUMNS).map((f) => f.id) ?? []);
@@ -119,7 +122,7 @@
 		</tr>
 	</thead>
 	<tbody>
-		{#each rows as row, i (row.spoolId)}
+		{#each rows.slice(0, lines.shown) as row, i (row.spoolId)}
 			{@const heading = headingOf(row, rows[i - 1])}
 			{#if heading}
 				<tr class="border-b"
@@ -131,7 +134,7 @@
 			{/if}
 			{@render line(row, null)}
 		{/each}
-		{#if references.length}
+		{#if references.length && lines.shown >= rows.length}
 			<tr class="border-b"
 				><th colspan={columns.length + 3} scope="colgroup" class="wide px-2 pt-3 pb-1 text-[0.95rem] font-bold">Beside them</th></tr
 			>

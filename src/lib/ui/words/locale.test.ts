@@ -28,6 +28,13 @@ describe('numbers and dates in the browser’s locale', () => {
 		expect(day(AT)).toBe('26. Nov. 2026');
 		expect(percent(0.9999)).toBe('over 99 %');
 	});
+	it('the page is told the mark with the locale, and looks nothing up', () => {
+		localeFrom(
+			() => 'pt-PT',
+			() => '·'
+		);
+		expect(fixed(1.5, 1)).toBe('1·5');
+	});
 	it('follows from one request to the next', () => {
 		let here = 'en-US';
 		localeFrom(() => here);

@@ -1,4 +1,4 @@
-import { locale } from './locale';
+import { decimalMark, locale } from './locale';
 
 /** Something made once for each locale: a formatter takes longer to make than a hundred texts through it. */
 function perLocale<T>(make: (locale: string) => T): () => T {
@@ -10,8 +10,6 @@ function perLocale<T>(make: (locale: string) => T): () => T {
 		return known;
 	};
 }
-
-const decimalMark = perLocale((of) => new Intl.NumberFormat(of).formatToParts(1.5).find((p) => p.type === 'decimal')?.value ?? '.');
 
 /** A number's own text in the locale: its digits are those that were rounded, only the marks are the reader's. */
 const written = (text: string): string => text.replace('-', '−').replace('.', decimalMark());

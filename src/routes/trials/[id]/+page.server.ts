@@ -1,6 +1,6 @@
 import { onePresets } from '$lib/core/calibration/one-preset';
-import { calibrationStation } from '$lib/core/calibration/station';
 import { printerEffects } from '$lib/core/prints/printer-effect';
+import { calibrationsOf } from '$lib/server/evidence/stations';
 import { sheetOf, shownSheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
@@ -9,7 +9,7 @@ export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
 	return {
-		onePreset: onePresets(whole.spools, (e) => calibrationStation.find(e, whole.basis, now)),
+		onePreset: onePresets(whole.spools, (e) => calibrationsOf(e, whole.basis, now)),
 		sheet: shownSheetOf(whole, now),
 		next: sheetOf(whole, now).next,
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.

@@ -223,7 +223,7 @@
 					</div>
 				</section>
 			{/if}
-			<GoodFor {rows} parts={data.parts} defs={data.defs} {codeOf} class="panel px-3 py-2" />
+			<Later><GoodFor {rows} parts={data.parts} defs={data.defs} {codeOf} class="panel px-3 py-2" /></Later>
 			{#if flagged.length}
 				<section class="question" aria-label="Not a fair comparison">
 					<h2 class="font-semibold">≠ Not a fair comparison</h2>
@@ -311,15 +311,17 @@
 					<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'saving …' : moved ? 'saved' : ''}</span
 					>
 				</h2>
-				<Weights
-					{criteria}
-					defs={data.defs}
-					{measured}
-					reference={data.basis.costReference === null ? null : `${fixed(data.basis.costReference, 2)} ${data.head.currency}`}
-					currency={data.head.currency}
-					onchange={(items) => (moved = items)}
-					onsettled={settle}
-				/>
+				<Later height={320}>
+					<Weights
+						{criteria}
+						defs={data.defs}
+						{measured}
+						reference={data.basis.costReference === null ? null : `${fixed(data.basis.costReference, 2)} ${data.head.currency}`}
+						currency={data.head.currency}
+						onchange={(items) => (moved = items)}
+						onsettled={settle}
+					/>
+				</Later>
 				{#if uncounted.length}
 					<p class="mt-2 text-act-ink" data-testid="not-counted">
 						Measured, not counted: {uncounted.map(inSentence).join(', ')} (<button type="button" class="link" onclick={count}
@@ -343,11 +345,13 @@
 				<details bind:open={verdictOpen}>
 					<summary class="font-semibold">Verdict</summary>
 					<div class="mt-2 space-y-3">
-						<VerdictForm
-							trialId={data.head.id}
-							spools={rows.map((r) => ({ id: r.spoolId, code: r.code }))}
-							ondone={() => void invalidateAll()}
-						/>
+						{#if verdictOpen}
+							<VerdictForm
+								trialId={data.head.id}
+								spools={rows.map((r) => ({ id: r.spoolId, code: r.code }))}
+								ondone={() => void invalidateAll()}
+							/>
+						{/if}
 						<ul class="space-y-1.5">
 							{#each data.verdicts as verdict (verdict.id)}
 								<li>

@@ -1,7 +1,7 @@
 import { settingsOffered } from '$lib/core/calibration/offered';
-import { calibrationStation } from '$lib/core/calibration/station';
 import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
+import { calibrationsOf } from '$lib/server/evidence/stations';
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
@@ -26,7 +26,7 @@ export const load: PageServerLoad = async (event) => {
 		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
-		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationStation.find(e, whole.basis, now))])),
+		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationsOf(e, whole.basis, now))])),
 		printers: workshop.printers,
 		notes,
 		photos,
