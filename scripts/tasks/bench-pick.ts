@@ -10,7 +10,7 @@ import { ladderAs } from '../../src/lib/core/posterior/observed';
 import type { RecordCell } from '../../src/lib/core/posterior/record-cell';
 import { markQuantity } from '../../src/lib/core/prints/mark-entries';
 import { randomSource } from '../../src/lib/core/random/source';
-import { line, ms } from './timing';
+import { line, middleMs, ms, percentile } from './timing';
 
 const MANY = 100_000;
 const CELLS = 10_000;
@@ -27,21 +27,18 @@ export function benchPick(input: PickInput): void {
 		for (let d = 0; d < draws; d++) for (let i = 0; i < out.length; i++) out[i] = source();
 		return out;
 	};
-	const quick = ms(() => pickFrom(input, blocksOf(input, 2000, 1)));
+	// Another seed each round: nothing that was drawn before is good any more.
+	let seed = 1;
+	const quick = middleMs(() => pickFrom(input, blocksOf(input, 2000, ++seed)));
 	line('first places, 40 spools x 12 criteria, 2,000 draws', quick, 150, 'as many uniform numbers', ms(uniforms(2000)));
 
 	const kept = [...blocksOf(input, 2000, 1)];
 	pickFrom(input, kept);
-	const moved = { ...input, criteria: criteria.map((c, i) => (i === 0 ? { ...c, weight: 4 } : c)) };
-	line(
-		'an importance dragged to new tiers',
-		ms(() => pickFrom(moved, kept)),
-		50,
-		'drawing anew',
-		quick
-	);
+	let weight = 1;
+	const drag = () => pickFrom({ ...input, criteria: criteria.map((c, i) => (i === 0 ? { ...c, weight: ++weight } : c)) }, kept);
+	line('an importance dragged to new tiers', middleMs(drag), 50, 'drawing anew', quick);
 
-	const many = ms(() => pickFrom(input, blocksOf(input, MANY, 1)));
+	const many = middleMs(() => pickFrom(input, blocksOf(input, MANY, 1)), 3);
 	const numpy = numpyMs(candidates.length, criteria.length);
 	if (numpy === null)
 		line('the same, 100,000 draws (no python3-numpy to set it beside)', many, null, 'as many uniform numbers', ms(uniforms(MANY)));
@@ -49,6 +46,7 @@ export function benchPick(input: PickInput): void {
 
 	const cells = record();
 	const few = cells.slice(0, FOUND);
+	// No two cells are alike, so none is found twice.
 	const found = ms(() => few.forEach(findAlone));
 	line(`${FOUND} findings of marks (core, nothing remembered)`, found, 1000, 'one of them', found / FOUND);
 	line(
@@ -64,11 +62,10 @@ const findAlone = ({ observed, model }: RecordCell) => findCell(observed, model,
 
 /** Milliseconds of the script beside this one; null where there is no numpy. */
 function numpyMs(spools: number, criteria: number): number | null {
-	const run = spawnSync('python3', [join(import.meta.dirname, 'draws.py'), String(spools), String(criteria), String(MANY)], {
-		encoding: 'utf8'
-	});
-	const seconds = run.status === 0 ? Number.parseFloat(run.stdout) : Number.NaN;
-	return Number.isFinite(seconds) ? seconds * 1000 : null;
+	const script = [join(import.meta.dirname, 'draws.py'), String(spools), String(criteria), String(MANY)];
+	const seconds = [1, 2, 3].map(() => Number.parseFloat(spawnSync('python3', script, { encoding: 'utf8' }).stdout));
+	const middle = percentile(seconds, 0.5);
+	return Number.isFinite(middle) ? middle * 1000 : null;
 }
 
 /** Ladders of ten kinds of pieces in five materials, each cell printed twice; no two alike. */

@@ -13,6 +13,13 @@ export const msAsync = async (work: () => Promise<unknown>): Promise<number> => 
 export const percentile = (values: number[], p: number): number =>
 	[...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))] ?? 0;
 
+/** The middle of some rounds: one alone tells of whatever else the machine was doing. */
+export const middleMs = (work: () => unknown, rounds = 5): number =>
+	percentile(
+		Array.from({ length: rounds }, () => ms(work)),
+		0.5
+	);
+
 export function line(what: string, measuredMs: number, limitMs: number | null, baseline: string, baselineMs: number): void {
 	const limit = limitMs === null ? '' : `  (limit ${limitMs} ms: ${measuredMs <= limitMs ? 'kept' : 'MISSED'})`;
 	console.log(
