@@ -53,9 +53,13 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await expect(page.getByRole('region', { name: 'Beside its fellows' })).toContainText(/better than (the other|all \d+)/);
 	await expect(page.getByRole('region', { name: 'Settings that worked' })).toContainText('3 of 3 prints finished');
 	await expect(page.getByRole('region', { name: 'Not known' })).toContainText('One reel only');
-	// One page of paper, and one file that needs nothing else.
+	// One page of paper and a last one on how it was worked out, and one file that needs nothing else.
+	const methods = page.getByRole('region', { name: 'How the figures were worked out' });
+	await expect(methods).toContainText('Marks, counts and loads');
+	await expect(methods).toContainText('Cost of a good kilogram');
+	await expect(methods).not.toContainText('Water');
 	for (const format of ['A4', 'Letter'])
-		expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page(?!s)/g), format).toHaveLength(1);
+		expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page(?!s)/g), format).toHaveLength(2);
 	const saved = page.waitForEvent('download');
 	await page.getByRole('button', { name: 'Save as one file' }).click();
 	const file = readFileSync(await (await saved).path(), 'utf8');

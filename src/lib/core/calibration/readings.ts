@@ -2,7 +2,7 @@ import type { ReadingQuantity } from '../readings/reading-quantity';
 
 const CALIBRATION = { station: 'calibration' } as const;
 
-/** What a calibration is noted as, beside flow and pressure advance, which the diameter station asks for too; limits are hard ones. */
+/** What a calibration is noted as, beside flow ratio and pressure advance, which earlier records have under the station of diameter; limits are hard ones. */
 export const CALIBRATION_READINGS = {
 	calibratedNozzleC: { ...CALIBRATION, dimension: 'temperature', low: 120, high: 500 },
 	calibratedRetraction: { ...CALIBRATION, dimension: 'length', low: 0, high: 20 },

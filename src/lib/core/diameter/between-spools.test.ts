@@ -56,7 +56,6 @@ describe('between spools', () => {
 			spreads: null,
 			apart: [],
 			unlikeInstruments: false,
-			calibrations: [],
 			products: []
 		});
 		expect(betweenSpools([evidence()], basis).spools).toEqual([]);

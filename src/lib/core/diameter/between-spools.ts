@@ -6,7 +6,6 @@ import { gamesHowell } from '../stats/games-howell';
 import { nestedVariance, type NestedVariance } from '../stats/nested-variance';
 import { spreadOf } from '../stats/spread';
 import { meanOfPlace } from './strand-of-readings';
-import { compareCalibrations, type ComparedCalibration } from './calibration';
 import { strandSubject } from './subject';
 
 /** One spool on the common scale; places are its independent witnesses, of a log as many as it is worth. */
@@ -31,8 +30,6 @@ export type BetweenSpools = {
 	apart: { a: string; b: string; differenceMm: number; lowMm: number; highMm: number }[];
 	/** Where spools were read with different instruments, their common errors do not cancel. */
 	unlikeInstruments: boolean;
-	/** Flow and pressure advance as calibrated, where they were noted. */
-	calibrations: ComparedCalibration[];
 	/** Products of which more than one spool was read. */
 	products: { maker: string; filament: string; lotsApart: boolean; variance: NestedVariance }[];
 };
@@ -97,7 +94,6 @@ export function betweenSpools(evidence: readonly SpoolEvidence[], basis: Basis):
 			.map((t) => ({ a: idOf(t.i), b: idOf(t.j), differenceMm: t.difference, lowMm: t.low, highMm: t.high }))
 			.sort((a, b) => Math.abs(b.differenceMm) - Math.abs(a.differenceMm)),
 		unlikeInstruments: new Set(instruments).size > 1,
-		calibrations: compareCalibrations(evidence),
 		products: productsOf(read.map(({ one, means }) => ({ one, means })))
 	};
 }

@@ -37,7 +37,7 @@ export async function asOneFile(title: string, part: Element): Promise<string> {
 	const copy = part.cloneNode(true) as Element;
 	await Promise.all(
 		[...copy.querySelectorAll('img')].map(async (image) => {
-			image.src = await asData(image.src);
+			if (!image.src.startsWith('data:')) image.src = await asData(image.src);
 			image.removeAttribute('srcset');
 		})
 	);

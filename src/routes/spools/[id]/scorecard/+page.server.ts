@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/context';
+import { addressCode } from '$lib/server/http/address-code';
 import { pathId } from '$lib/server/http/path-id';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { Problem } from '$lib/server/problem';
@@ -10,7 +11,11 @@ export const load: PageServerLoad = async (event) => {
 	const db = database();
 	const spoolId = pathId(event);
 	try {
-		const [card, photos] = await Promise.all([loadScorecard(db, spoolId, Date.now()), loadPhotos(db, [spoolId])]);
+		const [card, photos, address] = await Promise.all([
+			loadScorecard(db, spoolId, Date.now()),
+			loadPhotos(db, [spoolId]),
+			addressCode(event.url)
+		]);
 		const { whole, ...beside } = card;
 		const { evidence, findings, basis, verdicts } = whole;
 		return {
@@ -27,6 +32,7 @@ export const load: PageServerLoad = async (event) => {
 			currency: basis.currency ?? '',
 			verdict: verdicts[0] ?? null,
 			photos,
+			addressCode: address,
 			today: Date.now()
 		};
 	} catch (cause) {

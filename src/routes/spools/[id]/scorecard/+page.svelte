@@ -50,7 +50,13 @@
 	const title = $derived(`${data.spool.code} scorecard`);
 </script>
 
-<OnePage {title} fileName="{data.spool.code}-scorecard.html" back={{ href: `/spools/${data.spool.id}`, name: data.spool.code }}>
+<OnePage
+	{title}
+	fileName="{data.spool.code}-scorecard.html"
+	back={{ href: `/spools/${data.spool.id}`, name: data.spool.code }}
+	addressCode={data.addressCode}
+	shown={data.defs.filter((d) => d.id === data.strand?.quantity || data.lines.some((l) => l.quantity === d.id))}
+>
 	<header class="flex flex-wrap items-start justify-between gap-x-6">
 		<div class="min-w-0">
 			<h1 class="wide text-[2rem] leading-tight font-bold">{data.spool.code}</h1>

@@ -1,4 +1,5 @@
 import { settled } from '$lib/core/prints/settled';
+import { addressCode } from '$lib/server/http/address-code';
 import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -31,6 +32,7 @@ export const load: PageServerLoad = async (event) => {
 			const last = attempts.filter((a) => settled(a) && a.outcome === 'finished').at(-1);
 			return last ? [{ code: spool.code, settings: last.settings, where: last.printer && `${last.printer}, ${last.nozzle}` }] : [];
 		}),
+		addressCode: await addressCode(event.url),
 		today: now
 	};
 };

@@ -54,7 +54,13 @@
 	const unmeasured = $derived(data.defs.filter((d) => d.onSheet === true && d.family !== null && !measured.includes(d)).map(inSentence));
 </script>
 
-<OnePage title="{data.head.name}, report" fileName="report.html" back={{ href: `/trials/${data.head.id}`, name: data.head.name }}>
+<OnePage
+	title="{data.head.name}, report"
+	fileName="report.html"
+	back={{ href: `/trials/${data.head.id}`, name: data.head.name }}
+	addressCode={data.addressCode}
+	shown={measured}
+>
 	<header class="flex flex-wrap items-start justify-between gap-x-6">
 		<div class="min-w-0">
 			<h1 class="wide text-[1.7rem] leading-tight font-bold">{data.head.name}</h1>

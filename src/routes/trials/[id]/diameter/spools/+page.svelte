@@ -1,35 +1,26 @@
 <script lang="ts">
-	import { Select } from 'flowbite-svelte';
-	import { refusedReading } from '$lib/schemas/refused-reading';
 	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
-	import type { CalibrationPair } from '$lib/core/diameter/calibration';
-	import { readReading } from '$lib/core/readings/read-reading';
-	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
-	import { sentenceOf } from '$lib/ui/words/refusals';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
-	import { onDestroy, untrack } from 'svelte';
+	import { onDestroy } from 'svelte';
 	import type { PageProps } from './$types';
-	import HarmIcon from '$lib/ui/form/HarmIcon.svelte';
 
 	let { data }: PageProps = $props();
 	let found = $state.raw<BetweenSpools | null>(null);
 	const of = $derived(Object.fromEntries(data.evidence.map((e) => [e.spool.id, e.spool])));
 	const code = (id: string) => of[id]?.code ?? '';
 
-	const bench = new BenchReadings('diameter');
-	const live = $derived(data.evidence.map((e) => bench.of(e)));
 	let worker: Worker | null = null;
 
 	/** A new question ends the one before. */
-	function compare(evidence: typeof live): void {
+	function compare(evidence: typeof data.evidence): void {
 		worker?.terminate();
 		const mine = new Worker(new URL('../../../../../lib/workers/diameter.worker.ts', import.meta.url), { type: 'module' });
 		worker = mine;
 		void wrap<DiameterWorker>(mine)
-			.betweenSpools($state.snapshot(evidence), $state.snapshot(data.basis))
+			.betweenSpools(evidence, data.basis)
 			.then((answer) => {
 				if (worker !== mine) return;
 				found = answer;
@@ -37,27 +28,9 @@
 			});
 	}
 	$effect(() => {
-		compare(live);
+		compare(data.evidence);
 	});
 	onDestroy(() => worker?.terminate());
-
-	let noted = $state({ spoolId: untrack(() => data.evidence[0]?.spool.id ?? ''), quantity: 'calibratedFlow', typed: '' });
-	let refusal = $state('');
-	function note(event: SubmitEvent): void {
-		event.preventDefault();
-		const read = readReading(noted.quantity, noted.typed);
-		refusal = read.ok ? '' : sentenceOf(refusedReading('typed', read));
-		if (!read.ok) return;
-		void bench.keep({ spoolId: noted.spoolId, quantity: noted.quantity, typed: noted.typed });
-		noted.typed = '';
-	}
-	const CALIBRATION_WORDS: Record<string, string> = { calibratedFlow: 'Flow ratio', pressureAdvance: 'Pressure advance' };
-	const pairWords = (p: CalibrationPair) => {
-		const by = `${code(p.a)} and ${code(p.b)} differ by ${fixed(Math.abs(p.difference), 3)}`;
-		if (!p.interval) return `${by}: cannot be told from the scatter of calibrating, which one value does not show. Calibrate each again.`;
-		const range = `95 % ${fixed(p.interval.low, 3)} to ${fixed(p.interval.high, 3)}`;
-		return p.outcome === 'apart' ? `${by}: a real difference (${range}).` : `${by}: no more than calibrating again may give (${range}).`;
-	};
 
 	/** The first thing to know. */
 	const says = $derived.by(() => {
@@ -137,55 +110,8 @@
 			</p>
 		{/if}
 	{/if}
-	<section aria-labelledby="calibrations" class="space-y-2">
-		<h2 id="calibrations" class="font-semibold">Calibrations</h2>
-		<p class="small wide">
-			Flow ratio and pressure advance as your own calibration gave them. Two values show how far the calibration itself scatters; one
-			cannot.
-		</p>
-		<form class="flex flex-wrap items-end gap-3" onsubmit={note} novalidate>
-			<label class="text-[0.85rem]"
-				>Spool<Select placeholder="" size="sm" class="block" bind:value={noted.spoolId}
-					>{#each data.evidence as e (e.spool.id)}<option value={e.spool.id}>{e.spool.code}</option>{/each}</Select
-				></label
-			>
-			<label class="text-[0.85rem]"
-				>What<Select placeholder="" size="sm" class="block" bind:value={noted.quantity}
-					>{#each Object.entries(CALIBRATION_WORDS) as [value, word] (value)}<option {value}>{word}</option>{/each}</Select
-				></label
-			>
-			<label class="text-[0.85rem]"
-				>Value<input
-					class="block w-28 rounded border bg-panel px-2 py-1"
-					inputmode="decimal"
-					bind:value={noted.typed}
-					aria-invalid={refusal ? 'true' : undefined}
-					aria-describedby="calibration-refusal"
-				/></label
-			>
-			<button type="submit" class="panel px-3 py-1 font-semibold">Keep</button>
-			<span id="calibration-refusal" class="text-[0.85rem] text-harm" role="status"
-				>{#if refusal}<HarmIcon /> Value {refusal}{/if}</span
-			>
-		</form>
-		{#each found?.calibrations ?? [] as c (c.quantity)}
-			<h3 class="font-semibold">{CALIBRATION_WORDS[c.quantity]}</h3>
-			<ul class="text-[0.93rem]">
-				{#each c.spools as s (s.spoolId)}
-					<li>
-						<strong>{code(s.spoolId)}</strong>
-						{fixed(s.mean, 3)}
-						<span class="small"
-							>n {s.values.length}, {s.low === null || s.high === null
-								? 'no interval'
-								: `95 % ${fixed(s.low, 3)} to ${fixed(s.high, 3)}`}</span
-						>
-					</li>
-				{/each}
-			</ul>
-			<ul class="small wide space-y-1" data-testid="pairs-{c.quantity}">
-				{#each c.pairs as pair (pair.a + pair.b)}<li>{pairWords(pair)}</li>{/each}
-			</ul>
-		{/each}
-	</section>
+	<p class="small wide">
+		Flow ratio and pressure advance are noted on each spool’s own page. The <a class="link" href="/trials/{data.head.id}">sheet</a> says whether
+		one preset will do for two spools of a product.
+	</p>
 </div>
