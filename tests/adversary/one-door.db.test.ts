@@ -123,7 +123,7 @@ describe('order rules hold at every door', () => {
 		const faulty = await post('overhangFirstFaulty', '75');
 		expect(await errorsOf(() => amend(faulty, { action: 'correct', typed: '65' }))).toMatchObject([{ code: 'faultyNotBeyond' }]);
 		expect(await errorsOf(() => amend(clean, { action: 'correct', typed: '80' }))).toMatchObject([{ code: 'faultyNotBeyond' }]);
-		// Struck out, the faulty step no longer counts and the clean one may move; then it cannot count again.
+		// Marked invalid, the faulty step no longer counts and the clean one may move; then it cannot count again.
 		await amend(faulty, { action: 'exclude' });
 		await amend(clean, { action: 'correct', typed: '80' });
 		expect(await errorsOf(() => amend(faulty, { action: 'reinstate' }))).toMatchObject([{ code: 'faultyNotBeyond' }]);
@@ -170,10 +170,10 @@ describe('refused in words', () => {
 		for (const name of ['a\u0000b', 'a\u0007b', 'north\u202estar', 'a\u2066b', 'a\nb', '\ud800'])
 			expect(messages(dryerBody, { name })).toEqual(['name contains characters that cannot be seen; type it again']);
 		expect(messages(readingBody, { spoolId: v7(), quantity: 'diameter', typed: '1.75', takenAt: '1969-12-31T23:59:59Z' })).toEqual([
-			'takenAt must not lie before 1970'
+			'takenAt must not be before 1970'
 		]);
 		expect(messages(criteriaBody, { trialId: v7(), items: [{ quantity: 'luck', weight: 1, gate: null }] })).toEqual([
-			'items.0.quantity is no quantity that can be weighed'
+			'items.0.quantity cannot be given importance'
 		]);
 	});
 	it('and never in the words of the schema library', () => {

@@ -32,9 +32,9 @@ export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 	throw new Error(`no control named ${String(name)} is reached by Tab`);
 }
 
-/** Nothing waits to be kept any more. */
+/** Nothing waits to be saved any more. */
 export async function allKept(page: Page): Promise<void> {
-	await expect(page.getByTestId('outbox')).toHaveText('all kept');
+	await expect(page.getByTestId('outbox')).toHaveText('all saved');
 }
 
 /** Posts to the API as a program would. */

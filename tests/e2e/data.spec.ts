@@ -65,7 +65,7 @@ test('a trial goes out as a bundle and into another bench, by the page', async (
 	await page.getByLabel('A trial bundle in').setInputFiles(broken);
 	await expect(page.getByText('Not taken; nothing was stored')).toBeVisible();
 	await page.getByLabel('A trial bundle in').setInputFiles(await download.path());
-	await expect(page.getByText('Taken in:')).toBeVisible();
+	await expect(page.getByText('Imported:')).toBeVisible();
 	await page.getByRole('link', { name: 'Open the trial' }).click();
 	await expect(page.getByRole('heading', { name: 'Moved' })).toBeVisible();
 	const findings = async (url: string) =>
@@ -80,16 +80,16 @@ test('the handbook is edited as an own copy, and the dryer’s guard follows it'
 	await page.getByRole('button', { name: 'Edit PVA' }).click();
 	await page.getByLabel('Drying, °C').fill('50 to 40');
 	await page.getByLabel('Source').first().fill('own test');
-	await page.getByRole('button', { name: 'Keep as own copy' }).click();
+	await page.getByRole('button', { name: 'Save as your own copy' }).click();
 	await expect(page.getByText('Drying: must not be below the low end')).toBeVisible();
 	await page.getByLabel('Drying, °C').fill('40 to 48');
-	await page.getByRole('button', { name: 'Keep as own copy' }).click();
+	await page.getByRole('button', { name: 'Save as your own copy' }).click();
 	await expect(page.getByRole('row', { name: /PVA/ })).toContainText('own test');
 	await api(server.url, 'dryers', { id: v7(), name: 'Box' });
 	await open(page, `${server.url}/trials/${trialId}/drying`);
 	await page.getByRole('checkbox', { name: /PVA/ }).check();
 	await expect(page.getByText('The handbook dries PVA at up to 48 °C')).toBeVisible();
-	await page.getByLabel('Set-point').fill('55 C');
+	await page.getByLabel('Temperature').fill('55 C');
 	await expect(page.getByText('I mean it')).toBeVisible();
 	await open(page, `${server.url}/handbook`);
 	await page.getByRole('button', { name: 'Edit PVA' }).click();
@@ -100,11 +100,11 @@ test('the handbook is edited as an own copy, and the dryer’s guard follows it'
 test('a part goes into service and is found cracked', async ({ page }) => {
 	const { spoolIds } = await makeTrial(server.url, 'Use', [{}]);
 	await open(page, `${server.url}/spools/${spoolIds[0]}`);
-	await page.getByRole('button', { name: 'In service from today' }).click();
-	await expect(page.getByText('Part printed from it is missing')).toBeVisible();
-	await page.getByLabel('Part printed from it').fill('finder bracket');
-	await page.getByLabel('Where it serves').fill('east dome');
-	await page.getByRole('button', { name: 'In service from today' }).click();
+	await page.getByRole('button', { name: 'In use from today' }).click();
+	await expect(page.getByText('Part is missing')).toBeVisible();
+	await page.getByLabel('Part').fill('finder bracket');
+	await page.getByLabel('Where used').fill('east dome');
+	await page.getByRole('button', { name: 'In use from today' }).click();
 	await page.getByLabel('Word about finder bracket').fill('at the hinge');
 	await page.getByRole('button', { name: 'cracked' }).click();
 	await expect(page.getByRole('region', { name: 'In use' })).toContainText('cracked, at the hinge');

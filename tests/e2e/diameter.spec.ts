@@ -96,7 +96,7 @@ test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off,
 	const faulty = text.split('\n');
 	faulty[16] = '0.03,1.75,wet';
 	await page.getByLabel('File of a gauge').setInputFiles(fileOf(faulty.slice(0, 60).join('\n'), 'faulty.csv'));
-	await page.getByRole('button', { name: 'Take it in' }).click();
+	await page.getByRole('button', { name: 'Import log' }).click();
 	await expect(page.getByRole('alert').filter({ hasText: 'Nothing was stored' })).toContainText('row 17: "wet" is not a number');
 	await expect(saying(page)).toContainText('No reading yet');
 
@@ -110,7 +110,7 @@ test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off,
 		await route.continue();
 	});
 	await page.getByLabel('File of a gauge').setInputFiles(fileOf(text));
-	await page.getByRole('button', { name: 'Take it in' }).click();
+	await page.getByRole('button', { name: 'Import log' }).click();
 	await expect(page.getByText('The connection broke off')).toBeVisible({ timeout: 20_000 });
 	expect(sent).toEqual(['0']);
 	cut = false;
@@ -129,21 +129,21 @@ test('a gauge’s log: a fault in row 17 changes nothing; cancelled, broken off,
 	await expect(page.getByText('no thickening lost')).toBeVisible();
 
 	// The thickening was the gauge being touched: that part is left out, and can come back.
-	await page.getByRole('button', { name: 'Leave a part out' }).click();
+	await page.getByRole('button', { name: 'Exclude a part' }).click();
 	await page.getByLabel('From metre').fill('119');
 	await page.getByLabel('to metre').fill('121,5');
 	await page.keyboard.press('Enter');
-	await expect(page.locator('#leave-reason-error')).toContainText('say why');
+	await expect(page.locator('#leave-reason-error')).toContainText('Give a reason');
 	await page.getByLabel('Why').fill('somebody touched the gauge');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('Left out: 119 to 121.5 m, somebody touched the gauge.')).toBeVisible();
 	await expect(page.getByText('1 thickening can jam')).toBeHidden();
-	await page.getByRole('button', { name: 'Let it count again' }).click();
+	await page.getByRole('button', { name: 'Restore' }).click();
 	await expect(page.getByText('1 thickening can jam')).toBeVisible();
 
-	await page.getByRole('button', { name: 'Strike this log out' }).click();
+	await page.getByRole('button', { name: 'Mark this log invalid' }).click();
 	await expect(saying(page)).toContainText('No reading yet');
-	await page.getByRole('button', { name: 'Let it count again' }).click();
+	await page.getByRole('button', { name: 'Restore' }).click();
 	await expect(saying(page)).toContainText('It keeps the label’s');
 });
 
@@ -181,11 +181,11 @@ test('a log can be cancelled on its way, and nothing of it is left', async ({ pa
 		await route.continue().catch(() => {});
 	});
 	await page.getByLabel('File of a gauge').setInputFiles(fileOf(lineGaugeFile(strand, gauge, 3000, 6)));
-	await page.getByRole('button', { name: 'Take it in' }).click();
+	await page.getByRole('button', { name: 'Import log' }).click();
 	await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
 	await expect.poll(() => logId).not.toBe('');
 	await page.getByRole('button', { name: 'Cancel' }).click();
-	await expect(page.getByText('Given up; nothing was stored.')).toBeVisible();
+	await expect(page.getByText('Cancelled; nothing stored.')).toBeVisible();
 	release();
 	await expect.poll(async () => (await fetch(`${server.url}/api/v1/logs/${logId}`)).status).toBe(404);
 	const { findings } = (await (await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/findings`)).json()) as {
@@ -241,7 +241,7 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 	await expect(page.getByText('must differ from each other')).toBeVisible();
 	await page.keyboard.press('Control+A');
 	await type(page, 'Ines, Jonas');
-	await tabTo(page, 'Marked places');
+	await tabTo(page, 'Marked spots');
 	await page.keyboard.press('Control+A');
 	await type(page, '3');
 	await tabTo(page, 'Rounds');
@@ -279,7 +279,7 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 		await read();
 	}
 	await expect(page.getByText('Most of it is one rater against another')).toBeVisible();
-	await page.getByRole('button', { name: 'Keep the study' }).click();
+	await page.getByRole('button', { name: 'Save study' }).click();
 	await expect(page.getByRole('heading', { name: /Ines, Jonas, in force/ })).toBeVisible();
 	await open(page, `${server.url}/workshop`);
 	await expect(page.getByText(/gauge study .*raters apart by 0\.02/)).toBeVisible();

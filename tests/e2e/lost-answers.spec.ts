@@ -63,7 +63,7 @@ async function once(page: Page, path: string, kind: string, press: (first: boole
 }
 
 const label = (page: Page, name: string | RegExp) => page.getByLabel(name).first();
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name });
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 
 test('the workshop’s forms store once', async ({ page }) => {
 	await open(page, `${server.url}/workshop`);
@@ -83,7 +83,7 @@ test('the workshop’s forms store once', async ({ page }) => {
 			await label(page, 'Size of the pin').fill('1.700 mm');
 			await label(page, 'Readings of it').fill('1.70 1.71 1.70');
 		}
-		await button(page, 'Keep the check').click();
+		await button(page, 'Save check').click();
 	});
 	await once(page, 'printers', 'printer', async (first) => {
 		const form = section('Printers').locator('form').last();
@@ -96,7 +96,7 @@ test('the workshop’s forms store once', async ({ page }) => {
 	await button(page, 'say what it can do').click();
 	await once(page, 'printer-facts', 'printerFacts', async (first) => {
 		if (first) await page.locator('#later-hot-end').fill('260 C');
-		await button(page, 'Keep it').click();
+		await button(page, 'Save').click();
 	});
 	await once(page, 'dryers', 'dryer', async (first) => {
 		const form = section('Dryers').locator('form');
@@ -107,14 +107,14 @@ test('the workshop’s forms store once', async ({ page }) => {
 	await button(page, /^check it/).waitFor();
 	await page.getByRole('link', { name: 'gauge study' }).click();
 	await label(page, 'Who measures').fill('Ada');
-	await label(page, 'Marked places').fill('2');
+	await label(page, 'Marked spots').fill('2');
 	await label(page, 'Rounds').fill('2');
 	await button(page, 'Begin').click();
 	for (const typed of ['1.74', '1.76', '1.75', '1.76']) {
 		await page.keyboard.type(typed);
 		await page.keyboard.press('Enter');
 	}
-	await once(page, 'gauge-studies', 'gaugeStudy', () => button(page, 'Keep the study').click());
+	await once(page, 'gauge-studies', 'gaugeStudy', () => button(page, 'Save study').click());
 	await open(page, `${server.url}/workshop/trainer`);
 	await label(page, 'Who scores').fill('Ada');
 	await button(page, 'Begin').click();
@@ -132,20 +132,20 @@ test('the workshop’s forms store once', async ({ page }) => {
 test('pieces, handbook, tables and bundles store once', async ({ page }) => {
 	await open(page, `${server.url}/pieces`);
 	await expect(page.getByTestId('piece-facts')).toBeVisible();
-	await once(page, 'pieces', 'piece', () => button(page, 'Register it').first().click());
+	await once(page, 'pieces', 'piece', () => button(page, 'Save').first().click());
 	await once(page, 'pieces', 'piece', async (first) => {
 		const form = page.getByRole('form', { name: 'Register a model of your own' });
 		if (first) {
 			await form.getByLabel('Name').fill('Finder bracket');
 			await form.getByLabel('surface', { exact: false }).first().check();
 		}
-		await form.getByRole('button', { name: 'Register it' }).click();
+		await form.getByRole('button', { name: 'Save' }).click();
 	});
 	await open(page, `${server.url}/handbook`);
 	await button(page, 'Edit PETG').first().click();
 	await once(page, 'handbook', 'handbook', async (first) => {
 		if (first) await label(page, 'Fumes').fill('little');
-		await button(page, 'Keep as own copy').click();
+		await button(page, 'Save as your own copy').click();
 	});
 	await open(page, `${server.url}/exchange`);
 	await page.getByRole('combobox', { name: 'Table' }).selectOption('makers');
@@ -169,29 +169,29 @@ test('a trial’s forms store once', async ({ page }) => {
 	await page.waitForURL(/intake$/);
 	await once(page, 'intake', 'intake', async (first) => {
 		if (first) await label(page, 'Material').fill('PETG');
-		await button(page, 'Take it in').click();
+		await button(page, 'Add spool').click();
 	});
 	await expect(page.getByText('is taken in')).toBeVisible();
 	await button(page, 'Paste a list').click();
 	await once(page, 'intake/list', 'intakeList', async (first) => {
-		if (first) await label(page, 'Rows from a spreadsheet').fill('Material\tPrice\tNet mass\nPETG\t20\t1 kg\nPLA\t15\t1 kg');
+		if (first) await label(page, 'Rows from a spreadsheet').fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\t15\t1 kg');
 		await button(page, 'Take in 2 spools').click();
 	});
 	await expect(page.getByLabel('Spools of this trial').getByText('not looked at')).toHaveCount(3);
 	const trial = page.url().replace(/\/intake.*/, '');
-	await page.getByRole('link', { name: 'Say what was odd' }).first().click();
+	await page.getByRole('link', { name: 'Inspect' }).first().click();
 	await once(page, 'unboxings', 'unboxing', async (first) => {
-		if (first) await page.getByLabel('Spools of this trial').getByLabel('Nothing odd').check();
-		await button(page, 'Keep the look').click();
+		if (first) await page.getByLabel('Spools of this trial').getByLabel('Nothing wrong').check();
+		await button(page, 'Save').click();
 	});
 	await open(page, `${trial}/rules`);
 	await once(page, 'protocols', 'protocol', async (first) => {
-		if (first) await label(page, 'Prints a piece').fill('3');
-		await button(page, /Keep the rules/).click();
+		if (first) await label(page, 'Prints per piece').fill('3');
+		await button(page, /Save rules/).click();
 	});
 	await once(page, 'trial-facts', 'trialFacts', async (first) => {
 		if (first) await label(page, 'Name of the trial').fill('Lost and found');
-		await button(page, 'Keep the name').click();
+		await button(page, 'Save name').click();
 	});
 	await once(page, 'own-measures', 'ownMeasure', async (first) => {
 		if (first) {
@@ -231,7 +231,7 @@ test('a trial’s forms store once', async ({ page }) => {
 			await form.getByRole('radio').first().check({ force: true });
 			await form.locator('input[name=verdict-kind]').first().check({ force: true });
 		}
-		await button(page, 'Keep the verdict').click();
+		await button(page, 'Save verdict').click();
 	});
 });
 
@@ -242,17 +242,17 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 	await open(page, `${server.url}/spools/${spoolId}`);
 	await once(page, 'notes', 'note', async (first) => {
 		if (first) await page.locator(`#note-${spoolId}`).fill('smells of nothing');
-		await button(page, 'Keep the note').first().click();
+		await button(page, 'Save note').first().click();
 	});
-	await page.getByText('Complete what was left for later').click();
+	await page.getByText('Add missing details').click();
 	await once(page, 'spool-facts', 'spoolFacts', async (first) => {
 		if (first) await page.locator('#fact-lot').fill('L7');
-		await button(page, 'Keep it').click();
+		await button(page, 'Save').click();
 	});
 	await once(page, 'house-spool', 'houseSpool', () => button(page, 'Make it the house spool').click());
 	await once(page, 'parts', 'part', async (first) => {
 		if (first) await page.locator('#part-name').fill('finder bracket');
-		await button(page, 'In service from today').click();
+		await button(page, 'In use from today').click();
 	});
 	await once(page, 'part-states', 'partState', () => button(page, 'holds').click());
 	await open(page, `${trial}/cost`);
@@ -262,7 +262,7 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 		.click();
 	await once(page, 'quotes', 'quote', async (first) => {
 		if (first) await page.locator('#price').fill('18');
-		await button(page, 'Keep the price').click();
+		await button(page, 'Save price').click();
 	});
 	await api(server.url, 'dryers', { id: v7(), name: 'Low box' });
 	await open(page, `${trial}/drying`);
@@ -270,7 +270,7 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 		if (first) await page.getByRole('checkbox').first().check();
 		await button(page, 'Start the timer').click();
 	});
-	await once(page, 'drying-ends', 'dryingEnd', () => button(page, 'It is done').first().click());
+	await once(page, 'drying-ends', 'dryingEnd', () => button(page, 'Finished').first().click());
 	await open(page, `${server.url}/spools/${spoolId}`);
 	await once(page, 'amendments', 'amendment', () =>
 		button(page, /did not happen/)
@@ -285,13 +285,13 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 		await button(page, 'Save').first().click();
 	});
 	await open(page, `${trial}/prints`);
-	await once(page, 'attempts', 'attempt', () => button(page, 'Keep the print').click());
+	await once(page, 'attempts', 'attempt', () => button(page, 'Save print').click());
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) {
 			await button(page, 'amend').first().click();
 			await page.locator('#amend-reason').fill('belt was loose');
 		}
-		await button(page, 'Strike it out').click();
+		await button(page, 'Mark invalid').click();
 	});
 	await once(page, 'amendments', 'amendment', () => button(page, 'undo').first().click());
 	const picture = test.info().outputPath('print.png');
@@ -307,7 +307,7 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 	// The page that loads anew after the photograph would show, between the two presses, that the first was stored.
 	await open(page, `${trial}/prints`);
 	await once(page, 'amendments', 'amendment', () =>
-		button(page, /^Strike out photograph/)
+		button(page, /^Mark photograph invalid:/)
 			.first()
 			.click()
 	);
@@ -349,7 +349,7 @@ test('a correction and a strike-out are stored once, wherever they are made', as
 	await page.getByRole('button', { name: '1.74' }).click();
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) await dialog.getByLabel('Why').fill('on a kink');
-		await dialog.getByRole('button', { name: 'Strike it out' }).click();
+		await dialog.getByRole('button', { name: 'Mark invalid' }).click();
 	});
 	await expect(dialog).toBeHidden();
 	await open(page, `${server.url}/spools/${spoolId}`);
@@ -363,16 +363,16 @@ test('a correction and a strike-out are stored once, wherever they are made', as
 	).toBe(201);
 	await stored('readings', { quantity: 'loadBroke', typed: '150 N', specimenId, takenAt: now });
 	await open(page, `${trial}/strength?spool=${spoolId}`);
-	await button(page, 'Amend specimen 1').click();
+	await button(page, 'Edit test part 1').click();
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) await dialog.getByLabel('Why').fill('slipped');
-		await dialog.getByRole('button', { name: 'Strike it out' }).click();
+		await dialog.getByRole('button', { name: 'Mark invalid' }).click();
 	});
-	await expect(button(page, 'Amend specimen 1')).toHaveText('struck out');
-	await button(page, 'Amend specimen 1').click();
+	await expect(button(page, 'Edit test part 1')).toHaveText('marked invalid');
+	await button(page, 'Edit test part 1').click();
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) await dialog.getByLabel('Why').fill('it was the other one');
-		await dialog.getByRole('button', { name: 'Let it count again' }).click();
+		await dialog.getByRole('button', { name: 'Restore' }).click();
 	});
 });
 
@@ -400,20 +400,20 @@ test('a gauge’s log is stored once, whichever answer is lost', async ({ page }
 		await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
 	}
 	// Two logs are there; what is done to the later one is stored once, too.
-	await button(page, 'Leave a part out').click();
-	const part = page.getByRole('form', { name: 'Leave a part of the log out' });
+	await button(page, 'Exclude a part').click();
+	const part = page.getByRole('form', { name: 'Exclude a part of the log' });
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) await part.getByLabel('From metre').fill('1');
 		if (first) await part.getByLabel('to metre').fill('1.5');
 		if (first) await part.getByLabel('Why').fill('the gauge was touched');
-		await part.getByRole('button', { name: 'Leave it out' }).click();
+		await part.getByRole('button', { name: 'Exclude it' }).click();
 	});
 	await expect(part).toHaveCount(0);
-	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
-	await once(page, 'amendments', 'amendment', () => button(page, 'Strike this log out').first().click());
-	// What was struck out is drawn anew once more when its spool was loaded: a message of before would go with it.
+	await once(page, 'amendments', 'amendment', () => button(page, 'Restore').first().click());
+	await once(page, 'amendments', 'amendment', () => button(page, 'Mark this log invalid').first().click());
+	// What was marked invalid is drawn anew once more when its spool was loaded: a message of before would go with it.
 	await page.waitForLoadState('networkidle');
-	await once(page, 'amendments', 'amendment', () => button(page, 'Let it count again').first().click());
+	await once(page, 'amendments', 'amendment', () => button(page, 'Restore').first().click());
 });
 
 test('a log that is given up leaves nothing, though the answer is lost', async ({ page }) => {
@@ -427,11 +427,11 @@ test('a log that is given up leaves nothing, though the answer is lost', async (
 	const waiting = new Promise<void>((done) => (arrived = done));
 	// The slice never gets there, so that there is time to give up.
 	await page.route('**/slices/0', () => arrived());
-	await button(page, 'Take it in').click();
+	await button(page, 'Import log').click();
 	await waiting;
 	await loseAnswer(page, 'log-ends');
 	await button(page, 'Cancel').click();
-	await expect(page.getByText('Given up; nothing was stored.')).toBeVisible();
+	await expect(page.getByText('Cancelled; nothing stored.')).toBeVisible();
 	await expect.poll(async () => (await kinds()).slice(before).sort()).toEqual(['log', 'logEnd']);
 	await page.unrouteAll({ behavior: 'ignoreErrors' });
 	const shelf = await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/evidence?station=diameter`);
@@ -443,7 +443,7 @@ test('a log that is given up leaves nothing, though the answer is lost', async (
 	await page.reload();
 	await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
 	await page.getByLabel('File of a gauge').setInputFiles(file);
-	await button(page, 'Take it in').click();
+	await button(page, 'Import log').click();
 	await expect(page.getByRole('heading', { name: /^Strand as the gauge saw it/ })).toBeVisible();
 	expect((await kinds()).slice(before).sort()).toEqual(['log', 'log', 'logEnd', 'logEnd']);
 });
@@ -458,7 +458,7 @@ test('what is typed while a print is on its way stays; a refused one can be put 
 		await route.continue();
 	});
 	await page.locator('#overhangLastClean').fill('60');
-	await button(page, 'Keep the print').click();
+	await button(page, 'Save print').click();
 	await expect(page.locator('#overhangLastClean')).toHaveValue('');
 	await page.locator('#overhangLastClean').fill('65');
 	release();
@@ -467,8 +467,8 @@ test('what is typed while a print is on its way stays; a refused one can be put 
 	await page.unrouteAll({ behavior: 'wait' });
 	// Refused at once: what was sent is back, with its error at the field.
 	await page.locator('#overhangFirstFaulty').fill('50');
-	await button(page, 'Keep the print').click();
-	await expect(page.getByText('must lie beyond the last clean one (65)')).toBeVisible();
+	await button(page, 'Save print').click();
+	await expect(page.getByText('must be beyond the last clean one (65)')).toBeVisible();
 	await expect(page.locator('#overhangFirstFaulty')).toHaveValue('50');
 	await expect(page.locator('#overhangFirstFaulty')).toBeFocused();
 });

@@ -72,8 +72,8 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await page.getByText('Verdict', { exact: true }).first().click();
 	await page.getByRole('group', { name: 'Spool' }).getByText('DO2', { exact: true }).click();
 	await page.getByRole('group', { name: 'Verdict' }).getByText('buy', { exact: true }).click();
-	await page.getByLabel('Why, in your words').fill('better in every mark');
-	await page.getByRole('button', { name: 'Keep the verdict' }).click();
+	await page.getByLabel('Your reason').fill('better in every mark');
+	await page.getByRole('button', { name: 'Save verdict' }).click();
 	await expect(page.getByText('frozen with core')).toBeVisible();
 	await page.goto(`${server.url}/trials/${trialId}`);
 	await expect(rows.last()).toContainText('buy');

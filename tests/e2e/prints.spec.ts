@@ -31,7 +31,7 @@ test('a piece is made from sizes by keys, drawn, saved as a closed file, registe
 	await expect(facts).toContainText('at most 9.9 g, 3.33 m');
 	await page.getByLabel('Bore').fill('30');
 	await expect(page.getByText('does not fit with the other sizes')).toBeVisible();
-	await expect(page.getByRole('button', { name: 'Register it' }).first()).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Save' }).first()).toBeDisabled();
 	await page.getByLabel('Bore').fill('10');
 	await expect(facts).toContainText('6.43 cm³');
 	await page.getByLabel('Bench code on it').fill('ke1');
@@ -43,9 +43,9 @@ test('a piece is made from sizes by keys, drawn, saved as a closed file, registe
 	await expect(page.getByText('Caliper block is registered.')).toBeVisible();
 	await page.getByLabel('Size X').fill('30');
 	await page.getByLabel('New version of').selectOption({ label: 'Caliper block 1' });
-	await page.getByRole('button', { name: 'Register it' }).first().click();
+	await page.getByRole('button', { name: 'Save' }).first().click();
 	await expect(page.getByText('Caliper block is registered as version 2.')).toBeVisible();
-	const list = page.getByRole('region', { name: 'Registered pieces' });
+	const list = page.getByRole('region', { name: 'Saved test pieces' });
 	await expect(list.getByText('there is a newer version')).toHaveCount(1);
 	const href = await list.getByRole('link', { name: '3MF' }).first().getAttribute('href');
 	const file = await fetch(server.url + href);
@@ -56,11 +56,11 @@ test('a piece is made from sizes by keys, drawn, saved as a closed file, registe
 	await page.getByLabel('Name', { exact: true }).last().fill('Finder bracket');
 	await page.getByRole('checkbox', { name: 'overhang', exact: true }).check();
 	await page.getByLabel('Steps of overhang').fill('45 5x 65');
-	await page.getByRole('button', { name: 'Register it' }).last().click();
+	await page.getByRole('button', { name: 'Save' }).last().click();
 	await expect(page.getByText('Steps of overhang must be numbers')).toBeVisible();
 	await page.getByLabel('Steps of overhang').fill('45 55 65');
 	await page.getByLabel('Its file').setInputFiles({ name: 'b.stl', mimeType: 'model/stl', buffer: Buffer.from('solid') });
-	await page.getByRole('button', { name: 'Register it' }).last().click();
+	await page.getByRole('button', { name: 'Save' }).last().click();
 	await expect(list.getByText('overhang 45 to 65')).toBeVisible();
 });
 
@@ -180,7 +180,7 @@ test('twelve spools are scored by keys alone, in a chance order, one taken back,
 		await expect(page.getByTestId('all-scored')).toBeVisible();
 	}
 	// Keys are faster than hundreds of commits: the outbox takes its time, and the sitting did not wait for it.
-	await expect(page.getByTestId('outbox')).toHaveText('all kept');
+	await expect(page.getByTestId('outbox')).toHaveText('all saved');
 	// Twelve spools, six pieces: all presses of this sitting, one every second and a half, stay under half an hour.
 	expect(presses * 1.5).toBeLessThan(30 * 60);
 	for (const spoolId of spoolIds) {
@@ -209,7 +209,7 @@ test('a piece made better in mid-trial: the older version still shows, and is fl
 	await open(page, `${server.url}/trials/${trialId}/rules`);
 	await page.getByRole('checkbox', { name: 'Lean 2' }).check();
 	await page.getByRole('checkbox', { name: 'Step piece 1' }).uncheck();
-	await page.getByRole('button', { name: 'Keep the rules' }).click();
+	await page.getByRole('button', { name: 'Save rules' }).click();
 	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.getByText(/another piece or version of it from the rest \(Lean 1, Lean 2\) in .*overhang/)).toBeVisible();
@@ -262,7 +262,7 @@ test('a spool printed on both printers tells what a printer adds; the rules take
 	await expect(page.getByText(/another printer from the rest \(East, West\) in .*overhang/)).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}/rules`);
 	await page.getByText('Take out what a printer adds').click();
-	await page.getByRole('button', { name: 'Keep the rules' }).click();
+	await page.getByRole('button', { name: 'Save rules' }).click();
 	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.getByText(/It is taken out\./)).toBeVisible();
@@ -302,7 +302,7 @@ test('two scorers of the same prints: each scores blind of the other, and how th
 		await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${spikes}`);
 		await page.getByLabel('Who scores').fill(scorer);
 		await page.getByRole('combobox', { name: /^scores/ }).selectOption('after');
-		await page.getByRole('heading', { name: 'Scoring by keys' }).click();
+		await page.getByRole('heading', { name: 'Score prints' }).click();
 		for (const [i, word] of words.entries()) {
 			await expect(page.getByText(`print ${i + 1} of 3`)).toBeVisible();
 			await page.keyboard.press(word);

@@ -118,7 +118,7 @@ test('strings are measured on a photograph between four clicks in any order, kep
 	await page.keyboard.press('ArrowRight');
 	for (let i = 0; i < 4; i++) await page.keyboard.press('Enter');
 	await expect(said).toContainText('cannot be measured');
-	await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
 });
 
 test('three scorers, a second look, and what one of them adds: told, and taken out by the rules', async ({ page }) => {
@@ -134,7 +134,7 @@ test('three scorers, a second look, and what one of them adds: told, and taken o
 	await open(page, `${server.url}/trials/${trialId}/prints/score`);
 	await page.getByLabel('Who scores').fill('Cy');
 	await page.getByRole('combobox', { name: /^scores/ }).selectOption('again');
-	await page.getByRole('heading', { name: 'Scoring by keys' }).click();
+	await page.getByRole('heading', { name: 'Score prints' }).click();
 	for (const i of [1, 2]) {
 		await expect(page.getByText(`print ${i} of 2`)).toBeVisible();
 		await page.keyboard.type('55');
@@ -149,7 +149,7 @@ test('three scorers, a second look, and what one of them adds: told, and taken o
 	await expect(agree.getByText(/Ben marks 1\d\.\d ° higher than .* for the same print/)).toBeVisible();
 	await agree.getByRole('link', { name: /Take it out/ }).click();
 	await page.getByText('Take out what one scorer gives more').click();
-	await page.getByRole('button', { name: 'Keep the rules' }).click();
+	await page.getByRole('button', { name: 'Save rules' }).click();
 	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[0]}`);
 	await expect(page.getByText(/Marks of Ben are counted as if by/).first()).toBeVisible();
@@ -210,7 +210,7 @@ test('an own measure is asked with the prints if it is wanted, and reaches its c
 	await print(String(spoolIds[0]), tile);
 	await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${tile}`);
 	await page.getByLabel('also ask: ring').check();
-	await page.getByRole('heading', { name: 'Scoring by keys' }).click();
+	await page.getByRole('heading', { name: 'Score prints' }).click();
 	for (const title of ['Surface', 'Corner lift']) {
 		await expect(page.getByRole('heading', { name: title })).toBeVisible();
 		if (title === 'Surface') await page.keyboard.press('x');

@@ -32,7 +32,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	const spoolId = spoolIds[0] as string;
 	await api(server.url, 'readings', { id: v7(), spoolId, quantity: 'grossMass', typed: '1300.0 g', takenAt: ago(72) });
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
-	await expect(page.getByRole('textbox', { name: /Gross mass of/ })).toBeFocused();
+	await expect(page.getByRole('textbox', { name: /Full spool of/ })).toBeFocused();
 	await expect(page.getByText('as the record says: air')).toBeVisible();
 	await enter(page, '1300,8');
 	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water in all/);
@@ -41,7 +41,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	// A print took filament: said by key before the next weighing, though no print is on record.
 	await tabTo(page, /^as the record says/);
 	await page.keyboard.press('ArrowRight');
-	await page.getByRole('textbox', { name: /Gross mass of/ }).focus();
+	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await enter(page, '1280.0');
 	await expect(page.getByRole('row', { name: /1280\.0/ })).toContainText('taken out');
 	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water in all/);
@@ -52,17 +52,17 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await page.keyboard.press('Control+A');
 	await enter(page, '1280.4');
 	await page.keyboard.press('Backspace');
-	await expect(page.getByText(/^Struck out:/)).toContainText('1280.4');
+	await expect(page.getByText(/^Marked invalid:/)).toContainText('1280.4');
 
-	await page.getByRole('radio', { name: 'the empty reel' }).focus();
+	await page.getByRole('radio', { name: 'the empty spool' }).focus();
 	await page.keyboard.press('Space');
-	await page.getByRole('textbox', { name: /Empty reel of/ }).focus();
+	await page.getByRole('textbox', { name: /Empty spool of/ }).focus();
 	await enter(page, '1290');
 	await expect(page.getByText('is not below the last weighing')).toBeVisible();
 	await page.keyboard.press('Control+A');
 	await enter(page, '230 g');
 	await allKept(page);
-	await expect(page.getByText('empty reel 230 g')).toBeVisible();
+	await expect(page.getByText('empty spool 230 g')).toBeVisible();
 	expect((await found(spoolId, 'waterUptake'))?.estimate).toBeCloseTo((0.8 / 1070) * 100, 6);
 });
 
@@ -87,9 +87,9 @@ test('a bucket test by keys: steps, what broke it, the bucket counted, the next 
 	await enter(page, '10 lb');
 	await expect(page.getByText('say what is loaded first')).toBeVisible();
 	await page.keyboard.press('Shift+Tab');
-	await tabTo(page, 'What is loaded');
+	await tabTo(page, 'Test part');
 	await type(page, 'hook');
-	await tabTo(page, 'Bucket, added to every load');
+	await tabTo(page, 'Bucket (added to every load)');
 	await type(page, '0.5 kg');
 	await tabTo(page, /^Load on/);
 	await page.keyboard.press('Control+A');
@@ -126,7 +126,7 @@ test('a bucket test by keys: steps, what broke it, the bucket counted, the next 
 test('an open bucket test survives a lost server: nothing that was typed is lost or doubled', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Lost', [{}]);
 	await open(page, `${server.url}/trials/${trialId}/strength`);
-	await page.getByLabel('What is loaded').fill('bar');
+	await page.getByLabel('Test part').fill('bar');
 	await page.getByRole('textbox', { name: /^Load on/ }).focus();
 	await enter(page, '40 N');
 	await allKept(page);
@@ -149,14 +149,14 @@ test('the dryer’s timer goes on through reload, restart and on another device,
 	await open(page, `${server.url}/trials/${trialId}/drying`);
 	for (const code of codes) await page.getByRole('checkbox', { name: new RegExp(code) }).check();
 	// Two materials in one load take the lower limit.
-	await expect(page.getByText('PLA limits this load: at most 50 °C, from 4 h on')).toBeVisible();
-	await expect(page.getByLabel('Set-point')).toHaveValue('50 C');
+	await expect(page.getByText('PLA limits this run: at most 50 °C, from 4 h on')).toBeVisible();
+	await expect(page.getByLabel('Temperature')).toHaveValue('50 C');
 	await expect(page.getByLabel('Time')).toHaveValue('4 h');
-	await page.getByLabel('Set-point').fill('58 C');
+	await page.getByLabel('Temperature').fill('58 C');
 	await expect(page.getByText('PLA softens at 55 °C: not started.')).toBeVisible();
 	await page.getByRole('button', { name: 'Start the timer' }).click();
 	await expect(page.getByText(/would soften PLA/).first()).toBeVisible();
-	await page.getByLabel('Set-point').fill('50');
+	await page.getByLabel('Temperature').fill('50');
 	await page.getByRole('button', { name: 'Start the timer' }).click();
 	await expect(page.getByText(/^Started: /)).toBeVisible();
 	await expect(page.getByTestId('dryers')).toContainText(/3 h 59 min left|4 h left/);
@@ -180,7 +180,7 @@ test('the dryer’s timer goes on through reload, restart and on another device,
 	await other.clock.runFor(60_000);
 	await expect(notice).toContainText('Low box has dried long enough (over since 1 h)');
 	await page.reload();
-	await page.getByTestId('dryer-notice').getByRole('button', { name: 'It is done' }).click();
+	await page.getByTestId('dryer-notice').getByRole('button', { name: 'Finished' }).click();
 	await expect(page.getByTestId('dryer-notice')).toBeEmpty();
 	const dried = await api(server.url, 'drying-ends', { id: v7(), runId: started.id, outcome: 'done', at: ago(0) });
 	expect(dried.status).toBe(409);

@@ -109,7 +109,7 @@ test('two colours’ calibrations: typed on the spool, offered with a print, and
 		// Ten times the filament is no flow ratio: it is refused, and stays until it is mended.
 		await type(page, '9.7');
 		await page.keyboard.press('Enter');
-		await expect(section.getByText('9.7 is not a believable value here.')).toBeVisible();
+		await expect(section.getByText('9.7 looks wrong for this field.')).toBeVisible();
 		await expect(field).toHaveValue('9.7');
 		await field.fill('');
 		for (const value of values) {
@@ -185,13 +185,13 @@ test('three times as strong, its maker says: held against the house spool as a r
 	const [house, strong] = spoolIds as [string, string];
 	await records.post('house-spool', { spoolId: house });
 	await open(page, `${server.url}/spools/${strong}`);
-	await page.getByText('Complete what was left for later').click();
-	const said = page.getByLabel('Said to be so many times as strong');
+	await page.getByText('Add missing details').click();
+	const said = page.getByLabel('Stated: how many times as strong');
 	await said.fill('much');
-	await page.getByRole('button', { name: 'Keep it' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(said).toHaveAttribute('aria-invalid', 'true');
 	await said.fill('3');
-	await page.getByRole('button', { name: 'Keep it' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	const codes = await Promise.all([house, strong].map(codeOf));
 	await expect(page.getByText(`Said to be 3 times as strong. Load test parts of one kind of it and of ${codes[0]}`)).toBeVisible();
 	for (let n = 0; n < 4; n++) for (const [spoolId, newtons] of [[house, 100 + n], [strong, 130 + n]] as const) await records.broken(spoolId, `${newtons} N`); // prettier-ignore

@@ -165,7 +165,7 @@ test('a print straight from the running hot box is dried, by its own form', asyn
 	});
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	await expect(page.getByRole('radio', { name: 'dried', exact: true })).toBeChecked();
-	await page.getByRole('button', { name: 'Keep the print' }).click();
+	await page.getByRole('button', { name: 'Save print' }).click();
 	await expect(page.getByText(/^Kept: .* finished/)).toBeVisible();
 	await expect(page.locator('ol').last()).toContainText(/dried less than an hour before|dried 3 hours before/);
 });
@@ -173,13 +173,13 @@ test('a print straight from the running hot box is dried, by its own form', asyn
 test('a hook that held all there was is told as that, and not asked for again', async ({ page }) => {
 	const { trialId } = await makeTrial(server.url, 'Strong hook', [{ material: 'PC' }]);
 	await open(page, `${server.url}/trials/${trialId}/strength`);
-	await page.getByLabel('What is loaded').fill('hook');
+	await page.getByLabel('Test part').fill('hook');
 	await page.getByRole('textbox', { name: /^Load on/ }).focus();
 	for (const load of ['20 lb', '55']) {
 		await type(page, load);
 		await page.keyboard.press('Enter');
 	}
-	await page.getByRole('button', { name: 'It never broke: next specimen' }).click();
+	await page.getByRole('button', { name: 'Did not break: next part' }).click();
 	await page.getByRole('group', { name: 'Any damage?' }).getByText('no damage').click();
 	await allKept(page);
 	await expect(page.getByText(/None of 1 specimen broke; the least any of them held was 55 lb/)).toBeVisible();
@@ -241,7 +241,7 @@ test('soaked, in the open, dried and fresh as portions of one spool: each in its
 		.getByRole('group', { name: /Strings/ })
 		.getByText('slight')
 		.click();
-	await page.getByRole('button', { name: 'Keep the print' }).click();
+	await page.getByRole('button', { name: 'Save print' }).click();
 	await expect(page.getByText(/^Kept/)).toBeVisible();
 	await open(page, `${server.url}/spools/${spoolId}`);
 	for (const state of ['as received', 'in the air', 'soaked'])
@@ -253,20 +253,20 @@ test('two prints lost to set-up, settings found by trial: the share says so, and
 	const { trialId } = await makeTrial(server.url, 'First flexible', [{ material: 'TPU', price: '35', netMass: '1 kg' }]);
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	const keep = async () => {
-		await page.getByRole('button', { name: 'Keep the print' }).click();
+		await page.getByRole('button', { name: 'Save print' }).click();
 		await expect(page.getByText(/^Kept/)).toBeVisible();
 	};
 	await page.getByText('still finding them').click();
 	await keep();
 	await page.getByText('settled', { exact: true }).click();
 	for (let n = 0; n < 2; n++) {
-		await page.getByRole('group', { name: 'How did it end?' }).getByText('failed').click();
+		await page.getByRole('group', { name: 'Result' }).getByText('failed').click();
 		await page.getByLabel('Got to, %').fill('15');
 		await page.getByRole('group', { name: 'What went wrong' }).getByText('would not stick').click();
-		await page.getByRole('group', { name: 'Charged to' }).getByText('the set-up').click();
+		await page.getByRole('group', { name: 'Cause' }).getByText('the set-up').click();
 		await keep();
 	}
-	await page.getByRole('group', { name: 'How did it end?' }).getByText('finished', { exact: true }).click();
+	await page.getByRole('group', { name: 'Result' }).getByText('finished', { exact: true }).click();
 	await keep();
 	await expect(page.getByText('1 print made while finding the settings is kept apart.')).toBeVisible();
 	await expect(page.getByText('2 would not stick.')).toBeVisible();
@@ -294,7 +294,7 @@ test('a filled polypropylene on an open machine with a brass nozzle is refused b
 		`trials/${trialId}/prints`
 	]) {
 		await open(page, `${server.url}/${path}`);
-		for (const demand of ['It wants a hardened nozzle.', 'It wants an enclosure.'])
+		for (const demand of ['It needs a hardened nozzle.', 'It needs an enclosure.'])
 			await expect(page.getByText(demand).first(), path).toBeVisible();
 	}
 	await page.goto(`${server.url}/trials/${trialId}/report`);
@@ -347,7 +347,7 @@ test('a new trial like an old one carries its pieces, rules, importance and meas
 	await page.getByRole('button', { name: /Start/ }).click();
 	await expect(page).toHaveURL(/\/intake$/);
 	await open(page, page.url().replace(/intake$/, 'rules'));
-	await expect(page.getByLabel('Prints a piece')).toHaveValue('4');
+	await expect(page.getByLabel('Prints per piece')).toHaveValue('4');
 	await expect(page.getByRole('radio', { name: 'dried first' })).toBeChecked();
 	await expect(page.getByText('Hand feel, sticky, smooth; counts with looks')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'ask for it here' })).toHaveCount(0);

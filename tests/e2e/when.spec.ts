@@ -39,13 +39,13 @@ test('yesterday’s notes are entered by keys, in any order, and stand in the or
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
 	await when(page, 'when', 'yesterday 14:00');
 	await expect(page.getByText('14:00, until you put it back')).toBeVisible();
-	await page.getByRole('textbox', { name: /Gross mass of/ }).focus();
+	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await type(page, '1290.0');
 	await page.keyboard.press('Enter');
 	// What was said holds for the next one, in sight; then it is changed.
 	await expect(page.getByLabel('when', { exact: true })).toHaveValue('yesterday 14:00');
 	await page.getByLabel('when', { exact: true }).fill('yesterday 8:00');
-	await page.getByRole('textbox', { name: /Gross mass of/ }).focus();
+	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await type(page, '1294.0');
 	await page.keyboard.press('Enter');
 	await allKept(page);
@@ -108,9 +108,9 @@ test('the last one typed is the one taken back, whenever it was', async ({ page 
 	await type(page, '1300.0');
 	await page.keyboard.press('Enter');
 	await when(page, 'when', '-2 h');
-	await page.getByRole('textbox', { name: /Gross mass of/ }).focus();
+	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await type(page, '1200.0');
 	await page.keyboard.press('Enter');
 	await page.keyboard.press('Backspace');
-	await expect(page.getByText(/^Struck out:/)).toContainText('1200.0');
+	await expect(page.getByText(/^Marked invalid:/)).toContainText('1200.0');
 });

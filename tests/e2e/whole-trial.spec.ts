@@ -15,7 +15,7 @@ async function addSpool(page: Page, spool: { material: string; price: string; ne
 	await type(page, spool.netMass);
 	await page.keyboard.press('Tab');
 	await type(page, spool.label);
-	await tabTo(page, 'Nothing odd');
+	await tabTo(page, 'Nothing wrong');
 	await page.keyboard.press('Space');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('status').filter({ hasText: 'is taken in' })).toBeVisible();

@@ -225,7 +225,7 @@ describe('a gauge’s log', () => {
 		expect(await t.db.select({ id: seriesChunk.seriesId }).from(seriesChunk)).toHaveLength(before);
 		await expect(logState(t.db, logId)).rejects.toMatchObject({ status: 404 });
 	});
-	it('can be struck out: then the readings speak again, and it stays on record', async () => {
+	it('can be marked invalid: then the readings speak again, and it stays on record', async () => {
 		const spoolId = await spoolOf();
 		const logId = await announce(spoolId, 1);
 		await putSlice(t.db, logId, 0, Buffer.from(['m,a,b', ...rows(500)].join('\n')));

@@ -234,13 +234,13 @@ describe('strength', () => {
 		const whole = await loadSpool(t.db, spoolId, NOW);
 		expect(whole.evidence.readings.filter((r) => r.quantity === 'loadHeld')).toMatchObject([{ typedText: '20 lb', typedUnit: 'lb' }]);
 	});
-	it('a load belongs to a specimen of its spool', async () => {
+	it('a load belongs to a test part of its spool', async () => {
 		const [mine, other] = [await intake(), await intake()];
 		const specimenId = await hook(other, []);
 		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1))).toMatchObject([{ path: 'specimenId', code: 'loadWithoutSpecimen' }]);
 		expect(await errorsOf(() => post(mine, 'loadHeld', '20 lb', 1, { specimenId }))).toMatchObject([{ code: 'notOfSpool' }]);
 	});
-	it('a specimen struck out takes its loads along; both stay on record', async () => {
+	it('a specimen marked invalid takes its loads along; both stay on record', async () => {
 		const spoolId = await intake();
 		const specimenId = await hook(spoolId, [['loadBroke', '100 N']], { method: 'direct' });
 		await hook(spoolId, [['loadBroke', '120 N']], { method: 'direct' });

@@ -9,7 +9,7 @@
 	{#each running.runs as run (run.id)}
 		<RunCard {run} />
 	{:else}
-		<p class="panel hatched px-4 py-6">No dryer runs. A load is started at the station Drying of a trial.</p>
+		<p class="panel hatched px-4 py-6">No dryer runs. Start one on a trial’s Drying page.</p>
 	{/each}
 	<p class="caution">
 		Dryers burn, and an unattended heater is a fire risk. A food oven or dehydrator used for filament is not used for food again. Follow the

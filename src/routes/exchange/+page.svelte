@@ -9,9 +9,9 @@
 	const ASKED = ['spools', 'readings', 'attempts', 'specimens', 'quotes', 'amendments', 'notes'];
 </script>
 
-<svelte:head><title>Data in and out · Draught</title></svelte:head>
+<svelte:head><title>Import / export · Draught</title></svelte:head>
 <div class="grid max-w-6xl gap-4 p-3 md:px-5 md:py-4 lg:grid-cols-[minmax(0,1fr)_340px]">
-	<h1 class="text-[1.6rem] font-bold lg:col-span-2">Data in and out</h1>
+	<h1 class="text-[1.6rem] font-bold lg:col-span-2">Import / export</h1>
 	<div class="min-w-0 space-y-4">
 		<CsvImport tables={data.tables} />
 		<section class="panel space-y-3 px-4 py-3" aria-label="Trials">
@@ -31,8 +31,8 @@
 			<BundleImport />
 		</section>
 	</div>
-	<section class="panel h-fit px-4 py-3" aria-label="Tables out">
-		<h2 class="font-semibold">Tables out</h2>
+	<section class="panel h-fit px-4 py-3" aria-label="Export">
+		<h2 class="font-semibold">Export</h2>
 		<p class="small mt-1">CSV of every table, with all ids: what goes out comes in again unchanged.</p>
 		<ul class="mt-2 space-y-1">
 			{#each ASKED as name (name)}{@render out(name)}{/each}

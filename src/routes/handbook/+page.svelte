@@ -25,8 +25,8 @@
 		<button type="button" class="panel px-3 py-1 font-semibold" onclick={() => edit(null)}>Add a material</button>
 	</div>
 	<p class="mt-1 max-w-3xl text-muted">
-		What is typical, with where it comes from; nothing here was measured on your spools. Guards of the dryer and gates of the pick use it.
-		The maker’s data sheet comes before it: put its figures in as your own copy.
+		What is typical, with where it comes from; nothing here was measured on your spools. The dryer’s warnings and the pick’s limits use it.
+		The maker’s data sheet comes before it: enter your own figures.
 	</p>
 	<div class="panel relative mt-3 overflow-x-auto">
 		<table class="w-full min-w-[60rem] text-left">

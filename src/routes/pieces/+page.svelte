@@ -23,15 +23,15 @@
 	}
 </script>
 
-<svelte:head><title>Pieces · Draught</title></svelte:head>
+<svelte:head><title>Test pieces · Draught</title></svelte:head>
 <div class="max-w-6xl space-y-5 p-3 md:px-5 md:py-4">
-	<h1 class="text-[1.6rem] font-bold">Pieces</h1>
+	<h1 class="text-[1.6rem] font-bold">Test pieces</h1>
 	<FormProblem title={form.problem} />
-	<section class="space-y-2" aria-label="A piece from sizes">
-		<h2 class="font-semibold">Make one that carries a scale</h2>
+	<section class="space-y-2" aria-label="A test piece from sizes">
+		<h2 class="font-semibold">Make a test piece</h2>
 		<PieceMaker known={data.pieces} usual={USUAL_STRAND} {register} />
 	</section>
-	<section class="space-y-2" aria-label="Registered pieces">
+	<section class="space-y-2" aria-label="Saved test pieces">
 		<h2 class="font-semibold">Registered</h2>
 		<ul class="grid gap-2 md:grid-cols-2">
 			{#each newestFirst as piece (piece.id)}
@@ -43,7 +43,7 @@
 							: ''}
 					</span>
 					{#if piece.damaged}<Problem live={false}
-							>This record is damaged and cannot be read. Prints of it stay; register the piece again.</Problem
+							>This record is damaged and cannot be read. Prints of it stay; add the test piece again.</Problem
 						>
 					{:else}<span class="small block">{marksLine(piece.marks)}</span>{/if}
 					{#if piece.volumeMm3 !== null}

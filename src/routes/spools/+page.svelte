@@ -66,11 +66,7 @@
 	</form>
 	<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
 		<p class="small" role="status">
-			{data.spools.length === 0
-				? data.q
-					? 'No spool answers all of this.'
-					: 'No spool taken in yet.'
-				: plural(data.spools.length, 'spool')}
+			{data.spools.length === 0 ? (data.q ? 'No spool answers all of this.' : 'No spool yet.') : plural(data.spools.length, 'spool')}
 		</p>
 		{#if data.spools.length > 1}
 			<label class="small inline-flex items-baseline gap-1.5"

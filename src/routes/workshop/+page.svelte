@@ -74,9 +74,9 @@
 	const studyWords = (one: Caliper) => {
 		const study = budgetOf(one).study;
 		if (!study) return '';
-		const people = study.raters > 1 ? `, raters apart by ${fixed(study.ratersSd, 4)} mm` : '';
+		const people = study.raters > 1 ? `, people differ by ${fixed(study.ratersSd, 4)} mm` : '';
 		const n = study.places * study.raters * study.repeats;
-		return `gauge study ${day(study.at)}: scatter ${fixed(study.repeatabilitySd, 4)} mm${people}, n ${n}; no interval here, see the study`;
+		return `gauge study ${day(study.at)}: scatter ${fixed(study.repeatabilitySd, 4)} mm${people}, n ${n}; see the study for ranges`;
 	};
 
 	/** Fields left empty are not said. */
@@ -85,7 +85,7 @@
 	const abilityWords = (p: (typeof data.printers)[number]) =>
 		[
 			p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${upTo(p.hotEndMaxC, 0)} °C`,
-			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'nozzle not hardened',
+			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'brass nozzle',
 			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open',
 			p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
 			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
@@ -109,7 +109,7 @@
 	<h1 class="text-[1.6rem] font-bold md:col-span-2">Workshop</h1>
 	<div class="md:col-span-2">
 		<FormProblem title={form.problem} />
-		<p>Scorers are instruments too: <a class="link" href="/workshop/trainer">train the eye</a> on drawings of known grade.</p>
+		<p>Scorers are instruments too: <a class="link" href="/workshop/trainer">train the eye</a> on example drawings.</p>
 	</div>
 	<section class="space-y-2" aria-label="Instruments">
 		<h2 class="font-semibold">Calipers and micrometers</h2>
@@ -124,7 +124,7 @@
 					<a class="link ml-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
 				</li>
 			{:else}
-				<li class="small">None yet. Until one is named, a common caliper good to ±0.02 mm is assumed and said so.</li>
+				<li class="small">None yet. Until you add one, a common caliper accurate to ±0.02 mm is assumed.</li>
 			{/each}
 		</ul>
 		<InstrumentForm
@@ -152,7 +152,7 @@
 							}}
 						>
 							{@render can(abilities, abilityErrors, 'later')}
-							<Button type="submit" size="xs">Keep it</Button>
+							<Button type="submit" size="xs">Save</Button>
 						</form>
 					{:else}
 						<button
@@ -170,12 +170,12 @@
 									reelMax: one.reelMaxG === null ? '' : `${one.reelMaxG} g`,
 									cardReels: one.cardReels ?? true
 								};
-							}}>say what it can do</button
+							}}>edit</button
 						>
 					{/if}
 				</li>
 			{:else}
-				<li class="small">None yet. Prints without a printer are taken, but unlike printers then cannot be seen.</li>
+				<li class="small">None yet. Prints without a printer count, but printers then cannot be compared.</li>
 			{/each}
 		</ul>
 		<form
@@ -228,7 +228,7 @@
 						: `${one.setPointLowC === null ? '' : `${upTo(one.setPointLowC, 0)} `}to ${one.setPointHighC === null ? '…' : upTo(one.setPointHighC, 0)} °C`}
 				</li>
 			{:else}
-				<li class="small">None yet. A load needs one.</li>
+				<li class="small">None yet. Drying needs one.</li>
 			{/each}
 		</ul>
 		<form
@@ -246,7 +246,7 @@
 				<Field
 					id="dryer-low"
 					path="setPointLow"
-					label="Lowest set-point"
+					label="Lowest temperature"
 					bind:value={dryer.setPointLow}
 					errors={dryerErrors}
 					placeholder="40 C"
@@ -254,7 +254,7 @@
 				<Field
 					id="dryer-high"
 					path="setPointHigh"
-					label="Highest set-point"
+					label="Highest temperature"
 					bind:value={dryer.setPointHigh}
 					errors={dryerErrors}
 					placeholder="70 C"
@@ -271,19 +271,20 @@
 		<Field
 			id="{prefix}-hot-end"
 			path="hotEndMax"
-			label="Hot end up to"
+			label="Max nozzle temp"
 			bind:value={of.hotEndMax}
 			{errors}
 			placeholder="260 C"
 			class="w-28"
 		/>
 		<Field id="{prefix}-path" path="feedPath" label="Feed path bore" bind:value={of.feedPath} {errors} placeholder="2.0 mm" class="w-28" />
-		<Field id="{prefix}-throat" path="throat" label="Throat bore" bind:value={of.throat} {errors} placeholder="1.95 mm" class="w-28" />
+		<Field id="{prefix}-throat" path="throat" label="Narrowest bore" bind:value={of.throat} {errors} placeholder="1.95 mm" class="w-28" />
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.hardenedNozzle} /> hardened nozzle</label>
 		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.enclosed} /> enclosed</label>
 		<Field id="{prefix}-bed" path="bedMax" label="Bed up to" bind:value={of.bedMax} {errors} placeholder="110 C" class="w-28" />
 		<Field id="{prefix}-reel" path="reelMax" label="Spools up to" bind:value={of.reelMax} {errors} placeholder="1 kg" class="w-28" />
-		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.cardReels} /> card reels turn on it</label
+		<label class="flex min-h-[26px] items-center gap-1.5"
+			><input type="checkbox" bind:checked={of.cardReels} /> card spools turn on it</label
 		>
 	</div>
 {/snippet}

@@ -33,7 +33,7 @@ export function inForce<A extends Amendment>(amendments: readonly A[]): A[] {
 }
 
 /**
- * A raw record as its amendments leave it: fields superseded by corrections in time order, struck out or not.
+ * A raw record as its amendments leave it: fields superseded by corrections in time order, marked invalid or not.
  * The raw record is not touched.
  * @example applyAmendments({ id: 'r1', value: 1.57 }, [correctTo175]) // { id: 'r1', value: 1.75, status: 'counts', corrected: true, confirmed: false }
  */

@@ -38,7 +38,7 @@ describe('calibrations of a spool', () => {
 		const by = findCell([readingAs(0.97, 0.001), readingAs(0.98, 0.001)], { ...model, assumed }, assumed);
 		expect(flow).toMatchObject({ quantity: 'calibratedFlow', n: 2, estimate: by?.estimate, interval: by?.interval, method: 'posterior' });
 	});
-	it('one that was struck out does not count; what was never calibrated is no gap', () => {
+	it('one that was marked invalid does not count; what was never calibrated is no gap', () => {
 		const e = spool('a', { calibratedFlow: [0.9, 0.98] });
 		const struck = { ...e, readings: e.readings.map((r, i) => (i === 0 ? { ...r, status: 'excluded' as const } : r)) };
 		expect(found(struck)[0]).toMatchObject({ n: 1, inputs: { used: [e.readings[1]?.id], excluded: [e.readings[0]?.id] } });

@@ -136,7 +136,7 @@ describe('ovality and flow, joined', () => {
 });
 
 describe('which readings make a strand', () => {
-	it('only diameters of the record that count; a struck out one is named', () => {
+	it('only diameters of the record that count; a marked invalid one is named', () => {
 		const readings = diameters(VALUES, { instrumentId: 'mic', resolution: 0.001 });
 		const [first] = readings;
 		const out = readings.map((r) => (r === first ? { ...r, status: 'excluded' as const } : r));

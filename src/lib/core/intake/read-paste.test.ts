@@ -10,7 +10,7 @@ describe('a pasted list of spools', () => {
 		expect(readPaste('material,price\nPETG,"21,90"')).toMatchObject({ ok: true, rows });
 	});
 	it('knows headings by their words and names what it ignores', () => {
-		expect(readPaste('Brand\tProduct\tMaterial\tNet mass (g)\tMood\nA\tB\tPLA\t1000\tgood')).toMatchObject({
+		expect(readPaste('Brand\tProduct\tMaterial\tFilament weight (g)\tMood\nA\tB\tPLA\t1000\tgood')).toMatchObject({
 			ok: true,
 			fields: ['maker', 'filament', 'material', 'netMass'],
 			ignored: ['Mood'],

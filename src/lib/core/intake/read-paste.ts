@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 const HEADINGS: Record<string, readonly string[]> = {
 	material: ['material', 'type', 'polymer'],
 	price: ['price', 'paid', 'cost'],
-	netMass: ['netmass', 'net', 'mass', 'weight', 'netweight'],
+	netMass: ['netmass', 'net', 'mass', 'weight', 'netweight', 'filamentweight'],
 	labelNozzle: ['labeltemperature', 'temperature', 'nozzle', 'nozzletemperature', 'temp'],
 	maker: ['maker', 'brand', 'manufacturer'],
 	filament: ['product', 'filament', 'name'],

@@ -135,7 +135,7 @@ describe('what lay between', () => {
 	it('a print recorded between the weighings', () => {
 		expect(weighings(evidence({ readings: two, attempts: [attempt({ at: at - 5 })] }))[1]).toMatchObject({ before: 'print', said: false });
 	});
-	it('a print struck out does not count; a drying does', () => {
+	it('a print marked invalid does not count; a drying does', () => {
 		const e = evidence({
 			readings: two,
 			attempts: [attempt({ at: at - 5, status: 'excluded' })],
@@ -170,7 +170,7 @@ describe('what lay between', () => {
 		const said = [two[0], { ...two[1], before: 'air' }] as typeof two;
 		expect(weighings(evidence({ readings: said, attempts: [attempt({ at: at - 5 })] }))[1]).toMatchObject({ before: 'air', said: true });
 	});
-	it('a weighing struck out is left out of the chain', () => {
+	it('a weighing marked invalid is left out of the chain', () => {
 		const out = two.map((r, i) => (i === 1 ? { ...r, status: 'excluded' as const } : r));
 		expect(weighings(evidence({ readings: out }))).toHaveLength(1);
 	});

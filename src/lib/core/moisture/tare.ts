@@ -3,7 +3,7 @@ import type { Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Weighing } from './weighings';
 
-/** Mass of the empty reel: known when it was weighed, else a range. */
+/** Mass of the empty spool: known when it was weighed, else a range. */
 export type Tare = {
 	lowG: number;
 	highG: number;
@@ -13,7 +13,7 @@ export type Tare = {
 	contradictsG?: number;
 };
 
-/** Empty reels for about a kilogram, plastic or card (common practice, no source). */
+/** Empty spools for about a kilogram, plastic or card (common practice, no source). */
 const USUAL_REEL_G = { low: 100, high: 350 };
 /** How far a full reel's filament may lie from the net mass on its label (common practice, no source). */
 const FILLING = { short: 0.97, over: 1.05 };

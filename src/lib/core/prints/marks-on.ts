@@ -7,7 +7,7 @@ import { settled } from './settled';
 /** A reading with a value, as every mark has one. */
 export type Marked = Reading & { value: number };
 
-/** Marks on some prints, by their quantity; struck out ones among them. */
+/** Marks on some prints, by their quantity; marked invalid ones among them. */
 export type MarksOn = ReadonlyMap<string, readonly Marked[]>;
 
 /**

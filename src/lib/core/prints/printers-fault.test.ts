@@ -24,7 +24,7 @@ const found = (e: ReturnType<typeof spool>) => printsStation.find(e, basis, 0).f
 
 describe('a fault of the surface that is the printer’s', () => {
 	it('is none of the filament: the next worst one counts', () => expect(values(spool(['counts', null]))).toEqual([1, 3]));
-	it('... of that print only, and not once that was struck out', () => expect(values(spool(['excluded', 'counts']))).toEqual([3, 1]));
+	it('... of that print only, and not once that was marked invalid', () => expect(values(spool(['excluded', 'counts']))).toEqual([3, 1]));
 	it('is said with how often, and nothing else is', () => {
 		const said = (e: ReturnType<typeof spool>) => found(e)?.messages.filter((m) => m.id === 'faultOfPrinter');
 		expect(said(spool(['counts', 'counts', null]))).toEqual([{ id: 'faultOfPrinter', params: { fault: 'surfaceSeam', prints: 2 } }]);

@@ -134,7 +134,7 @@ describe('words, lengths and counts', () => {
 		const [of] = groupsOf(evidence({ attempts: [twice], readings }), basis).filter((g) => g.attempts.length > 0);
 		expect(seenOn(of as Group, sag).observed).toEqual([readingAs(2, 0.5)]);
 	});
-	it('one that was struck out is not there, and nothing is less than nothing', () => {
+	it('one that was marked invalid is not there, and nothing is less than nothing', () => {
 		expect(seenOn(group([{ bridgeSag: struck(2) }]), markOf('bridgeSag')).observed).toEqual([]);
 		const mine = { ...effect, quantity: 'bridgeSag', pieceId: MAIN_PIECE, printer: 'South' };
 		const off = group([{ bridgeSag: { value: 1, more: { resolution: 0.1 } } }], { basis: { printerEffects: [mine] }, attempts: [south] });
@@ -216,7 +216,7 @@ describe('what is taken out is an error that all share of whom it was taken out'
 });
 
 describe('the finding of a mark', () => {
-	it('names the readings it used and those struck out, and says one print is one', () => {
+	it('names the readings it used and those marked invalid, and says one print is one', () => {
 		const of = group([{ overhangLastClean: 55, overhangFirstFaulty: 65 }, { overhangLastClean: struck(70) }]);
 		const found = findMark(of, markOf('overhang'));
 		const ids = (status: string) => of.evidence.readings.filter((r) => r.status === status).map((r) => r.id);

@@ -55,7 +55,7 @@ describe('which kind is compared', () => {
 		expect(kindsOfTrial([has('hook', 'bar')]).load).toEqual([bar, hook]);
 		expect(kindsOfTrial([has('bar', 'hook')]).load).toEqual([bar, hook]);
 	});
-	it('what was struck out chooses nothing', () => {
+	it('what was marked invalid chooses nothing', () => {
 		const struck = spool([
 			[{ ...direct, shape: 'bar', status: 'excluded' }, { broke: 1 }],
 			[{ ...direct, shape: 'bar', status: 'excluded' }, { broke: 1 }],
@@ -174,7 +174,7 @@ describe('what goes into a finding', () => {
 			['strengthBlows', 'x']
 		]);
 	});
-	it('the readings of its own specimens, and those struck out at this station', () => {
+	it('the readings of its own specimens, and those marked invalid at this station', () => {
 		const e = spool(oneEach([100, 104]));
 		const [first, second] = e.specimens as [Specimen, Specimen];
 		const struck = load(first, 'loadBroke', 1, { status: 'excluded' });

@@ -11,7 +11,7 @@ describe('the unit loads are shown in', () => {
 		expect(loadUnitOf([])).toBe('N');
 		expect(loadUnitOf([evidence({ readings: [load(specimen(), 'failure', 1, { typedUnit: '' })] })])).toBe('N');
 	});
-	it('does not count what was struck out; of equally many the first by name', () => {
+	it('does not count what was marked invalid; of equally many the first by name', () => {
 		const struck = typedIn('lb', 'lb', 'kg');
 		expect(loadUnitOf([{ readings: struck.readings.map((r) => (r.typedUnit === 'lb' ? { ...r, status: 'excluded' as const } : r)) }])).toBe(
 			'kg'

@@ -74,7 +74,7 @@ describe('what one specimen says', () => {
 		expect(said(specimen({ method: 'byHand' }), ['byHand', 2])).toBeNull();
 		expect(said(s)).toBeNull();
 	});
-	it('readings struck out do not count, nor do those of other specimens', () => {
+	it('readings marked invalid do not count, nor do those of other specimens', () => {
 		const readings = [load(s, 'loadHeld', 89), load(s, 'loadBroke', 95, { status: 'excluded' }), load(specimen(), 'loadBroke', 90)];
 		expect(observe(s, readings).observation).toEqual({ low: 89, high: null });
 		expect(observedSpecimens(evidence({ specimens: [{ ...s, status: 'excluded' }], readings }))).toEqual([]);

@@ -32,7 +32,7 @@ export async function loadLogs(
 		const spoolId = row.spoolId as string;
 		const amended = amendments.get(spoolId) ?? [];
 		const parts = leftOutOf(row.id, amended);
-		// Left out bit by bit until nothing is left: then it is struck out, and its picture is still the whole.
+		// Left out bit by bit until nothing is left: then it is marked invalid, and its picture is still the whole.
 		const nothing = parts.length > 0 && runsWithout(row.samples, parts).length === 0;
 		const summary = await summaryOf(db, row, nominalOf(spoolId), nothing ? [] : parts);
 		if (!summary) {

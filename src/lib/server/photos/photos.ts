@@ -37,7 +37,7 @@ export async function putPhoto(
 	});
 }
 
-/** Photographs of some spools that were not struck out, oldest first; the pictures themselves are fetched one by one. */
+/** Photographs of some spools that were not marked invalid, oldest first; the pictures themselves are fetched one by one. */
 export async function loadPhotos(db: Reader, spoolIds: string[]): Promise<PhotoListed[]> {
 	if (spoolIds.length === 0) return [];
 	const [rows, amendments] = await Promise.all([

@@ -28,8 +28,8 @@
 <div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
 	<SpoolRail {items} {chosen} {onchoose} />
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
-	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
-		<h2 class="small font-semibold">What it says</h2>
+	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="Results">
+		<h2 class="small font-semibold">Results</h2>
 		<Later first>{@render results()}</Later>
 	</aside>
 </div>

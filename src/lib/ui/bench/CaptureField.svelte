@@ -90,16 +90,15 @@
 	{#if refusal}
 		<p id="capture-error" class="mt-1 text-harm">
 			<HarmIcon />
-			{typed}
-			{sentenceOf(refusal)}
+			{sentenceOf(refusal, typed)}
 			{#if refusal.suggestion}
-				<button type="button" class="link ml-1" onclick={() => void take(refusal?.suggestion ?? '')}>Take {refusal.suggestion}</button>
+				<button type="button" class="link ml-1" onclick={() => void take(refusal?.suggestion ?? '')}>Use {refusal.suggestion}</button>
 			{/if}
 		</p>
 	{/if}
 </div>
 <div class="flex flex-wrap items-center gap-x-4 gap-y-2 text-[0.9rem] text-muted">
-	<button type="button" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act lg:hidden" onclick={() => submit(typed)}>Keep</button>
+	<button type="button" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act lg:hidden" onclick={() => submit(typed)}>Save</button>
 	{#if also}
 		<button
 			type="button"
@@ -109,9 +108,9 @@
 		>
 	{/if}
 	{#if when}<WhenField {when} />{/if}
-	<span class="hidden lg:inline"><kbd>Enter</kbd> keep</span>
+	<span class="hidden lg:inline"><kbd>Enter</kbd> save</span>
 	{#if last !== null}<button type="button" onclick={() => last !== null && submit(last)}><kbd>=</kbd> same again</button>{/if}
-	<button type="button" onclick={takeBack}><kbd>⌫</kbd> take back the last</button>
+	<button type="button" onclick={takeBack}><kbd>⌫</kbd> undo last</button>
 	{#if move}<span class="hidden lg:inline"><kbd>↑</kbd><kbd>↓</kbd> other spool</span>{/if}
 	<span class="hidden lg:inline"><kbd>?</kbd> all keys</span>
 </div>

@@ -4,5 +4,5 @@
 
 <div class="p-6">
 	<h1 class="text-[1.6rem] font-bold">{title}</h1>
-	<p class="mt-2">No spool on the bench yet. <a class="link" href="/trials/{trialId}/intake">Take one in</a>.</p>
+	<p class="mt-2">No spool on the bench yet. <a class="link" href="/trials/{trialId}/intake">Add one</a>.</p>
 </div>

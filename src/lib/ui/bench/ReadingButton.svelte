@@ -9,12 +9,12 @@
 	class="min-h-[26px] min-w-[26px] rounded px-1 hover:bg-chosen {reading.status === 'excluded'
 		? 'text-muted line-through'
 		: ''} {reading.corrected ? 'underline decoration-dotted' : ''}"
-	title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'struck out; ' : ''}{waiting
-		? 'waiting to be kept'
-		: 'correct or strike out'}"
+	title="{reading.corrected ? 'corrected; ' : ''}{reading.status === 'excluded' ? 'marked invalid; ' : ''}{waiting
+		? 'waiting to be saved'
+		: 'edit or mark invalid'}"
 	disabled={waiting}
 	onclick={() => edit(reading)}
 	>{reading.typedText}{#if waiting}<span class="small"> …</span>{/if}<span class="sr-only">
-		{reading.status === 'excluded' ? 'struck out' : ''}{reading.corrected ? ' corrected' : ''}</span
+		{reading.status === 'excluded' ? 'marked invalid' : ''}{reading.corrected ? ' corrected' : ''}</span
 	></button
 >

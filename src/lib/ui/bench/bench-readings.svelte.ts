@@ -43,7 +43,7 @@ export class BenchReadings {
 		await outbox.put('readings', wire);
 	}
 
-	/** Takes a reading back: struck out, not gone, and said so. */
+	/** Takes a reading back: marked invalid, not gone, and said so. */
 	async takeBack(readingId: string): Promise<void> {
 		this.#takenBack.add(readingId);
 		await outbox.put('amendments', {

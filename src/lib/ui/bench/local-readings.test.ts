@@ -28,7 +28,7 @@ describe('what the bench shows before the server has it', () => {
 		expect(readingOfItem({ ...item({}), path: 'amendments' }, 'diameter')).toBeNull();
 		expect(readingOfItem(item({ typed: 'wide' }), 'diameter')).toBeNull();
 	});
-	it('is shown once when the server has it too, and struck out when taken back', () => {
+	it('is shown once when the server has it too, and marked invalid when taken back', () => {
 		const [kept, local] = diameters([1.75, 1.76]);
 		if (!kept || !local) throw new Error('two readings were made');
 		const shown = withLocal(evidence({ readings: [kept] }), [kept, local], new Set([local.id]));

@@ -42,12 +42,12 @@
 <form class="space-y-3" onsubmit={submit} novalidate>
 	<FormProblem title={form.problem} />
 	<div class="grid gap-3 sm:grid-cols-4">
-		<Field id="price" label="Price of the order, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
-		<Field id="quantity" label="Spools in it" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
-		<Field id="netMass" label="Net mass of one" bind:value={typed.netMass} errors={form.errors} />
+		<Field id="price" label="Total paid, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
+		<Field id="quantity" label="Spools" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
+		<Field id="netMass" label="Weight per spool" bind:value={typed.netMass} errors={form.errors} />
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />
 	<WhenField {when} errors={form.errors} what="seen" />
-	<Button type="submit" size="sm">Keep the price</Button>
+	<Button type="submit" size="sm">Save price</Button>
 </form>

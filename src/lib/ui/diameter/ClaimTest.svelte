@@ -13,7 +13,7 @@
 			<strong>Decided</strong> after {plural(taken, 'reading')}. You may stop; or go on with the next spool <kbd>↓</kbd>.
 		{:else if plan.state === 'hopeless'}
 			<strong>Not worth going on</strong> with this instrument: no number of readings will decide it. Check it against a pin in the
-			<a class="link" href="/workshop">workshop</a>, or take a finer one.
+			<a class="link" href="/workshop">workshop</a>, or use a finer one.
 		{:else}
 			About <strong>{plan.total - taken} more</strong> of {plan.total}, redrawn as they come. Where are you on the spool?
 		{/if}

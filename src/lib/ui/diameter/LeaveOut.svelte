@@ -50,20 +50,19 @@
 {#each log.leftOut as part (part.amendmentId)}
 	<p class="small mt-1">
 		Left out: {upTo(part.fromM, 2)} to {upTo(part.toM, 2)} m, {part.reason}.
-		<button type="button" class="link" onclick={() => void amend({ action: 'undo', undoesId: part.amendmentId })}>Let it count again</button
-		>
+		<button type="button" class="link" onclick={() => void amend({ action: 'undo', undoesId: part.amendmentId })}>Restore</button>
 	</p>
 {/each}
 {#if open}
-	<form class="panel mt-2 space-y-2 px-3 py-2" novalidate onsubmit={leaveOut} aria-label="Leave a part of the log out">
+	<form class="panel mt-2 space-y-2 px-3 py-2" novalidate onsubmit={leaveOut} aria-label="Exclude a part of the log">
 		<div class="grid grid-cols-[7rem_7rem_1fr] gap-3">
 			<Field id="leave-from" path="from" label="From metre" bind:value={typed.from} {errors} inputmode="decimal" />
 			<Field id="leave-to" path="to" label="to metre" bind:value={typed.to} {errors} inputmode="decimal" />
 			<Field id="leave-reason" path="reason" label="Why" bind:value={typed.reason} {errors} placeholder="the gauge was touched" />
 		</div>
-		<Button type="submit" size="xs">Leave it out</Button>
+		<Button type="submit" size="xs">Exclude it</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
 	</form>
 {:else}
-	<button type="button" class="link text-[0.9rem]" onclick={begin}>Leave a part out{looked ? ' (what is shown)' : ''}</button>
+	<button type="button" class="link text-[0.9rem]" onclick={begin}>Exclude a part{looked ? ' (what is shown)' : ''}</button>
 {/if}

@@ -60,10 +60,10 @@
 			{:else if live.state === 'ending'}
 				Stopped after <strong>{upTo(live.metres, 1)} m</strong>; taking it in …
 			{:else if live.state === 'cancelled'}
-				Given up; nothing was stored.
+				Cancelled; nothing stored.
 			{:else}
 				The gauge measures: <strong>{fixed(live.metres, 1)} m</strong>, {plural(live.samples, 'sample')} so far{live.waiting > 1
-					? `; ${plural(live.waiting, 'piece')} wait for the server`
+					? `; ${plural(live.waiting, 'part')} waiting for the server`
 					: ''}
 			{/if}
 		</p>
@@ -88,8 +88,8 @@
 		{/if}
 		{#if live.open}
 			<p class="mt-2 flex items-center gap-3">
-				<Button size="sm" onclick={() => live && void stop(live)}>Stop and take it in</Button>
-				<button type="button" class="link" onclick={() => void live?.cancel()}>Give it up</button>
+				<Button size="sm" onclick={() => live && void stop(live)}>Stop and save</Button>
+				<button type="button" class="link" onclick={() => void live?.cancel()}>Cancel</button>
 			</p>
 		{/if}
 	</section>

@@ -49,7 +49,7 @@
 <section aria-label="A gauge’s log" class="mt-5">
 	<h2 class="mb-1 font-semibold">A gauge’s log{file ? `: ${file.name}` : ''}</h2>
 	<label class="small block">
-		<span>A text file of a line gauge, up to five million samples. It is taken whole or not at all.</span>
+		<span>A text file of a line gauge, up to five million samples. Import is all or nothing.</span>
 		<input
 			type="file"
 			accept=".csv,.txt,.tsv,text/*"
@@ -67,12 +67,12 @@
 					<span role="status">{upload.state === 'reading' ? 'Reading it …' : `${upTo(upload.share * 100, 0)} % arrived`}</span>
 					<button type="button" class="link" onclick={() => void upload.cancel()}>Cancel</button>
 				{:else}
-					<Button size="sm" onclick={() => void take()}>{upload.state === 'broken' ? 'Go on' : 'Take it in'}</Button>
+					<Button size="sm" onclick={() => void take()}>{upload.state === 'broken' ? 'Go on' : 'Import log'}</Button>
 					<span role="status" class="small">
-						{#if upload.state === 'broken'}The connection broke off at {upTo(upload.share * 100, 0)} %. What arrived is kept; go on when the server
-							answers.
-						{:else if upload.state === 'done'}Taken in.
-						{:else if upload.state === 'cancelled'}Given up; nothing was stored.{/if}
+						{#if upload.state === 'broken'}The connection broke off at {upTo(upload.share * 100, 0)} %. What arrived is saved; go on when the
+							server answers.
+						{:else if upload.state === 'done'}Imported.
+						{:else if upload.state === 'cancelled'}Cancelled; nothing stored.{/if}
 					</span>
 				{/if}
 			</div>

@@ -37,14 +37,14 @@
 			return;
 		}
 		if (read.readings.length > MOST_PASTED) {
-			problems = [`${read.readings.length} readings are a log: save them as a file and take it in below.`];
+			problems = [`${read.readings.length} readings are a log: save them as a file and import it below.`];
 			return;
 		}
 		const refused = take(read.readings);
 		problems = refused ? [refused] : [];
 		if (refused) return;
 		rememberLayout(STORE, preview, { layout: $state.snapshot(layout), stepMm, speed });
-		said = `${plural(read.readings.length, 'reading')} kept.`;
+		said = `${plural(read.readings.length, 'reading')} saved.`;
 		text = '';
 		preview = null;
 		layout = null;
@@ -53,7 +53,7 @@
 
 <details class="mt-4">
 	<summary class="cursor-pointer font-semibold">Paste readings</summary>
-	<label class="small mt-1 block" for="pasted">A row a place, as a spreadsheet gives it; one column or more.</label>
+	<label class="small mt-1 block" for="pasted">One row per spot, as a spreadsheet gives it; one column or more.</label>
 	<textarea
 		id="pasted"
 		rows="4"
@@ -64,7 +64,7 @@
 	{#if preview && layout}
 		<div class="panel mt-2 space-y-2 px-3 py-2">
 			<LayoutFields {preview} bind:layout bind:stepMm bind:speed single caption="The first rows pasted" />
-			<Button size="sm" onclick={keep}>Keep {read?.ok ? plural(read.readings.length, 'reading') : 'them'}</Button>
+			<Button size="sm" onclick={keep}>Save {read?.ok ? plural(read.readings.length, 'reading') : 'them'}</Button>
 		</div>
 	{/if}
 	{#if problems.length}

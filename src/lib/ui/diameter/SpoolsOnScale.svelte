@@ -23,7 +23,7 @@
 <div class="overflow-x-auto">
 	<table class="w-full min-w-[640px] text-left text-[0.93rem]">
 		<caption class="sr-only"
-			>Mean diameter of every spool on one scale, in millimetres, with its 95 % interval as read and its stated limits</caption
+			>Mean diameter of every spool on one scale, in millimetres, with its 95 % range as read and its stated limits</caption
 		>
 		<thead>
 			<tr class="border-b text-[0.85rem]">
@@ -31,7 +31,7 @@
 				<th scope="col" class="font-medium">{fixed(range.low, 2)} to {fixed(range.high, 2)} mm</th>
 				<th scope="col" class="pl-3 text-right font-medium">Mean, mm</th>
 				<th scope="col" class="pl-3 text-right font-medium">Spread, mm <span class="small">no interval</span></th>
-				<th scope="col" class="pl-3 font-medium">Alike</th>
+				<th scope="col" class="pl-3 font-medium">Same as</th>
 			</tr>
 		</thead>
 		<tbody>
@@ -46,7 +46,7 @@
 							class="block w-full"
 							style:max-width="{W}px"
 							role="img"
-							aria-label="{spool?.code}: mean {fixed(s.meanMm, 3)} mm, {plural(s.places, 'place')}"
+							aria-label="{spool?.code}: mean {fixed(s.meanMm, 3)} mm, {plural(s.places, 'spot')}"
 						>
 							{#if s.limits}
 								<rect
@@ -77,7 +77,7 @@
 					</td>
 					<td class="pl-3 text-right whitespace-nowrap"
 						>{fixed(s.meanMm, 3)}
-						<span class="small">{h === null ? 'no interval' : `± ${fixed(h, 3)}`}, {plural(s.places, 'place')}</span></td
+						<span class="small">{h === null ? 'no interval' : `± ${fixed(h, 3)}`}, {plural(s.places, 'spot')}</span></td
 					>
 					<td class="pl-3 text-right">{s.sdMm === null ? '–' : fixed(s.sdMm, 4)}</td>
 					<td class="pl-3 font-bold text-act-ink">{s.letters || '–'}</td>
@@ -99,6 +99,4 @@
 		</tfoot>
 	</table>
 </div>
-<p class="small mt-1">
-	Each stroke is a place; the bar below its mean’s 95 % interval, the instrument left out; dashed, the limits of its own label.
-</p>
+<p class="small mt-1">Ticks: spots. Bar: 95 % range of the mean, without caliper error. Dashed: label limits.</p>

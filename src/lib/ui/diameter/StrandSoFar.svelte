@@ -27,8 +27,8 @@
 		<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
 		<Histogram bars={barsOfLog(log.summary.histogram, logBiasMm, claim)} limits={claim} n={log.summary.n} of="sample" />
 		<p class="small mt-1">
-			{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is taken off here.{/if}
-			<button type="button" class="link" onclick={() => void measuring.strikeOutLog(log.id)}>Strike this log out</button>
+			{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is corrected here.{/if}
+			<button type="button" class="link" onclick={() => void measuring.strikeOutLog(log.id)}>Mark this log invalid</button>
 		</p>
 	{:else if !measuring.whole}
 		<p class="small mt-5" role="status">Its {plural(measuring.counted, 'reading')} are being fetched …</p>

@@ -41,7 +41,7 @@ const USUAL_MASS_G = 1000;
 export class DiameterBench {
 	/** The caliper in hand; empty while it is not named. */
 	instrumentId = $state('');
-	/** Quick check: gross fault or not. The claim test is for whoever wants to know more. */
+	/** Quick check: gross faults. The claim test is for whoever wants to know more. */
 	testing = $state(false);
 	zone = $state<Zone>('first');
 	readonly bench: Bench;
@@ -167,7 +167,7 @@ export class DiameterBench {
 	}
 
 	strikeOutLog(logId: string): Promise<void> {
-		return this.#amend('log', logId, 'exclude', 'struck out at the bench');
+		return this.#amend('log', logId, 'exclude', 'marked invalid at the bench');
 	}
 
 	reinstateLog(logId: string): Promise<void> {

@@ -81,12 +81,12 @@
 	}
 </script>
 
-<form class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Start a load">
-	<h2 class="font-semibold">Start a load</h2>
+<form class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Dry spools">
+	<h2 class="font-semibold">Dry spools</h2>
 	<p role="status" class="font-semibold empty:hidden">{said}</p>
 	<FormProblem title={form.problem} />
 	<fieldset>
-		<legend class="mb-1 text-[0.85rem] font-medium">Spools in it</legend>
+		<legend class="mb-1 text-[0.85rem] font-medium">Spools</legend>
 		<ul class="grid gap-x-4 gap-y-1 sm:grid-cols-2">
 			{#each evidence as e (e.spool.id)}
 				{@const busy = inDryer.has(e.spool.id)}
@@ -114,7 +114,7 @@
 		<p class="small">
 			{#if limit.dryingHighC !== null}
 				{materials.length > 1
-					? `${limit.dryingHighOf} limits this load: at most ${upTo(limit.dryingHighC, 0)} °C`
+					? `${limit.dryingHighOf} limits this run: at most ${upTo(limit.dryingHighC, 0)} °C`
 					: `The handbook dries ${limit.dryingHighOf} at up to ${upTo(limit.dryingHighC, 0)} °C`}{limit.hours
 					? `, from ${upTo(limit.hours, 1)} h on`
 					: ''}{limit.softeningC === null ? '' : `; ${limit.softeningOf} goes soft at ${upTo(limit.softeningC, 0)} °C`}.
@@ -138,7 +138,7 @@
 		</div>
 		<Field
 			id="setPoint"
-			label="Set-point"
+			label="Temperature"
 			bind:value={() => setPoint, (v) => (typedSetPoint = v)}
 			errors={form.errors}
 			placeholder="50 C"

@@ -23,8 +23,8 @@
 </script>
 
 <span class="inline-flex flex-wrap items-center gap-2">
-	<button type="button" class="rounded bg-act px-3 py-1 font-semibold text-on-act" onclick={() => void end('done')}>It is done</button>
-	<button type="button" class="panel px-3 py-1" onclick={() => void end('void')}>It dried nothing</button>
+	<button type="button" class="rounded bg-act px-3 py-1 font-semibold text-on-act" onclick={() => void end('done')}>Finished</button>
+	<button type="button" class="panel px-3 py-1" onclick={() => void end('void')}>Cancel, did not dry</button>
 	<WhenField {when} id="end-{run.id}" errors={form.errors} what="ended" />
 	{#if form.problem}<Problem>{form.problem}</Problem>{/if}
 </span>

@@ -42,7 +42,7 @@
 	{#if form.busy}<p>Taking it in …</p>{/if}
 	{#if taken}
 		<p>
-			<strong>Taken in:</strong>
+			<strong>Imported:</strong>
 			{plural(taken.fresh, 'new record')}, {taken.known} here already. <a class="link" href="/trials/{taken.trialId}">Open the trial</a>.
 		</p>
 		{#each taken.renamed as r (r.from)}<p>
@@ -53,7 +53,7 @@
 		<Problem>It is not known whether it was saved. Choose the file again; nothing doubles.</Problem>
 	{:else if notJson || form.problem || form.errors.length}
 		<div role="alert" class="border-l-[3px] border-harm px-3 py-1">
-			<p class="text-harm"><HarmIcon /> Not taken; nothing was stored.</p>
+			<p class="text-harm"><HarmIcon /> Not imported; nothing was stored.</p>
 			<ul>
 				{#each form.errors as e, i (i)}<li><strong>{e.path.replace(/^bundle\.(tables\.)?/, '')}</strong> {refusalWords(e)}</li>{:else}<li>
 						{notJson || form.problem}

@@ -56,10 +56,10 @@
 </script>
 
 <section class="panel space-y-3 px-4 py-3" aria-label="Table in">
-	<h2 class="font-semibold">A table in</h2>
+	<h2 class="font-semibold">Import a table</h2>
 	<p class="small">
-		Looked at first; nothing is stored until you say so, and then the whole file or nothing. What is here already stays as it is. Comma,
-		semicolon or tab; the first row names the columns.
+		Preview first. All rows or none are stored. What is here already stays as it is. Comma, semicolon or tab; the first row names the
+		columns.
 	</p>
 	<div class="flex flex-wrap items-end gap-4">
 		<label class="text-[0.85rem] font-medium"
@@ -82,7 +82,7 @@
 			bind:value={text}
 			oninput={fresh}></textarea>
 		<Button type="button" size="xs" color="alternative" disabled={text.trim() === '' || form.busy} onclick={() => void look(false)}
-			>Look at it</Button
+			>Preview</Button
 		>
 	</details>
 	<div aria-live="polite" class="space-y-2">
@@ -91,17 +91,17 @@
 			<p>
 				<strong>{plural(looked.rows, 'row')}</strong>, nothing wrong: {looked.fresh} new, {looked.known} here already.
 				{#if looked.fresh > 0}<Button type="button" size="sm" class="ml-2 " onclick={() => void look(true)}
-						>Take {plural(looked.fresh, 'row')} in</Button
+						>Import {plural(looked.fresh, 'row')}</Button
 					>{/if}
 			</p>
 		{:else if looked}
-			<p class="font-semibold">Kept: {plural(looked.fresh, 'row')} new in {looked.table}.</p>
+			<p class="font-semibold">Saved: {plural(looked.fresh, 'row')} new in {looked.table}.</p>
 		{/if}
 		{#if form.unknown}
 			<Problem>{form.problem}</Problem>
 		{:else if form.problem || form.errors.length}
 			<div class="border-l-[3px] border-harm px-3 py-1" role="alert">
-				<p class="text-harm"><HarmIcon /> {file || 'The file'} was not taken; nothing was stored.</p>
+				<p class="text-harm"><HarmIcon /> {file || 'The file'} was not imported; nothing was stored.</p>
 				<ul class="mt-1 max-h-56 overflow-y-auto">
 					{#each form.errors as e, i (i)}<li><strong>{where(e.path)}</strong> {refusalWords(e)}</li>{:else}<li>{form.problem}</li>{/each}
 				</ul>

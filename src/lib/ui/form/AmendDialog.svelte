@@ -13,7 +13,7 @@
 		about?: string;
 		/** A reason somebody may have. */
 		placeholder: string;
-		/** What the record is corrected to; left out where it can only be struck out. */
+		/** What the record is corrected to; left out where it can only be marked invalid. */
 		correction?: () => object;
 		/** Fields for the correction. */
 		children?: Snippet;
@@ -38,9 +38,9 @@
 		<div class="flex flex-wrap gap-2">
 			{#if correction}<Button type="submit" size="sm">Correct it</Button>{/if}
 			{#if amending.chosen?.status === 'excluded'}
-				<Button type="button" color="alternative" size="sm" onclick={() => void amending.amend('reinstate')}>Let it count again</Button>
+				<Button type="button" color="alternative" size="sm" onclick={() => void amending.amend('reinstate')}>Restore</Button>
 			{:else}
-				<Button type="button" color="alternative" size="sm" onclick={() => void amending.amend('exclude')}>Strike it out</Button>
+				<Button type="button" color="alternative" size="sm" onclick={() => void amending.amend('exclude')}>Mark invalid</Button>
 			{/if}
 		</div>
 	</form>

@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends string">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { fieldWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Problem from './Problem.svelte';
 	import ChosenIcon from './ChosenIcon.svelte';
@@ -45,7 +45,6 @@
 		{/each}
 	</div>
 	{#if error}<Problem live={false} id="{name}-error" class="mt-0.5 text-[0.85rem]">
-			{legend}
-			{refusalWords(error)}
+			{fieldWords(legend, error)}
 		</Problem>{/if}
 </fieldset>

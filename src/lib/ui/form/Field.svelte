@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { fieldWords } from '$lib/ui/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Input, Label } from 'flowbite-svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';
@@ -57,10 +57,9 @@
 	{/if}
 	{#if error}
 		<Problem live={false} id="{id}-error" class="mt-0.5 text-[0.85rem]">
-			{label}
-			{refusalWords(error)}
+			{fieldWords(label, error)}
 			{#if error.suggestion}
-				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Take {error.suggestion}</button>
+				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Use {error.suggestion}</button>
 			{/if}
 		</Problem>
 	{:else if hint}

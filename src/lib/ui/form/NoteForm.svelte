@@ -34,5 +34,5 @@
 		aria-describedby={problem ? `note-error-${targetId}` : undefined}
 	/>
 	{#if problem}<Problem live={false} id="note-error-{targetId}">{problem}</Problem>{/if}
-	<Button type="submit" size="xs" color="alternative">Keep the note</Button>
+	<Button type="submit" size="xs" color="alternative">Save note</Button>
 </form>

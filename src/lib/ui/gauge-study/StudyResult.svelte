@@ -36,8 +36,8 @@
 	</tbody>
 </table>
 <p class="small mt-1">
-	Six of its standard deviations are {words.ofTolerances}. Single parts have no interval; places are those of this strand.
+	Six of its standard deviations are {words.ofTolerances}. Single parts have no range; spots are those of this strand.
 	{study.interactionKept
 		? ''
-		: 'Raters saw no single place otherwise than the rest (p over 0.25), so that part is pooled with the repeats.'}
+		: 'No one read any single spot differently from the rest (p over 0.25), so that part is pooled with the repeats.'}
 </p>

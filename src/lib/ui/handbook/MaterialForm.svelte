@@ -77,7 +77,7 @@
 	<Field id="fumes" path="figures.fumes" label="Fumes" bind:value={fumes} errors={form.errors} />
 	<Field id="feeder" path="figures.feeder" label="Feeder and bed" bind:value={feeder} errors={form.errors} />
 	<div class="flex flex-wrap gap-2">
-		<Button type="submit" size="sm">Keep as own copy</Button>
+		<Button type="submit" size="sm">Save as your own copy</Button>
 		{#if resettable && start?.edited}<Button type="button" size="sm" color="alternative" onclick={() => void keep(null)}
 				>Back to the first figures</Button
 			>{/if}

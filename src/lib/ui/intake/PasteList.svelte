@@ -16,7 +16,7 @@
 	const when = new When();
 	const form = new Form({ fields: ['rows'], when });
 	const paste = $derived(readPaste(text));
-	const EXAMPLE = 'Material\tPrice\tNet mass\tLabel temperature\tMaker\tProduct';
+	const EXAMPLE = 'Material\tPrice\tFilament weight\tLabel temperature\tMaker\tProduct';
 	const REASONS = {
 		empty: 'Nothing pasted yet.',
 		noHeader: 'The first row must name the columns; one of them must be “material”.',
@@ -55,7 +55,7 @@
 <section class="space-y-2">
 	<label for="paste" class="text-[0.85rem] font-medium">Rows from a spreadsheet, headings first</label>
 	<TextArea id="paste" rows={5} class="font-mono text-[0.85rem]" bind:value={text} oninput={() => form.clear()} placeholder={EXAMPLE} />
-	<FormProblem title={form.errors.length ? `Nothing was taken in: ${plural(form.errors.length, 'thing')} to put right.` : form.problem} />
+	<FormProblem title={form.errors.length ? `Nothing was added: ${plural(form.errors.length, 'thing')} to put right.` : form.problem} />
 	{#if paste.ok}
 		<div class="panel relative max-h-72 overflow-auto">
 			<table class="w-full text-left text-[0.9rem]">
@@ -82,7 +82,7 @@
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
 		<WhenField {when} errors={form.errors} what="opened" />
-		<Button type="button" disabled={form.busy} onclick={() => void take()}>Take in {plural(paste.rows.length, 'spool')}</Button>
+		<Button type="button" disabled={form.busy} onclick={() => void take()}>Add {plural(paste.rows.length, 'spool')}</Button>
 	{:else}
 		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>
 	{/if}

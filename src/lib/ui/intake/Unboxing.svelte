@@ -15,7 +15,7 @@
 </script>
 
 <fieldset>
-	<legend class="mb-1 text-[0.85rem] font-medium">Unboxing: what was odd?</legend>
+	<legend class="mb-1 text-[0.85rem] font-medium">Unboxing: anything wrong?</legend>
 	<label
 		class="panel mb-1.5 inline-flex items-center gap-2 px-2.5 py-1 font-semibold {odd && Object.keys(odd).length === 0
 			? 'border-act bg-chosen'
@@ -26,7 +26,7 @@
 			class="size-4 rounded-sm"
 			checked={odd !== null && Object.keys(odd).length === 0}
 			onchange={(e) => (odd = e.currentTarget.checked ? {} : null)}
-		/> Nothing odd
+		/> Nothing wrong
 	</label>
 	<div class="grid gap-x-3 gap-y-1 sm:grid-cols-2">
 		{#each ODDITIES as oddity (oddity)}
@@ -46,7 +46,7 @@
 					<Input
 						size="sm"
 						class="py-1"
-						aria-label="What is odd about the {ODDITY_WORDS[oddity].name.toLowerCase()}"
+						aria-label="What is wrong with the {ODDITY_WORDS[oddity].name.toLowerCase()}"
 						placeholder={ODDITY_WORDS[oddity].example}
 						value={odd[oddity] ?? ''}
 						oninput={(e) => (odd = { ...odd, [oddity]: (e.currentTarget as HTMLInputElement).value })}

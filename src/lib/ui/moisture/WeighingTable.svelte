@@ -50,7 +50,7 @@
 			<tr class="border-b text-[0.85rem]">
 				<th scope="col" class="py-1 pr-3 font-medium">Weighed</th>
 				<th scope="col" class="pr-3 font-medium">Before it</th>
-				<th scope="col" class="pr-3 text-right font-medium">Gross</th>
+				<th scope="col" class="pr-3 text-right font-medium">Full spool</th>
 				<th scope="col" class="pr-3 text-right font-medium">Water</th>
 				<th scope="col" class="pr-3 text-right font-medium">Used</th>
 				<th scope="col" class="font-medium">Count from</th>
@@ -70,13 +70,13 @@
 								size="sm"
 								classes={{ select: 'h-[26px] py-0 pr-7 pl-1.5 text-[0.9rem]' }}
 								aria-label="Before the weighing of {upTo(w.grossG, 1)} g"
-								title={w.said ? 'said at the bench' : 'inferred from the record'}
+								title={w.said ? 'set by you' : 'worked out from the record'}
 								value={w.before}
 								disabled={waiting.has(w.id)}
 								onchange={(e) => void sayBefore(w.id, e.currentTarget.value)}
 							>
 								{#each BEFORE as before (before)}<option value={before}>{BEFORE_WORDS[before]}</option>{/each}
-							</Select>{#if w.said}<span class="small"> said</span>{/if}
+							</Select>{#if w.said}<span class="small"> set by you</span>{/if}
 						{/if}
 					</td>
 					<td class="pr-3 text-right whitespace-nowrap"
@@ -88,7 +88,7 @@
 									>not seen <span class="small">({signed(interval.waterG)})</span></span
 								>{/if}
 							<span class="small">±{fixed(2 * interval.uG, 1)}</span>
-						{:else if interval}<span class="small">taken out</span>{/if}
+						{:else if interval}<span class="small">filament used</span>{/if}
 					</td>
 					<td class="pr-3 text-right whitespace-nowrap">{interval?.usedG != null ? `${fixed(interval.usedG, 1)} g` : ''}</td>
 					<td>
@@ -105,7 +105,7 @@
 </div>
 {#if struck.length}
 	<p class="small mt-1">
-		Struck out: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
+		Marked invalid: {#each struck as reading (reading.id)}{@render weighing(reading)}{/each}
 	</p>
 {/if}
 {#if form.problem}<Problem>

@@ -27,7 +27,7 @@
 		onchange();
 	}
 	async function strikeOut(id: string): Promise<void> {
-		const body = { targetKind: 'photo', targetId: id, action: 'exclude', reason: 'struck out at the bench' };
+		const body = { targetKind: 'photo', targetId: id, action: 'exclude', reason: 'marked invalid at the bench' };
 		if ((await striking.send('amendments', body)).ok) onchange();
 	}
 </script>
@@ -48,7 +48,7 @@
 			<button
 				type="button"
 				class="panel absolute top-0.5 right-0.5 size-[26px] text-[0.8rem] leading-none"
-				aria-label="Strike out photograph {i + 1} of {label}"
+				aria-label="Mark photograph invalid: {i + 1} of {label}"
 				onclick={() => void strikeOut(photo.id)}><CloseOutline width="1em" height="1em" class="icon" /></button
 			>
 		</span>

@@ -49,9 +49,9 @@
 			placeholder="brackets, not for knobs"
 		/>{/if}
 	<div>
-		<Label for="verdict-note">Why, in your words</Label>
+		<Label for="verdict-note">Your reason</Label>
 		<TextArea id="verdict-note" bind:value={note} />
 	</div>
-	<Button type="submit" size="sm">Keep the verdict</Button>
+	<Button type="submit" size="sm">Save verdict</Button>
 	<p class="small">A verdict is frozen with the findings it rests on; later readings do not change it.</p>
 </form>

@@ -71,11 +71,11 @@
 				class="file-field"
 				onchange={(e) => (file = e.currentTarget.files?.[0] ?? null)}
 			/>
-			<span class="small block font-normal">only its fingerprint is kept</span></label
+			<span class="small block font-normal">only a checksum is kept</span></label
 		>
 	</div>
 	<fieldset>
-		<legend class="mb-0.5 text-[0.85rem] font-medium">What can be looked at on it</legend>
+		<legend class="mb-0.5 text-[0.85rem] font-medium">What it tests</legend>
 		<div class="flex flex-wrap gap-x-4 gap-y-1">
 			{#each MARK_IDS as mark (mark)}
 				<label class="flex min-h-[26px] items-center gap-1.5"
@@ -100,6 +100,6 @@
 			{/each}
 		</div>
 	{/if}
-	<Button type="submit" size="sm">Register it</Button>
+	<Button type="submit" size="sm">Save</Button>
 	<span role="status" class="ml-3 font-semibold">{said}</span>
 </form>

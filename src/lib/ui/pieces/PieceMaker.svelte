@@ -89,10 +89,10 @@
 	}
 </script>
 
-<form class="panel grid gap-4 px-4 py-3 lg:grid-cols-[1fr_1.2fr]" novalidate onsubmit={keep} aria-label="Make a piece">
+<form class="panel grid gap-4 px-4 py-3 lg:grid-cols-[1fr_1.2fr]" novalidate onsubmit={keep} aria-label="Make a test piece">
 	<div class="space-y-3">
 		<label class="block">
-			<span class="mb-0.5 block text-[0.85rem] font-medium">Piece</span>
+			<span class="mb-0.5 block text-[0.85rem] font-medium">Test piece</span>
 			<Select
 				placeholder=""
 				size="sm"
@@ -157,12 +157,12 @@
 			<label>
 				<span class="mb-0.5 block text-[0.85rem] font-medium">New version of</span>
 				<Select placeholder="" size="sm" bind:value={replaces}>
-					<option value="">none: a piece of its own</option>
+					<option value="">none: a new one</option>
 					{#each families as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 				</Select>
 			</label>
 		{/if}
-		<Button type="submit" size="sm" disabled={faults.length > 0}>Register it</Button>
+		<Button type="submit" size="sm" disabled={faults.length > 0}>Save</Button>
 		<span role="status" class="font-semibold">{said}</span>
 	</div>
 </form>

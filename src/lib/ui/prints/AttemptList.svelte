@@ -49,7 +49,7 @@
 		if (a.outcome === 'finished') return 'Finished';
 		const how = a.failure === null ? '' : `, ${FAILURE_KIND_WORDS[a.failure]}`;
 		const end = a.outcome === 'ofNoUse' ? 'Finished, of no use' : `Failed at ${upTo(a.percentReached, 1)} %`;
-		return `${end}${how}, charged to ${CAUSE_WORDS[a.cause ?? 'unknown']}`;
+		return `${end}${how}, cause: ${CAUSE_WORDS[a.cause ?? 'unknown']}`;
 	};
 	/** The last amendment in force of an attempt: what an undo would take back. */
 	const lastOf = (a: Attempt) => {
@@ -78,7 +78,7 @@
 					{endWords(attempt)}
 				</strong>
 				<span class="small">{pieceName(attempt.pieceId)} · {stateOf(attempt)} · {dayAndTime(attempt.at)}</span>
-				<button type="button" class="link ml-auto min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>amend</button>
+				<button type="button" class="link ml-auto min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>edit</button>
 			</p>
 			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
 				<p class="flex flex-wrap gap-x-3">
@@ -122,7 +122,7 @@
 			/>
 			{#if last}
 				<p class="small">
-					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Struck out' : 'Counts again'}: {last.reason}
+					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Marked invalid' : 'Counts again'}: {last.reason}
 					<button type="button" class="link" onclick={() => void amending.amend('undo', { undoesId: last.id }, attempt)}>undo</button>
 				</p>
 			{/if}
@@ -135,11 +135,11 @@
 
 <AmendDialog
 	{amending}
-	title="Amend this print"
+	title="Edit this print"
 	placeholder="belt was loose"
 	correction={amending.chosen && amending.chosen.outcome !== 'finished' ? () => ({ replacement: { cause } }) : undefined}
 >
 	{#if amending.chosen && amending.chosen.outcome !== 'finished'}
-		<Choice name="amend-cause" legend="Charged to" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
+		<Choice name="amend-cause" legend="Cause" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 	{/if}
 </AmendDialog>

@@ -46,7 +46,7 @@
 		</table>
 		<p class="small mt-1">
 			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.
-			{unknown.length ? 'What is not known can be anything: it widens the interval.' : ''}
+			{unknown.length ? 'Missing marks widen the range.' : ''}
 		</p>
 	</section>
 {/if}

@@ -29,7 +29,7 @@
 </script>
 
 <div class="flex flex-wrap gap-x-8 gap-y-3">
-	<Choice name="outcome" legend="How did it end?" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
+	<Choice name="outcome" legend="Result" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
 	{#if portions.length > 0}
 		<div>
 			<Label for="portion">Printed from</Label>
@@ -59,7 +59,7 @@
 			{errors}
 			options={choices(FAILURE_KINDS, FAILURE_KIND_WORDS)}
 		/>
-		<Choice name="cause" legend="Charged to" bind:value={draft.cause} {errors} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
+		<Choice name="cause" legend="Cause" bind:value={draft.cause} {errors} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
 	</div>
 	{#if draft.cause}<p class="small">{CAUSE_WORDS[draft.cause]}: {CAUSE_TELLS[draft.cause]}</p>{/if}
 	<details class="small">

@@ -42,5 +42,5 @@
 			onchange={(e) => void take(e.currentTarget.files)}
 		/></label
 	>
-	<span class="small block">Its fingerprint tells whether two prints are of one file; the file stays here.</span>
+	<span class="small block">Only a checksum is kept, to see whether two prints used the same file.</span>
 </div>

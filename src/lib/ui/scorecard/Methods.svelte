@@ -7,17 +7,17 @@
 		{
 			stations: ['diameter'],
 			name: 'Diameter',
-			text: 'The mean over spots along the strand; the error of the caliper is part of the range. A label’s tolerance is kept or broken by the share of the length inside it.'
+			text: 'The mean over spots along the strand; the error of the caliper is part of the range. A label’s tolerance is met or missed by the share of the length inside it.'
 		},
 		{
 			stations: ['moisture', 'drying'],
 			name: 'Water',
-			text: 'Weighed: what was gained or lost, as a share of the filament without its reel. Filament used in between is taken off.'
+			text: 'Weighed: what was gained or lost, as a share of the filament without its reel. Filament used in between is excluded.'
 		},
 		{
 			stations: ['prints', 'own', 'strength'],
 			name: 'Marks, counts and loads',
-			text: 'Each one is taken as what it says: “clean to 65, faulty at 70” lies between the two. How much such prints differ is learnt from all prints on record, so that one print has a range too. The figure is the middle of what the spool may give.'
+			text: 'Each mark means what it says: “clean to 65, faulty at 70” is between the two. How much such prints differ is learnt from all prints on record, so that one print has a range too. The figure is the middle of what the spool may give.'
 		},
 		{
 			stations: ['prints'],

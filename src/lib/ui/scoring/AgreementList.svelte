@@ -24,8 +24,8 @@
 				{#each leniencies as one (one.quantity + one.scorer)}<li>{leniencyWords(one)}</li>{/each}
 			</ul>
 			<p class="small">
-				{takenOut ? 'It is taken out of the marks.' : 'It is left in the marks.'}
-				<a class="link" href={rules}>{takenOut ? 'Leave it in' : 'Take it out'}, in the rules</a>
+				{takenOut ? 'Marks are corrected for it.' : 'It is left in the marks.'}
+				<a class="link" href={rules}>{takenOut ? 'Stop correcting for it' : 'Correct for it'}, in the rules</a>
 			</p>
 		{/if}
 	</section>

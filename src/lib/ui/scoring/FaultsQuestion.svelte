@@ -84,8 +84,8 @@
 		{/each}
 	</div>
 	<p class="small mt-2">
-		A letter once is faint, twice plain, three times strong, four times none again; with <kbd>Shift</kbd> the fault is the printer’s and not
-		charged to the filament. <kbd>Enter</kbd> keeps: what has no mark is clean.
+		Press a letter once for faint, twice for plain, three times for strong, four times for none. With <kbd>Shift</kbd> it is the printer’s
+		fault and does not count against the filament. <kbd>Enter</kbd> saves; what is not marked is clean.
 	</p>
-	<button type="button" tabindex="-1" class="panel mt-2 px-3 py-1 font-semibold lg:hidden" onclick={accept}>Keep</button>
+	<button type="button" tabindex="-1" class="panel mt-2 px-3 py-1 font-semibold lg:hidden" onclick={accept}>Save</button>
 </div>

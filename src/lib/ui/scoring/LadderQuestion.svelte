@@ -48,14 +48,14 @@
 
 <div
 	role="group"
-	aria-label="{stage === 'clean' ? 'Last clean step' : 'First faulty step'}: {at < 0
+	aria-label="{stage === 'clean' ? 'Last clean step' : 'First bad step'}: {at < 0
 		? 'none'
 		: at >= steps.length
 			? 'none'
 			: `${upTo(steps[at] ?? 0, 2)}${sign}`}"
 >
 	<p class="mb-2 text-[1.15rem]">
-		{#if stage === 'clean'}<strong>Last clean</strong> step?{:else}<strong>First faulty</strong> step?
+		{#if stage === 'clean'}<strong>Last clean</strong> step?{:else}<strong>First bad</strong> step?
 			<span class="small">last clean {clean < 0 ? 'none' : `${upTo(steps[clean] ?? 0, 2)}${sign}`}</span>{/if}
 	</p>
 	<div class="flex flex-wrap gap-1.5">
@@ -81,5 +81,5 @@
 			{/if}
 		{/each}
 	</div>
-	<p class="small mt-2"><kbd>←</kbd><kbd>→</kbd> or the number itself, <kbd>Enter</kbd> keeps</p>
+	<p class="small mt-2"><kbd>←</kbd><kbd>→</kbd> or the number itself, <kbd>Enter</kbd> saves</p>
 </div>

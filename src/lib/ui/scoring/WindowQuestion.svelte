@@ -60,5 +60,5 @@
 			</button>
 		{/each}
 	</div>
-	<p class="small mt-2"><kbd>←</kbd><kbd>→</kbd> a floor cooler or hotter, <kbd>Enter</kbd> keeps; no clean floor at all: <kbd>x</kbd></p>
+	<p class="small mt-2"><kbd>←</kbd><kbd>→</kbd> a floor cooler or hotter, <kbd>Enter</kbd> saves; no clean floor at all: <kbd>x</kbd></p>
 </div>

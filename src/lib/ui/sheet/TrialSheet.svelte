@@ -42,7 +42,7 @@
 
 <div class="panel relative overflow-x-auto">
 	<table class="w-full border-collapse text-left">
-		<caption class="sr-only">Spools down, evidence across. Each cell leads to its station.</caption>
+		<caption class="sr-only">One row per spool. Click a cell to measure.</caption>
 		<thead>
 			<tr class="border-b">
 				<th scope="col" class="sticky left-0 z-10 bg-panel px-2 py-1.5 align-top font-semibold"
@@ -102,7 +102,7 @@
 									{:else}
 										<Figure findings={cell.findings} {def} hex={spool.colourHex} {places} {currency} />
 										<span class="flex min-h-[14px] items-baseline gap-1.5 text-[0.8rem] leading-none font-bold">
-											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: cannot be told apart">{cell.letters}</span
+											{#if lettered.has(def.id)}<span class="text-act-ink" title="same letter: no clear difference">{cell.letters}</span
 												>{/if}
 											{#if main.word}<span
 													class="font-normal whitespace-nowrap {main.word.id === 'word.jams' || main.word.id === 'word.broken'
@@ -112,7 +112,7 @@
 													{/if}{sentence(main.word)}</span
 												>{/if}
 											{#if cell.unlike}
-												<span title="not like with like: see below the sheet">≠<span class="sr-only">not like with like</span></span>
+												<span title="not a fair comparison: see below the sheet">≠<span class="sr-only">not a fair comparison</span></span>
 											{/if}
 											{#if main.subject.condition && main.subject.condition !== 'asReceived' && cell.findings.filter((f) => f.n > 0).length === 1}
 												<span class="small font-normal">{CONDITION_WORDS[main.subject.condition]}</span>
@@ -144,7 +144,7 @@
 	</table>
 </div>
 <p class="small mt-2 flex flex-wrap gap-x-5 gap-y-1">
-	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> same letter: cannot be told apart</span>{/if}
+	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> same letter: no clear difference</span>{/if}
 	<span class="flex items-center gap-1"
 		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"
 			><circle cx="6" cy="6" r="4" fill="none" stroke="var(--water)" stroke-width="2" /></svg
@@ -154,6 +154,6 @@
 		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><path d="M6,1l5,5l-5,5l-5,-5z" fill="var(--heat)" /></svg> dried</span
 	>
 	<span class="flex items-center gap-1"><span class="hatched inline-block size-3 border"></span> not enough yet</span>
-	<span>lines are 95 % intervals; of one print, bounds</span>
+	<span>lines: 95 % range</span>
 	<span>n in each cell's label</span>
 </p>

@@ -15,7 +15,7 @@
 			rows: [
 				['Enter', 'keep the reading'],
 				['=', 'same again (in an empty field)'],
-				['Backspace', 'take back the last (in an empty field)'],
+				['Backspace', 'undo last (in an empty field)'],
 				['↑ ↓', 'other spool'],
 				['J K', 'other spool, outside the field']
 			]

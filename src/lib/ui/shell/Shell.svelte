@@ -61,7 +61,7 @@
 	}}
 />
 
-<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to the content</a>
+<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to content</a>
 <div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)] print:block">
 	<header class="border-line bg-rail md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r print:hidden">
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
@@ -89,7 +89,7 @@
 			{/if}
 			<ShellTimers />
 			<nav aria-label="More" class="mt-4 flex flex-col px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
-				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop'], ['/pieces', 'Pieces'], ['/handbook', 'Handbook'], ['/exchange', 'Data in and out']] as const as [href, name] (href)}
+				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop'], ['/pieces', 'Pieces'], ['/handbook', 'Handbook'], ['/exchange', 'Import / export']] as const as [href, name] (href)}
 					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
 				{/each}
 				<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}
@@ -101,15 +101,15 @@
 					>{/if}
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
-				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be kept{:else if outbox.refused.length === 0}all
-					kept{/if}
+				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be saved{:else if outbox.refused.length === 0}all
+					saved{/if}
 			</p>
 		</div>
 	</header>
 	<main id="content" tabindex="-1" class="min-w-0 outline-none">
 		{#each outbox.refused as item (item.id)}
 			<div class="question m-3 flex flex-wrap items-center gap-3" role="alert">
-				<span>Not kept ({item.path}{'typed' in item.body ? `, “${String(item.body.typed)}”` : ''}): {item.refused?.title}</span>
+				<span>Not saved ({item.path}{'typed' in item.body ? `, “${String(item.body.typed)}”` : ''}): {item.refused?.title}</span>
 				{#if clock.aheadMs > 0 && item.refused?.errors.some((e) => e.code === 'future')}
 					<span>This device’s clock is {plural(Math.round(clock.aheadMs / 60_000), 'minute')} ahead.</span>
 					<button type="button" class="link" onclick={() => void outbox.redate(item.id)}>Save it with the server’s time</button>

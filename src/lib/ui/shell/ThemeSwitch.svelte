@@ -16,5 +16,5 @@
 </script>
 
 <button type="button" class="py-[3px] text-left text-muted hover:text-ink" aria-pressed={dark} onclick={turn}
-	>{dark ? 'Light page' : 'Dark page'}</button
+	>{dark ? 'Light mode' : 'Dark mode'}</button
 >

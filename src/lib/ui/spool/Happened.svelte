@@ -20,7 +20,7 @@
 	let details = $state(fresh());
 	const when = new When();
 	const form = new Form({ fields: ['kind', 'portion', 'humidityPct', 'hours'], when });
-	/** What is struck out is struck out now, whenever it was said to happen. */
+	/** What is marked invalid is marked invalid now, whenever it was said to happen. */
 	const striking = new Form({ fields: [] });
 	const counted = $derived(events.filter((e) => e.status === 'counts'));
 	const portions = $derived(counted.filter((e) => e.portion !== null));
@@ -142,7 +142,7 @@
 		<p class="small">
 			{#if kind === 'stored'}It stays as dry as it is until it is left in the open.
 			{:else if kind === 'exposed' || kind === 'soaked'}Prints from then on count as {CONDITION_WORDS[kind]}.
-			{:else}What it lost between two weighings is then not taken for water.{/if}
+			{:else}Then the loss between two weighings is not counted as water.{/if}
 		</p>
 		<Button type="submit" size="xs" color="alternative" disabled={kind === null}>Save</Button>
 	</form>

@@ -35,7 +35,7 @@
 {/if}
 {#if over.length}
 	<section aria-label="Over days and water">
-		<h2 class="mb-1 font-semibold">With days in the air and water taken up</h2>
+		<h2 class="mb-1 font-semibold">Over days in the air and water gained</h2>
 		<ul class="space-y-1.5">
 			{#each over as one (one.over + one.quantity + one.pieceId)}
 				{@const def = defs.find((d) => d.id === one.quantity)}

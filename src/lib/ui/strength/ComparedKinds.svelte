@@ -31,7 +31,7 @@
 
 <FormProblem title={form.problem} />
 {#if several.length === 0}
-	<p class="small mt-3">Compared is the kind that most spools have; others stay on the spool’s page.</p>
+	<p class="small mt-3">The sheet compares the test most spools have had.</p>
 {/if}
 {#each several as { measure, quantity } (measure)}
 	<label class="small mt-3 block">

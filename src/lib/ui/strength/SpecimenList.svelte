@@ -52,8 +52,8 @@
 				type="button"
 				class="link ml-auto min-h-[26px] text-[0.85rem]"
 				disabled={waiting.has(specimen.id)}
-				aria-label="Amend specimen {number}"
-				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'struck out' : 'amend'}</button
+				aria-label="Edit test part {number}"
+				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'marked invalid' : 'amend'}</button
 			>
 		</li>
 	{/each}
@@ -64,6 +64,6 @@
 <AmendDialog
 	{amending}
 	title="Specimen"
-	about="Struck out, it stays on record and counts no more; its loads go with it."
+	about="Marked invalid, it stays on record and counts no more; its loads go with it."
 	placeholder="knocked over"
 />

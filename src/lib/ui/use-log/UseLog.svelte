@@ -68,15 +68,8 @@
 	<WhenField {when} errors={[...partForm.errors, ...stateForm.errors]} what="in use or found" />
 	{#if problem}<Problem>{problem}</Problem>{/if}
 	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
-		<Field
-			id="part-name"
-			path="name"
-			label="Part printed from it"
-			bind:value={name}
-			errors={partForm.errors}
-			placeholder="finder bracket"
-		/>
-		<Field id="part-place" path="place" label="Where it serves" bind:value={place} errors={partForm.errors} placeholder="east dome" />
-		<Button type="submit" size="xs" color="alternative">{when.isNow ? 'In service from today' : 'In service from then'}</Button>
+		<Field id="part-name" path="name" label="Part" bind:value={name} errors={partForm.errors} placeholder="finder bracket" />
+		<Field id="part-place" path="place" label="Where used" bind:value={place} errors={partForm.errors} placeholder="east dome" />
+		<Button type="submit" size="xs" color="alternative">{when.isNow ? 'In use from today' : 'In service from then'}</Button>
 	</form>
 </section>

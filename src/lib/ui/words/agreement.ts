@@ -39,7 +39,7 @@ function milder({ def, raters, difference: { mean, low, high } }: Pick<Agreement
 	const size = `${shifted(def.id, Math.abs(mean))} ${def.words ? 'words' : quantityUnit(def.id)}`.trim();
 	if (low === null || high === null) return `One print tells nothing of who is milder.`;
 	if (low <= 0 && high >= 0)
-		return `Neither is milder as far as these show (${size} apart, 95 % ${shifted(def.id, low)} to ${shifted(def.id, high)}).`;
+		return `No clear difference in strictness (${size} apart, 95 % ${shifted(def.id, low)} to ${shifted(def.id, high)}).`;
 	return `${secondMilder ? second : first} is the milder by ${size} (95 % ${shifted(def.id, low)} to ${shifted(def.id, high)}).`;
 }
 

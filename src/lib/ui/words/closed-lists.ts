@@ -84,15 +84,15 @@ export const CAUSE_TELLS: Words<typeof FAILURE_CAUSES> = {
 	setUp: 'first layer, bed not clean, the wrong profile or temperature',
 	handling: 'a tangle after the free end was let go, a door opened, a knock',
 	onPurpose: 'you soaked it, clogged it or ran it too hot to see what happens',
-	unknown: 'nobody saw it: an answer too'
+	unknown: 'nobody saw it'
 };
 
 export const ORIENTATION_WORDS: Words<typeof ORIENTATIONS> = { flat: 'flat', edge: 'on edge', upright: 'upright' };
 
 export const METHOD_WORDS: Words<typeof LOAD_METHODS> = {
-	steps: 'load in steps',
-	direct: 'load read off',
-	blows: 'blows counted',
+	steps: 'weight in steps',
+	direct: 'read from a scale',
+	blows: 'hammer blows',
 	byHand: 'by hand'
 };
 
@@ -134,15 +134,15 @@ export const PART_STATE_WORDS: Words<typeof PART_STATES> = {
 	crept: 'crept',
 	cracked: 'cracked',
 	broke: 'broke',
-	takenOut: 'taken out'
+	takenOut: 'removed'
 };
 
 export const PRESET_WORDS: Words<typeof USE_PRESETS> = {
-	fineLooks: 'fine looks',
+	fineLooks: 'looks',
 	benchJigs: 'bench jigs',
 	outdoorBrackets: 'outdoor brackets',
 	flexibleParts: 'flexible parts',
-	own: 'a use of your own'
+	own: 'set my own importance'
 };
 
 export const SETTINGS_POLICY_WORDS: Words<typeof SETTINGS_POLICIES> = {
@@ -178,27 +178,27 @@ export const RULE_WORDS: Words<typeof VALUE_RULES> = {
 
 export const VERDICT_WORDS: Words<typeof VERDICT_KINDS> = {
 	buy: 'buy',
-	leave: 'leave',
-	buyFor: 'buy for',
+	leave: 'do not buy',
+	buyFor: 'buy only for',
 	dryFirst: 'buy, but dry it first'
 };
 
 export const CLAIM_RULE_WORDS: Words<typeof CLAIM_RULES> = {
 	share: '95 % of the length is inside it',
-	anyReading: 'no reading is surely outside it'
+	anyReading: 'no reading is clearly outside'
 };
 
 export const FAILURE_RULE_WORDS: Words<typeof FAILURE_RULES> = {
-	filament: 'those charged to it alone',
+	filament: 'only those the filament caused',
 	unknown: 'those of unknown cause too'
 };
 
 export const AMENDMENT_WORDS: Words<typeof AMENDMENT_ACTIONS> = {
 	correct: 'corrected',
-	exclude: 'struck out',
+	exclude: 'marked invalid',
 	reinstate: 'counts again',
 	confirm: 'confirmed',
-	undo: 'amendment undone'
+	undo: 'edit undone'
 };
 
 export const OBTAINED_WORDS: Words<typeof OBTAINED> = { bought: 'bought', suppliedFree: 'supplied free', gift: 'a gift' };

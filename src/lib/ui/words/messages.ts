@@ -15,13 +15,13 @@ import { settingName } from './settings';
 /** The sentence of every message of core: an id that core knows does not compile until it is told here, nor one that core does not know. */
 const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	noReadings: () => 'No reading yet.',
-	onePlace: () => 'All readings are from one place of the strand: they say nothing of the rest.',
+	onePlace: () => 'All readings are from one spot: they say nothing about the rest.',
 	noMarks: () => 'Nothing marked yet.',
 	noPrints: () => 'Nothing printed yet.',
-	notLookedAt: () => 'Not looked at yet.',
+	notLookedAt: () => 'Not inspected yet.',
 	noPrice: () => 'No price noted.',
 	priceHidden: () => 'The price is hidden while the trial is blind.',
-	nothingOdd: () => 'Nothing odd at unboxing.',
+	nothingOdd: () => 'Nothing wrong at unboxing.',
 	'odd.seal': (p) => oddity('Seal', p),
 	'odd.desiccant': (p) => oddity('Desiccant', p),
 	'odd.winding': (p) => oddity('Winding', p),
@@ -39,7 +39,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	leniencyTakenOut: (p) =>
 		`Marks of ${p.scorer} are counted as if by ${p.against}: ${shifted(p.quantity, Math.abs(p.shift))} ${isInWords(p.quantity) ? 'words' : quantityUnit(p.quantity)} ${p.shift < 0 ? 'added' : 'taken off'} (${plural(p.scorings, 'scoring')} of prints both have seen).`,
 	faultOfPrinter: (p) =>
-		`${markName(p.fault).replace(/^./, (c) => c.toUpperCase())} in ${plural(p.prints, 'print')} is charged to the printer.`,
+		`${markName(p.fault).replace(/^./, (c) => c.toUpperCase())} in ${plural(p.prints, 'print')} counts against the printer, not the filament.`,
 	windowShared: (p) =>
 		p.from === p.to
 			? `Clean at ${upTo(p.from, 0)} °C only, floors ${upTo(p.step, 0)} K apart.`
@@ -58,9 +58,9 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		`Beside others that is about ${upTo(p.low, 0)}A to ${upTo(p.high, 0)}A: a rough band, for D and A are different instruments.`,
 	notPrintedAtAll: (p) => `It has not printed at all in ${plural(p.n, 'attempt')}.`,
 	firstSuccess: (p) => `The first success was attempt ${p.attempt}.`,
-	onePrint: (p) => `One print: the next could come out otherwise. ${differ(p.cells, 'prints')}`,
+	onePrint: (p) => `One print: the next may differ. ${differ(p.cells, 'prints')}`,
 	stepsSeen: (p) => stepsSeen(p),
-	oneReading: (p) => `One reading: the next could come out otherwise. ${differ(p.cells, 'readings')}`,
+	oneReading: (p) => `One reading: the next may differ. ${differ(p.cells, 'readings')}`,
 	successCount: (p) => `${p.finished} of ${plural(p.n, 'print')} finished.`,
 	printsElsewhere: (p) => `${plural(p.count, 'print')} on other pieces or in another state ${p.count === 1 ? 'is' : 'are'} left out.`,
 	successPrior: (p) =>
@@ -68,15 +68,15 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 			? `So few prints are told with what ${plural(p.cells, 'other spool')} on record did with such prints.`
 			: 'So few prints are told with what is assumed of prints in general: nine in ten finish.',
 	lostOtherwise: (p) => `${p.count} ${p.cause === null ? 'lost otherwise' : LOST_TO[p.cause]}`,
-	tuningPrints: (p) => `${plural(p.count, 'print')} made while finding the settings ${p.count === 1 ? 'is' : 'are'} kept apart.`,
+	tuningPrints: (p) => `${plural(p.count, 'print')} made while finding the settings ${p.count === 1 ? 'is' : 'are'} left out.`,
 	failedHow: (p) => `${p.count} ${FAILURE_KIND_WORDS[p.kind]}.`,
-	failuresNotCounted: (p) => `${plural(p.count, 'failure')} not charged to the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
+	failuresNotCounted: (p) => `${plural(p.count, 'failure')} with another cause than the filament ${p.count === 1 ? 'is' : 'are'} left out.`,
 	noPrintsForCost: (p) =>
-		`Bought at ${fixed(p.perKg, 2)} per kg; not printed here yet, so the failures counted in are ${p.cells > 0 ? 'those of such prints on record' : 'assumed'}.`,
+		`${fixed(p.perKg, 2)} paid per kg. Not printed here yet, so failures are ${p.cells > 0 ? 'taken from such prints on record' : 'assumed'}.`,
 	noGoodPrint: () => 'no good print yet',
 	neverPrinted: (p) => `None of ${plural(p.n, 'print')} finished: good prints have no finite cost yet.`,
 	costFormula: (p) =>
-		`${fixed(p.perKg, 2)} per kg, and what failures waste: ${p.failed} of ${plural(p.n, 'print')} failed here, which makes about ${upTo(p.failurePct, 0)} % with what is known of such prints. A failed print is taken to be printed again until it succeeds.`,
+		`${fixed(p.perKg, 2)} per kg, and what failures waste: ${p.failed} of ${plural(p.n, 'print')} failed here, which makes about ${upTo(p.failurePct, 0)} % with what is known of such prints. Assumes a failed print is printed again until it succeeds.`,
 	wasteAssumed: (p) =>
 		p.cells > 0
 			? `No failure was seen yet: how much of a print one wastes is told by ${plural(p.cells, 'other spool')} on record.`
@@ -90,51 +90,49 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	noAirInterval: () => 'No two weighings with time in the air between them yet.',
 	uptakeOver: (p) => {
 		const from = p.from === 'dried' ? 'since it was dried' : 'since it was first weighed';
-		const gained = p.pct >= 0 ? `took up at most ${fixed(p.pct, 2)} %` : `only lost water (${fixed(p.pct, 2)} %)`;
-		return `It ${gained} of its net mass in the ${daysWords(p.days)} ${from}, printing taken out.`;
+		const gained = p.pct >= 0 ? `gained at most ${fixed(p.pct, 2)} %` : `lost ${fixed(-p.pct, 2)} % and gained nothing`;
+		return `It ${gained} of the filament’s weight in ${daysWords(p.days)} ${from} (filament used excluded).`;
 	},
 	cardReel: (p) =>
 		`The reel is card, which takes up water itself: up to ${fixed(p.pct, 2)} % of the filament’s mass may be the reel’s, and the range allows for it.`,
 	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(p.limitG, 1)} g, and none in the air was larger.`,
 	'tareUnknown.netMass': (p) =>
-		`The empty reel is not weighed: ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g are allowed for, from the net mass stated. Weigh it when it is empty; all results follow.`,
+		`The empty spool is not weighed: assuming ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g, from the stated filament weight. Weigh it when it is empty and all results follow.`,
 	'tareUnknown.usual': (p) =>
-		`The empty reel is not weighed: ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g are allowed for, as usual reels weigh. Weigh it when it is empty; all results follow.`,
-	tareContradicts: (p) =>
-		`The empty reel is noted with ${upTo(p.tareG, 1)} g, more than the spool weighed with filament on it; it is not used.`,
+		`The empty spool is not weighed: assuming ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g, as usual ones weigh. Weigh it when it is empty and all results follow.`,
+	tareContradicts: (p) => `The empty spool is noted as ${upTo(p.tareG, 1)} g, more than the full spool weighed. It is not used.`,
 	driedUnweighed: () => 'It was dried, but not weighed before and after.',
 	notDried: () => 'Not dried yet.',
 	driedLost: (p) =>
-		`Drying took out ${fixed(p.lostG, 1)} g (${upTo(p.beforeG, 1)} to ${upTo(p.afterG, 1)} g gross, each difference good to ±${fixed(2 * p.uG, 1)} g).`,
-	driedNotSeen: (p) =>
-		`The scale cannot tell whether drying took anything out: ${fixed(p.lostG, 1)} g, where ±${fixed(2 * p.uG, 1)} g is the scale's own.`,
-	laterDryings: (p) => `${plural(p.count, 'later drying')} on record too; the first tells how wet it came.`,
+		`Drying took out ${fixed(p.lostG, 1)} g (${upTo(p.beforeG, 1)} to ${upTo(p.afterG, 1)} g with the spool, ±${fixed(2 * p.uG, 1)} g).`,
+	driedNotSeen: (p) => `Too small for this scale: ${fixed(p.lostG, 1)} ±${fixed(2 * p.uG, 1)} g lost in drying.`,
+	laterDryings: (p) => `${plural(p.count, 'later drying')} on record too; the first shows how wet it arrived.`,
 	notInHandbook: (p) => `The handbook has nothing on ${p.material}.`,
-	printerNotKnown: () => 'What the trial’s printer can do is not noted; say it in the workshop.',
+	printerNotKnown: () => 'What the trial’s printer can do is not noted; enter it in the workshop.',
 	fromHandbook: (p) => `From the handbook for ${p.material} (${p.source}), not measured here.`,
-	'demand.hotEnd': (p) => `It wants ${upTo(p.neededC, 0)} °C at the nozzle; the hot end is good for ${upTo(p.hasC, 0)} °C.`,
-	'demand.hardenedNozzle': () => 'It wants a hardened nozzle.',
-	'demand.enclosure': () => 'It wants an enclosure.',
-	'demand.bed': (p) => `It wants a bed of ${upTo(p.neededC, 0)} °C; this one is good for ${upTo(p.hasC, 0)} °C.`,
+	'demand.hotEnd': (p) => `It needs ${upTo(p.neededC, 0)} °C at the nozzle; this hot end reaches ${upTo(p.hasC, 0)} °C.`,
+	'demand.hardenedNozzle': () => 'It needs a hardened nozzle.',
+	'demand.enclosure': () => 'It needs an enclosure.',
+	'demand.bed': (p) => `It needs a bed at ${upTo(p.neededC, 0)} °C; this one reaches ${upTo(p.hasC, 0)} °C.`,
 	'demand.cardReel': () => 'It is on a card reel, which does not turn on this holder.',
-	'demand.reelSize': (p) => `It is a spool of ${upTo(p.netG, 0)} g; the holder takes ${upTo(p.mostG, 0)} g.`,
+	'demand.reelSize': (p) => `It is a spool of ${upTo(p.netG, 0)} g; the holder fits ${upTo(p.mostG, 0)} g.`,
 	demandsNotKnown: (p) => `Of ${plural(p.count, 'other demand')} nobody noted whether the printer meets ${p.count === 1 ? 'it' : 'them'}.`,
-	'ask.beyondHotEnd': (p) => `${upTo(p.isC, 0)} °C? The hot end is good for ${upTo(p.hasC, 0)} °C.`,
-	'ask.beyondBed': (p) => `A bed of ${upTo(p.isC, 0)} °C? This one is good for ${upTo(p.hasC, 0)} °C.`,
+	'ask.beyondHotEnd': (p) => `${upTo(p.isC, 0)} °C? The hot end reaches ${upTo(p.hasC, 0)} °C.`,
+	'ask.beyondBed': (p) => `A bed of ${upTo(p.isC, 0)} °C? This one reaches ${upTo(p.hasC, 0)} °C.`,
 	'ask.outsideLabel': (p) => `${upTo(p.isC, 0)} °C is outside the label’s ${upTo(p.lowC, 0)} to ${upTo(p.highC, 0)} °C.`,
 	demandsMet: () => 'The trial’s printer has all that the material asks for.',
-	atTemperature: (p) => `Printed at ${upTo(p.nozzleC, 0)} °C; ${plural(p.others, 'other temperature')} on the spool’s page, apart.`,
+	atTemperature: (p) => `Printed at ${upTo(p.nozzleC, 0)} °C; ${plural(p.others, 'other temperature')} shown on the spool’s page.`,
 	'damage.whitened': (p) => `${p.count} whitened.`,
 	'damage.bentForGood': (p) => `${p.count} bent for good.`,
 	'damage.cracked': (p) => `${p.count} cracked.`,
 	noSpecimens: () => 'Nothing loaded yet.',
-	neverBroke: (p) => `${p.held} of ${plural(p.n, 'specimen')} never broke; what they held is counted in.`,
+	neverBroke: (p) => `${p.held} of ${plural(p.n, 'test part')} did not break; counted as at least that load.`,
 	allHeld: (p) =>
-		`None of ${plural(p.n, 'specimen')} broke; the least any of them held was ${p.measure === 'load' ? loadWords(p.low, p.unit) : plural(p.low, 'blow')}.`,
+		`None of ${plural(p.n, 'test part')} broke; the least any of them held was ${p.measure === 'load' ? loadWords(p.low, p.unit) : plural(p.low, 'blow')}.`,
 	beyondScale: (p) =>
 		`Beyond the top of this trial’s scale (${p.unit ? loadWords(p.high, p.unit) : upTo(p.high, 0)}); raise it in the rules.`,
 	otherCurrency: (p) => `Priced in ${p.currency} only; this trial counts in ${p.wanted}, and nothing is converted.`,
-	oneSpecimen: (p) => `One specimen: the next could come out otherwise. ${differ(p.cells, 'specimens')}`,
+	oneSpecimen: (p) => `One test part: the next may differ. ${differ(p.cells, 'test parts')}`,
 	'failed.snapped': (p) => failed(p, 'snapped clean'),
 	'failed.bent': (p) => failed(p, 'bent, then broke'),
 	'failed.layers': (p) => failed(p, 'parted between layers'),
@@ -158,8 +156,8 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'dryFirst.brittle': () => 'the strand was brittle out of the box',
 	'wetDry.helped': (p) => `Drying helped ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
 	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
-	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} that these prints can show: ${pairWords(p)}.`,
-	'wetDry.tooFew': (p) => `Too few to say whether drying changed ${mark(p)}: ${pairWords(p)}; six that differ could show it.`,
+	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} in these prints: ${pairWords(p)}.`,
+	'wetDry.tooFew': (p) => `Not enough pairs to say whether drying changed ${mark(p)}: ${pairWords(p)}; need at least six that differ.`,
 	suppliedFree: () => 'Supplied free: the price is what others would pay, and free samples bias.'
 };
 
@@ -167,16 +165,16 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 function differ(cells: number, what: string): string {
 	return cells > 0
 		? `How much such ${what} differ is known from ${plural(cells, 'other')} on record.`
-		: `How much such ${what} differ is assumed: the record says nothing of it yet.`;
+		: `How much such ${what} differ is assumed: there is nothing on record yet.`;
 }
 
 function stepsSeen(p: MessageParams['stepsSeen']): string {
 	const at = (value: number) => shifted(p.quantity, value);
 	const unit = quantityUnit(p.quantity);
 	const times = p.prints > 1 ? ` in ${p.prints} prints` : '';
-	if (p.clean === null) return `Faulty from the first step on${p.faulty === null ? '' : ` (${at(p.faulty)} ${unit})`}${times}.`;
+	if (p.clean === null) return `Bad from the first step on${p.faulty === null ? '' : ` (${at(p.faulty)} ${unit})`}${times}.`;
 	if (p.faulty === null) return `Clean to ${at(p.clean)} ${unit}, the last step${times}.`;
-	return `Clean to ${at(p.clean)} ${unit}, faulty at ${at(p.faulty)} ${unit}${times}.`;
+	return `Clean to ${at(p.clean)} ${unit}, bad at ${at(p.faulty)} ${unit}${times}.`;
 }
 
 function failed(p: { count: number }, how: string): string {
@@ -254,7 +252,7 @@ function daysWords(days: number): string {
 }
 
 function oddity(what: string, p: { words: string }): string {
-	return p.words ? `${what}: ${p.words}.` : `${what} odd.`;
+	return p.words ? `${what}: ${p.words}.` : `${what}: not right.`;
 }
 
 /** A message of core as a sentence. An id of a newer version, as a shared trial may hold it, shows itself: better ugly than silent. */
@@ -266,18 +264,18 @@ export function sentence(message: Message): string {
 type Act<A extends Missing['action']> = Extract<Missing, { action: A }>;
 
 const ACTS: { [A in Missing['action']]: (m: Act<A>) => { lead: string; rest: string } } = {
-	unbox: () => ({ lead: 'look it over', rest: 'nothing said of its unboxing' }),
-	measureDiameter: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
-	printPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'wanted' }),
+	unbox: () => ({ lead: 'inspect', rest: 'to do' }),
+	measureDiameter: (m) => ({ lead: plural(m.count, 'reading'), rest: 'to do' }),
+	printPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'to do' }),
 	markPiece: (m) => ({ lead: plural(m.count, 'print'), rest: 'to mark' }),
-	addPrice: (m) => ({ lead: 'price', rest: m.params.currency ? `in ${m.params.currency} not noted` : 'not noted' }),
-	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'wanted' }),
-	weigh: (m) => ({ lead: plural(m.count, 'weighing'), rest: 'wanted' }),
-	dryWeighed: () => ({ lead: 'weigh, dry, weigh', rest: 'not done' }),
+	addPrice: (m) => ({ lead: 'price', rest: m.params.currency ? `in ${m.params.currency} to add` : 'to add' }),
+	measureOwn: (m) => ({ lead: plural(m.count, 'reading'), rest: 'to do' }),
+	weigh: (m) => ({ lead: plural(m.count, 'weighing'), rest: 'to do' }),
+	dryWeighed: () => ({ lead: 'weigh, dry, weigh', rest: 'to do' }),
 	loadSpecimen: (m) =>
 		m.params.otherKind > 0
 			? { lead: String(m.params.otherKind), rest: 'of another kind' }
-			: { lead: plural(m.count, 'specimen'), rest: 'wanted' }
+			: { lead: plural(m.count, 'test part'), rest: 'to do' }
 };
 
 /** What is missing in an empty cell: the act in bold, the rest beside it. */
@@ -287,18 +285,18 @@ export function missingWords(missing: Missing): { lead: string; rest: string } {
 
 /** The next act as a sentence about one spool. */
 export function nextWords(missing: Missing, code: string): string {
-	const minutes = missing.minutes >= 60 ? `about ${upTo(missing.minutes / 60, 1)} h of printing` : plural(missing.minutes, 'minute');
+	const minutes = missing.minutes >= 60 ? `about ${upTo(missing.minutes / 60, 1)} h` : plural(missing.minutes, 'minute');
 	switch (missing.action) {
 		case 'unbox':
-			return `say what was odd about ${code}, or that nothing was. ${minutes}.`;
+			return `inspect ${code}. ${minutes}.`;
 		case 'measureDiameter':
 			return `measure ${code}: ${plural(missing.count, 'reading')}. ${minutes}.`;
 		case 'printPiece':
-			return `print the piece from ${code}${missing.count > 1 ? ` ${missing.count} times` : ''}. ${minutes}.`;
+			return `print a test piece with ${code}${missing.count > 1 ? `, ${missing.count} times` : ''}. ${minutes}.`;
 		case 'markPiece':
 			return `look at the print of ${code} and mark it. ${minutes}.`;
 		case 'addPrice':
-			return `note what ${code} cost. ${minutes}.`;
+			return `add the price of ${code}. ${minutes}.`;
 		case 'measureOwn':
 			return `measure ${String(missing.params.name)} of ${code}: ${plural(missing.count, 'reading')}.`;
 		case 'weigh':
@@ -306,21 +304,21 @@ export function nextWords(missing: Missing, code: string): string {
 				? `weigh ${code}, and again after some days in the air. One minute each.`
 				: `weigh ${code} again. One minute.`;
 		case 'dryWeighed':
-			return `weigh ${code}, dry it, weigh it again. Some hours, most of them waiting.`;
+			return `weigh ${code}, dry it, weigh it again. Some hours, mostly waiting.`;
 		case 'loadSpecimen':
-			return `load ${plural(missing.count, 'specimen')} of ${code}. ${minutes.replace(' of printing', '')}.`;
+			return `load ${plural(missing.count, 'test part')} of ${code}. ${minutes}.`;
 	}
 }
 
 const FLAGS: Readonly<Record<Exclude<Flag['kind'], 'unlikeSettings'>, string>> = {
-	unlikePiece: 'another piece or version of it',
-	unlikePrinter: 'another printer',
-	unlikeNozzle: 'another nozzle',
-	unlikeCondition: 'another condition',
-	unlikeSpecimen: 'another kind of specimen',
-	unlikeExposure: 'another time in the air',
-	unlikeCurrency: 'another currency, not converted,',
-	unlikePriceKind: 'another kind of price'
+	unlikePiece: 'a different test piece or version of it',
+	unlikePrinter: 'a different printer',
+	unlikeNozzle: 'a different nozzle',
+	unlikeCondition: 'a different condition',
+	unlikeSpecimen: 'a different kind of test part',
+	unlikeExposure: 'a different time in the air',
+	unlikeCurrency: 'a different currency, not converted,',
+	unlikePriceKind: 'a different kind of price'
 };
 
 /** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */
@@ -334,11 +332,11 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		const codes = first.spoolIds.map(codeOf).join(', ');
 		if (first.detail === 'midPrint') {
 			const changes = first.values.filter((v) => v !== UNCHANGED).join('; ');
-			return [`${codes}: changed while printing (${changes}), where other prints were left alone, in ${columns}.`];
+			return [`${codes}: settings changed mid-print (${changes}): ${columns}.`];
 		}
 		const setting = first.detail ? settingName(first.detail) : null;
-		const unlike = setting ? `another ${setting.name.toLowerCase()} setting` : FLAGS[first.kind as keyof typeof FLAGS];
-		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}) in ${columns}.`];
+		const unlike = setting ? `a different ${setting.name.toLowerCase()} setting` : FLAGS[first.kind as keyof typeof FLAGS];
+		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}): ${columns}.`];
 	});
 }
 

@@ -35,7 +35,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 		decimals: 0,
 		unit: '°',
 		asked: { title: 'Overhang', about: 'Look at the undersides. Clean: no curl, no loose line, no droop that a nail catches.' },
-		labels: { overhangLastClean: 'Overhang, last clean °', overhangFirstFaulty: 'First faulty °' },
+		labels: { overhangLastClean: 'Overhang, last clean °', overhangFirstFaulty: 'First bad °' },
 		readings: { overhangLastClean: 'overhang clean to', overhangFirstFaulty: 'faulty from' }
 	},
 	overhangAway: {
@@ -55,7 +55,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 		decimals: 0,
 		unit: 'mm',
 		asked: { title: 'Bridge', about: 'Clean: no strand hangs loose. A slight even sag is clean.' },
-		labels: { bridgeLongestClean: 'Bridge, clean mm', bridgeFirstFaulty: 'First loose mm' },
+		labels: { bridgeLongestClean: 'Bridge, clean mm', bridgeFirstFaulty: 'First sagging mm' },
 		readings: { bridgeLongestClean: 'bridge clean to', bridgeFirstFaulty: 'loose from' }
 	},
 	bridgeSag: {

@@ -6,7 +6,7 @@ const ADDRESSED: Record<Addressed, string> = {
 	spool: 'spool',
 	attempt: 'print',
 	reading: 'reading',
-	specimen: 'specimen',
+	specimen: 'test part',
 	trial: 'trial',
 	event: 'event',
 	log: 'log',
@@ -47,7 +47,7 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	tooManySlices: (p) => `This log may have ${p.most} slices.`,
 	sliceReused: () => 'This slice was sent before with other contents. Nothing was stored.',
 	sliceNotArrived: (p) => `Slice ${p.slice} of ${p.slices} has not arrived yet.`,
-	logTakenIn: () => 'This log is taken in already.',
+	logTakenIn: () => 'This log is already imported.',
 	damagedLog: () => 'This record is damaged: the samples of the log cannot be read.',
 	damagedPiece: () => 'This record is damaged: its sizes cannot be read.',
 	damagedTrial: () => 'The rules or weights of this trial cannot be read. Restore a backup, or bring the trial in again.',
@@ -55,7 +55,7 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	blindBundle: () => 'A blind trial has spools of this one, and the bundle would tell their names and prices.',
 	blindTable: (p) => `A trial is blind, and ${p.table} would tell its names or prices. End the blind scoring first.`,
 	notAPicture: () => 'This is no JPEG, PNG or WebP picture. Nothing was stored.',
-	pictureTooLarge: (p) => `This picture says it has ${p.width} by ${p.height} points, more than is taken. Nothing was stored.`,
+	pictureTooLarge: (p) => `This picture says it has ${p.width} by ${p.height} points, more than is accepted. Nothing was stored.`,
 	pictureDamaged: () => 'This picture is damaged: it ends early or cannot be read. Nothing was stored.'
 };
 

@@ -10,15 +10,15 @@ import { PRINT_MARKS } from './print-marks';
 type QuantityWords = { name: string; under: string; decimals: number; unit: string };
 
 const WORDS: Record<string, QuantityWords> = {
-	intakeOdd: { name: 'Unboxing', under: 'odd things', decimals: 0, unit: '' },
-	diameterMean: { name: 'Diameter', under: 'strand, limits, mm', decimals: 3, unit: 'mm' },
+	intakeOdd: { name: 'Unboxing', under: 'things wrong', decimals: 0, unit: '' },
+	diameterMean: { name: 'Diameter', under: 'diameter, limits, mm', decimals: 3, unit: 'mm' },
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
 	diameterInside: { name: 'Inside tolerance', under: 'share of length', decimals: 0, unit: '%' },
-	diameterSpread: { name: 'Spread of the strand', under: 'SD, instrument out', decimals: 4, unit: 'mm' },
-	ovality: { name: 'Ovality', under: 'largest less smallest', decimals: 3, unit: 'mm' },
+	diameterSpread: { name: 'Variation of the strand', under: 'SD without the caliper’s own', decimals: 4, unit: 'mm' },
+	ovality: { name: 'Ovality', under: 'largest minus smallest', decimals: 3, unit: 'mm' },
 	strandFlowRatio: { name: 'Flow by diameter', under: 'ratio suggested', decimals: 3, unit: '' },
 	...PRINT_MARKS,
-	printSuccess: { name: 'Prints', under: 'finished, share', decimals: 0, unit: '%' },
+	printSuccess: { name: 'Prints', under: 'finished, %', decimals: 0, unit: '%' },
 	feedRate: { name: 'Feed rate', under: 'fastest that printed, %', decimals: 0, unit: '%' },
 	statedHardness: { name: 'Hardness', under: 'as stated, Shore A', decimals: 0, unit: 'Shore A' },
 	calibratedNozzleC: { name: 'Best heat', under: 'calibrated, °C', decimals: 0, unit: '°C' },
@@ -26,9 +26,9 @@ const WORDS: Record<string, QuantityWords> = {
 	pressureAdvance: { name: 'Pressure advance', under: 'calibrated', decimals: 3, unit: '' },
 	calibratedRetraction: { name: 'Retraction', under: 'calibrated, mm', decimals: 1, unit: 'mm' },
 	highestFlow: { name: 'Highest flow', under: 'mm³/s', decimals: 1, unit: 'mm³/s' },
-	loadEffort: { name: 'Loading', under: 'in four words', decimals: 1, unit: '' },
+	loadEffort: { name: 'Loading', under: 'easy to by hand', decimals: 1, unit: '' },
 	waterUptake: { name: 'Moisture', under: 'taken up, %', decimals: 2, unit: '%' },
-	dryingLoss: { name: 'Drying', under: 'first loss, %', decimals: 2, unit: '%' },
+	dryingLoss: { name: 'Drying', under: 'lost at first drying, %', decimals: 2, unit: '%' },
 	strengthLoad: { name: 'Strength', under: 'mean load, N', decimals: 0, unit: 'N' },
 	strengthBlows: { name: 'Blows', under: 'until it broke', decimals: 0, unit: '' },
 	strengthByHand: { name: 'By hand', under: 'in five words', decimals: 1, unit: '' },
@@ -137,7 +137,7 @@ function decimalsFor(def: Pick<QuantityDef, 'scale'>): number {
 	return Math.max(0, Math.min(6, 2 - Math.floor(Math.log10(def.scale.high - def.scale.low))));
 }
 
-export const GRADE_WORDS: Record<Grade, string> = { none: 'nothing yet', thin: 'thin', fair: 'fair', firm: 'firm' };
+export const GRADE_WORDS: Record<Grade, string> = { none: 'nothing yet', thin: 'few data', fair: 'some', firm: 'good' };
 
 export const STATION_WORDS: Record<string, string> = {
 	intake: 'Intake',

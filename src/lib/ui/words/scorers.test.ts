@@ -46,7 +46,7 @@ describe('words for scorers', () => {
 		const of = (difference: { mean: number; low: number | null; high: number | null }) =>
 			agreementWords({ def: overhang, raters: [ada, ben], n: 1, kappa: null, difference });
 		expect(of({ mean: 5, low: null, high: null })).toContain('One print tells nothing');
-		expect(of({ mean: 1, low: -3, high: 5 })).toContain('Neither is milder as far as these show');
+		expect(of({ mean: 1, low: -3, high: 5 })).toContain('No clear difference in strictness');
 	});
 	it('several together, with or without an interval', () => {
 		const alpha = { alpha: 0.5, low: 0.31, high: 0.69, n: 12, scorings: 34 };
@@ -142,7 +142,7 @@ describe('words for flexibles and windows', () => {
 		['notPrintedAtAll', { n: 3 }, 'It has not printed at all in 3 attempts.'],
 		['hardnessStated', { value: 45, scale: 'D', source: 'label' }, 'Stated hardness 45D (Shore D, label).'],
 		['hardnessBand', { low: 84, high: 96 }, 'Beside others that is about 84A to 96A: a rough band, for D and A are different instruments.'],
-		['faultOfPrinter', { fault: 'surfaceSeam', prints: 2 }, 'Seam bulge in 2 prints is charged to the printer.'],
+		['faultOfPrinter', { fault: 'surfaceSeam', prints: 2 }, 'Seam bulge in 2 prints counts against the printer, not the filament.'],
 		['onPiece', { quantity: 'strings', piece: 'spikes 1', middle: 0, prints: 1 }, 'On spikes 1: none (1 print).'],
 		[
 			'pieceTakenOut',

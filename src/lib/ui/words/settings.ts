@@ -14,9 +14,9 @@ export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: st
 /** What stood around a print, in the order it is asked. */
 export const SET_UP_WORDS: Record<keyof SetUp, string> = {
 	bedSurface: 'Bed surface',
-	bedAgent: 'Agent on it',
+	bedAgent: 'Bed adhesive',
 	profile: 'Profile',
-	profileVersion: 'Its version',
+	profileVersion: 'Profile version',
 	enclosure: 'Enclosure',
 	fedFrom: 'Fed from'
 };

@@ -266,11 +266,11 @@ describe('words', () => {
 			],
 			() => 'RY5'
 		);
-		expect(lines).toEqual(['RY5: another printer from the rest (North, South) in overhang, bridge.']);
+		expect(lines).toEqual(['RY5: a different printer from the rest (North, South): overhang, bridge.']);
 	});
 	it('a setting is named with its unit, and a time in the air in words', () => {
 		const flag = { kind: 'unlikeSettings' as const, detail: 'fanPct', values: ['20', '50'], spoolIds: ['s1'], quantity: 'overhang' };
-		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: another fan setting from the rest (20, 50 %) in overhang.']);
+		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: a different fan setting from the rest (20, 50 %): overhang.']);
 		const air = {
 			...flag,
 			kind: 'unlikeExposure' as const,
@@ -279,12 +279,12 @@ describe('words', () => {
 			quantity: 'waterUptake'
 		};
 		expect(flagLines([air], () => 'RY5')).toEqual([
-			'RY5: another time in the air from the rest (up to ten days, up to six weeks) in moisture.'
+			'RY5: a different time in the air from the rest (up to ten days, up to six weeks): moisture.'
 		]);
 	});
 	it('a kind of specimen is told in words, how and at what temperature it was made too; what is no kind stays as it is', () => {
-		expect(kindWords('hook · upright · steps')).toBe('hook, upright, load in steps');
-		expect(kindWords('box · flat · blows · four walls · 230 C')).toBe('box, flat, blows counted, four walls, 230 °C');
+		expect(kindWords('hook · upright · steps')).toBe('hook, upright, weight in steps');
+		expect(kindWords('box · flat · blows · four walls · 230 C')).toBe('box, flat, hammer blows, four walls, 230 °C');
 		expect(kindWords('listing')).toBe('listing');
 	});
 	it('a state is told with its age: of a print how long before it, of a spool how long ago', () => {
@@ -334,7 +334,7 @@ describe('words', () => {
 		const inKilos = { ...inPounds, shownIn: 'kg' };
 		expect(valueWords(inKilos, 98.0665)).toBe('10.0 kg');
 		expect(sentence(say('allHeld', { n: 2, low: 244.65218884, measure: 'load', unit: 'lb' }))).toBe(
-			'None of 2 specimens broke; the least any of them held was 55 lb.'
+			'None of 2 test parts broke; the least any of them held was 55 lb.'
 		);
 		expect(sentence(say('beyondScale', { high: 400, unit: 'N' }))).toContain('scale (400 N)');
 		expect(sentence(say('beyondScale', { high: 20, unit: '' }))).toContain('scale (20)');

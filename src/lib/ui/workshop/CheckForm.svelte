@@ -53,7 +53,7 @@
 				bind:value={typed.referenceLimit}
 				{errors}
 				placeholder="0.002 mm"
-				hint="empty: taken as true"
+				hint="empty: exactly that"
 			/>
 		</div>
 		<Field
@@ -65,7 +65,7 @@
 			placeholder="1.71 1.70 1.71 1.71 …"
 			hint="{readings.length} read, ten are a good number; put it down between them"
 		/>
-		<Button type="submit" size="xs">Keep the check</Button>
+		<Button type="submit" size="xs">Save check</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
 	</form>
 {:else}

@@ -37,7 +37,7 @@
 		<Field
 			id="{measures}-resolution"
 			path="resolution"
-			label="Smallest step shown"
+			label="Display step"
 			bind:value={typed.resolution}
 			{errors}
 			placeholder={examples.resolution}

@@ -69,7 +69,7 @@
 	const notes = $derived(
 		data.notes.filter((n) => n.targetKind !== 'attempt').map((n) => ({ ...n, of: n.targetKind === 'reading' ? typedOf(n.targetId) : '' }))
 	);
-	/** Prints and specimens show their own; a drying struck out can be taken back here too. */
+	/** Prints and specimens show their own; a drying marked invalid can be taken back here too. */
 	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading' || a.targetKind === 'event'));
 	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
 	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
@@ -144,10 +144,10 @@
 					low && high
 						? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C`
 						: 'label temperature not noted',
-					netMass ? `net ${upTo(netMass.value, 0)} g stated` : null,
-					tolerance ? `claims ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
-					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g gross as weighed` : null,
-					mass('tareMass') !== null ? `tare ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
+					netMass ? `filament ${upTo(netMass.value, 0)} g stated` : null,
+					tolerance ? `stated ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
+					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g full spool` : null,
+					mass('tareMass') !== null ? `empty spool ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
 					used.length > 0 ? `${upTo(sum(used), 0)} g used in ${plural(used.length, 'print')}` : null,
 					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null
 				]
@@ -167,7 +167,7 @@
 			{/if}
 			{#each data.driedFellows as fellow (fellow.id)}
 				<p class="question mt-2">
-					<strong>Dry it first?</strong> <a class="link" href="/spools/{fellow.id}">{fellow.code}</a>, of the same product, wanted it: {fellow.reasons
+					<strong>Dry it first?</strong> <a class="link" href="/spools/{fellow.id}">{fellow.code}</a>, of the same product, needed it: {fellow.reasons
 						.map(sentence)
 						.join('; ')}.
 				</p>
@@ -244,7 +244,7 @@
 								{#if finding.context.printers.length}<p>
 										On {finding.context.printers.join(', ')} ({finding.context.nozzles.join(', ')}): {contextSettings(finding)}.
 									</p>{/if}
-								{#if finding.inputs.excluded.length}<p>{plural(finding.inputs.excluded.length, 'record')} struck out.</p>{/if}
+								{#if finding.inputs.excluded.length}<p>{plural(finding.inputs.excluded.length, 'record')} marked invalid.</p>{/if}
 							</details>
 						</article>
 					{/if}
@@ -275,8 +275,8 @@
 		{#if data.timesClaim}<p class="question mt-2">{timesWords(data.timesClaim)}</p>{/if}
 		<LoadsByTemperature found={byTemperature(data.findings, data.defs)} defs={data.defs} />
 		{#if data.evidence.specimens.length}
-			<section aria-label="Specimens">
-				<h2 class="mb-1 font-semibold">Specimens</h2>
+			<section aria-label="Test parts">
+				<h2 class="mb-1 font-semibold">Test parts</h2>
 				<SpecimenList
 					specimens={data.evidence.specimens}
 					readings={data.evidence.readings}
@@ -339,7 +339,7 @@
 			{/if}
 		</section>
 		<details class="panel px-3 py-2">
-			<summary class="font-semibold">Complete what was left for later</summary>
+			<summary class="font-semibold">Add missing details</summary>
 			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
 				<Field
 					id="fact-diameter"
@@ -355,7 +355,7 @@
 				<Field
 					id="fact-gross"
 					path="grossMass"
-					label="Gross mass now"
+					label="Full spool now"
 					bind:value={facts.grossMass}
 					errors={form.errors}
 					placeholder="1240 g"
@@ -371,7 +371,7 @@
 				<Field
 					id="fact-listing-tolerance"
 					path="listingTolerance"
-					label="Tolerance in the listing"
+					label="Tolerance in the shop listing"
 					bind:value={facts.listingTolerance}
 					errors={form.errors}
 					placeholder="0.03 mm"
@@ -397,14 +397,14 @@
 				<Field
 					id="fact-times"
 					path="timesAsStrong"
-					label="Said to be so many times as strong"
+					label="Stated: how many times as strong"
 					bind:value={facts.timesAsStrong}
 					errors={form.errors}
 					inputmode="decimal"
 					placeholder="3"
 				/>
 				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<Problem live={false}>{refusalWords(e)}</Problem>{/each}
-				<Button type="submit" size="xs" color="alternative">Keep it</Button>
+				<Button type="submit" size="xs" color="alternative">Save</Button>
 			</form>
 		</details>
 		{#if readingAmendments.length}

@@ -48,10 +48,10 @@
 			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
 				data.basis.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints a piece`} · weighted for {PRESET_WORDS[
+			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints per piece`} · weighted for {PRESET_WORDS[
 				data.head.preset
 			]} ·
-			{data.head.blind ? 'blind: names and prices hidden' : 'names shown'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
+			{data.head.blind ? 'blind: names and prices hidden' : 'names visible'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
 		</p>
 	</div>
 
@@ -60,7 +60,7 @@
 		<p>
 			<strong>Next:</strong>
 			{#if data.spools.length === 0}
-				take in the first spool. One minute.
+				add the first spool. One minute.
 			{:else if next}
 				{nextWords(next, codeOf(next.spoolId))}
 			{:else}
@@ -68,7 +68,7 @@
 			{/if}
 		</p>
 		<a href={nextHref} class="rounded bg-act px-4 py-1 font-semibold whitespace-nowrap text-on-act"
-			>Take it <kbd class="bg-transparent text-on-act">N</kbd></a
+			>Do it <kbd class="bg-transparent text-on-act">N</kbd></a
 		>
 	</section>
 
@@ -77,7 +77,7 @@
 			<div class="panel hatched p-8 text-center">
 				<p>No spool in this trial yet.</p>
 				<p class="mt-2">
-					<a class="link" href="/trials/{data.head.id}/intake">Take in a spool</a>, or
+					<a class="link" href="/trials/{data.head.id}/intake">Add a spool</a>, or
 					<a class="link" href="/trials/{data.head.id}/rules">add one that is already on the bench</a>.
 				</p>
 			</div>
@@ -113,14 +113,12 @@
 		{/if}
 		{#if data.sheet.flags.length > 0}
 			<section aria-label="Not like with like" class="question mt-3">
-				<h2 class="font-semibold">≠ Not like with like</h2>
+				<h2 class="font-semibold">≠ Not a fair comparison</h2>
 				<ul>
 					{#each flagLines(data.sheet.flags, codeOf) as line (line)}<li>{line}</li>{/each}
 				</ul>
 				{#if data.sheet.flags.some((f) => f.kind === 'unlikePrinter') && data.effects.length === 0}
-					<p class="small mt-1">
-						No spool has a marked piece from both printers, so their own part cannot be told. One spool printed on both would do.
-					</p>
+					<p class="small mt-1">No spool was printed on both printers, so their difference is unknown. Print one on both.</p>
 				{/if}
 			</section>
 		{/if}

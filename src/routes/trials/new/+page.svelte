@@ -35,24 +35,24 @@
 
 <svelte:head><title>New trial · Draught</title></svelte:head>
 <form class="max-w-xl space-y-4 p-4 md:p-6" onsubmit={submit} novalidate>
-	<h1 class="text-2xl font-bold">What do you want to know?</h1>
+	<h1 class="text-2xl font-bold">New trial</h1>
 	<p class="small">
-		A name is enough. One spool is judged against your house spool, several against one another. What is weighed and what must be met
-		follows from the use; all of it can be changed later.
+		A name is enough. One spool is judged against your house spool, several against one another. The use sets importance and limits; you can
+		change both later.
 	</p>
 	{#if data.like}
 		<p class="question">
-			Like <strong>{data.like.name}</strong>: its test pieces, rules, importance, limits and measures are taken over. Its spools and prices
-			are not.
+			Like <strong>{data.like.name}</strong>: it begins with the same test pieces, rules, importance, limits and measures. Its spools and
+			prices are not copied.
 		</p>
 	{/if}
 	<FormProblem title={form.problem} />
 	<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
-	<Field id="question" label="Question (may wait)" bind:value={question} errors={form.errors} />
+	<Field id="question" label="Question (optional)" bind:value={question} errors={form.errors} />
 	{#if !data.like}<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />{/if}
 	<div class="w-32">
 		<Label for="currency">Currency</Label>
 		<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
 	</div>
-	<Button type="submit">Start, and take in the first spool</Button>
+	<Button type="submit">Start and add a spool</Button>
 </form>

@@ -117,7 +117,7 @@
 		</p>
 	{:else}
 		<p class="small mt-1">
-			Twelve drawings of known grade, some two minutes. Four words mean the same to two people only if both have seen what makes each.
+			Twelve example drawings, about two minutes. Words mean the same to two people only if both have seen what each looks like.
 		</p>
 		{#if done}
 			<p class="panel mt-3 px-4 py-3 text-[1.15rem]" role="status" data-testid="training-result">

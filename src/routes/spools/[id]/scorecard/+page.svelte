@@ -133,7 +133,7 @@
 		<section aria-label="Not known">
 			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
 			<p class="mt-1">
-				One reel only: another lot may differ.
+				One spool only: another lot may differ.
 				{unknown.length ? `Not measured: ${unknown.join(', ')}.` : ''}
 				{lost > 0 ? `${plural(lost, 'print')} lost to other causes than the filament.` : ''}
 			</p>

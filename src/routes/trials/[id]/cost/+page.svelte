@@ -31,8 +31,7 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Cost</h1>
 	<p class="text-muted">
-		What a kilogram that ends in good prints costs: price and shipping of what was really bought, and the filament that failed prints waste.
-		Failures of printer, set-up and handling are not charged.
+		Cost of 1 kg in good prints: price, shipping and wasted filament. Failures of printer, set-up and handling do not count.
 	</p>
 	{#if currencies.length > 1}
 		<p class="question mt-3">Prices are in {currencies.join(' and ')}. They are not converted: compare only those of one currency.</p>
@@ -122,7 +121,6 @@
 		</table>
 	</div>
 	<p class="small mt-2">
-		The price per kg is arithmetic on one order (n 1, no interval); old prices stay on record. The pale bar is the price, the dark end what
-		failures add, the line its 95 % interval.
+		The price per kg is from one order (n 1, no range); old prices stay on record. Pale: price. Dark: failures. Line: 95 % range.
 	</p>
 </div>

@@ -62,7 +62,7 @@
 					bind:chosen={measuring.instrumentId}
 					unit="mm"
 					store="draught-caliper"
-					none="name your caliper"
+					none="choose your caliper"
 					onchange={() => bench.focus()}
 				/>
 			</span>
@@ -75,20 +75,20 @@
 				<legend class="sr-only">How much to find out</legend>
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="test" checked={!measuring.testing} onchange={() => setTesting(false)} /> quick check
-					<span class="small">gross fault or not</span></label
+					<span class="small">gross faults</span></label
 				>
 				<label class="flex min-h-[26px] items-center gap-1.5"
-					><input type="radio" name="test" checked={measuring.testing} onchange={() => setTesting(true)} /> claim test
-					<span class="small">kept or broken</span></label
+					><input type="radio" name="test" checked={measuring.testing} onchange={() => setTesting(true)} /> full test
+					<span class="small">is the tolerance met?</span></label
 				>
 			</fieldset>
 		{/if}
 		{#if measuring.plan}<ClaimTest plan={measuring.plan} bind:zone={measuring.zone} />{/if}
 		<p id="place" class="mt-3 mb-1.5 text-[1.05rem]">
 			{#if !next.done}
-				Place <strong>{next.place + 1}{measuring.testing ? '' : ` of ${data.basis.diameterPlaces}`}</strong> · direction
-				<strong>{next.direction}</strong>
-				{next.direction === 'across' ? '(turn the strand a quarter)' : '(some way on)'}
+				Spot <strong>{next.place + 1}{measuring.testing ? '' : ` of ${data.basis.diameterPlaces}`}</strong> · reading
+				<strong>{next.direction === 'across' ? 2 : 1}</strong>
+				{next.direction === 'across' ? '(same spot, turn it 90°)' : '(move a few metres on)'}
 			{:else if !measuring.testing}
 				The quick check is complete. More readings are welcome; or go on with the next spool <kbd>↓</kbd>.
 			{/if}
@@ -109,7 +109,7 @@
 			<div class="question mt-4" role="status">
 				The reading <strong>{odd.typedText}</strong> is far from its neighbours. Swapped digits? It counts until you say.
 				{#if bench.captured.waiting.has(odd.id)}
-					It is still waiting to be kept.
+					It is still waiting to be saved.
 				{:else}
 					<button type="button" class="link" onclick={() => list?.edit(odd)}>Correct it</button> ·
 					<button type="button" class="link" onclick={() => void measuring.confirm(odd.id)}>it is right</button>
@@ -121,7 +121,7 @@
 			{#each READING_DIRECTIONS as way (way)}
 				{@const here = measuring.readings.filter((r) => (r.direction ?? 'along') === way)}
 				{#if here.length}
-					<dt class="text-muted">{way}</dt>
+					<dt class="text-muted">{way === 'across' ? 'turned 90°' : 'as it lies'}</dt>
 					<dd>
 						<ReadingList bind:this={list} readings={here} waiting={bench.captured.waiting} onchange={() => void measuring.reload()} />
 					</dd>
@@ -130,8 +130,8 @@
 		</dl>
 		{#each measuring.struckLogs as struck (struck.id)}
 			<p class="small mt-2">
-				Struck out: the log {struck.name}.
-				<button type="button" class="link" onclick={() => void measuring.reinstateLog(struck.id)}>Let it count again</button>
+				Marked invalid: the log {struck.name}.
+				<button type="button" class="link" onclick={() => void measuring.reinstateLog(struck.id)}>Restore</button>
 			</p>
 		{/each}
 		<Later>

@@ -43,7 +43,7 @@
 			{#each now as run (run.id)}<RunCard {run} />{/each}
 			{#if toWeigh.length}
 				<p class="question">
-					Dried and not weighed since:
+					Dried, not weighed since:
 					{#each toWeigh as e (e.spool.id)}<a class="link mr-2" href="/trials/{data.head.id}/moisture?spool={e.spool.id}">{e.spool.code}</a
 						>{/each}
 				</p>
@@ -56,8 +56,8 @@
 				wanted={page.url.searchParams.get('spool')}
 			/>
 			{#if past.length}
-				<section aria-label="Past loads">
-					<h2 class="mb-1 font-semibold">Past loads</h2>
+				<section aria-label="Past runs">
+					<h2 class="mb-1 font-semibold">Past runs</h2>
 					<ul class="space-y-1">
 						{#each past as run (run.id)}
 							<li>
@@ -71,10 +71,10 @@
 				</section>
 			{/if}
 		</div>
-		<aside class="border-line bg-rail p-4 lg:border-l" aria-label="What it says">
-			<h2 class="small font-semibold">What it says</h2>
+		<aside class="border-line bg-rail p-4 lg:border-l" aria-label="Results">
+			<h2 class="small font-semibold">Results</h2>
 			{#if weighed.length === 0}
-				<p class="mt-2">Nothing yet. Weigh a spool, dry it, weigh it again: then it tells how wet it came.</p>
+				<p class="mt-2">Nothing yet. Weigh a spool, dry it, weigh it again: to see how wet it arrived.</p>
 			{/if}
 			<ul class="mt-2 space-y-3">
 				{#each weighed as one (one.spool.id)}

@@ -80,7 +80,7 @@
 			...unboxing
 		});
 		if (!sent.ok) return;
-		said = `${sent.answer.benchCode} is taken in. Write the code on the spool.`;
+		said = `${sent.answer.benchCode} added. Write the code on the spool.`;
 		typed = empty();
 		colourHex = '';
 		reelMaterial = null;
@@ -121,7 +121,7 @@
 				trialId={data.head.id}
 				currency={data.head.currency}
 				ondone={(count) => {
-					said = `${plural(count, 'spool')} taken in.`;
+					said = `${plural(count, 'spool')} added.`;
 					pasting = false;
 				}}
 			/>
@@ -146,7 +146,7 @@
 						inputmode="decimal"
 						placeholder="21.90"
 					/>
-					<Field id="netMass" label="Net mass" bind:value={typed.netMass} errors={form.errors} placeholder="1 kg" />
+					<Field id="netMass" label="Filament weight" bind:value={typed.netMass} errors={form.errors} placeholder="1 kg" />
 					<Field id="labelNozzle" label="Label temperature" bind:value={typed.labelNozzle} errors={form.errors} placeholder="230-250 C" />
 					{#if isFlexible(typed.material)}
 						<Field id="hardness" label="Stated hardness, Shore" bind:value={typed.hardness} errors={form.errors} placeholder="95A" />
@@ -166,7 +166,7 @@
 				</div>
 				<Unboxing bind:odd idPrefix="new" />
 				<details class="panel px-3 py-2">
-					<summary class="font-medium">More, or later: colour, lot, masses, tolerances, shipping, how obtained, note</summary>
+					<summary class="font-medium">Optional: tolerance, colour, lot, weights, shipping, how obtained, note</summary>
 					<div class="mt-3 grid gap-3 sm:grid-cols-3">
 						<div class="flex items-end gap-2">
 							<Field id="colourName" label="Colour" bind:value={typed.colourName} errors={form.errors} class="grow" />
@@ -198,12 +198,12 @@
 						/>
 						<Field
 							id="listingTolerance"
-							label="Tolerance in the listing"
+							label="Tolerance in the shop listing"
 							bind:value={typed.listingTolerance}
 							errors={form.errors}
 							placeholder="0.03 mm"
 						/>
-						<Field id="grossMass" label="Gross mass as opened" bind:value={typed.grossMass} errors={form.errors} placeholder="1240 g" />
+						<Field id="grossMass" label="Full spool as opened" bind:value={typed.grossMass} errors={form.errors} placeholder="1240 g" />
 						<Field id="tare" label="Empty spool (tare)" bind:value={typed.tare} errors={form.errors} placeholder="230 g" />
 						<Field
 							id="quantity"
@@ -237,7 +237,7 @@
 					</div>
 				</details>
 				<WhenField when={opened} id="opened" errors={form.errors} what="opened" />
-				<Button type="submit">Take it in</Button>
+				<Button type="submit">Add spool</Button>
 			</form>
 		{/if}
 	</div>
@@ -265,10 +265,10 @@
 						<FormProblem title={looking.problem} />
 						<Unboxing bind:odd={later} idPrefix="later" />
 						<WhenField when={looked} id="looked" errors={looking.errors} />
-						<Button type="submit" size="xs" disabled={later === null}>Keep the look</Button>
+						<Button type="submit" size="xs" disabled={later === null}>Save</Button>
 					</form>
 				{:else if open}
-					<a class="link text-[0.9rem]" href="?spool={spool.id}">Say what was odd</a>
+					<a class="link text-[0.9rem]" href="?spool={spool.id}">Inspect</a>
 				{/if}
 			</div>
 		{/each}

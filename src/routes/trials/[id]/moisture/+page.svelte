@@ -98,7 +98,7 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
 				{evidence.spool.material} ·
-				{#if tare?.known}empty reel {upTo(tare.lowG, 1)} g{:else if tare}empty reel not weighed, {fixed(tare.lowG, 0)} to {fixed(
+				{#if tare?.known}empty spool {upTo(tare.lowG, 1)} g{:else if tare}empty spool not weighed, {fixed(tare.lowG, 0)} to {fixed(
 						tare.highG,
 						0
 					)} g allowed for{:else}not weighed yet{/if} ·
@@ -113,8 +113,8 @@
 			</span>
 		</div>
 		<fieldset class="mt-3 mb-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
-			<legend class="sr-only">What is weighed</legend>
-			{#each [['grossMass', 'spool with its reel'], ['tareMass', 'the empty reel']] as const as [value, word] (value)}
+			<legend class="sr-only">What is on the scale</legend>
+			{#each [['grossMass', 'spool with its reel'], ['tareMass', 'the empty spool']] as const as [value, word] (value)}
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="what" {value} bind:group={what} onchange={() => bench.focus()} /> {word}</label
 				>
@@ -122,7 +122,7 @@
 		</fieldset>
 		<CaptureField
 			bind:this={bench.field}
-			label="{what === 'grossMass' ? 'Gross mass' : 'Empty reel'} of {evidence.spool.code}"
+			label="{what === 'grossMass' ? 'Full spool' : 'Empty spool'} of {evidence.spool.code}"
 			unit="g"
 			last={last?.typedText ?? null}
 			{keep}
@@ -164,14 +164,14 @@
 			{/if}
 			{#if tares.length}
 				<p class="small mt-2">
-					Empty reel: <ReadingList readings={tares} waiting={bench.captured.waiting} onchange={() => void bench.reload()} />
+					Empty spool: <ReadingList readings={tares} waiting={bench.captured.waiting} onchange={() => void bench.reload()} />
 				</p>
 			{/if}
 		</Later>
 		{#snippet results()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					{total.waterG > 0 ? '+' : ''}{fixed(total.waterG, 1)} ± {fixed(2 * total.uG, 1)} g of water in all, printing taken out.
+					{total.waterG > 0 ? '+' : ''}{fixed(total.waterG, 1)} ± {fixed(2 * total.uG, 1)} g of water since the start (filament used excluded).
 				</p>
 				{#if water.at(-1)}
 					{@const now = water.at(-1)}
@@ -184,7 +184,7 @@
 				{/if}
 			{:else if chain.length > 1}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					Only printing lies between these weighings: none of the change can be told for water.
+					Only printing happened between these weighings: the change cannot be split into water and filament.
 				</p>
 				<p class="mt-2">Weigh it once before and once after something without a print between: days in the air, or a drying.</p>
 			{:else}

@@ -39,7 +39,7 @@
 		<p class="mt-2">
 			{measures.length === 0 ? 'This trial has no measure of your own.' : 'No spool to measure yet.'}
 			<a class="link" href="/trials/{data.head.id}/{measures.length === 0 ? 'rules' : 'intake'}"
-				>{measures.length === 0 ? 'Define one' : 'Take one in'}</a
+				>{measures.length === 0 ? 'Define one' : 'Add one'}</a
 			>.
 		</p>
 	</div>

@@ -164,8 +164,8 @@
 	<PrinterDemands lacks={data.lacks} />
 	{#if data.turned}
 		<p class="question mt-1">
-			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} stands
-			first, where {codeOf(data.turned.before)} stood before.
+			Since {day(data.turned.at)} the record knows more of how such prints differ (priors {data.turned.number}): {codeOf(data.turned.after)} is
+			first now; before it was {codeOf(data.turned.before)}.
 		</p>
 	{/if}
 	{#if problem}
@@ -200,8 +200,8 @@
 						? 'Best: chance to be best without cost. A spool stays in a group while it may well be as good as the best in it.'
 						: 'First: chance to stand first by this rule.'}
 					{lots > 1
-						? `${lots} reels of the first one’s product are in it.`
-						: 'It speaks of these reels, not yet of the products: other lots may differ.'}
+						? `${lots} spools of the first one’s product are included.`
+						: 'This is about these spools, not yet the products: other lots may differ.'}
 				</p>
 			</section>
 			{#if pairs.length > 0 || price}

@@ -48,7 +48,7 @@
 		status: (e, i) => {
 			const done = e.attempts.filter((a) => a.status === 'counts').length;
 			const missing = missingOf(i);
-			return missing?.action === 'markPiece' ? 'to mark' : missing ? (done ? `${done}, more wanted` : 'to do') : plural(done, 'print');
+			return missing?.action === 'markPiece' ? 'to mark' : missing ? (done ? `${done}, more to do` : 'to do') : plural(done, 'print');
 		},
 		onchoose: () => entry.leave()
 	});
@@ -166,10 +166,10 @@
 			>
 		</div>
 		<nav class="flex flex-wrap gap-x-4 text-[0.9rem] leading-[26px]" aria-label="Of all prints of this trial">
-			<a class="link" href="/trials/{data.head.id}/prints/score">score by keys</a>
+			<a class="link" href="/trials/{data.head.id}/prints/score">score prints</a>
 			<a class="link" href="/trials/{data.head.id}/prints/photos">photographs</a>
-			<a class="link" href="/trials/{data.head.id}/prints/compare">two ways</a>
-			<a class="link" href="/trials/{data.head.id}/prints/queue">left to print</a>
+			<a class="link" href="/trials/{data.head.id}/prints/compare">compare</a>
+			<a class="link" href="/trials/{data.head.id}/prints/queue">print queue</a>
 		</nav>
 		<p role="status" class="min-h-5 font-semibold">{entry.said}</p>
 		<form
@@ -204,11 +204,11 @@
 				/>
 			{/if}
 			<p class="small">
-				Other marks of this piece are <a class="link" href="/trials/{data.head.id}/prints/score">scored by keys</a>, all spools in one go.
+				Other marks: <a class="link" href="/trials/{data.head.id}/prints/score">score prints</a>, all spools in one go.
 			</p>
 			{#each asked as message (message.id)}<p class="question">{sentence(message)}</p>{/each}
 			<details class="panel px-3 py-2" bind:open={entry.settingsOpen}>
-				<summary class="font-medium">Settings, copied forward: type only what differs</summary>
+				<summary class="font-medium">Settings (copied from the last print)</summary>
 				{#if entry.settingsOpen}
 					{#if offered.length}
 						<p class="mt-2">
@@ -282,7 +282,7 @@
 				local rules.
 			</p>
 			<WhenField when={entry.when} errors={entry.errors} what="printed" />
-			<Button type="submit">Keep the print</Button>
+			<Button type="submit">Save print</Button>
 		</form>
 		{#if evidence.attempts.length}
 			<h2 class="mt-6 mb-2 font-semibold">{plural(evidence.attempts.length, 'print')} of {evidence.spool.code}</h2>

@@ -163,7 +163,7 @@
 		<section class="sm:col-span-2" aria-label="Not known">
 			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
 			<p class="mt-1">
-				It speaks of these reels; other lots may differ.
+				This is about these spools; other lots may differ.
 				{unmeasured.length ? `Not measured: ${unmeasured.join(', ')}.` : ''}
 				{uncounted.length ? `Measured, not counted: ${uncounted.map(inSentence).join(', ')}.` : ''}
 			</p>

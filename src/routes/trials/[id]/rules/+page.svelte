@@ -84,7 +84,7 @@
 				takeOutPrinter: rules.takeOutPrinter,
 				takeOutLeniency: rules.takeOutLeniency
 			},
-			'The rules are kept as a new version; what was measured stays.'
+			'The rules are saved as a new version; measurements stay.'
 		);
 	}
 	async function askFor(measureId: string, name: string): Promise<void> {
@@ -125,7 +125,7 @@
 		</Problem>
 	{/each}
 	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
-		<h2 class="font-semibold">What is held equal</h2>
+		<h2 class="font-semibold">What is the same for all</h2>
 		<Choice
 			name="settingsPolicy"
 			legend="Settings"
@@ -140,7 +140,7 @@
 		/>
 		<Choice
 			name="claimRule"
-			legend="A maker’s tolerance is kept when"
+			legend="A stated tolerance is met when"
 			bind:value={rules.claimRule}
 			options={choices(CLAIM_RULES, CLAIM_RULE_WORDS)}
 		/>
@@ -150,14 +150,10 @@
 			bind:value={rules.failureRule}
 			options={choices(FAILURE_RULES, FAILURE_RULE_WORDS)}
 		/>
-		<Toggle bind:checked={rules.takeOutPrinter} size="small"
-			>Take out what a printer adds to measured marks, where spools printed on both tell it</Toggle
-		>
-		<Toggle bind:checked={rules.takeOutLeniency} size="small"
-			>Take out what one scorer gives more than another, where prints both have scored tell it</Toggle
-		>
+		<Toggle bind:checked={rules.takeOutPrinter} size="small">Correct for printer differences (needs a spool printed on both)</Toggle>
+		<Toggle bind:checked={rules.takeOutLeniency} size="small">Correct for strict and lenient scorers</Toggle>
 		<fieldset>
-			<legend class="mb-0.5 text-[0.85rem] font-medium">Pieces that are printed</legend>
+			<legend class="mb-0.5 text-[0.85rem] font-medium">Test pieces to print</legend>
 			<div class="flex flex-wrap gap-x-4 gap-y-1">
 				{#each data.pieces as piece (piece.id)}
 					<label class="flex min-h-[26px] items-center gap-1.5"
@@ -176,7 +172,7 @@
 						.join('; ')}
 				</Problem>
 			{/if}
-			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More pieces</a></p>
+			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More test pieces</a></p>
 		</fieldset>
 		<div class="flex flex-wrap gap-4">
 			<div>
@@ -186,10 +182,10 @@
 					{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
 				</Select>
 			</div>
-			<Field id="repeats" label="Prints a piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
+			<Field id="repeats" label="Prints per piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
 			<Field
 				id="diameterPlaces"
-				label="Places of the quick check"
+				label="Spots in the quick check"
 				bind:value={rules.diameterPlaces}
 				errors={versions.errors}
 				inputmode="numeric"
@@ -204,7 +200,7 @@
 				class="w-44"
 			/>
 		</div>
-		<Button type="submit" size="sm">Keep the rules</Button>
+		<Button type="submit" size="sm">Save rules</Button>
 	</form>
 	<Later>
 		<form
@@ -218,7 +214,7 @@
 			<h2 class="font-semibold">Name and question</h2>
 			<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
 			<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
-			<Button type="submit" size="sm" color="alternative">Keep the name</Button>
+			<Button type="submit" size="sm" color="alternative">Save name</Button>
 		</form>
 		<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
 			<h2 class="font-semibold">Blind scoring</h2>
@@ -262,7 +258,7 @@
 					<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
 				</form>
 			{:else}
-				<p class="small">Every spool ever taken in is already here.</p>
+				<p class="small">Every spool is already here.</p>
 			{/if}
 			{#if data.spools.length}
 				<h3 class="pt-2 font-medium">In this trial</h3>
@@ -279,13 +275,8 @@
 										return;
 									}
 									leaving = null;
-									void post(
-										form,
-										'trial-leaves',
-										{ spoolId: spool.id },
-										`${spool.code} left this trial; what was measured of it stays with it.`
-									);
-								}}>{leaving === spool.id ? `yes, ${spool.code} leaves` : 'leaves'}</button
+									void post(form, 'trial-leaves', { spoolId: spool.id }, `${spool.code} removed; its measurements are kept.`);
+								}}>{leaving === spool.id ? `yes, remove ${spool.code}` : 'remove'}</button
 							>
 						</li>
 					{/each}

@@ -38,13 +38,13 @@
 			<span class="text-muted">{evidence.spool.material} · {plural(loading.count, 'specimen')}</span>
 		</div>
 		<p class="caution my-2">
-			Eye protection and a shield: breaking things throws fragments. Stand clear of hung weights, nothing under them. Never hang a person,
+			Eye protection and a shield: breaking things throws fragments. Keep clear of hanging weights, nothing under them. Never hang a person,
 			or anything overhead, on a printed part.
 		</p>
 		<div class="mb-2 flex flex-wrap items-start gap-x-5 gap-y-2">
 			<Field
 				id="shape"
-				label="What is loaded"
+				label="Test part"
 				bind:value={loading.shape}
 				errors={[]}
 				placeholder="hook"
@@ -69,7 +69,7 @@
 			/>
 			<Field id="made" label="Made how" bind:value={loading.made} errors={[]} placeholder="optional: four walls" class="w-44" />
 			{#if loading.method === 'steps'}
-				<Field id="bucket" label="Bucket, added to every load" bind:value={loading.bucket} errors={[]} placeholder="0.4 kg" class="w-44" />
+				<Field id="bucket" label="Bucket (added to every load)" bind:value={loading.bucket} errors={[]} placeholder="0.4 kg" class="w-44" />
 			{/if}
 			<Choice
 				name="method"
@@ -97,13 +97,12 @@
 		{:else}
 			<p id="how" class="mb-1.5 text-[1.05rem]">
 				{#if loading.method === 'steps'}
-					Specimen <strong>{loading.number}</strong>{loading.steps.length
-						? `, held ${loading.steps.map((r) => r.typedText).join(', ')}`
-						: ''} · a load it holds, or the one that breaks it with <kbd>x</kbd> behind
+					Part <strong>{loading.number}</strong>{loading.steps.length ? `, held ${loading.steps.map((r) => r.typedText).join(', ')}` : ''} · type
+					each load it holds; to the one that broke it add <kbd>x</kbd> behind
 				{:else if loading.method === 'direct'}
-					Specimen <strong>{loading.number}</strong> · the load at which it broke; <kbd>h</kbd> behind if it held
+					Part <strong>{loading.number}</strong> · the load at which it broke; add <kbd>h</kbd> if it held
 				{:else}
-					Specimen <strong>{loading.number}</strong> · the blow that broke it; <kbd>h</kbd> behind if it held them all
+					Part <strong>{loading.number}</strong> · the blow that broke it; add <kbd>h</kbd> if it held them all
 				{/if}
 			</p>
 			<CaptureField
@@ -120,7 +119,7 @@
 			/>
 			{#if loading.method === 'steps' && loading.isLoaded}
 				<button type="button" class="panel mt-2 px-3 py-1 font-semibold" onclick={() => loading.neverBroke()}
-					>It never broke: next specimen</button
+					>Did not break: next part</button
 				>
 			{/if}
 		{/if}
@@ -145,7 +144,7 @@
 		{/if}
 		<Later>
 			{#if evidence.specimens.length}
-				<h2 class="mt-5 mb-1 font-semibold">Specimens</h2>
+				<h2 class="mt-5 mb-1 font-semibold">Test parts</h2>
 				<SpecimenList
 					specimens={evidence.specimens}
 					readings={evidence.readings}

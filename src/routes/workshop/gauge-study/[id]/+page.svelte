@@ -79,8 +79,8 @@
 	<p class="small"><a class="link" href="/workshop">Workshop</a></p>
 	<h1 class="text-[1.6rem] font-bold">Gauge study of {data.instrument.name}</h1>
 	<p class="small mt-1">
-		How much of the spread you see is the instrument in your hands? Mark a few places on a strand; everybody reads every place several
-		times, in an order that keeps the last value out of mind.
+		How much of the spread you see is the instrument in your hands? Mark a few spots on a strand; everybody reads every spot several times,
+		in mixed order.
 	</p>
 	<FormProblem title={problem} />
 	{#if browser && draft}
@@ -95,30 +95,23 @@
 					hint="names, with commas between them"
 				/>
 				<div class="grid grid-cols-2 gap-3">
-					<Field
-						id="places"
-						label="Marked places"
-						bind:value={setup.places}
-						{errors}
-						inputmode="numeric"
-						hint="unlike ones: thin and thick"
-					/>
+					<Field id="places" label="Marked spots" bind:value={setup.places} {errors} inputmode="numeric" hint="thin and thick ones" />
 					<Field id="repeats" label="Rounds" bind:value={setup.repeats} {errors} inputmode="numeric" />
 				</div>
 				<p class="small">
 					{names.length ? `${names.length * (+setup.places || 0) * (+setup.repeats || 0)} readings in all. ` : ''}Two or three people, five
-					to ten places and three rounds are usual.
+					to ten spots and three rounds are usual.
 				</p>
 				<Button type="submit" size="sm">Begin</Button>
 			</form>
 		{:else if draft.step}
 			<p id="step" class="mt-4 mb-1.5 text-[1.05rem]" role="status" data-testid="study-step">
-				<strong>{draft.raters[draft.step.rater]}</strong> at place <strong>{draft.step.place + 1}</strong>
+				<strong>{draft.raters[draft.step.rater]}</strong> at spot <strong>{draft.step.place + 1}</strong>
 				<span class="small">· round {draft.step.repeat + 1} · {draft.typed.length} of {draft.plan.length} read</span>
 			</p>
 			<CaptureField
 				bind:this={field}
-				label="Reading of place {draft.step.place + 1}"
+				label="Reading of spot {draft.step.place + 1}"
 				unit="mm"
 				last={draft.typed.at(-1) ?? null}
 				{keep}
@@ -131,9 +124,9 @@
 			<section class="panel mt-4 px-4 py-3" aria-label="What the study says" aria-live="polite">
 				<StudyResult study={draft.found} />
 				<p class="mt-3 flex flex-wrap items-center gap-3">
-					<Button size="sm" onclick={() => void finish()}>Keep the study</Button>
-					<button type="button" class="link" onclick={() => draft?.takeBack()}>Take back the last reading</button>
-					<button type="button" class="link" onclick={() => draft?.drop()}>Give it up</button>
+					<Button size="sm" onclick={() => void finish()}>Save study</Button>
+					<button type="button" class="link" onclick={() => draft?.takeBack()}>Undo the last reading</button>
+					<button type="button" class="link" onclick={() => draft?.drop()}>Cancel</button>
 				</p>
 			</section>
 		{/if}
@@ -144,6 +137,6 @@
 			<StudyResult study={study.found} />
 		</section>
 	{:else}
-		<p class="small mt-4">No study kept yet. Until then the scatter is taken from the check against a pin, or from the display’s step.</p>
+		<p class="small mt-4">No study saved yet. Until then the scatter comes from the check on a pin, or from the display step.</p>
 	{/each}
 </div>

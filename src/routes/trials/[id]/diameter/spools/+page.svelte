@@ -37,10 +37,10 @@
 		if (!found) return '';
 		if (found.spools.length < 2) return 'One spool alone: there is nothing to compare it with.';
 		const [first] = found.apart;
-		if (!first) return 'No two of these spools can be told apart by their mean diameter.';
-		return `${plural(found.apart.length, 'pair')} can be told apart by the mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${fixed(Math.abs(first.differenceMm), 3)} mm apart (95 % over all pairs ${fixed(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)} to ${fixed(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)}).`;
+		if (!first) return 'No clear difference in mean diameter between any two of these spools.';
+		return `${plural(found.apart.length, 'pair')} clearly differ in mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${fixed(Math.abs(first.differenceMm), 3)} mm apart (95 % over all pairs ${fixed(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)} to ${fixed(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)}).`;
 	});
-	const sd = (variance: number | null) => (variance === null ? 'not to be told' : `${fixed(Math.sqrt(variance), 4)} mm`);
+	const sd = (variance: number | null) => (variance === null ? 'unknown' : `${fixed(Math.sqrt(variance), 4)} mm`);
 </script>
 
 <svelte:head><title>Spools on one scale · {data.head.name} · Draught</title></svelte:head>
@@ -57,7 +57,8 @@
 		<h2 class="font-semibold">Why</h2>
 		<ul class="small wide space-y-1.5">
 			<li>
-				Spools that share a letter cannot be told apart (Games-Howell over the means of their places, unequal spreads, 95 % over all pairs).
+				Spools that share a letter show no clear difference (Games-Howell over the means of their spots, unequal spreads, 95 % over all
+				pairs).
 			</li>
 			{#if found.spreads}
 				<li>
@@ -93,7 +94,7 @@
 								<th scope="row" class="py-1 pr-6 font-semibold">{p.maker} · {p.filament}</th>
 								<td class="pr-6">{sd(p.variance.within)}</td>
 								<td class="pr-6">{sd(p.variance.spools)}</td>
-								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'not to be told from spools'}</td>
+								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'cannot be separated from spools'}</td>
 								<td class="small"
 									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}{p.lotsApart
 										? `, ${plural(p.variance.n.lots, 'lot')}`

@@ -35,9 +35,9 @@
 <svelte:head><title>Two ways · {data.head.name} · Draught</title></svelte:head>
 <div class="max-w-5xl p-3 md:px-5 md:py-4">
 	<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
-	<h1 class="text-[1.6rem] font-bold">Two ways held against each other</h1>
+	<h1 class="text-[1.6rem] font-bold">Compare two ways</h1>
 	<p class="small mt-1">
-		The same piece from the same spool, printed both ways, as pairs; prints nearest in time stand together. Pieces are never mixed.
+		Pairs: the same test piece from the same spool, printed both ways, nearest in time. Different test pieces are never mixed.
 	</p>
 	{#if chosen && contrast && compared}
 		<form class="panel mt-3 flex flex-wrap items-end gap-4 px-4 py-3" onsubmit={(e) => e.preventDefault()}>
@@ -82,11 +82,11 @@
 				</figure>
 			{:else}
 				<p class="md:col-span-2">
-					No piece of one spool was printed both ways and looked at. Print one both ways, nothing else changed, and mark both.
+					No test piece was printed both ways from one spool and scored. Print one both ways, change nothing else, and score both.
 				</p>
 			{/each}
 		</div>
 	{:else}
-		<p class="mt-4">All prints of this trial are alike in everything that was noted: there is nothing to hold against each other.</p>
+		<p class="mt-4">All prints of this trial were made the same way, as far as noted: nothing to compare.</p>
 	{/if}
 </div>

@@ -48,7 +48,7 @@
 				>
 			{/each}
 		</nav>
-		<p class="small mt-1">Choose two to hold them under one slider.</p>
+		<p class="small mt-1">Choose two to compare with a slider.</p>
 		<ul class="mt-2 flex gap-2 overflow-x-auto pb-2">
 			{#each strip as one (one.id)}
 				<li class="shrink-0">

@@ -26,7 +26,7 @@
 		<h1 class="text-[1.6rem] font-bold">Left to print</h1>
 		{#if prints.length === 0}
 			<p class="mt-2" role="status">
-				Nothing: every piece of every spool is printed as often as the <a class="link" href="/trials/{data.head.id}/rules">rules</a> want.
+				Nothing left: every test piece is printed as often as the <a class="link" href="/trials/{data.head.id}/rules">rules</a> ask.
 			</p>
 		{/if}
 	</div>
@@ -68,10 +68,8 @@
 					<li class="panel px-3 py-1.5">
 						<strong>{spoolOf(one.spoolId)?.code}</strong>
 						<span class="small"
-							>{one.leftG === null ? 'net mass not noted' : `about ${fixed(one.leftG, 0)} g by its label, less what was printed`} · wants {fixed(
-								one.neededG,
-								0
-							)} g</span
+							>{one.leftG === null ? 'filament weight not noted' : `about ${fixed(one.leftG, 0)} g by its label, less what was printed`} · needs
+							{fixed(one.neededG, 0)} g</span
 						>
 						{#if one.short.length}
 							<span class="block text-harm"
@@ -83,7 +81,7 @@
 					</li>
 				{/each}
 			</ul>
-			<p class="small mt-1">Grams of a piece as it was said or weighed, else as if printed solid. No interval.</p>
+			<p class="small mt-1">Grams of a test piece as entered or weighed, else as if printed solid. No range.</p>
 		</section>
 	{/if}
 </div>

@@ -123,7 +123,7 @@
 <div class="max-w-4xl p-3 md:px-5 md:py-4">
 	<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
 	<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-		<h1 class="text-[1.6rem] font-bold">Scoring by keys</h1>
+		<h1 class="text-[1.6rem] font-bold">Score prints</h1>
 		<label>
 			<span class="sr-only">Piece</span>
 			<Select
@@ -147,7 +147,7 @@
 			<input
 				type="text"
 				class="w-40 rounded border bg-panel px-2 py-0.5"
-				placeholder="not told apart"
+				placeholder="your name"
 				maxlength="60"
 				bind:value={scorer}
 				onchange={() => localStorage.setItem(SCORER, scorer.trim())}
@@ -163,9 +163,9 @@
 				disabled={!scorer.trim()}
 				onchange={(e) => e.currentTarget.blur()}
 			>
-				<option value="unscored">what nobody has scored</option>
-				<option value="after">also what others have scored</option>
-				<option value="again">a second look at the same prints</option>
+				<option value="unscored">unscored</option>
+				<option value="after">scored by others too</option>
+				<option value="again">score again</option>
 			</Select></label
 		>
 		{#each requests as request (request.id)}
@@ -175,9 +175,7 @@
 		{/each}
 		<a class="link text-[0.9rem]" href="/workshop/trainer">train the eye</a>
 	</div>
-	<p class="small mt-1">
-		All spools of one piece in a chance order; the label on the print says which, and no name or price is shown here.
-	</p>
+	<p class="small mt-1">All spools of one test piece in random order; names and prices are hidden.</p>
 	{#if now && question && words}
 		<div class="mt-4 flex flex-wrap items-baseline gap-x-4">
 			<p class="text-[2rem] leading-tight font-bold" data-testid="scored-print">{now.code}</p>
@@ -234,15 +232,15 @@
 				><kbd>x</kbd>{#if question.kind === 'measure'}<kbd>Enter</kbd>{/if} not looked at</button
 			>
 			<button type="button" tabindex="-1" onclick={leaveOut}
-				>{#if question.kind !== 'measure'}<kbd>X</kbd>{/if} leave {words.title.toLowerCase()} out of this sitting</button
+				>{#if question.kind !== 'measure'}<kbd>X</kbd>{/if} skip {words.title} this time</button
 			>
 			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> one back</button>
 		</p>
 	{:else if pieces.length === 0}
-		<p class="mt-4">No piece was printed in this trial yet.</p>
+		<p class="mt-4">No test piece was printed in this trial yet.</p>
 	{:else}
 		<p class="mt-4 text-[1.15rem] font-semibold" role="status" data-testid="all-scored">
-			{total > 0 ? `${plural(total, 'print')} of this piece looked at.` : 'No print of this piece waits to be looked at.'}
+			{total > 0 ? `${plural(total, 'print')} of this test piece scored.` : 'No print of this test piece is left to score.'}
 		</p>
 		<p class="mt-2">
 			{#each pieces.filter((p) => p.left > 0 && p.piece.id !== chosen?.piece.id) as { piece, left } (piece.id)}
@@ -259,7 +257,7 @@
 		</p>
 	{/if}
 	{#if kept.length}
-		<h2 class="small mt-5 font-semibold">Kept in this sitting</h2>
+		<h2 class="small mt-5 font-semibold">Saved this time</h2>
 		<ol class="small">
 			{#each kept.slice(0, 6) as one (one.ids.join())}<li>{one.says}</li>{/each}
 		</ol>

@@ -69,7 +69,7 @@
 		await bench.keep({ id: newId(), ...of, quantity: 'stringCoverage', typed: fixed(strands.coveragePct, 2) });
 		await bench.keep({ id: newId(), ...of, quantity: 'photoStrings', typed: String(strands.count) });
 		await bench.keep({ id: newId(), ...of, quantity: 'photoQuality', typed: strands.quality });
-		said = `Kept for ${data.spool.code}: ${stringCoverWords(strands)}.`;
+		said = `Saved for ${data.spool.code}: ${stringCoverWords(strands)}.`;
 		again();
 		await invalidateAll();
 	}
@@ -129,20 +129,20 @@
 				</dl>
 				{#each found.strands.faults as fault (fault)}<p class="small mt-1">{photoFaultWords(fault)}</p>{/each}
 				<div class="mt-3 flex flex-wrap gap-2">
-					<Button disabled={found.strands.quality === 'unusable'} onclick={() => void keep()}>Keep it</Button>
+					<Button disabled={found.strands.quality === 'unusable'} onclick={() => void keep()}>Save</Button>
 					<Button color="alternative" onclick={again}>Set the corners again</Button>
 				</div>
 				{#if found.strands.quality === 'unusable'}<Problem live={false} class="mt-2"
-						>Nothing is kept of a photograph that cannot be measured.</Problem
+						>Nothing is saved from a photograph that cannot be measured.</Problem
 					>{/if}
 			{/if}
 			<p class="small mt-3">
-				A measure of this photograph, beside the judged word and never mixed with it: it follows light and background. Plain dark ground,
-				light from the side, both spikes sharp. The number kept is raw evidence, with the corners it was taken at.
+				Measured from this photograph; kept apart from the judged word, for it depends on light and background. Plain dark ground, light
+				from the side, both spikes sharp. The number kept is raw evidence, with the corners it was taken at.
 			</p>
 			<p class="small mt-2">
 				<kbd>←</kbd><kbd>→</kbd><kbd>↑</kbd><kbd>↓</kbd> move the cross, with <kbd>Shift</kbd> farther; <kbd>Enter</kbd> sets a corner, then
-				keeps; <kbd>⌫</kbd> one back.
+				saves; <kbd>⌫</kbd> one back.
 			</p>
 		</aside>
 	</div>
