@@ -60,7 +60,7 @@ describe('a bundle brings in nothing that a form would refuse', () => {
 	for (const [what, name, column, value] of [
 		['rules with a nonsense claim rule', 'protocols', 'claimRule', 'nonsense'],
 		['rules with a negative scale of strength', 'protocols', 'strengthHighN', -5],
-		['rules with 500 prints a piece', 'protocols', 'repeats', 500],
+		['rules with 500 prints per piece', 'protocols', 'repeats', 500],
 		['a piece with marks that are none', 'pieces', 'marks', [{ mark: 7 }]],
 		['a piece with sizes of another', 'pieces', 'params', { wide: 'broad' }],
 		['a log chunk that is no samples', 'log-chunks', 'bytes', 'AAAA'],

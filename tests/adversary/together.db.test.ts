@@ -62,10 +62,10 @@ describe('many who read one trial at once', () => {
 			const html = await (await fetch(`${server.url}/trials/${trialId}`, { headers })).text();
 			const spool = await (await fetch(`${server.url}/spools/${spoolId}`, { headers })).text();
 			const marked = [html, spool].map((text) => /data-locale="([^"]*)"/.exec(text)?.[1]);
-			return `${marked.join(' ')} ${/1234.5 g gross/.exec(spool)?.[0]}`;
+			return `${marked.join(' ')} ${/1234.5 g full spool/.exec(spool)?.[0]}`;
 		};
 		const all = await Promise.all([of('de-DE,de;q=0.9'), of('en-GB'), of('*'), of('de-DE'), of('en-GB')]);
-		const [german, british] = ['de-DE de-DE 1234,5 g gross', 'en-GB en-GB 1234.5 g gross'];
+		const [german, british] = ['de-DE de-DE 1234,5 g full spool', 'en-GB en-GB 1234.5 g full spool'];
 		expect(all).toEqual([german, british, british, german, british]);
 	});
 });

@@ -24,16 +24,16 @@ test('intake: the error stands at its field, what was typed stays, nothing is st
 	await page.getByLabel('Label temperature').fill('21');
 	await page.getByRole('button', { name: 'Add spool' }).click();
 	await expect(page.getByText('Price, EUR is not a price such as 21.90')).toBeVisible();
-	await expect(page.getByText('Label temperature is not a believable nozzle temperature')).toBeVisible();
+	await expect(page.getByText('Label temperature looks wrong for a nozzle temperature')).toBeVisible();
 	await expect(page.getByLabel('Price, EUR')).toHaveValue('about twenty');
 	await expect(page.getByLabel('Price, EUR')).toHaveAttribute('aria-invalid', 'true');
 	await expect(page.getByText('No spool yet.')).toBeVisible();
-	await page.getByRole('button', { name: 'Take 1 kg' }).click();
+	await page.getByRole('button', { name: 'Use 1 kg' }).click();
 	await expect(page.getByLabel('Filament weight')).toHaveValue('1 kg');
 	await page.getByLabel('Price, EUR').fill('20,50');
 	await page.getByLabel('Label temperature').fill('210-230 C');
 	await page.getByRole('button', { name: 'Add spool' }).click();
-	await expect(page.getByText('is taken in')).toBeVisible();
+	await expect(page.getByText('added. Write the code')).toBeVisible();
 });
 
 test('a pasted list: wrong rows are named, nothing is taken in until all are right', async ({ page }) => {
@@ -45,14 +45,14 @@ test('a pasted list: wrong rows are named, nothing is taken in until all are rig
 	await paste.fill('Material\tPrice\tFilament weight');
 	await expect(page.getByText('There is a heading but no spool under it.')).toBeVisible();
 	await paste.fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\tcheap\t1 kg\nASA\t30\t-5 g');
-	await page.getByRole('button', { name: 'Take in 3 spools' }).click();
+	await page.getByRole('button', { name: 'Add 3 spools' }).click();
 	await expect(page.getByText('Nothing was added: 2 things to put right.')).toBeVisible();
 	await expect(page.getByRole('row', { name: /^2 PLA/ })).toContainText('price is not a price');
 	await expect(page.getByRole('row', { name: /^3 ASA/ })).toContainText('netMass must be above zero');
 	await expect(page.getByText('No spool yet.')).toBeVisible();
 	await paste.fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\t15\t1 kg\nASA\t30\t750 g');
-	await page.getByRole('button', { name: 'Take in 3 spools' }).click();
-	await expect(page.getByText('3 spools taken in.')).toBeVisible();
+	await page.getByRole('button', { name: 'Add 3 spools' }).click();
+	await expect(page.getByText('3 spools added.')).toBeVisible();
 });
 
 test('diameter: a slip is asked about, text is refused, an odd value is questioned and corrected with undo', async ({ page }) => {
@@ -61,8 +61,8 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await open(page, `${server.url}/trials/${trialId}/diameter`);
 	const field = page.getByRole('textbox', { name: /Diameter of/ });
 	for (const [typed, words] of [
-		['175', 'did you mean 1.75 mm?'],
-		['1750', 'did you mean 1.75 mm?'],
+		['175', 'Did you mean 1.75 mm?'],
+		['1750', 'Did you mean 1.75 mm?'],
 		['wide', 'is not a number'],
 		['0', 'must be above zero'],
 		['-1.75', 'must be above zero'],
@@ -75,7 +75,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	}
 	await field.fill('1750');
 	await page.keyboard.press('Enter');
-	await page.getByRole('button', { name: 'Take 1.75 mm' }).click();
+	await page.getByRole('button', { name: 'Use 1.75 mm' }).click();
 	await page.keyboard.press('Enter');
 	for (const typed of ['1.75', '1.57', '1.76', '1.75']) {
 		await page.keyboard.type(typed);
@@ -87,7 +87,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await page.getByLabel('Right value').fill('1.75');
 	const dialog = page.getByRole('dialog');
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
-	await expect(dialog.getByText('Why say why')).toBeVisible();
+	await expect(dialog.getByText('Give a reason')).toBeVisible();
 	await dialog.getByLabel('Why').fill('digits swapped');
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
 	await expect(page.getByText('Swapped digits?')).toBeHidden();
@@ -105,7 +105,7 @@ test('a failed print wants to know how far and why; marks in the wrong order are
 	await page.getByText('failed', { exact: true }).click();
 	await page.getByRole('button', { name: 'Save print' }).click();
 	await expect(page.getByText('Got to, % Enter how far it got, in %')).toBeVisible();
-	await expect(page.getByText('Cause say what the failure is charged to')).toBeVisible();
+	await expect(page.getByText('Choose a cause')).toBeVisible();
 	await page.getByText('finished', { exact: true }).click();
 	await page.getByLabel('Overhang, last clean °').fill('70');
 	await page.getByLabel('First bad °').fill('65');
@@ -114,7 +114,7 @@ test('a failed print wants to know how far and why; marks in the wrong order are
 	await expect(page.getByLabel('Overhang, last clean °')).toHaveValue('70');
 	await page.getByLabel('First bad °').fill('75');
 	await page.getByRole('button', { name: 'Save print' }).click();
-	await expect(page.getByText('Kept:')).toBeVisible();
+	await expect(page.getByText('Saved:')).toBeVisible();
 });
 
 test('the API answers junk with a problem and stores nothing', async () => {

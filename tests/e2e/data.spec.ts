@@ -32,8 +32,8 @@ test('a table comes in from a file: looked at first, one fault in row 17 changes
 	await page.getByLabel('File', { exact: true }).setInputFiles(file(rows));
 	await expect(page.getByText('24 rows, nothing wrong: 24 new, 0 here already.')).toBeVisible();
 	expect(await read('csv/readings')).toBe(before);
-	await page.getByRole('button', { name: 'Take 24 rows in' }).click();
-	await expect(page.getByText('Kept: 24 rows new in readings.')).toBeVisible();
+	await page.getByRole('button', { name: 'Import 24 rows' }).click();
+	await expect(page.getByText('Saved: 24 rows new in readings.')).toBeVisible();
 	const found = JSON.parse(await read(`spools/${spoolIds[0]}/findings`)) as { findings: { quantity: string; n: number }[] };
 	expect(found.findings.find((f) => f.quantity === 'diameterMean')?.n).toBe(24);
 
@@ -63,7 +63,7 @@ test('a trial goes out as a bundle and into another bench, by the page', async (
 	await open(page, `${other.url}/exchange`);
 	const broken = { name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"draught-trial"}') };
 	await page.getByLabel('A trial bundle in').setInputFiles(broken);
-	await expect(page.getByText('Not taken; nothing was stored')).toBeVisible();
+	await expect(page.getByText('Not imported; nothing was stored')).toBeVisible();
 	await page.getByLabel('A trial bundle in').setInputFiles(await download.path());
 	await expect(page.getByText('Imported:')).toBeVisible();
 	await page.getByRole('link', { name: 'Open the trial' }).click();

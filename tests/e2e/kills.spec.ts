@@ -81,10 +81,10 @@ test('an open capture page goes on while the server is away, and the outbox drai
 		await page.keyboard.press('Enter');
 	}
 	await expect(page.getByTestId('outbox')).toContainText('3 waiting');
-	await expect(page.getByText('Place 3 of 5')).toBeVisible();
+	await expect(page.getByText('Spot 3 of 5')).toBeVisible();
 	await server.run();
 	await allKept(page);
 	expect(await keptIds(spoolIds[0] as string)).toHaveLength(4);
 	await page.reload();
-	await expect(page.getByText('Place 3 of 5')).toBeVisible();
+	await expect(page.getByText('Spot 3 of 5')).toBeVisible();
 });

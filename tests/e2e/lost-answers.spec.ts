@@ -93,7 +93,7 @@ test('the workshop’s forms store once', async ({ page }) => {
 		}
 		await form.getByRole('button', { name: 'Add it' }).click();
 	});
-	await button(page, 'say what it can do').click();
+	await button(page, 'edit').click();
 	await once(page, 'printer-facts', 'printerFacts', async (first) => {
 		if (first) await page.locator('#later-hot-end').fill('260 C');
 		await button(page, 'Save').click();
@@ -134,7 +134,7 @@ test('pieces, handbook, tables and bundles store once', async ({ page }) => {
 	await expect(page.getByTestId('piece-facts')).toBeVisible();
 	await once(page, 'pieces', 'piece', () => button(page, 'Save').first().click());
 	await once(page, 'pieces', 'piece', async (first) => {
-		const form = page.getByRole('form', { name: 'Register a model of your own' });
+		const form = page.getByRole('form', { name: 'Upload a model of your own' });
 		if (first) {
 			await form.getByLabel('Name').fill('Finder bracket');
 			await form.getByLabel('surface', { exact: false }).first().check();
@@ -151,8 +151,8 @@ test('pieces, handbook, tables and bundles store once', async ({ page }) => {
 	await page.getByRole('combobox', { name: 'Table' }).selectOption('makers');
 	await page.getByText('or paste the text').click();
 	await label(page, 'Text of the table').fill('name\nEast dome');
-	await button(page, 'Look at it').click();
-	await once(page, 'csv-imports', 'csvImport', () => button(page, /^Take 1 row in/).click());
+	await button(page, 'Preview').click();
+	await once(page, 'csv-imports', 'csvImport', () => button(page, /^Import 1 row/).click());
 	const { trialId } = await makeTrial(server.url, 'Goes out', [{}]);
 	const bundle = await (await fetch(`${server.url}/api/v1/trials/${trialId}/bundle`)).text();
 	await once(page, 'bundles', 'bundle', () =>
@@ -171,13 +171,13 @@ test('a trial’s forms store once', async ({ page }) => {
 		if (first) await label(page, 'Material').fill('PETG');
 		await button(page, 'Add spool').click();
 	});
-	await expect(page.getByText('is taken in')).toBeVisible();
+	await expect(page.getByText('added. Write the code')).toBeVisible();
 	await button(page, 'Paste a list').click();
 	await once(page, 'intake/list', 'intakeList', async (first) => {
 		if (first) await label(page, 'Rows from a spreadsheet').fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\t15\t1 kg');
-		await button(page, 'Take in 2 spools').click();
+		await button(page, 'Add 2 spools').click();
 	});
-	await expect(page.getByLabel('Spools of this trial').getByText('not looked at')).toHaveCount(3);
+	await expect(page.getByLabel('Spools of this trial').getByText('not inspected')).toHaveCount(3);
 	const trial = page.url().replace(/\/intake.*/, '');
 	await page.getByRole('link', { name: 'Inspect' }).first().click();
 	await once(page, 'unboxings', 'unboxing', async (first) => {
@@ -209,7 +209,7 @@ test('a trial’s forms store once', async ({ page }) => {
 		await button(page, 'Add it').click();
 	});
 	await once(page, 'trial-leaves', 'trialLeave', async () => {
-		await button(page, 'leaves').last().click();
+		await button(page, 'remove').last().click();
 		await button(page, /^yes, /).click();
 	});
 	await open(page, `${trial}/pick`);
@@ -288,7 +288,7 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 	await once(page, 'attempts', 'attempt', () => button(page, 'Save print').click());
 	await once(page, 'amendments', 'amendment', async (first) => {
 		if (first) {
-			await button(page, 'amend').first().click();
+			await button(page, 'edit').first().click();
 			await page.locator('#amend-reason').fill('belt was loose');
 		}
 		await button(page, 'Mark invalid').click();
@@ -462,7 +462,7 @@ test('what is typed while a print is on its way stays; a refused one can be put 
 	await expect(page.locator('#overhangLastClean')).toHaveValue('');
 	await page.locator('#overhangLastClean').fill('65');
 	release();
-	await expect(page.getByText(/^Kept: /)).toBeVisible();
+	await expect(page.getByText(/^Saved: /)).toBeVisible();
 	await expect(page.locator('#overhangLastClean')).toHaveValue('65');
 	await page.unrouteAll({ behavior: 'wait' });
 	// Refused at once: what was sent is back, with its error at the field.

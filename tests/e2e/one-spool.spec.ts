@@ -52,7 +52,7 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await expect(page.getByTestId('scorecard-sentence')).toHaveText(/^Beside \d+ other PETG: the best so far at .*overhang/);
 	await expect(page.getByRole('region', { name: 'Beside its fellows' })).toContainText(/better than (the other|all \d+)/);
 	await expect(page.getByRole('region', { name: 'Settings that worked' })).toContainText('3 of 3 prints finished');
-	await expect(page.getByRole('region', { name: 'Not known' })).toContainText('One reel only');
+	await expect(page.getByRole('region', { name: 'Not known' })).toContainText('One spool only');
 	// One page of paper and a last one on how it was worked out, and one file that needs nothing else.
 	const methods = page.getByRole('region', { name: 'How the figures were worked out' });
 	await expect(methods).toContainText('Marks, counts and loads');

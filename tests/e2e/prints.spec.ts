@@ -163,7 +163,7 @@ test('twelve spools are scored by keys alone, in a chance order, one taken back,
 		if (i === 5) await press('x');
 		else await press('a', 'a', 'Enter');
 	}
-	await expect(page.getByTestId('all-scored')).toContainText('12 prints of this piece looked at');
+	await expect(page.getByTestId('all-scored')).toContainText('12 prints of this test piece scored');
 	expect([...order].sort()).not.toEqual(order);
 	for (const { name, answers } of FIVE_MORE) {
 		await page.getByRole('combobox', { name: /^Piece/ }).selectOption({ label: `${name} 1: 12 to score` });
@@ -210,19 +210,19 @@ test('a piece made better in mid-trial: the older version still shows, and is fl
 	await page.getByRole('checkbox', { name: 'Lean 2' }).check();
 	await page.getByRole('checkbox', { name: 'Step piece 1' }).uncheck();
 	await page.getByRole('button', { name: 'Save rules' }).click();
-	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
+	await expect(page.getByText('The rules are saved as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByText(/another piece or version of it from the rest \(Lean 1, Lean 2\) in .*overhang/)).toBeVisible();
+	await expect(page.getByText(/a different test piece or version of it from the rest \(Lean 1, Lean 2\): .*overhang/)).toBeVisible();
 });
 
 test('bed, agent and profile are copied forward, a difference is flagged as unlike', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Set up', [{}, {}]);
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[0]}`);
-	const settings = page.getByText('Settings, copied forward');
+	const settings = page.getByText('Settings (copied from the last print)');
 	const keepOne = async (page: Page, overhang: string) => {
 		await page.getByLabel('Overhang, last clean').fill(overhang);
 		await page.keyboard.press('Control+Enter');
-		await expect(page.getByText(/^Kept: /)).toBeVisible();
+		await expect(page.getByText(/^Saved: /)).toBeVisible();
 	};
 	await settings.click();
 	await page.getByLabel('Bed surface').fill('glass');
@@ -239,7 +239,7 @@ test('bed, agent and profile are copied forward, a difference is flagged as unli
 	await page.getByLabel('Bed surface').fill('spring steel');
 	await keepOne(page, '65');
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByText(/another bed surface setting from the rest \(glass, spring steel\)/)).toBeVisible();
+	await expect(page.getByText(/a different bed surface setting from the rest \(glass, spring steel\)/)).toBeVisible();
 });
 
 test('a spool printed on both printers tells what a printer adds; the rules take it out and the flag goes', async ({ page }) => {
@@ -254,19 +254,19 @@ test('a spool printed on both printers tells what a printer adds; the rules take
 	await on(0, 1, '65');
 	await on(1, 0, '55');
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByText('No spool has a marked piece from both printers')).toBeVisible();
+	await expect(page.getByText('No spool was printed on both printers')).toBeVisible();
 	for (const degrees of ['55', '50']) await on(0, 0, degrees);
 	await on(0, 1, '60');
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.getByText(/Overhang comes out 10\.0 ° less on East than on West for the same spools/)).toBeVisible();
-	await expect(page.getByText(/another printer from the rest \(East, West\) in .*overhang/)).toBeVisible();
+	await expect(page.getByText(/a different printer from the rest \(East, West\): .*overhang/)).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}/rules`);
-	await page.getByText('Take out what a printer adds').click();
+	await page.getByText('Correct for printer differences').click();
 	await page.getByRole('button', { name: 'Save rules' }).click();
-	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
+	await expect(page.getByText('The rules are saved as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByText(/It is taken out\./)).toBeVisible();
-	await expect(page.getByText(/another printer from the rest .* in .*overhang/)).toBeHidden();
+	await expect(page.getByText(/Marks are corrected for it\./)).toBeVisible();
+	await expect(page.getByText(/a different printer from the rest .*overhang/)).toBeHidden();
 });
 
 test('two ways are held against each other as pairs; what else differs is named', async ({ page }) => {
@@ -284,7 +284,7 @@ test('two ways are held against each other as pairs; what else differs is named'
 				marks: { overhangLastClean: degrees }
 			});
 	await open(page, `${server.url}/trials/${trialId}/prints`);
-	await page.getByRole('link', { name: 'two ways' }).click();
+	await page.getByRole('link', { name: 'compare', exact: true }).click();
 	await page.getByLabel('What differs').selectOption('fanPct');
 	await expect(page.getByTestId('way-overhang')).toHaveText(
 		/60 % did better than 0 %: 6 better, 0 worse, 0 the same of 6 pairs \(exact sign test, p = 0.031/
@@ -372,7 +372,7 @@ test('what is left to print: spools take turns or one by one, and a small sample
 	await api(server.url, 'protocols', { id: v7(), trialId, ...rules, pieceIds: [ladder, tile] });
 	await print(spoolIds[1] as string, ladder);
 	await open(page, `${server.url}/trials/${trialId}/prints`);
-	await page.getByRole('link', { name: 'left to print' }).click();
+	await page.getByRole('link', { name: 'print queue' }).click();
 	await expect(page.getByRole('listitem').filter({ hasText: 'Queue' })).toHaveCount(4);
 	await expect(page.getByText(/covers 1 of 2: 1 × Queue tile 1; not 1 × Queue ladder 1/)).toBeVisible();
 	await page.getByRole('radio', { name: /spool by spool/ }).check();

@@ -32,7 +32,7 @@ test('the eye is trained by keys: what it was is said, the run is kept and told'
 	await page.addInitScript(() => (Math.random = () => 0.25));
 	await open(page, `${server.url}/workshop/trainer`);
 	await page.getByRole('button', { name: 'Begin' }).click();
-	await expect(page.getByRole('alert').filter({ hasText: 'Say who scores' })).toBeVisible();
+	await expect(page.getByRole('alert').filter({ hasText: 'Enter who scores' })).toBeVisible();
 	await page.getByLabel('Who scores').fill('Mira');
 	await page.getByRole('button', { name: 'Begin' }).click();
 	const plan = trainingPlan('strings', Math.floor(0.25 * 0x7fffffff));
@@ -105,7 +105,7 @@ test('strings are measured on a photograph between four clicks in any order, kep
 	await expect(said).toContainText('4 strands cross');
 	await expect(said).toContainText('the photograph is clear');
 	await page.keyboard.press('Enter');
-	await expect(said).toContainText('Kept for');
+	await expect(said).toContainText('Saved for');
 	await allKept(page);
 	const { findings } = (await (await fetch(`${server.url}/api/v1/spools/${spoolId}/findings`)).json()) as {
 		findings: { quantity: string; n: number; figure: { points?: number[]; counts?: number[] }; subject: { pieceId: string | null } }[];
@@ -147,10 +147,10 @@ test('three scorers, a second look, and what one of them adds: told, and taken o
 	await expect(agree.getByText(/Overhang: Ada, Ben, Cy and Cy \(second look\) together agree .*\(alpha /)).toBeVisible();
 	await expect(agree.getByText(/Overhang: Cy and Cy \(second look\) both scored 2 prints/)).toBeVisible();
 	await expect(agree.getByText(/Ben marks 1\d\.\d ° higher than .* for the same print/)).toBeVisible();
-	await agree.getByRole('link', { name: /Take it out/ }).click();
-	await page.getByText('Take out what one scorer gives more').click();
+	await agree.getByRole('link', { name: /Correct for it/ }).click();
+	await page.getByText('Correct for strict and lenient scorers').click();
 	await page.getByRole('button', { name: 'Save rules' }).click();
-	await expect(page.getByText('The rules are kept as a new version')).toBeVisible();
+	await expect(page.getByText('The rules are saved as a new version')).toBeVisible();
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[0]}`);
 	await expect(page.getByText(/Marks of Ben are counted as if by/).first()).toBeVisible();
 });
@@ -181,7 +181,7 @@ test('a temperature ladder is scored by keys; a change while printing is flagged
 	const step = '01900000-0000-7000-8000-000000000001';
 	await print(b, step, { trialId, marks: { overhangLastClean: '60' } });
 	await page.getByRole('combobox', { name: /^Piece/ }).selectOption({ label: 'Step piece 1' });
-	await page.getByText('Settings, copied forward').click();
+	await page.getByText('Settings (copied from the last print)').click();
 	await page.getByLabel('Changed while it printed').fill('fan off from half way');
 	await page.getByLabel('choose the file').setInputFiles({ name: 'step.gcode', mimeType: 'text/plain', buffer: Buffer.from('G28') });
 	await expect(page.getByText('step.gcode')).toBeVisible();

@@ -43,9 +43,9 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await page.keyboard.press('ArrowRight');
 	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await enter(page, '1280.0');
-	await expect(page.getByRole('row', { name: /1280\.0/ })).toContainText('taken out');
+	await expect(page.getByRole('row', { name: /1280\.0/ })).toContainText('filament used');
 	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water in all/);
-	await expect(page.getByText('every likely reel allowed for')).toBeVisible();
+	await expect(page.getByText('for every likely empty spool')).toBeVisible();
 
 	await enter(page, '5 stone');
 	await expect(page.getByText('has an unknown unit')).toBeVisible();
@@ -58,7 +58,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await page.keyboard.press('Space');
 	await page.getByRole('textbox', { name: /Empty spool of/ }).focus();
 	await enter(page, '1290');
-	await expect(page.getByText('is not below the last weighing')).toBeVisible();
+	await expect(page.getByText('must be less than the last weighing')).toBeVisible();
 	await page.keyboard.press('Control+A');
 	await enter(page, '230 g');
 	await allKept(page);
@@ -76,7 +76,7 @@ test('what lay before a weighing is corrected on the page', async ({ page }) => 
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
 	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*−1\.0 ± [\d.]+ g of water in all/);
 	await page.getByLabel('Before the weighing of 1299 g').selectOption('print');
-	await expect(page.getByTestId('moisture-sentence')).toContainText('Only printing lies between these weighings');
+	await expect(page.getByTestId('moisture-sentence')).toContainText('Only printing happened between these weighings');
 	await page.reload();
 	await expect(page.getByLabel('Before the weighing of 1299 g')).toHaveValue('print');
 });
@@ -85,7 +85,7 @@ test('a bucket test by keys: steps, what broke it, the bucket counted, the next 
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Hooks', [{}, {}]);
 	await open(page, `${server.url}/trials/${trialId}/strength`);
 	await enter(page, '10 lb');
-	await expect(page.getByText('say what is loaded first')).toBeVisible();
+	await expect(page.getByText('First enter what you are loading')).toBeVisible();
 	await page.keyboard.press('Shift+Tab');
 	await tabTo(page, 'Test part');
 	await type(page, 'hook');
@@ -120,7 +120,7 @@ test('a bucket test by keys: steps, what broke it, the bucket counted, the next 
 	);
 	await page.reload();
 	await expect(page.getByText('layers parted')).toBeVisible();
-	await expect(page.getByText('3 specimens').first()).toBeVisible();
+	await expect(page.getByText('3 test parts').first()).toBeVisible();
 });
 
 test('an open bucket test survives a lost server: nothing that was typed is lost or doubled', async ({ page }) => {

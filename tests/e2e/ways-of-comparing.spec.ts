@@ -80,7 +80,9 @@ test('two printers and one spool on both: what the second adds is known and can 
 		await records.print(onSouth, ladder(50), { printerId: south });
 	}
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByRole('region', { name: 'Not like with like' })).toContainText('another printer from the rest (North, South)');
+	await expect(page.getByRole('region', { name: 'Not a fair comparison' })).toContainText(
+		'a different printer from the rest (North, South)'
+	);
 	const adds = page.getByRole('region', { name: 'Printers' });
 	await expect(adds).toContainText('Overhang comes out 15.0 ° more on North than on South for the same spools (95 %');
 	await expect(adds).toContainText('It is left in');
@@ -132,7 +134,7 @@ test('two colours’ calibrations: typed on the spool, offered with a print, and
 	);
 	// The next print is offered what was calibrated.
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[1] as string}`);
-	await page.getByText('Settings, copied forward').click();
+	await page.getByText('Settings (copied from the last print)').click();
 	await expect(page.getByText(/Calibrated: flow 97\.9 %/)).toBeVisible();
 	await page.getByRole('button', { name: 'Print with these' }).click();
 	await expect(page.getByLabel(/^Flow, %/)).toHaveValue('97.9');
@@ -165,7 +167,7 @@ test('strings on two models, and a seam that is the printer’s: all prints coun
 	// Who was seen on the ship alone stands beside the others, without a flag.
 	await open(page, `${server.url}/trials/${trialId}`);
 	await expect(page.locator('tbody tr')).toHaveCount(2);
-	await expect(page.getByText(/another piece from the rest/)).toHaveCount(0);
+	await expect(page.getByText(/a different test piece .*from the rest/)).toHaveCount(0);
 	await open(page, `${server.url}/trials/${trialId}/prints/score?piece=${ship}`);
 	for (let n = 0; n < 6; n++) {
 		await expect(page.getByRole('heading', { name: 'Surface' })).toBeVisible();
@@ -177,7 +179,7 @@ test('strings on two models, and a seam that is the printer’s: all prints coun
 	const surface = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Surface/ }) });
 	await expect(surface).toContainText('none');
 	await surface.getByText('why').click();
-	await expect(surface).toContainText('Seam bulge in 3 prints is charged to the printer.');
+	await expect(surface).toContainText('Seam bulge in 3 prints counts against the printer, not the filament.');
 });
 
 test('three times as strong, its maker says: held against the house spool as a ratio', async ({ page }) => {

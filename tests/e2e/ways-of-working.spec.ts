@@ -166,7 +166,7 @@ test('a print straight from the running hot box is dried, by its own form', asyn
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	await expect(page.getByRole('radio', { name: 'dried', exact: true })).toBeChecked();
 	await page.getByRole('button', { name: 'Save print' }).click();
-	await expect(page.getByText(/^Kept: .* finished/)).toBeVisible();
+	await expect(page.getByText(/^Saved: .* finished/)).toBeVisible();
 	await expect(page.locator('ol').last()).toContainText(/dried less than an hour before|dried 3 hours before/);
 });
 
@@ -182,11 +182,11 @@ test('a hook that held all there was is told as that, and not asked for again', 
 	await page.getByRole('button', { name: 'Did not break: next part' }).click();
 	await page.getByRole('group', { name: 'Any damage?' }).getByText('no damage').click();
 	await allKept(page);
-	await expect(page.getByText(/None of 1 specimen broke; the least any of them held was 55 lb/)).toBeVisible();
+	await expect(page.getByText(/None of 1 test part broke; the least any of them held was 55 lb/)).toBeVisible();
 	await page.goto(`${server.url}/trials/${trialId}`);
 	const row = page.locator('tbody tr').first();
 	await expect(row).toContainText('over 55');
-	await expect(row).not.toContainText('specimen');
+	await expect(row).not.toContainText('test part');
 });
 
 test('test parts at seven temperatures: in order, the jump seen', async ({ page }) => {
@@ -242,7 +242,7 @@ test('soaked, in the open, dried and fresh as portions of one spool: each in its
 		.getByText('slight')
 		.click();
 	await page.getByRole('button', { name: 'Save print' }).click();
-	await expect(page.getByText(/^Kept/)).toBeVisible();
+	await expect(page.getByText(/^Saved/)).toBeVisible();
 	await open(page, `${server.url}/spools/${spoolId}`);
 	for (const state of ['as received', 'in the air', 'soaked'])
 		await expect(page.getByRole('heading', { name: `Strings, ${state}` })).toBeVisible();
@@ -254,7 +254,7 @@ test('two prints lost to set-up, settings found by trial: the share says so, and
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	const keep = async () => {
 		await page.getByRole('button', { name: 'Save print' }).click();
-		await expect(page.getByText(/^Kept/)).toBeVisible();
+		await expect(page.getByText(/^Saved/)).toBeVisible();
 	};
 	await page.getByText('still finding them').click();
 	await keep();
@@ -268,7 +268,7 @@ test('two prints lost to set-up, settings found by trial: the share says so, and
 	}
 	await page.getByRole('group', { name: 'Result' }).getByText('finished', { exact: true }).click();
 	await keep();
-	await expect(page.getByText('1 print made while finding the settings is kept apart.')).toBeVisible();
+	await expect(page.getByText('1 print made while finding the settings is left out.')).toBeVisible();
 	await expect(page.getByText('2 would not stick.')).toBeVisible();
 	await page.goto(`${server.url}/trials/${trialId}`);
 	await expect(page.locator('tbody tr').first()).toContainText('2 lost to set-up');
@@ -301,9 +301,9 @@ test('a filled polypropylene on an open machine with a brass nozzle is refused b
 	await expect(page.getByText(lacks)).toBeVisible();
 	// 300 on a hot end for 250 is asked about.
 	await open(page, `${server.url}/trials/${trialId}/prints`);
-	await page.getByText('Settings, copied forward').click();
+	await page.getByText('Settings (copied from the last print)').click();
 	await page.getByLabel('Nozzle, °C').fill('300');
-	await expect(page.getByText('300 °C? The hot end is good for 250 °C.')).toBeVisible();
+	await expect(page.getByText('300 °C? The hot end reaches 250 °C.')).toBeVisible();
 	await expect(page.getByText('300 °C is outside the label’s 230 to 260 °C.')).toBeVisible();
 });
 
@@ -323,7 +323,7 @@ test('prices in CZK, list and bundle: they count, and are said to be of two kind
 	await open(page, `${server.url}/trials/${trialId}/pick`);
 	await expect(page.getByTestId('pick-sentence')).toContainText(`Buy ${codes[0] ?? ''}`);
 	await expect(page.getByTestId('ranking')).toContainText(/CZK per good kg/);
-	await expect(page.getByRole('region', { name: 'Not a fair comparison' })).toContainText(/another kind of price from the rest/);
+	await expect(page.getByRole('region', { name: 'Not a fair comparison' })).toContainText(/a different kind of price from the rest/);
 });
 
 test('glue against none on one spool opens by itself; a blank is not none', async ({ page }) => {

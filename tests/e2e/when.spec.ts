@@ -56,7 +56,7 @@ test('yesterday’s notes are entered by keys, in any order, and stand in the or
 	await when(page, 'started', 'yesterday 9:00');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText(/^Saved: .* at 65 °C, finished .*13:00/)).toBeVisible();
-	await expect(page.getByText('dried nothing')).toHaveCount(0);
+	await expect(page.getByText('did not dry')).toHaveCount(0);
 
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	await expect(page.getByRole('radio', { name: 'dried', exact: true })).toBeChecked();
@@ -65,7 +65,7 @@ test('yesterday’s notes are entered by keys, in any order, and stand in the or
 	await page.getByLabel('printed', { exact: true }).fill('yesterday 18:00');
 	await expect(page.getByRole('radio', { name: 'dried', exact: true })).toBeChecked();
 	await page.keyboard.press('Control+Enter');
-	await expect(page.getByText(/^Kept: /)).toBeVisible();
+	await expect(page.getByText(/^Saved: /)).toBeVisible();
 
 	const { findings } = await spoolOf(spoolId);
 	expect(findings.find((f) => f.quantity === 'dryingLoss')).toMatchObject({ n: 2 });
@@ -93,12 +93,12 @@ test('what is no time, or has not been yet, is told beside it and nothing is sto
 	await expect(page.getByText('This is in the future')).toBeVisible();
 	await page.keyboard.press('Control+Enter');
 	// Nothing was stored, here or on the server.
-	await expect(page.getByText(/^Kept: /)).toHaveCount(0);
+	await expect(page.getByText(/^Saved: /)).toHaveCount(0);
 	const { spools } = (await (await fetch(`${server.url}/api/v1/spools`)).json()) as { spools: { id: string; prints: number }[] };
 	expect(spools.find((s) => s.id === spoolIds[0])?.prints).toBe(0);
 	await page.getByRole('button', { name: 'back to now' }).click();
 	await page.keyboard.press('Control+Enter');
-	await expect(page.getByText(/^Kept: /)).toBeVisible();
+	await expect(page.getByText(/^Saved: /)).toBeVisible();
 	await expect(page.getByRole('heading', { name: /^1 print of/ })).toBeVisible();
 });
 

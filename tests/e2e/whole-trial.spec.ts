@@ -18,7 +18,7 @@ async function addSpool(page: Page, spool: { material: string; price: string; ne
 	await tabTo(page, 'Nothing wrong');
 	await page.keyboard.press('Space');
 	await page.keyboard.press('Enter');
-	await expect(page.getByRole('status').filter({ hasText: 'is taken in' })).toBeVisible();
+	await expect(page.getByRole('status').filter({ hasText: 'added. Write the code' })).toBeVisible();
 	await expect(page.getByLabel('Material')).toBeFocused();
 }
 
@@ -39,12 +39,12 @@ async function print(
 	await page.keyboard.press('Space');
 	for (let i = 0; i < marks.strings; i++) await page.keyboard.press('ArrowRight');
 	await page.keyboard.press('Control+Enter');
-	await expect(page.getByRole('status').filter({ hasText: `Kept: ${code}` })).toBeVisible();
+	await expect(page.getByRole('status').filter({ hasText: `Saved: ${code}` })).toBeVisible();
 }
 
 test('from nothing to the right pick of three spools, by keys alone', async ({ page }) => {
 	await open(page, server.url);
-	await expect(page.getByRole('heading', { name: 'What do you want to know?' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'New trial' })).toBeVisible();
 	await tabTo(page, 'Name of the trial');
 	await type(page, 'Knobs for the dome');
 	await page.keyboard.press('Enter');
@@ -60,7 +60,7 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	// Back to the sheet; the next act is named and one key takes it.
 	await tabTo(page, /^Trial sheet/);
 	await page.keyboard.press('Enter');
-	await expect(page.getByText(`print the piece from ${codes[0]}`)).toBeVisible();
+	await expect(page.getByText(`print a test piece with ${codes[0]}`)).toBeVisible();
 	await page.keyboard.press('n');
 	await expect(page.getByRole('heading', { name: codes[0] })).toBeVisible();
 	await print(page, codes[0], { overhang: ['70', '75'], bridge: ['40', '45'], strings: 0 });
@@ -88,7 +88,7 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	await type(page, '1.81');
 	await page.keyboard.press('Enter');
 	await page.keyboard.press('Backspace'); // taken back
-	await expect(page.getByText('Place 1 of 5')).toBeVisible();
+	await expect(page.getByText('Spot 1 of 5')).toBeVisible();
 	await allKept(page);
 
 	await tabTo(page, /^Pick/);

@@ -61,7 +61,7 @@
 		</ul>
 	</section>
 	<section class="space-y-2" aria-label="A model of your own">
-		<h2 class="font-semibold">Register a model of your own</h2>
+		<h2 class="font-semibold">Upload a model of your own</h2>
 		<OwnModel {register} />
 	</section>
 </div>

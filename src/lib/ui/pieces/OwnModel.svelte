@@ -59,7 +59,7 @@
 	const markError = $derived(errors.find((e) => e.path === 'marks'));
 </script>
 
-<form class="panel space-y-3 px-4 py-3" novalidate onsubmit={keep} aria-label="Register a model of your own">
+<form class="panel space-y-3 px-4 py-3" novalidate onsubmit={keep} aria-label="Upload a model of your own">
 	<div class="grid gap-3 sm:grid-cols-3">
 		<Field id="model-name" path="name" label="Name" bind:value={name} {errors} placeholder="Finder bracket" />
 		<Field id="model-grams" path="gramsG" label="Grams" bind:value={grams} {errors} inputmode="decimal" placeholder="if known" />

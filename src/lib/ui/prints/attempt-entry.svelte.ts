@@ -86,7 +86,7 @@ export class AttemptEntry {
 			return;
 		}
 		this.#rejected = null;
-		this.said = `Kept: ${code}, ${pressed.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
+		this.said = `Saved: ${code}, ${pressed.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
 		await invalidateAll();
 		// What wants printing next is known only now; it must not change under a hand that types.
 		const after = this.#given();

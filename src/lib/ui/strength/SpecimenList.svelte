@@ -63,7 +63,7 @@
 
 <AmendDialog
 	{amending}
-	title="Specimen"
+	title="Test part"
 	about="Marked invalid, it stays on record and counts no more; its loads go with it."
 	placeholder="knocked over"
 />

@@ -35,7 +35,7 @@ function bench(method: LoadMethod = 'steps', given: Partial<LoadSetUp> = {}) {
 	};
 }
 
-describe('load in steps', () => {
+describe('a weight added in steps', () => {
 	it('stays on one specimen until a load breaks it; the next load is another’s', () => {
 		const b = bench();
 		expect(b.type('10')).toBe('part 1: loadHeld 10 lb');

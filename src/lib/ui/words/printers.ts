@@ -11,7 +11,7 @@ export function printerWords(effect: PrinterEffect, codeOf: (spoolId: string) =>
 	const unit = quantityUnit(quantity);
 	const told = low > 0 || high < 0;
 	const how = `${shifted(quantity, Math.abs(shift))} ${unit} ${shift < 0 ? 'less' : 'more'}`;
-	const end = takenOut ? ' It is taken out.' : told ? '' : ' That cannot be told from no difference.';
+	const end = takenOut ? ' Marks are corrected for it.' : told ? '' : ' That may be no difference at all.';
 	return `${quantityName({ id: quantity })} comes out ${how} on ${printer} than on ${against} for the same spools (95 % ${signed(quantity, low)} to ${signed(quantity, high)}; ${plural(prints, 'print')} of ${spoolIds.map(codeOf).join(', ')}).${end}`;
 }
 

@@ -112,7 +112,7 @@
 			</section>
 		{/if}
 		{#if data.sheet.flags.length > 0}
-			<section aria-label="Not like with like" class="question mt-3">
+			<section aria-label="Not a fair comparison" class="question mt-3">
 				<h2 class="font-semibold">≠ Not a fair comparison</h2>
 				<ul>
 					{#each flagLines(data.sheet.flags, codeOf) as line (line)}<li>{line}</li>{/each}
@@ -131,7 +131,9 @@
 					{/each}
 				</ul>
 				{#if !data.head.takeOutPrinter}
-					<p class="small">It is left in; the <a class="link" href="/trials/{data.head.id}/rules">rules</a> can take it out.</p>
+					<p class="small">
+						Marks are not corrected for it; the <a class="link" href="/trials/{data.head.id}/rules">rules</a> can change that.
+					</p>
 				{/if}
 			</section>
 		{/if}

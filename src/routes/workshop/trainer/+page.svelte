@@ -32,7 +32,7 @@
 	const sample = $derived(run ? (plan[run.answers.length - (shown === null ? 0 : 1)] ?? null) : null);
 
 	function begin(): void {
-		problem = scorer.trim() ? '' : 'Say who scores: a run belongs to somebody.';
+		problem = scorer.trim() ? '' : 'Enter who scores: a run belongs to somebody.';
 		if (problem) return;
 		localStorage.setItem(SCORER, scorer.trim());
 		done = null;

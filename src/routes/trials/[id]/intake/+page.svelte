@@ -249,7 +249,7 @@
 			<div class="panel px-3 py-2 {chosen === spool.id ? 'border-act' : ''}">
 				<div class="flex items-baseline justify-between gap-2">
 					<a href="/spools/{spool.id}" class="wide text-[1.05rem] font-bold">{spool.code}</a>
-					<span class="small">{open ? 'not looked at' : 'looked at'}</span>
+					<span class="small">{open ? 'not inspected' : 'inspected'}</span>
 				</div>
 				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} />
 				<p class="small truncate">{productLine(spool)}</p>

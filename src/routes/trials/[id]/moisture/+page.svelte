@@ -179,7 +179,7 @@
 						Now {fixed((now?.share ?? 0) * 100, 2)} % against the chosen state (95 % {fixed((now?.low ?? 0) * 100, 2)} to {fixed(
 							(now?.high ?? 0) * 100,
 							2
-						)} %{tare?.known ? '' : ', every likely reel allowed for'}), n {chain.length}.
+						)} %{tare?.known ? '' : ', for every likely empty spool'}), n {chain.length}.
 					</p>
 				{/if}
 			{:else if chain.length > 1}

@@ -19,11 +19,11 @@
 	const changes = $derived(data.queue.changes);
 </script>
 
-<svelte:head><title>Left to print · {data.head.name} · Draught</title></svelte:head>
+<svelte:head><title>Print queue · {data.head.name} · Draught</title></svelte:head>
 <div class="grid gap-5 p-3 md:px-5 md:py-4 lg:grid-cols-[1.1fr_1fr]">
 	<div class="lg:col-span-2">
 		<p class="small"><a class="link" href="/trials/{data.head.id}/prints">Prints</a></p>
-		<h1 class="text-[1.6rem] font-bold">Left to print</h1>
+		<h1 class="text-[1.6rem] font-bold">Print queue</h1>
 		{#if prints.length === 0}
 			<p class="mt-2" role="status">
 				Nothing left: every test piece is printed as often as the <a class="link" href="/trials/{data.head.id}/rules">rules</a> ask.
