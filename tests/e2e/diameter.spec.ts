@@ -206,7 +206,7 @@ test('in the demo a made-up caliper types through the same door, and spools stan
 	await allKept(page);
 	await page.getByRole('link', { name: 'All spools on one scale' }).click();
 	await expect(page.getByTestId('between-sentence')).toContainText(/mean diameter/);
-	await expect(page.getByRole('img', { name: /10 places|5 places/ })).toHaveCount(2);
+	await expect(page.getByRole('img', { name: /10 spots|5 spots/ })).toHaveCount(2);
 });
 
 test('in the demo a made-up line gauge measures live: drawn as it comes, kept although the server is away for a while', async ({
@@ -250,7 +250,7 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 	await page.keyboard.press('Enter');
 	const step = page.getByTestId('study-step');
 	await expect(step).toContainText('Ines');
-	await expect(page.getByRole('textbox', { name: /^Reading of place/ })).toBeFocused();
+	await expect(page.getByRole('textbox', { name: /^Reading of spot/ })).toBeFocused();
 	await enter(page, '17.5');
 	await expect(page.getByText('Did you mean 1.75')).toBeVisible();
 	await page.keyboard.press('Control+A');
@@ -258,10 +258,10 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 	await expect(step).toContainText('1 of 12 read');
 	await page.keyboard.press('Backspace');
 	await expect(step).toContainText('0 of 12 read');
-	// What a place is shows in its reading; Jonas presses harder by 0.03 mm.
+	// What a spot is shows in its reading; Jonas presses harder by 0.03 mm.
 	const read = async () => {
 		const text = (await step.textContent()) ?? '';
-		const place = Number(/place (\d)/.exec(text)?.[1]);
+		const place = Number(/spot (\d)/.exec(text)?.[1]);
 		await enter(page, (1.7 + place * 0.02 - (text.includes('Jonas') ? 0.03 : 0)).toFixed(2));
 	};
 	for (let i = 0; i < 5; i++) {
@@ -273,12 +273,12 @@ test('a gauge study by keys: who reads where, a slip refused, taken back, closed
 	const before = await step.textContent();
 	await page.reload();
 	await expect(step).toHaveText(before ?? '');
-	await page.getByRole('textbox', { name: /^Reading of place/ }).focus();
+	await page.getByRole('textbox', { name: /^Reading of spot/ }).focus();
 	for (let i = 5; i < 12; i++) {
 		await expect(step).toContainText(`${i} of 12 read`);
 		await read();
 	}
-	await expect(page.getByText('Most of it is one rater against another')).toBeVisible();
+	await expect(page.getByText('Most of it is one person against another')).toBeVisible();
 	await page.getByRole('button', { name: 'Save study' }).click();
 	await expect(page.getByRole('heading', { name: /Ines, Jonas, in force/ })).toBeVisible();
 	await open(page, `${server.url}/workshop`);

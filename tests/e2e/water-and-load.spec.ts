@@ -33,18 +33,18 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await api(server.url, 'readings', { id: v7(), spoolId, quantity: 'grossMass', typed: '1300.0 g', takenAt: ago(72) });
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
 	await expect(page.getByRole('textbox', { name: /Full spool of/ })).toBeFocused();
-	await expect(page.getByText('as the record says: air')).toBeVisible();
+	await expect(page.getByText('automatic: air')).toBeVisible();
 	await enter(page, '1300,8');
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water in all/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water since the start/);
 	await expect(page.getByRole('row', { name: /1300,8/ })).toContainText('+0.8 g');
 
 	// A print took filament: said by key before the next weighing, though no print is on record.
-	await tabTo(page, /^as the record says/);
+	await tabTo(page, /^automatic/);
 	await page.keyboard.press('ArrowRight');
 	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await enter(page, '1280.0');
 	await expect(page.getByRole('row', { name: /1280\.0/ })).toContainText('filament used');
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water in all/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water since the start/);
 	await expect(page.getByText('for every likely empty spool')).toBeVisible();
 
 	await enter(page, '5 stone');
@@ -74,7 +74,7 @@ test('what lay before a weighing is corrected on the page', async ({ page }) => 
 	] as const)
 		await api(server.url, 'readings', { id: v7(), spoolId: spoolIds[0], quantity: 'grossMass', typed, takenAt: ago(hours) });
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*−1\.0 ± [\d.]+ g of water in all/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*−1\.0 ± [\d.]+ g of water since the start/);
 	await page.getByLabel('Before the weighing of 1299 g').selectOption('print');
 	await expect(page.getByTestId('moisture-sentence')).toContainText('Only printing happened between these weighings');
 	await page.reload();
@@ -155,7 +155,7 @@ test('the dryer’s timer goes on through reload, restart and on another device,
 	await page.getByLabel('Temperature').fill('58 C');
 	await expect(page.getByText('PLA softens at 55 °C: not started.')).toBeVisible();
 	await page.getByRole('button', { name: 'Start the timer' }).click();
-	await expect(page.getByText(/would soften PLA/).first()).toBeVisible();
+	await expect(page.getByText(/Too hot: PLA softens/).first()).toBeVisible();
 	await page.getByLabel('Temperature').fill('50');
 	await page.getByRole('button', { name: 'Start the timer' }).click();
 	await expect(page.getByText(/^Started: /)).toBeVisible();

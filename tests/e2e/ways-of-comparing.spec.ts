@@ -85,7 +85,7 @@ test('two printers and one spool on both: what the second adds is known and can 
 	);
 	const adds = page.getByRole('region', { name: 'Printers' });
 	await expect(adds).toContainText('Overhang comes out 15.0 ° more on North than on South for the same spools (95 %');
-	await expect(adds).toContainText('It is left in');
+	await expect(adds).toContainText('Marks are not corrected for it');
 	// As they stand the spool seen on the worse printer looks worse.
 	await records.post('protocols', { trialId, takeOutPrinter: true, printerId: north });
 	await open(page, `${server.url}/trials/${trialId}/pick`);
@@ -190,10 +190,10 @@ test('three times as strong, its maker says: held against the house spool as a r
 	await page.getByText('Add missing details').click();
 	const said = page.getByLabel('Stated: how many times as strong');
 	await said.fill('much');
-	await page.getByRole('button', { name: 'Save' }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(said).toHaveAttribute('aria-invalid', 'true');
 	await said.fill('3');
-	await page.getByRole('button', { name: 'Save' }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	const codes = await Promise.all([house, strong].map(codeOf));
 	await expect(page.getByText(`Said to be 3 times as strong. Load test parts of one kind of it and of ${codes[0]}`)).toBeVisible();
 	for (let n = 0; n < 4; n++) for (const [spoolId, newtons] of [[house, 100 + n], [strong, 130 + n]] as const) await records.broken(spoolId, `${newtons} N`); // prettier-ignore

@@ -84,7 +84,7 @@ test('blows count: what shattered at the first does not beat what took three; pl
 	await expect(page.getByRole('region', { name: 'Head to head' })).toContainText(`${code} is better at blows`);
 	await expect(page.getByTestId('pick-sentence')).toContainText(`Buy ${code}`);
 	await page.goto(`${server.url}/spools/${spoolIds[0] as string}`);
-	await expect(page.getByRole('heading', { name: /Blows, box, flat, blows counted, fine walls/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /Blows, box, flat, hammer blows, fine walls/ })).toBeVisible();
 });
 
 test('eight flexibles: the rigid house spool is left out, and how prints failed is counted', async ({ page }) => {
@@ -286,7 +286,7 @@ test('a filled polypropylene on an open machine with a brass nozzle is refused b
 	});
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Filled', [{ material: 'PP-GF', labelNozzle: '230-260 C' }]);
 	await post('protocols', { trialId, printerId });
-	const lacks = /It wants a hardened nozzle\. It wants an enclosure\./;
+	const lacks = /It needs a hardened nozzle\. It needs an enclosure\./;
 	for (const path of [
 		`trials/${trialId}/intake`,
 		`trials/${trialId}/pick`,

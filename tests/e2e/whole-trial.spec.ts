@@ -82,7 +82,7 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	}
 	await page.keyboard.press('='); // same again: the tenth
 	await expect(page.getByText('The quick check is complete')).toBeVisible();
-	await expect(page.getByTestId('diameter-sentence')).toContainText('No tolerance is stated');
+	await expect(page.getByTestId('diameter-sentence')).toContainText('No tolerance stated');
 	await page.keyboard.press('ArrowDown');
 	await expect(page.getByRole('heading', { name: codes[1], exact: true })).toBeVisible();
 	await type(page, '1.81');

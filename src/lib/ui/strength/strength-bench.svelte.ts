@@ -70,7 +70,7 @@ export class StrengthBench {
 			station: 'strength',
 			evidence: () => given().evidence,
 			more: (e) => this.#withSpecimens(e),
-			status: (e) => (counted(e) ? plural(counted(e), 'specimen') : 'to do'),
+			status: (e) => (counted(e) ? plural(counted(e), 'test part') : 'to do'),
 			onchoose: () => (this.#loading = { ...this.#loading, broken: null, held: null })
 		});
 	}

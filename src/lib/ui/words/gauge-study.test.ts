@@ -16,7 +16,7 @@ const words = (...given: Parameters<typeof cells>) => studyWords(gaugeStudy(cell
 
 describe('a gauge study in words', () => {
 	it('says what to do about its largest part', () => {
-		expect(words([0, 0.03], [0.001, 0.001]).advice).toContain('one rater against another');
+		expect(words([0, 0.03], [0.001, 0.001]).advice).toContain('one person against another');
 		expect(words([0, 0.0005], [0.008, 0.008]).advice).toContain('same hand at the same place');
 		expect(words([0, 0], [0.0005, 0.0005], 0.01).advice).toContain('mark the place');
 		expect(words([0], [0.002, 0.002]).advice).toContain('One rater says nothing');

@@ -35,7 +35,7 @@ export function studyWords(study: GaugeStudy): StudyWords {
 				: `In these hands it scatters by ${fixed(study.gaugeSd, 4)} mm (95 % ${fixed(low, 4)} to ${fixed(high, 4)}; ${plural(n, 'reading')}), ${fixed(study.gaugePct, 0)} % of all the spread seen here.`,
 		parts: [
 			part('one rater, one place again', study.repeatability),
-			...(raters > 1 ? [part('one rater against another', study.raters)] : []),
+			...(raters > 1 ? [part('one person against another', study.raters)] : []),
 			...(raters > 1 ? [part('raters at single places', study.interaction)] : []),
 			part('the places themselves', study.places)
 		],
@@ -48,7 +48,7 @@ function adviceOf({ size, repeatability, raters, interaction, gaugeSd }: GaugeSt
 	if (gaugeSd === 0) return 'A finer instrument would show more.';
 	if (size.raters === 1) return 'One rater says nothing of how people differ; a second one would.';
 	if (raters > repeatability && raters > interaction)
-		return 'Most of it is one rater against another: agree how hard the jaws close, or let one person measure.';
+		return 'Most of it is one person against another: agree how hard the jaws close, or let one person measure.';
 	if (interaction > repeatability) return 'Most of it is raters who see single places otherwise: mark the place and the direction.';
 	return 'Most of it is the same hand at the same place: take two readings a place and go on with their mean.';
 }

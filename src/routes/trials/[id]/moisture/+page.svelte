@@ -136,7 +136,7 @@
 				<legend class="float-left mr-3 text-[0.93rem]">Since the last weighing:</legend>
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="said" checked={said === null} onchange={() => (said = null)} />
-					<span>as the record says: <strong>{BEFORE_WORDS[inferred ?? 'air']}</strong></span></label
+					<span>automatic: <strong>{BEFORE_WORDS[inferred ?? 'air']}</strong></span></label
 				>
 				{#each OPTIONS as option (option.value)}
 					<label class="flex min-h-[26px] items-center gap-1.5"

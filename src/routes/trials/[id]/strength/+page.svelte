@@ -35,7 +35,7 @@
 		<DamagedRecords damaged={evidence.damaged} kind="specimen" />
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-			<span class="text-muted">{evidence.spool.material} · {plural(loading.count, 'specimen')}</span>
+			<span class="text-muted">{evidence.spool.material} · {plural(loading.count, 'test part')}</span>
 		</div>
 		<p class="caution my-2">
 			Eye protection and a shield: breaking things throws fragments. Keep clear of hanging weights, nothing under them. Never hang a person,

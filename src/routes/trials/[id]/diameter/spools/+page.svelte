@@ -96,7 +96,7 @@
 								<td class="pr-6">{sd(p.variance.spools)}</td>
 								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'cannot be separated from spools'}</td>
 								<td class="small"
-									>{plural(p.variance.n.readings, 'place')}, {plural(p.variance.n.spools, 'spool')}{p.lotsApart
+									>{plural(p.variance.n.readings, 'spot')}, {plural(p.variance.n.spools, 'spool')}{p.lotsApart
 										? `, ${plural(p.variance.n.lots, 'lot')}`
 										: ''}; no interval</td
 								>
