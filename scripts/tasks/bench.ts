@@ -69,7 +69,7 @@ await runTask(async () => {
 		for (let i = 0; i < ROUNDS; i++) raw.push(await msAsync(() => pool.query('SELECT * FROM reading')));
 		const rawP95 = percentile(raw, 0.95);
 		line('trial sheet data (findings and letters), p95 warm', percentile(warm, 0.95), 100, 'SELECT of its readings', rawP95);
-		line('trial sheet data, p95 when every spool has changed', percentile(cold, 0.95), 400, 'SELECT of its readings', rawP95);
+		line('trial sheet data, p95 when every spool has changed', percentile(cold, 0.95), 1000, 'SELECT of its readings', rawP95);
 		line('trial sheet data, first call of the process', firstCall, 1000, 'SELECT of its readings', rawP95);
 
 		const whole = await loadTrial(db, trialId);

@@ -119,7 +119,7 @@ test("the demo's pick can be argued about", async ({ page }) => {
 	await page.getByText('Method', { exact: true }).click();
 	await expect(page.getByText('20,000 draws')).toBeVisible();
 	await expect(page.getByTestId('pick-sentence')).toHaveText(
-		/^Buy SE6, the cheapest of \d that these tests cannot part for sure\. HU4 is the likelier best \(\d\d %\), but it costs [\d.]+ EUR a kg more\.$/
+		/^Buy SE6, the cheapest of \d that these tests cannot tell apart for sure\. HU4 is the likelier best \(\d\d %\), but it costs [\d.]+ EUR a kg more\.$/
 	);
 	await expect(page.getByTestId('tier').first()).toHaveText('Cannot be told apart cheapest first');
 	const ranking = page.getByTestId('ranking');

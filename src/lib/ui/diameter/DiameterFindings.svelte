@@ -39,7 +39,7 @@
 </p>
 <button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>
 <hr class="my-4" />
-<h2 class="small font-semibold">Why</h2>
+<h2 class="small font-semibold">Method</h2>
 {#if rest.length}
 	<ul class="small mt-2 space-y-1.5">
 		{#each rest as message, i (i)}<li>{sentence(message)}</li>{/each}

@@ -80,7 +80,7 @@ describe('the pick in one sentence', () => {
 			'Buy A: as good as 4 others, as far as these tests can tell, and the cheapest.'
 		);
 		expect(tier({ SE6: 0.1, HU4: 0.87, KE1: 0.03 })).toBe(
-			'Buy SE6, the cheapest of 3 that these tests cannot part for sure. HU4 is the likelier best (87 %), but it costs 0.00 EUR a kg more.'
+			'Buy SE6, the cheapest of 3 that these tests cannot tell apart for sure. HU4 is the likelier best (87 %), but it costs 0.00 EUR a kg more.'
 		);
 		expect(tier({ SE6: 0.6, KE1: 0.4 })).toBe('SE6 is the better bet: 60 % chance to be the best, KE1 40 %.');
 		expect(tier({ SE6: 0.9, KE1: 0.1 }, { tier: 1 })).toBe('Buy SE6: 90 % chance to be the best, KE1 10 %.');

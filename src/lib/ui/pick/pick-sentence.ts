@@ -61,7 +61,7 @@ function tierSentence(passing: readonly PickRow[], chances: Chances, currency: s
 		const told = chance(shareOf(likelier, chances), chances.draws);
 		const dearer =
 			likelier.cost === null ? 'its price is not known' : `it costs ${fixed(likelier.cost - first.cost, 2)} ${currency} a kg more`;
-		return `Buy ${first.code}, the cheapest of ${alike.length + 1} that these tests cannot part for sure. ${likelier.code} is the likelier best (${told}), but ${dearer}.`;
+		return `Buy ${first.code}, the cheapest of ${alike.length + 1} that these tests cannot tell apart for sure. ${likelier.code} is the likelier best (${told}), but ${dearer}.`;
 	}
 	if (first.cost === null)
 		return `${first.code} and ${others} are as good as each other, as far as these tests can tell; none of them has a price.`;

@@ -12,12 +12,12 @@
 		{
 			stations: ['moisture', 'drying'],
 			name: 'Water',
-			text: 'Weighed: what was gained or lost, as a share of the filament without its reel. Filament used in between is excluded.'
+			text: 'Weighed: what was gained or lost, as a share of the filament without its spool. Filament used in between is excluded.'
 		},
 		{
 			stations: ['prints', 'own', 'strength'],
 			name: 'Marks, counts and loads',
-			text: 'Each mark means what it says: “clean to 65, faulty at 70” is between the two. How much such prints differ is learnt from all prints on record, so that one print has a range too. The figure is the middle of what the spool may give.'
+			text: 'Each mark means what it says: “clean to 65, bad at 70” is between the two. How much such prints differ is learnt from all prints on record, so that one print has a range too. The figure is the middle of what the spool may give.'
 		},
 		{
 			stations: ['prints'],

@@ -50,7 +50,7 @@
 	] as const;
 </script>
 
-<Modal bind:open title="Keys" size="sm">
+<Modal bind:open title="Shortcuts" size="sm">
 	{#each keys as group (group.where)}
 		<section>
 			<h3 class="small font-semibold">{group.where}</h3>

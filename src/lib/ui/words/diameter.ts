@@ -7,7 +7,7 @@ const bareTol = (p: { tolerance: number }) => `±${upTo(p.tolerance, 3)}`;
 const mm = (value: number, decimals = 3) => `${fixed(value, decimals)} mm`;
 const readings = (p: { n: number }) => plural(p.n, 'reading');
 /** The claim as it stands in a sentence. */
-const claim = (p: { source: string; tolerance: number }) => `the ${p.source}’s ${tol(p)}`;
+const claim = (p: { source: string; tolerance: number }) => `the ${p.source === 'listing' ? 'shop listing' : p.source}’s ${tol(p)}`;
 const pct = (value: number) => percent(value / 100);
 const signed = (value: number, decimals: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), decimals)}`;
 

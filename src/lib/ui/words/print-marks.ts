@@ -31,7 +31,7 @@ const NOT_OVER_A_CORNER = 'Caliper, near the middle of the face, cold. Not over 
 export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	overhang: {
 		name: 'Overhang',
-		under: 'last clean °',
+		under: 'steepest clean °',
 		decimals: 0,
 		unit: '°',
 		asked: { title: 'Overhang', about: 'Look at the undersides. Clean: no curl, no loose line, no droop that a nail catches.' },
@@ -68,7 +68,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	strings: {
 		name: 'Strings',
-		under: 'in four words',
+		under: 'none to heavy',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Strings', about: 'Between the spikes, before anything is wiped off.' },
@@ -118,7 +118,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	bedHold: {
 		name: 'Bed',
-		under: 'in four words',
+		under: 'tears to releases',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Bed', about: 'How it sat while it printed, and how it came off.' },
@@ -132,7 +132,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	supportRemoval: {
 		name: 'Supports',
-		under: 'in four words',
+		under: 'clean to fused',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Supports', about: 'By hand or pliers. Fragments fly: guard the eyes.' },
@@ -191,7 +191,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	bridgeSagWord: {
 		name: 'Sag in words',
-		under: 'in four words',
+		under: 'flat to fell',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Sag of the bridge', about: 'The longest bridge at its middle, by eye.' },
@@ -210,7 +210,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	softness: {
 		name: 'Softness',
-		under: 'in five words',
+		under: 'rigid to floppy',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Softness', about: 'Between thumb and finger, on the same wall of the same piece.' },
@@ -220,7 +220,7 @@ export const PRINT_MARKS: { readonly [Q in MarkQuantity]: MarkWords<Q> } = {
 	},
 	printOdour: {
 		name: 'Odour',
-		under: 'in four words',
+		under: 'none to strong',
 		decimals: 1,
 		unit: '',
 		asked: { title: 'Odour', about: 'What was smelt in passing while it printed. Do not sniff at the nozzle; ventilate.' },

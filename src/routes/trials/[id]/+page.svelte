@@ -48,7 +48,7 @@
 			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
 				data.basis.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.basis.repeats === 1 ? 'one print a piece' : `${data.basis.repeats} prints per piece`} · weighted for {PRESET_WORDS[
+			{data.basis.repeats === 1 ? 'one print per piece' : `${data.basis.repeats} prints per piece`} · weighted for {PRESET_WORDS[
 				data.head.preset
 			]} ·
 			{data.head.blind ? 'blind: names and prices hidden' : 'names visible'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>

@@ -55,7 +55,7 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
 				{claims.length
-					? `claims ${upTo(measuring.nominalMm, 3)} ± ${claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}${claims.length > 1 ? ' (listing)' : ''}`
+					? `stated ${upTo(measuring.nominalMm, 3)} ± ${claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}${claims.length > 1 ? ' (shop)' : ''}`
 					: 'no tolerance stated'} ·
 				<InstrumentChoice
 					instruments={data.instruments}

@@ -54,7 +54,7 @@
 	{:else}
 		<p class="wide text-[1.1rem] font-semibold" data-testid="between-sentence">{says}</p>
 		<div class="panel px-3 py-2"><SpoolsOnScale spools={found.spools} {of} nominalMm={data.basis.nominalMm} /></div>
-		<h2 class="font-semibold">Why</h2>
+		<h2 class="font-semibold">Method</h2>
 		<ul class="small wide space-y-1.5">
 			<li>
 				Spools that share a letter show no clear difference (Games-Howell over the means of their spots, unequal spreads, 95 % over all
