@@ -126,10 +126,14 @@ export class DrawnQuantities {
 	 */
 	values(quantity: string): readonly Float64Array[] {
 		return remembered(this.#values, quantity, () => {
-			const values = this.#of(quantity, ({ name, worth }, def, { findings }, i) =>
+			const values = this.#of(quantity, ({ name, raw, worth }, def, { findings }, i) => {
 				// A shared error moves the value itself, which then is worth something else.
-				findings[quantity]?.shared.length ? valuesOf(this.raw(quantity)[i] as Float64Array, def) : this.#draw(worth, name)
-			);
+				const [shared, ...more] = findings[quantity]?.shared ?? [];
+				if (!shared) return this.#draw(worth, name);
+				if (more.length > 0) return valuesOf(this.raw(quantity)[i] as Float64Array, def);
+				const common = this.#tables.commonOf(def, shared.source);
+				return valuesOf(this.#draw(raw(), name), def, { by: this.#draw(common.ring, common.name), times: shared.sd });
+			});
 			return quantity === COST ? this.#neutral(values) : values;
 		});
 	}

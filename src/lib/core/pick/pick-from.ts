@@ -5,7 +5,7 @@ import { orderRows, rowOf } from './rows';
 import { Places } from './places';
 import { Strata } from './strata';
 import { Tally } from './tally';
-import { tiersOf } from './tiers';
+import { tiersOfBlocks } from './tiers';
 import type { Candidate, Picked, PickInput, PickRow } from './types';
 import { weigh } from './weigh';
 
@@ -86,7 +86,7 @@ export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, on
 /** Tiers among those that may be bought: who misses a limit or never finished a print is in none. */
 function setTiers(rows: readonly PickRow[], tallies: readonly Tally[]): void {
 	const among = rows.flatMap((row, i) => (row.eligible && !row.neverFinished ? [i] : []));
-	const tiers = tiersOf(among.map((i) => (tallies[i] as Tally).all('inTiers')));
+	const tiers = tiersOfBlocks(among.map((i) => (tallies[i] as Tally).blocks('inTiers')));
 	among.forEach((i, k) => ((rows[i] as PickRow).tier = tiers[k] ?? null));
 }
 

@@ -65,6 +65,8 @@ describe('value functions', () => {
 		for (const def of [overhang, strings, costPerGoodKg({ costReference: 20 }), { ...overhang, direction: 'nearest' as const, target: 60 }])
 			valuesOf(xs, def).forEach((worth, d) => expect(worth).toBeCloseTo(valueOf(xs[d] as number, def), 12));
 		expect([...valuesOf(Float64Array.of(42, 200), overhang)]).toEqual([0.24, 1]);
+		// An error that spools share: 2 standard deviations of 5 more, and 1 less.
+		expect([...valuesOf(Float64Array.of(42, 60), overhang, { by: Float64Array.of(2, -1), times: 5 })]).toEqual([0.44, 0.5]);
 	});
 });
 

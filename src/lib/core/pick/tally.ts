@@ -43,6 +43,14 @@ export class Tally {
 	}
 
 	/**
+	 * The draws of something that was kept, in the blocks they came in.
+	 * @example new Tally().blocks('inTiers').length // 0
+	 */
+	blocks(what: string): readonly Float64Array[] {
+		return this.#blocks.get(what) ?? [];
+	}
+
+	/**
 	 * The draws of something that was kept; empty where nothing was.
 	 * @param most leave out what comes after so many
 	 * @example new Tally().all('worth').length // 0

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tiersOf } from './tiers';
+import { tiersOf, tiersOfBlocks } from './tiers';
 
 const draws = (...values: number[]) => Float64Array.from(values);
 const always = (value: number) => Float64Array.from({ length: 100 }, () => value);
@@ -29,6 +29,12 @@ describe('tiers', () => {
 		expect(tiersOf([draws(0.1 + 0.2), draws(0.3)], 0)).toEqual([0, 0]);
 		expect(tiersOf([])).toEqual([]);
 		expect(tiersOf([always(0.2)])).toEqual([0]);
+	});
+	it('draws in blocks are the same draws', () => {
+		const whole = [always(0.5), sometimes(5, 0.9), sometimes(2, 0.9), always(0.1)];
+		const blocks = whole.map((of) => [of.subarray(0, 37), of.subarray(37)]);
+		expect(tiersOfBlocks(blocks)).toEqual(tiersOf(whole));
+		expect(tiersOfBlocks(blocks)).toEqual([0, 0, 2, 1]);
 	});
 	it('every spool has a tier, none is left out in between, and the order of spools does not matter', () => {
 		const value = fc.float({ min: 0, max: 1, noNaN: true });

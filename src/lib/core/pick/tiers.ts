@@ -11,7 +11,18 @@ const LEAST_CHANCE = 0.1;
  * @returns the tier of each spool, from 0
  * @example tiersOf([Float64Array.of(0.9, 0.8), Float64Array.of(0.2, 0.3)]) // [0, 1]
  */
-export function tiersOf(values: readonly Float64Array[], matters = VALUE_THAT_MATTERS): number[] {
+export const tiersOf = (values: readonly Float64Array[], matters = VALUE_THAT_MATTERS): number[] =>
+	tiersOfBlocks(
+		values.map((of) => [of]),
+		matters
+	);
+
+/**
+ * The same of draws that come in blocks, as a long pick keeps them.
+ * @param values of each spool its blocks; the same lengths for all
+ * @example tiersOfBlocks([[Float64Array.of(0.9), Float64Array.of(0.8)], [Float64Array.of(0.2), Float64Array.of(0.3)]]) // [0, 1]
+ */
+export function tiersOfBlocks(values: readonly (readonly Float64Array[])[], matters = VALUE_THAT_MATTERS): number[] {
 	const tiers = new Array<number>(values.length).fill(0);
 	let rest = values.map((_, i) => i);
 	for (let tier = 0; rest.length > 0; tier++) {
@@ -24,17 +35,14 @@ export function tiersOf(values: readonly Float64Array[], matters = VALUE_THAT_MA
 	return tiers;
 }
 
-/** So many draws at a time stay near the processor. */
-const AT_ONCE = 1024;
-
 /** Share of draws in which each of some spools lies within the difference that matters of the best of them. */
-function chancesToBeBest(values: readonly Float64Array[], among: readonly number[], matters: number): number[] {
-	const draws = values[0]?.length ?? 0;
+function chancesToBeBest(values: readonly (readonly Float64Array[])[], among: readonly number[], matters: number): number[] {
+	let draws = 0;
 	const counts = among.map(() => 0);
-	const best = new Float64Array(AT_ONCE);
-	for (let from = 0; from < draws; from += AT_ONCE) {
-		const some = among.map((i) => (values[i] as Float64Array).subarray(from, from + AT_ONCE));
-		best.fill(-Infinity);
+	for (const [block, { length }] of (values[0] ?? []).entries()) {
+		const some = among.map((i) => values[i]?.[block] as Float64Array);
+		const best = new Float64Array(length).fill(-Infinity);
+		draws += length;
 		for (const of of some) for (let d = 0; d < of.length; d++) if ((of[d] as number) > (best[d] as number)) best[d] = of[d] as number;
 		some.forEach((of, k) => (counts[k] = (counts[k] as number) + within(of, best, matters)));
 	}

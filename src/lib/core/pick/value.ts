@@ -26,22 +26,28 @@ export function valueOf(x: number, def: Def): number {
 	return clip(def.direction === 'more' ? share : 1 - share);
 }
 
+/** A list that moves every value: some multiple of it is added. */
+type Moved = { by: Float64Array; times: number };
+
 /**
  * The same of a whole list: its definition is looked at once and not at every value, which for some million of them is many times quicker.
  * @param values in the unit of the quantity
+ * @param moved what is added to them first, in the unit of the quantity
  * @returns 0 to 1 each
  * @example valuesOf(Float64Array.of(70), { direction: 'more', scale: { low: 30, high: 80 }, target: null })[0] // 0.8
  */
-export function valuesOf(values: Float64Array, def: Def): Float64Array {
+export function valuesOf(values: Float64Array, def: Def, moved?: Moved): Float64Array {
 	const worth = new Float64Array(values.length);
+	if (moved) for (let d = 0; d < worth.length; d++) worth[d] = (values[d] as number) + moved.times * (moved.by[d] as number);
+	else worth.set(values);
 	if (def.direction === 'nearest' || def.spacing === 'ratio') {
-		for (let d = 0; d < worth.length; d++) worth[d] = valueOf(values[d] as number, def);
+		for (let d = 0; d < worth.length; d++) worth[d] = valueOf(worth[d] as number, def);
 		return worth;
 	}
 	const { low, high } = def.scale;
 	const [from, span] = def.direction === 'more' ? [low, high - low] : [high, low - high];
 	for (let d = 0; d < worth.length; d++) {
-		const share = ((values[d] as number) - from) / span;
+		const share = ((worth[d] as number) - from) / span;
 		worth[d] = share < 0 ? 0 : share > 1 ? 1 : share;
 	}
 	return worth;
