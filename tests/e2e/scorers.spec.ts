@@ -180,7 +180,7 @@ test('a temperature ladder is scored by keys; a change while printing is flagged
 	// Two prints of the step piece, one of them changed on the way: typed on the page.
 	const step = '01900000-0000-7000-8000-000000000001';
 	await print(b, step, { trialId, marks: { overhangLastClean: '60' } });
-	await page.getByRole('combobox', { name: /^Piece/ }).selectOption({ label: 'Step piece 1' });
+	await page.getByRole('combobox', { name: /^Test piece/ }).selectOption({ label: 'Step piece 1' });
 	await page.getByText('Settings (copied from the last print)').click();
 	await page.getByLabel('Changed while it printed').fill('fan off from half way');
 	await page.getByLabel('choose the file').setInputFiles({ name: 'step.gcode', mimeType: 'text/plain', buffer: Buffer.from('G28') });

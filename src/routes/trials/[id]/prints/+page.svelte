@@ -157,7 +157,7 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted"
 				><label class="inline-flex items-baseline gap-1"
-					><span class="sr-only">Piece</span>
+					><span class="sr-only">Test piece</span>
 					<Select placeholder="" size="sm" bind:value={draft.pieceId}>
 						{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 					</Select></label

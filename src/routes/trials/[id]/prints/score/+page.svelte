@@ -125,7 +125,7 @@
 	<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
 		<h1 class="text-[1.6rem] font-bold">Score prints</h1>
 		<label>
-			<span class="sr-only">Piece</span>
+			<span class="sr-only">Test piece</span>
 			<Select
 				placeholder=""
 				size="sm"
