@@ -54,7 +54,7 @@ describe('a print that is typed', () => {
 		await answer(KEPT);
 		await pressed;
 		expect(bodies).toMatchObject([{ spoolId: 'ke', trialId: 't', settingsPolicy: 'label', pieceId: 'tower', note: 'first' }]);
-		expect(made.said).toBe('Kept: KE1, finished, 2 marks.');
+		expect(made.said).toBe('Saved: KE1, finished, 2 marks.');
 		expect(reloads.n).toBe(1);
 	});
 	it('asks for the piece that is wanted then, but never under a hand that types', async () => {
