@@ -91,7 +91,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await dialog.getByLabel('Why').fill('digits swapped');
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
 	await expect(page.getByText('Swapped digits?')).toBeHidden();
-	await page.goto(`${server.url}/spools/${spoolId}`);
+	await open(page, `${server.url}/spools/${spoolId}`);
 	await expect(page.getByText('1.57, now 1.75: corrected, digits swapped')).toBeVisible();
 	await page.getByRole('region', { name: 'Corrections' }).getByRole('button', { name: 'undo' }).click();
 	await expect(page.getByText('(undone)')).toBeVisible();
