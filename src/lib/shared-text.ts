@@ -6,40 +6,38 @@ import type { Candidate } from './core/pick/types';
  * What many requests share goes to their pages as JSON text that is made once. The pages get it as it was: plain objects, on the
  * server the very ones that were shared.
  */
-const texts = new WeakMap<object, string | null>();
-const evidences = new WeakMap<object, string | null>();
-const candidates = new WeakMap<object, string | null>();
-
-/** Says that a plain JSON value never changes and is sent to several pages. */
-export function share<T extends object>(value: T): T {
-	if (!texts.has(value)) texts.set(value, null);
-	return value;
+function sharing<T extends object>(plain: (value: T) => object) {
+	const texts = new WeakMap<object, string | null>();
+	return {
+		/** Says that a plain JSON value never changes and is sent to several pages. */
+		share: <V extends T>(value: V): V => {
+			if (!texts.has(value)) texts.set(value, null);
+			return value;
+		},
+		/** Its text; false for what was not shared. */
+		textOf: (value: unknown): string | false => {
+			if (typeof value !== 'object' || value === null) return false;
+			const text = texts.get(value);
+			if (text === undefined) return false;
+			const made = text ?? JSON.stringify(plain(value as T));
+			texts.set(value, made);
+			return made;
+		}
+	};
 }
 
-/** The same for evidence: instruments and pieces are lists that all spools have in common, so they stay out of each one's text. */
-export function shareEvidence(evidence: SpoolEvidence): SpoolEvidence {
-	if (!evidences.has(evidence)) evidences.set(evidence, null);
-	return evidence;
-}
+const anything = sharing<object>((value) => value);
+/** Instruments and pieces are lists that all spools have in common, so they stay out of each one's text. */
+const evidences = sharing<SpoolEvidence>((evidence) => ({ ...evidence, instruments: [], pieces: [] }));
+/** What is not known of any candidate is the same for all, and stays out of each one's text. */
+const candidateLists = sharing<Candidate[]>((list) => packed(list));
 
-/** The same for candidates: what is not known of any of them is the same for all, and stays out of each one's text. */
-export function shareCandidates(list: Candidate[]): Candidate[] {
-	if (!candidates.has(list)) candidates.set(list, null);
-	return list;
-}
-
-function textOf(known: WeakMap<object, string | null>, value: unknown, plain: (value: object) => object): string | false {
-	if (typeof value !== 'object' || value === null) return false;
-	const text = known.get(value);
-	if (text === undefined) return false;
-	if (text !== null) return text;
-	const made = JSON.stringify(plain(value));
-	known.set(value, made);
-	return made;
-}
+export const { share } = anything;
+export const { share: shareEvidence } = evidences;
+export const { share: shareCandidates } = candidateLists;
 
 export const sharedText = {
-	encode: (value: unknown): string | false => textOf(texts, value, (v) => v),
+	encode: anything.textOf,
 	decode: (text: string): unknown => JSON.parse(text)
 };
 
@@ -47,7 +45,7 @@ type SharedEvidence = [rest: string, instruments: SpoolEvidence['instruments'], 
 
 export const sharedEvidence = {
 	encode: (value: unknown): SharedEvidence | false => {
-		const text = textOf(evidences, value, (v) => ({ ...v, instruments: [], pieces: [] }));
+		const text = evidences.textOf(value);
 		if (text === false) return false;
 		const { instruments, pieces } = value as SpoolEvidence;
 		return [text, instruments, pieces];
@@ -85,7 +83,7 @@ function packed(list: readonly Candidate[]): { samplings: Sampling[]; candidates
 }
 
 export const sharedCandidates = {
-	encode: (value: unknown): string | false => textOf(candidates, value, (list) => packed(list as Candidate[])),
+	encode: candidateLists.textOf,
 	decode: (text: string): Candidate[] => {
 		const { samplings, candidates } = JSON.parse(text) as ReturnType<typeof packed>;
 		return candidates.map((c) => ({

@@ -73,7 +73,7 @@ export function onRequest(piece: Piece, ownMeasures: readonly OwnMeasure[]): Que
 	return [...MARKS.filter((m) => m.asked === 'onRequest').flatMap((mark) => questionOf(piece, mark)), ...own];
 }
 
-/** Whose prints wait: unscored; what one scorer has not, whoever else has; what one scorer has scored once and looks at again. */
+/** Whose prints wait: what nobody has scored; what one scorer has not, whoever else has; what one scorer has scored once and looks at again. */
 export type Sitting = { kind: 'unscored' } | { kind: 'after' | 'again'; scorer: string };
 
 /**

@@ -7,7 +7,7 @@ type Direction = (typeof READING_DIRECTIONS)[number];
 /** How far the measuring of a spool is: readings that count, and what the trial asks for. */
 export type Measuring = {
 	counted: number;
-	/** Spots in the quick check. */
+	/** How many spots the quick check asks for. */
 	places: number;
 	/** Readings at each place: one, or two a quarter turn apart. */
 	directions: number;
