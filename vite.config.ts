@@ -20,8 +20,20 @@ const fewerFiles: Plugin = {
 	})
 };
 
+/** A browser that knows the hint compiles a page's functions while they come in, beside the page and not in the task that makes it work (decision 0043). */
+const compiledAsItComes: Plugin = {
+	name: 'compiled-as-it-comes',
+	applyToEnvironment: ({ name }) => name === 'client',
+	generateBundle: {
+		order: 'post',
+		handler: (_, bundle) => {
+			for (const file of Object.values(bundle)) if (file.type === 'chunk') file.code = `//# allFunctionsCalledOnLoad\n${file.code}`;
+		}
+	}
+};
+
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit(), fewerFiles],
+	plugins: [tailwindcss(), sveltekit(), fewerFiles, compiledAsItComes],
 	worker: { format: 'es' },
 	// Flowbite's modules do nothing when loaded but do not say so: without this a page carries all of its components for the few it uses.
 	build: { rolldownOptions: { treeshake: { moduleSideEffects: (id) => !id.includes('/node_modules/flowbite-svelte/') } } },
