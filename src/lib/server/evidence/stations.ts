@@ -42,6 +42,10 @@ function rememberingStation(station: Station): Station {
 /** The registry's stations, each computing a finding once for the same evidence and basis. */
 export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(rememberingStation);
 
+/** What one station finds of a spool. */
+export const foundBy = (station: Station['id'], evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
+	REMEMBERING_STATIONS.filter((s) => s.id === station).flatMap((s) => s.find(evidence, basis, now));
+
 /** Calibrations of a spool: what a print may be set by, and what two colours are compared by. */
 export const calibrationsOf = (evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
-	REMEMBERING_STATIONS.filter((s) => s.id === 'calibration').flatMap((s) => s.find(evidence, basis, now));
+	foundBy('calibration', evidence, basis, now);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import Later from '../shell/Later.svelte';
 	import { isShortcut } from '../form/keys';
 	import SpoolRail from './SpoolRail.svelte';
@@ -13,8 +13,12 @@
 		move: (by: 1 | -1) => void;
 		children: Snippet;
 		results: Snippet;
+		/** The page was given what was found: its results are served with it, and take no time to work out. */
+		found?: boolean;
 	};
-	let { items, chosen, onchoose, move, children, results }: Props = $props();
+	let { items, chosen, onchoose, move, children, results, found = false }: Props = $props();
+	/** As it was when the page was opened: results do not go away and come again. */
+	const served = untrack(() => found);
 </script>
 
 <svelte:window
@@ -30,6 +34,6 @@
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="Results">
 		<h2 class="small font-semibold">Results</h2>
-		<Later first>{@render results()}</Later>
+		{#if served}{@render results()}{:else}<Later first>{@render results()}</Later>{/if}
 	</aside>
 </div>

@@ -28,6 +28,15 @@ describe('what the bench shows before the server has it', () => {
 		expect(readingOfItem({ ...item({}), path: 'amendments' }, 'diameter')).toBeNull();
 		expect(readingOfItem(item({ typed: 'wide' }), 'diameter')).toBeNull();
 	});
+	it('is the very same evidence where nothing is laid over it', () => {
+		const [kept, other] = diameters([1.75, 1.76]);
+		if (!kept || !other) throw new Error('two readings were made');
+		const given = evidence({ readings: [kept] });
+		expect(withLocal(given, [], new Set())).toBe(given);
+		expect(withLocal(given, [kept], new Set([other.id]))).toBe(given);
+		expect(withLocal(given, [], new Set([kept.id])).readings[0]?.status).toBe('excluded');
+		expect(withLocal(given, [other], new Set()).readings).toHaveLength(2);
+	});
 	it('is shown once when the server has it too, and marked invalid when taken back', () => {
 		const [kept, local] = diameters([1.75, 1.76]);
 		if (!kept || !local) throw new Error('two readings were made');

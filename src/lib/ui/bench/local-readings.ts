@@ -11,7 +11,10 @@ import type { OutboxItem } from './outbox';
  */
 export function withLocal(evidence: SpoolEvidence, local: readonly Reading[], takenBack: ReadonlySet<string>): SpoolEvidence {
 	const kept = new Set(evidence.readings.map((r) => r.id));
-	const all = [...evidence.readings, ...local.filter((r) => !kept.has(r.id))];
+	const more = local.filter((r) => !kept.has(r.id));
+	// The very same where there is nothing to lay over: what was worked out from it still holds.
+	if (more.length === 0 && !evidence.readings.some((r) => takenBack.has(r.id))) return evidence;
+	const all = [...evidence.readings, ...more];
 	return { ...evidence, readings: all.map((r) => (takenBack.has(r.id) ? { ...r, status: 'excluded' as const } : r)) };
 }
 

@@ -29,6 +29,8 @@ type Given = {
 	evidence: SpoolEvidence[];
 	/** The spool whose evidence came along whole. */
 	opened: string | null;
+	/** What the server found of it. */
+	found: Finding[];
 	progress: DiameterProgress[];
 	basis: Basis;
 	instruments: Omit<Instrument, 'quantity'>[];
@@ -60,7 +62,14 @@ export class DiameterBench {
 	readonly counted = $derived.by(() => this.#progress[this.bench.index]?.counted ?? 0);
 	/** The server knows how far a spool is whose readings are not here yet. */
 	readonly whole = $derived.by(() => this.bench.evidence !== undefined && this.#isWhole(this.bench.evidence));
-	readonly findings = $derived.by<Finding[]>(() => (this.bench.evidence ? diameterStation.find(this.bench.evidence, this.#basis, 0) : []));
+	/** As the server found them, until something is captured here or another spool is opened. */
+	readonly findings = $derived.by<Finding[]>(() => {
+		const { evidence, index } = this.bench;
+		if (!evidence) return [];
+		const given = this.#given();
+		const asServed = evidence === given.evidence[index] && evidence.spool.id === given.opened;
+		return asServed ? given.found : diameterStation.find(evidence, this.#basis, 0);
+	});
 	readonly readings = $derived.by(() => (this.bench.evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));
 	readonly counting = $derived(this.readings.filter((r) => r.status === 'counts'));
 	readonly odd = $derived(oddReadings(this.counting)[0]);

@@ -1,6 +1,7 @@
 import { diameterProgress, firstUnmeasured } from '$lib/core/diameter/progress';
 import { database } from '$lib/server/context';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
+import { foundBy } from '$lib/server/evidence/stations';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
@@ -13,10 +14,12 @@ export const load: PageServerLoad = async (event) => {
 	const first = firstUnmeasured(progress, basis.diameterPlaces * basis.diameterDirections);
 	// Another spool is chosen without asking the server again.
 	const asked = event.untrack(() => event.url.searchParams.get('spool'));
-	const opened = (spools.find((e) => e.spool.id === asked) ?? spools[first ?? 0])?.spool.id ?? null;
+	const open = spools.find((e) => e.spool.id === asked) ?? spools[first ?? 0];
 	return {
-		evidence: spools.map((e) => (e.spool.id === opened ? onlyStation(e, 'diameter') : lightEvidence(e, 'diameter'))),
-		opened,
+		evidence: spools.map((e) => (e === open ? onlyStation(e, 'diameter') : lightEvidence(e, 'diameter'))),
+		opened: open?.spool.id ?? null,
+		/** What was found of the one that is opened, so that it stands in the page. */
+		found: open ? foundBy('diameter', open, basis, Date.now()) : [],
 		progress,
 		instruments: workshop.instruments
 	};

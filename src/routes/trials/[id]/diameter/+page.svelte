@@ -48,7 +48,7 @@
 {#if !evidence}
 	<EmptyBench title="Diameter" trialId={data.head.id} />
 {:else}
-	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id)} {move}>
+	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id)} {move} found={measuring.whole}>
 		<DamagedRecords damaged={evidence.damaged} kind="log" />
 		{#if measuring.problem}<Problem>{measuring.problem}</Problem>{/if}
 		<div class="flex flex-wrap items-baseline gap-x-3">

@@ -1,7 +1,7 @@
 import { settingsOffered } from '$lib/core/calibration/offered';
 import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
-import { calibrationsOf } from '$lib/server/evidence/stations';
+import { calibrationsOf, foundBy } from '$lib/server/evidence/stations';
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
@@ -21,8 +21,17 @@ export const load: PageServerLoad = async (event) => {
 		loadPhotos(database(), ids)
 	]);
 	const now = Date.now();
+	const wanted = wantedOf(whole, 'prints', now);
+	const first = whole.spools.find((_, i) => wanted[i] !== null) ?? whole.spools[0];
+	// Another spool is chosen without asking the server again.
+	const asked = event.untrack(() => event.url.searchParams.get('spool'));
+	const opened = whole.spools.find((e) => e.spool.id === asked) ?? first;
 	return {
-		wanted: wantedOf(whole, 'prints', now),
+		wanted,
+		/** Without a spool in the address: the first that still wants prints. */
+		first: first?.spool.id ?? null,
+		// What was found of the one that is opened is known here; a slow phone would work it out before it answers a key.
+		found: Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis, now)]] : []),
 		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),

@@ -39,12 +39,11 @@
 	let { data }: PageProps = $props();
 	const missingOf = (i: number) => data.wanted[i] ?? null;
 	const pieceOf = (missing: Missing | null) => (missing && 'pieceId' in missing.params ? missing.params.pieceId : null);
-	// Without a spool in the address: the first that still wanted prints when the page was opened.
-	const first = untrack(() => data.spools.find((_, i) => missingOf(i) !== null) ?? data.spools[0])?.id;
 	const bench = new Bench({
 		station: 'prints',
 		evidence: () => data.evidence,
-		first,
+		// As it was when the page was opened: what is saved moves nobody on.
+		first: untrack(() => data.first),
 		status: (e, i) => {
 			const done = e.attempts.filter((a) => a.status === 'counts').length;
 			const missing = missingOf(i);
@@ -54,7 +53,7 @@
 	});
 	const evidence = $derived(data.evidence[bench.index]);
 	const bySpool = $derived(evidence?.spool.id ?? '');
-	const findings = $derived(evidence ? printsStation.find(evidence, data.basis, 0) : []);
+	const findings = $derived(evidence ? (data.found[evidence.spool.id] ?? printsStation.find(evidence, data.basis, 0)) : []);
 	const labelNozzle = $derived.by(() => {
 		const low = evidence ? stated(evidence.claims, 'nozzleLowC') : null;
 		const high = evidence ? stated(evidence.claims, 'nozzleHighC') : null;
@@ -151,7 +150,13 @@
 {#if !evidence || !draft}
 	<EmptyBench title="Prints" trialId={data.head.id} />
 {:else}
-	<BenchFrame items={bench.items} chosen={evidence.spool.id} onchoose={(id) => bench.choose(id)} move={(by) => bench.move(by)}>
+	<BenchFrame
+		items={bench.items}
+		chosen={evidence.spool.id}
+		onchoose={(id) => bench.choose(id)}
+		move={(by) => bench.move(by)}
+		found={evidence.spool.id in data.found}
+	>
 		<DamagedRecords damaged={evidence.damaged} kind="print" />
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
