@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import { connect, type Connection } from '../../src/lib/server/db/client';
 import { writeLog } from '../../src/lib/server/db/schema';
 import { allKept, api, makeTrial, open } from './bench';
+import { loseAnswer, storedOnce } from './lose-answer';
 import { TestServer } from './server';
 
 let server: TestServer;
@@ -17,50 +18,9 @@ test.afterAll(async () => {
 	await server.stop();
 });
 
-const NOT_KNOWN = /not known whether (this|it) was saved/;
 const kinds = async (): Promise<string[]> => (await db.db.select({ kind: writeLog.kind }).from(writeLog)).map((row) => row.kind);
-
-/**
- * The server does what it is asked, and its answer is lost on the way, once.
- * @returns whether one was lost by now
- */
-async function loseAnswer(page: Page, path: string): Promise<() => boolean> {
-	let lost = false;
-	await page.route(
-		(url) => new RegExp(`^/api/v1/${path}$`).test(url.pathname),
-		async (route) => {
-			if (lost || route.request().method() === 'GET') return route.continue();
-			lost = true;
-			// A kept connection may have been closed by the server just now; a browser asks again by itself, this helper has to be told.
-			await route.fetch({ maxRetries: 3 });
-			await route.abort('connectionreset');
-		}
-	);
-	return () => lost;
-}
-
-/**
- * Presses once and loses the answer, then presses the same again: it is told that nobody knows, and in the end there is one entry.
- * @param press fills in what the form asks and sends it; a second time it only sends
- */
-async function once(page: Page, path: string, kind: string, press: (first: boolean) => Promise<void>): Promise<void> {
-	await test.step(`${kind}: ${path}`, async () => {
-		const lost = await loseAnswer(page, path);
-		const before = (await kinds()).filter((k) => k === kind).length;
-		await press(true);
-		await expect.poll(lost).toBe(true);
-		await expect(page.getByText(NOT_KNOWN).first()).toBeVisible();
-		expect((await kinds()).filter((k) => k === kind)).toHaveLength(before + 1);
-		const answered = page.waitForResponse(
-			(r) => r.request().method() !== 'GET' && new RegExp(`/api/v1/${path}$`).test(new URL(r.url()).pathname) && r.ok()
-		);
-		await press(false);
-		expect((await answered).status()).toBe(200);
-		await expect(page.getByText(NOT_KNOWN)).toHaveCount(0);
-		expect((await kinds()).filter((k) => k === kind)).toHaveLength(before + 1);
-		await page.unrouteAll({ behavior: 'wait' });
-	});
-}
+const once = (page: Page, path: string, kind: string, press: (first: boolean) => Promise<void>): Promise<void> =>
+	storedOnce(kinds, page, path, kind, press);
 
 const label = (page: Page, name: string | RegExp) => page.getByLabel(name).first();
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
@@ -249,6 +209,27 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 		if (first) await page.locator('#fact-lot').fill('L7');
 		await button(page, 'Save').click();
 	});
+	await page.getByText('Correct maker, product').click();
+	await once(page, 'product-facts', 'productFacts', async (first) => {
+		if (first) await page.getByLabel('Material').fill('ASA');
+		if (first) await page.locator('#right-reason').fill('read the wrong label');
+		await button(page, 'Correct it').click();
+	});
+	await once(page, 'archivings', 'archiving', () =>
+		button(page, /^archive/)
+			.first()
+			.click()
+	);
+	await button(page, /^bring back/).click();
+	await expect(button(page, /^archive/)).toBeVisible();
+	await page.getByText('1 price seen').click();
+	await button(page, 'wrong?').click();
+	await once(page, 'amendments', 'amendment', async (first) => {
+		if (first) await page.locator('#quote-reason').fill('another reel');
+		await button(page, 'Mark invalid').click();
+	});
+	const struck = page.getByRole('region', { name: 'Corrections' }).getByRole('listitem').filter({ hasText: 'another reel' });
+	await once(page, 'amendments', 'amendment', () => struck.getByRole('button', { name: 'undo' }).click());
 	await once(page, 'house-spool', 'houseSpool', () => button(page, 'Make it the house spool').click());
 	await once(page, 'parts', 'part', async (first) => {
 		if (first) await page.locator('#part-name').fill('finder bracket');

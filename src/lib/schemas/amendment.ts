@@ -1,5 +1,5 @@
 import { saying } from './field-error';
-import { AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUANTITIES, NOTE_TARGETS } from '$lib/core/closed-lists';
+import { AMENDED_FACTS, AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUANTITIES, NOTE_TARGETS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
@@ -12,12 +12,13 @@ const metre = z
 export const amendmentBody = z
 	.object({
 		id,
-		targetKind: z.enum(AMENDED_KINDS),
+		targetKind: z.enum([...AMENDED_KINDS, ...AMENDED_FACTS]).describe('facts of a spool, product, trial or printer are only undone here'),
 		targetId: id,
 		action: z.enum(AMENDMENT_ACTIONS),
 		undoesId: id.optional(),
 		typed: typed.optional().describe('the corrected value of a reading, as typed'),
 		before: z.enum(BEFORE).optional().describe('what lay before a weighing, if the inference was wrong'),
+		instrumentId: id.optional().describe('the instrument a reading was really taken with'),
 		accepted: z.boolean().default(false),
 		range: z
 			.object({ fromM: metre, toM: metre })

@@ -102,7 +102,7 @@ export type AttemptInput = z.input<typeof attemptBody>;
 
 /** What a correction of an attempt may supersede. */
 export const attemptReplacement = z
-	.object({ ...outcomeFields, outcome: outcomeFields.outcome.optional() })
+	.object({ ...outcomeFields, outcome: outcomeFields.outcome.optional(), pieceId: id, settings, at: instant })
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: saying('nothingCorrected') });
 

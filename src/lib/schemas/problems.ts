@@ -1,8 +1,9 @@
 import type { None } from '$lib/core/finding/none';
-import type { AMENDED_KINDS, NOTE_TARGETS } from '$lib/core/closed-lists';
+import type { AMENDED_KINDS, ARCHIVED_KINDS, NOTE_TARGETS } from '$lib/core/closed-lists';
 
 /** What an address can name and not find. */
-export type Addressed = (typeof AMENDED_KINDS)[number] | (typeof NOTE_TARGETS)[number] | 'piece' | 'page' | 'slice' | 'table';
+export type Addressed =
+	(typeof AMENDED_KINDS)[number] | (typeof ARCHIVED_KINDS)[number] | (typeof NOTE_TARGETS)[number] | 'piece' | 'page' | 'slice' | 'table';
 
 /** Why a request as a whole was not carried out, with what its sentence needs. Sentences are in ui/words, by code. */
 export type ProblemParams = {

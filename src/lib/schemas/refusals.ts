@@ -133,6 +133,7 @@ type TogetherRefusals = {
 	undoneMissing: None;
 	onlyLogsInPart: None;
 	notCorrectable: { what: string };
+	onlyUndone: None;
 	onlyWeighingsHaveBefore: None;
 	onlyForCorrections: None;
 	noSampleBetween: None;

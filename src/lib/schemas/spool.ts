@@ -119,6 +119,18 @@ export const quoteBody = z.object({
 	zone
 });
 
+/** What a reel is called by, put right: what is left out stays. Maker, product, material and net mass are those of all reels of the product. */
+export const productFactsBody = z.object({
+	id,
+	spoolId: id,
+	maker: words().optional(),
+	filament: words().optional(),
+	material: requiredWords(40).optional(),
+	benchCode: benchCode.optional(),
+	netMass: typed.optional(),
+	reason: words(300).refine((text) => text !== '', { error: saying('reasonMissing') })
+});
+
 /** Facts of a spool that may be completed later; each change is an amendment. */
 export const spoolFactsBody = z.object({
 	id,

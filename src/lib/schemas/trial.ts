@@ -91,7 +91,9 @@ export const trialFactsBody = z.object({
 	id,
 	trialId: id,
 	name: requiredWords().optional(),
-	question: words(2000).optional().describe('empty takes it away')
+	question: words(2000).optional().describe('empty takes it away'),
+	currency: z.enum(CURRENCIES).optional(),
+	reason: words(300).default('said later')
 });
 
 /** Takes a spool out of a trial; what was measured of it stays with the spool. */

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
-import { amendmentBody, noteBody } from '../schemas/amendment';
+import { amendmentBody, instrumentBody, noteBody } from '../schemas/amendment';
 import { attemptBody, type AttemptInput } from '../schemas/attempt';
 import { eventBody } from '../schemas/event';
 import { read } from '../schemas/read';
@@ -9,7 +9,7 @@ import { readingBody, type ReadingInput } from '../schemas/reading';
 import { intakeBody, intakeListBody, quoteBody, spoolFactsBody, type IntakeInput } from '../schemas/spool';
 import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
-import { reading, spool, verdict, writeLog } from './db/schema';
+import { piece, reading, spool, verdict, writeLog } from './db/schema';
 import { loadEvidence } from './evidence/load';
 import { addSpool, addSpools } from './intake/add-spool';
 import { postNote } from './notes/post';
@@ -25,6 +25,7 @@ import { searchSpools } from './spools/search';
 import { pickOf, sheetOf } from './trials/findings';
 import { loadTrial } from './trials/load';
 import { postBlind, postHouseSpool, postTrial } from './trials/post';
+import { postInstrument } from './workshop/workshop';
 import { postVerdict } from './verdicts/post';
 import { sql } from 'drizzle-orm';
 
@@ -234,6 +235,52 @@ describe('amendments', () => {
 		const { id } = (await print(spoolId, { outcome: 'failed', percentReached: 30, cause: 'filament' })).answer;
 		await amend(id, { targetKind: 'attempt', action: 'correct', replacement: { cause: 'printer' }, reason: 'belt was loose' });
 		expect((await loadEvidence(t.db, [spoolId]))[0]?.attempts[0]).toMatchObject({ cause: 'printer', corrected: true, percentReached: 30 });
+	});
+	it('a print is put right: how it ended, its piece, settings and time, and then stands in its right place', async () => {
+		const { spoolId } = (await intake()).answer;
+		const first = (await print(spoolId, { at: '2026-10-01T08:00:00Z' })).answer.id;
+		const second = (await print(spoolId, { at: '2026-10-01T09:00:00Z' })).answer.id;
+		const other = v7();
+		await t.db.insert(piece).values({ id: other, familyId: other, version: 1, name: 'hook', createdAt: NOW });
+		const replace = (replacement: object) =>
+			amend(second, { targetKind: 'attempt', action: 'correct', replacement, reason: 'noted on the wrong line' });
+		await replace({ pieceId: other, settings: { nozzleC: 245 }, at: '2026-10-01T07:00:00Z' });
+		await replace({ outcome: 'failed', percentReached: 60, cause: 'filament', failure: 'lifted' });
+		const attempts = (await loadEvidence(t.db, [spoolId]))[0]?.attempts ?? [];
+		expect(attempts.map((a) => a.id)).toEqual([second, first]);
+		expect(attempts[0]).toMatchObject({
+			pieceId: other,
+			at: Date.parse('2026-10-01T07:00:00Z'),
+			settings: { nozzleC: 245, bedC: null },
+			outcome: 'failed',
+			percentReached: 60,
+			failure: 'lifted'
+		});
+		expect(await errorsOf(replace({ pieceId: v7() }))).toEqual(['replacement.pieceId unknownId']);
+		expect(await errorsOf(replace({ at: '2026-10-09T07:00:00Z' }))).toEqual(['replacement.at future']);
+		expect(await errorsOf(replace({ outcome: 'failed', cause: 'filament' }))).toEqual(['replacement.percentReached percentMissing']);
+		expect(await errorsOf(replace({ outcome: 'failed', percentReached: 100, cause: 'filament' }))).toEqual([
+			'replacement.percentReached percentWhole'
+		]);
+		expect(await errorsOf(replace({ outcome: 'ofNoUse' }))).toEqual(['replacement.cause causeMissing']);
+	});
+	it('a reading taken with another caliper than was noted', async () => {
+		const { spoolId } = (await intake()).answer;
+		const { id } = (await readDiameter(spoolId, '1.75')).answer;
+		const caliper = v7();
+		await postInstrument(
+			t.db,
+			checked(instrumentBody, { id: caliper, name: 'second caliper', errorLimit: '0.02 mm', resolution: '0.01 mm' }),
+			NOW
+		);
+		const right = (instrumentId: string) => amend(id, { action: 'correct', instrumentId, reason: 'the other drawer' });
+		await right(caliper);
+		expect((await loadEvidence(t.db, [spoolId]))[0]?.readings.find((r) => r.id === id)).toMatchObject({
+			instrumentId: caliper,
+			value: 1.75,
+			corrected: true
+		});
+		expect(await errorsOf(right(v7()))).toEqual(['instrumentId unknownId']);
 	});
 });
 

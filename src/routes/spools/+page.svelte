@@ -51,7 +51,8 @@
 	<h1 class="text-[1.6rem] font-bold">Every spool ever seen</h1>
 	<form role="search" class="mt-2 max-w-xl" onsubmit={(e) => e.preventDefault()}>
 		<label for="q" class="small"
-			>Code, maker, product, material, colour, a word of a note; also <em>no strings</em>, <em>no failures</em>, <em>under 20</em></label
+			>Code, maker, product, material, colour, a word of a note; also <em>no strings</em>, <em>no failures</em>, <em>under 20</em>,
+			<em>archived</em></label
 		>
 		<!-- the page is this field -->
 		<Input

@@ -1,8 +1,10 @@
 <script lang="ts">
+	import Archive from '$lib/ui/form/Archive.svelte';
 	import { day, plural } from '$lib/ui/words/numbers';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const away = $derived(data.trials.filter((t) => t.archived));
 </script>
 
 <svelte:head><title>Trials · Draught</title></svelte:head>
@@ -15,7 +17,7 @@
 		<p class="mt-4">No trial yet. A trial is a question put to one spool or many.</p>
 	{/if}
 	<ul class="mt-4 space-y-2">
-		{#each data.trials as trial (trial.id)}
+		{#each data.trials.filter((t) => !t.archived) as trial (trial.id)}
 			<li class="flex flex-wrap items-center gap-x-4">
 				<a href="/trials/{trial.id}" class="panel block min-w-0 flex-1 px-4 py-2.5 hover:border-act">
 					<span class="font-semibold">{trial.name}</span>
@@ -27,8 +29,22 @@
 				<span class="flex flex-col gap-1 text-[0.9rem]">
 					<a class="link inline-block min-h-[26px]" href="/trials/{trial.id}/report">report</a>
 					<a class="link inline-block min-h-[26px]" href="/trials/new?like={trial.id}">new one like it</a>
+					<Archive kind="trial" id={trial.id} name={trial.name} archived={false} />
 				</span>
 			</li>
 		{/each}
 	</ul>
+	{#if away.length}
+		<details class="mt-4">
+			<summary class="font-medium">{plural(away.length, 'archived trial')}</summary>
+			<ul class="mt-2 space-y-1.5">
+				{#each away as trial (trial.id)}
+					<li class="flex flex-wrap items-baseline gap-x-4">
+						<a class="link" href="/trials/{trial.id}">{trial.name}</a>
+						<Archive kind="trial" id={trial.id} name={trial.name} archived />
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
 </div>

@@ -5,15 +5,28 @@
 	import { decisiveness } from '$lib/core/diameter/decisiveness';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
+	import Archive from '$lib/ui/form/Archive.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { day, fixed, upTo } from '$lib/ui/words/numbers';
+	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const inUse = <T extends { archived: boolean }>(list: readonly T[]) => list.filter((one) => !one.archived);
+	const away = $derived(
+		[
+			...[...data.instruments, ...data.scales].map((one) => ({
+				...one,
+				kind: 'instrument' as const,
+				what: one.measures === 'mass' ? 'scale' : 'caliper'
+			})),
+			...data.printers.map((one) => ({ ...one, kind: 'printer' as const, what: 'printer' })),
+			...data.dryers.map((one) => ({ ...one, kind: 'dryer' as const, what: 'dryer' }))
+		].filter((one) => one.archived)
+	);
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
 	let dryerErrors = $state.raw<FieldError[]>([]);
 	const freshAbilities = () => ({
@@ -114,14 +127,15 @@
 	<section class="space-y-2" aria-label="Instruments">
 		<h2 class="font-semibold">Calipers and micrometers</h2>
 		<ul class="space-y-1.5">
-			{#each data.instruments as one (one.id)}
+			{#each inUse(data.instruments) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
 					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
 					<span class="small block">{checkWords(one)}</span>
 					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} keep={(body) => keep('instrument-checks', body)} />
-					<a class="link ml-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
+					<a class="link mx-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
+					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>
 			{:else}
 				<li class="small">None yet. Until you add one, a common caliper accurate to ±0.02 mm is assumed.</li>
@@ -136,7 +150,7 @@
 	<section class="space-y-2" aria-label="Printers">
 		<h2 class="font-semibold">Printers</h2>
 		<ul class="space-y-1.5">
-			{#each data.printers as one (one.id)}
+			{#each inUse(data.printers) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · nozzle {one.nozzle}
 					<span class="small block">{abilityWords(one)}</span>
@@ -172,6 +186,7 @@
 								};
 							}}>edit</button
 						>
+						<span class="ml-3"><Archive kind="printer" id={one.id} name={one.name} archived={false} /></span>
 					{/if}
 				</li>
 			{:else}
@@ -197,7 +212,7 @@
 	<section class="space-y-2" aria-label="Scales">
 		<h2 class="font-semibold">Scales</h2>
 		<ul class="space-y-1.5">
-			{#each data.scales as one (one.id)}
+			{#each inUse(data.scales) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} g, shows {upTo(one.resolution ?? 0, 3)} g
 					<span class="small block"
@@ -206,6 +221,7 @@
 							2
 						)} % of a kilogram</span
 					>
+					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>
 			{:else}
 				<li class="small">None yet. Until one is named, a scale good to one step of its display is assumed.</li>
@@ -220,12 +236,13 @@
 	<section class="space-y-2" aria-label="Dryers">
 		<h2 class="font-semibold">Dryers</h2>
 		<ul class="space-y-1.5">
-			{#each data.dryers as one (one.id)}
+			{#each inUse(data.dryers) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> ·
 					{one.setPointLowC === null && one.setPointHighC === null
 						? 'range not noted'
 						: `${one.setPointLowC === null ? '' : `${upTo(one.setPointLowC, 0)} `}to ${one.setPointHighC === null ? '…' : upTo(one.setPointHighC, 0)} °C`}
+					<span class="ml-3"><Archive kind="dryer" id={one.id} name={one.name} archived={false} /></span>
 				</li>
 			{:else}
 				<li class="small">None yet. Drying needs one.</li>
@@ -264,7 +281,24 @@
 			<Button type="submit" size="sm">Add it</Button>
 		</form>
 	</section>
+	{@render archived()}
 </div>
+
+{#snippet archived()}
+	{#if away.length}
+		<details class="md:col-span-2">
+			<summary class="font-medium">{plural(away.length, 'thing')} archived</summary>
+			<ul class="mt-2 space-y-1.5">
+				{#each away as one (one.id)}
+					<li class="flex flex-wrap items-baseline gap-x-4">
+						{one.name} <span class="small">{one.what}</span>
+						<Archive kind={one.kind} id={one.id} name={one.name} archived />
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
+{/snippet}
 
 {#snippet can(of: typeof abilities, errors: FieldError[], prefix: string)}
 	<div class="flex flex-wrap items-end gap-4">

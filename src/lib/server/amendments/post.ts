@@ -1,17 +1,20 @@
 import { and, eq } from 'drizzle-orm';
 import { leftOutOf } from '$lib/core/amendments/apply';
 import { runsWithout } from '$lib/core/diameter/log/left-out';
+import { AMENDED_FACTS } from '$lib/core/closed-lists';
 import { indexAt, positionAt } from '$lib/core/diameter/log/gauge-log';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
+import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, attempt, event, ownMeasure, photo, reading, series, specimen } from '../db/schema';
+import { amendment, attempt, event, instrument, ownMeasure, photo, piece, quote, reading, series, specimen } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
+import { settleCode, settleProducts } from '../facts/product';
 import { readWholeLog } from '../diameter/logs';
 import { readBy } from '../own/measure';
 import { notFound, refuse, refuseField } from '../problem';
 import { requireOrder } from '../prints/check-order';
-import { raiseRevision } from '../write/revisions';
+import { raiseFilament, raiseRevision, raiseTrial } from '../write/revisions';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -22,8 +25,7 @@ export type KeptAmendment = { id: string; targetId: string };
 export async function postAmendment(db: Database, body: AmendmentBody, now: number): Promise<{ answer: KeptAmendment; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'amendment', body, now }, async (tx) => {
 		const at = pastInstant(body.at, now, 'at');
-		const spoolId = await spoolOfTarget(tx, body);
-		await raiseRevision(tx, spoolId);
+		const spoolId = await ownerOf(tx, body);
 		if (body.action === 'undo') await checkUndone(tx, body);
 		await tx.insert(amendment).values({
 			id: body.id,
@@ -33,13 +35,15 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 			action: body.action,
 			undoesId: body.undoesId,
 			...(body.range ? await samplesOf(tx, spoolId, body.targetId, body.range) : {}),
-			replacement: body.action === 'correct' ? await replacementOf(tx, body) : null,
+			replacement: body.action === 'correct' ? await replacementOf(tx, body, now) : null,
 			reason: body.reason,
 			// Order decides which amendment is in force; the moment of arrival is the one clock all senders share.
 			at: Math.max(at, now),
 			createdAt: now
 		});
 		if (body.targetKind === 'reading' && body.action !== 'exclude') await checkOrder(tx, body.targetId);
+		if (body.targetKind === 'filament') await settleProducts(tx, [body.targetId], now);
+		if (body.targetKind === 'spool') await settleCode(tx, body.targetId);
 		return { id: body.id, targetId: body.targetId };
 	});
 }
@@ -50,10 +54,35 @@ async function checkOrder(tx: Transaction, readingId: string): Promise<void> {
 	if (row?.attemptId) await requireOrder(tx, row.attemptId, readingId, 'typed');
 }
 
-async function spoolOfTarget(tx: Reader, body: AmendmentBody): Promise<string> {
-	const table = { reading, attempt, event, specimen, log: series, photo }[body.targetKind];
-	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, body.targetId));
-	if (!row) throw notFound(body.targetKind);
+type Fact = (typeof AMENDED_FACTS)[number];
+const isFact = (kind: AmendmentBody['targetKind']): kind is Fact => (AMENDED_FACTS as readonly string[]).includes(kind);
+
+/** Under whose id an amendment stands; who is seen anew because of it is raised. */
+async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
+	const { targetKind: kind, targetId } = body;
+	if (isFact(kind)) {
+		if (body.action !== 'undo') throw refuseField('action', 'onlyUndone');
+		if (kind === 'spool') await raiseRevision(tx, targetId);
+		if (kind === 'trial') await raiseTrial(tx, targetId);
+		return targetId;
+	}
+	if (kind === 'quote') {
+		const [row] = await tx.select({ filamentId: quote.filamentId }).from(quote).where(eq(quote.id, targetId));
+		if (!row) throw notFound('quote');
+		await raiseFilament(tx, row.filamentId);
+		return row.filamentId;
+	}
+	const spoolId = await spoolOfTarget(tx, kind, targetId);
+	await raiseRevision(tx, spoolId);
+	return spoolId;
+}
+
+type OfSpool = Exclude<AmendmentBody['targetKind'], Fact | 'quote'>;
+
+async function spoolOfTarget(tx: Reader, kind: OfSpool, targetId: string): Promise<string> {
+	const table = { reading, attempt, event, specimen, log: series, photo }[kind];
+	const [row] = await tx.select({ spoolId: table.spoolId }).from(table).where(eq(table.id, targetId));
+	if (!row) throw notFound(kind);
 	return row.spoolId as string;
 }
 
@@ -83,23 +112,47 @@ async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> 
 	if (!row) throw refuseField('undoesId', 'unknownId', { what: 'amendment' });
 }
 
-/** What supersedes the raw fields; a corrected value passes the same reading of text as the first one. */
-async function replacementOf(tx: Transaction, body: AmendmentBody): Promise<Record<string, unknown>> {
-	if (body.targetKind === 'attempt') {
-		if (!body.replacement) throw refuseField('replacement', 'correctionMissing');
-		return attemptFields(body.replacement);
+/** What supersedes the fields of a print: a piece that is here, a moment that has been, and an end that does not contradict itself. */
+async function replacementOfPrint(tx: Transaction, { replacement: said }: AmendmentBody, now: number): Promise<Record<string, unknown>> {
+	if (!said) throw refuseField('replacement', 'correctionMissing');
+	const { pieceId, at } = said;
+	if (pieceId !== undefined) {
+		const [known] = await tx.select({ id: piece.id }).from(piece).where(eq(piece.id, pieceId));
+		if (!known) throw refuseField('replacement.pieceId', 'unknownId', { what: 'piece' });
 	}
+	const fault = endFault(said);
+	if (fault) throw refuse([fault]);
+	return { ...attemptFields(said), ...(at === undefined ? {} : { at: pastInstant(at, now, 'replacement.at') }) };
+}
+
+function endFault({ outcome, percentReached, cause }: NonNullable<AmendmentBody['replacement']>): FieldError | null {
+	if (outcome === 'failed' && percentReached === undefined) return fieldError('replacement.percentReached', 'percentMissing');
+	if (outcome === 'failed' && percentReached === 100) return fieldError('replacement.percentReached', 'percentWhole');
+	if (outcome && outcome !== 'finished' && !cause) return fieldError('replacement.cause', 'causeMissing');
+	return null;
+}
+
+/** What supersedes the raw fields; a corrected value passes the same reading of text as the first one. */
+async function replacementOf(tx: Transaction, body: AmendmentBody, now: number): Promise<Record<string, unknown>> {
+	if (body.targetKind === 'attempt') return await replacementOfPrint(tx, body, now);
 	if (body.targetKind !== 'reading') throw refuseField('action', 'notCorrectable', { what: body.targetKind });
-	if (!body.typed && !body.before) throw refuseField('typed', 'rightValueMissing');
+	if (!body.typed && !body.before && !body.instrumentId) throw refuseField('typed', 'rightValueMissing');
 	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
 	if (!row) throw notFound('reading');
 	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
-	if (!body.typed) return { before: body.before };
+	const around = { ...(body.before ? { before: body.before } : {}), ...(await instrumentOf(tx, body)) };
+	if (!body.typed) return around;
 	const [own] = row.ownMeasureId ? await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)) : [];
 	const read = readReading(row.quantity, body.typed, own ? readBy(own) : '');
 	if (!read.ok) throw refuse([refusedReading('typed', read)]);
-	const corrected = { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution };
-	return body.before ? { ...corrected, before: body.before } : corrected;
+	return { value: read.value, typedText: read.typedText, typedUnit: read.typedUnit, resolution: read.resolution, ...around };
+}
+
+async function instrumentOf(tx: Transaction, { instrumentId }: AmendmentBody): Promise<{ instrumentId?: string }> {
+	if (!instrumentId) return {};
+	const [known] = await tx.select({ id: instrument.id }).from(instrument).where(eq(instrument.id, instrumentId));
+	if (!known) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
+	return { instrumentId };
 }
 
 /** A finished print has reached 100 % and has nobody to charge, whatever the raw row said. */

@@ -28,7 +28,8 @@ export function readQuote(texts: QuoteTexts): { numbers: QuoteNumbers | null; ne
 	return { numbers, netMassG, errors };
 }
 
-function readNetMass(text: string | undefined, errors: FieldError[]): number | null {
+/** Net mass of a reel in grams as typed; null where nothing was, or where `errors` grew. */
+export function readNetMass(text: string | undefined, errors: FieldError[]): number | null {
 	if (!text) return null;
 	const refuse = (error: FieldError) => {
 		errors.push(error);

@@ -163,6 +163,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
 				pricesHidden: blind,
 				readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
+				// In the order in which they were printed, corrected times among them.
 				attempts: (attemptsOf.get(s.id) ?? [])
 					.filter(({ attempt: a }) => !unreadable.has(a.id))
 					.map(({ attempt: a, printer: p }) =>
@@ -188,7 +189,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 							},
 							amended
 						)
-					),
+					)
+					.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1)),
 				specimens: (specimensOf.get(s.id) ?? [])
 					.filter((one) => !unreadable.has(one.id))
 					.map((one) =>
@@ -250,7 +252,9 @@ function amendedReadings(rows: readonly { reading: Reading }[], amendments: read
 
 /** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */
 async function loadQuotes(db: Reader, spoolIds: string[], filamentIds: string[]): Promise<Map<string, Quote[]>> {
-	const rows = await db.select().from(quote).where(inArray(quote.filamentId, filamentIds)).orderBy(desc(quote.seenAt), desc(quote.id));
+	const raw = await db.select().from(quote).where(inArray(quote.filamentId, filamentIds)).orderBy(desc(quote.seenAt), desc(quote.id));
+	const amendments = await loadAmendments(db, filamentIds);
+	const rows = raw.map((q) => applyAmendments(q, amendments.get(q.filamentId) ?? [])).filter((q) => q.status === 'counts');
 	const bought = await db
 		.select()
 		.from(purchase)

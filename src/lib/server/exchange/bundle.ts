@@ -9,6 +9,7 @@ import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
+import { firstEntered } from '../facts/product';
 import { lockCodes } from '../intake/bench-codes';
 import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
@@ -60,6 +61,12 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	if (hidden.size > 0) throw problem(409, 'blindBundle');
 	await take('spools', { id: spoolIds });
 	await take('filaments', { id: idsOf('spools', 'filamentId') });
+	// As they were first entered: their corrections go along as such, and fit a bench that has either.
+	const entered = await firstEntered(db, idsOf('filaments'));
+	found.set(
+		'filaments',
+		(found.get('filaments') ?? []).map((row) => ({ ...row, ...entered.get(String(row.id)) }))
+	);
 	await take('makers', { id: idsOf('filaments', 'makerId') });
 	for (const name of ['claims', 'lots', 'quotes']) await take(name, { filamentId: idsOf('filaments') });
 	for (const name of ['purchases', 'events', 'attempts', 'specimens', 'readings', 'parts']) await take(name, { spoolId: spoolIds });
@@ -70,7 +77,7 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	await take('drying-run-ends', { runId: idsOf('drying-runs') });
 	await take('part-states', { partId: idsOf('parts') });
 	for (const name of WHOLE) found.set(name, await rowsBy(db, RECORD_TABLES.find((t) => t.name === name) as RecordTable, null));
-	const owners = [...spoolIds, trialId, ...idsOf('printers')];
+	const owners = [...spoolIds, trialId, ...['printers', 'instruments', 'dryers', 'filaments'].flatMap((name) => idsOf(name))];
 	for (const name of ['amendments', 'notes']) await take(name, { spoolId: owners });
 	// Readings of another trial's own measures come along with the spool; so must the measures.
 	const measures = idsOf('readings', 'ownMeasureId').filter((m) => m !== 'null' && !idsOf('own-measures').includes(m));

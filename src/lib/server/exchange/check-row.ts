@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { colourHex, isSeen, words } from '$lib/schemas/common';
+import { CURRENCIES } from '$lib/core/units/money';
+import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/schemas/common';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import { paramError } from '$lib/schemas/param-error';
@@ -102,6 +103,7 @@ function checkAttempt(row: Row, path: string): FieldError[] {
 }
 
 const finite = z.number();
+const product = { maker: words(), name: words(), material: requiredWords(40) };
 
 /** What an amendment may supersede of each kind of record. Anything else would let a file rewrite what it points at. */
 const REPLACEMENTS: Record<string, z.ZodType> = {
@@ -110,7 +112,8 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		typedText: words().optional(),
 		typedUnit: words(16).optional(),
 		resolution: finite.nullable().optional(),
-		before: z.enum(BEFORE).optional()
+		before: z.enum(BEFORE).optional(),
+		instrumentId: id.optional()
 	}),
 	attempt: z.strictObject({
 		outcome: z.enum(PRINT_OUTCOMES).optional(),
@@ -118,15 +121,27 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		cause: z.enum(FAILURE_CAUSES).nullable().optional(),
 		failure: z.enum(FAILURE_KINDS).nullable().optional(),
 		tuning: z.boolean().optional(),
-		settings: settings.optional()
+		settings: settings.optional(),
+		pieceId: id.optional(),
+		at: z.int().min(0).optional()
 	}),
 	spool: z.strictObject({
 		colourName: words().optional(),
 		colourHex: colourHex.optional(),
 		obtained: z.enum(OBTAINED).optional(),
-		lot: words().optional()
+		lot: words().optional(),
+		benchCode: benchCode.optional(),
+		codeWas: benchCode.optional(),
+		archived: z.boolean().optional()
 	}),
-	trial: z.strictObject({ name: words().optional(), question: words(2000).nullable().optional() }),
+	filament: z.strictObject({ ...product, was: z.strictObject({ ...product, makerId: id }) }),
+	quote: z.strictObject({ netMassG: z.number().positive().max(50_000) }),
+	trial: z.strictObject({
+		name: words().optional(),
+		question: words(2000).nullable().optional(),
+		currency: z.enum(CURRENCIES).optional(),
+		archived: z.boolean().optional()
+	}),
 	printer: z.strictObject({
 		hotEndMaxC: finite.optional(),
 		feedPathMm: finite.optional(),
@@ -135,8 +150,11 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		reelMaxG: finite.optional(),
 		cardReels: z.boolean().optional(),
 		hardenedNozzle: z.boolean().optional(),
-		enclosed: z.boolean().optional()
-	})
+		enclosed: z.boolean().optional(),
+		archived: z.boolean().optional()
+	}),
+	instrument: z.strictObject({ archived: z.boolean() }),
+	dryer: z.strictObject({ archived: z.boolean() })
 };
 
 function checkAmendment(row: Row, path: string): FieldError[] {

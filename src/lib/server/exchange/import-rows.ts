@@ -13,7 +13,8 @@ import { checkTogether } from './check-together';
 import { completeRow } from './complete-row';
 import { rowSchema } from './row-schema';
 import type { FileRow } from './csv';
-import { recordTable, referencesIn, TARGET_TABLES, type RecordTable } from './tables';
+import { OWNER_TABLES, recordTable, referencesIn, TARGET_TABLES, type RecordTable } from './tables';
+import { firstEntered, settleProducts } from '../facts/product';
 
 export type Imported = { fresh: number; known: number; errors: FieldError[] };
 
@@ -69,6 +70,13 @@ export async function importRows(
 	if (previewOnly) return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: false }) };
 	for (let i = 0; i < fresh.length; i += CHUNK)
 		await tx.insert(table.table).values(fresh.slice(i, i + CHUNK).map((r) => fromWire(columns, r.values)));
+	// A product that was corrected elsewhere is corrected here too.
+	if (table.name === 'amendments')
+		await settleProducts(
+			tx,
+			[...new Set(fresh.flatMap(({ values: v }) => (v.targetKind === 'filament' ? [String(v.targetId)] : [])))],
+			now
+		);
 	return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: true }) };
 }
 
@@ -150,10 +158,10 @@ function pointersOf(
 	);
 	if (!('targetKind' in values)) return plain;
 	const kind = String(values.targetKind);
-	const owner = kind === 'trial' || kind === 'printer' ? TARGET_TABLES[kind] : 'spools';
+	const owner = OWNER_TABLES[kind] ?? 'spools';
 	return [
 		{ row, name: 'targetId', target: TARGET_TABLES[kind] as string, id: String(values.targetId) },
-		{ row, name: 'spoolId', target: owner as string, id: String(values.spoolId) }
+		{ row, name: 'spoolId', target: owner, id: String(values.spoolId) }
 	];
 }
 
@@ -178,6 +186,8 @@ async function partByKnown(
 			const wire = toWire(columns, row);
 			here.set(keyOf(wire), wire);
 		}
+	// A file from before a correction says what was entered first.
+	const firstSaid = table.name === 'filaments' ? await firstEntered(tx, ids) : new Map<string, Record<string, unknown>>();
 	const others = table.knownBy ? await byName(tx, table, table.knownBy) : new Map<string, string>();
 	const taken = table.name === 'spools' ? await byName(tx, table, 'benchCode') : new Map<string, string>();
 	const together = await uniques(tx, table);
@@ -199,7 +209,7 @@ async function partByKnown(
 		const before = here.get(keyOf(values));
 		const sameName = table.knownBy ? others.get(String(values[table.knownBy])) : undefined;
 		if (before) {
-			const differs = columns.find((c) => !ignored.has(c.name) && canonical(before[c.name]) !== canonical(values[c.name]));
+			const differs = differsFrom([before, { ...before, ...firstSaid.get(keyOf(values)) }], values, (c) => !ignored.has(c));
 			if (differs) clashes.push(fieldError(`${path}.${differs.name}`, 'hereOtherwise'));
 			known += 1;
 		} else if (sameName !== undefined) {
@@ -217,6 +227,16 @@ async function partByKnown(
 		}
 	}
 	return { fresh, known, clashes };
+}
+
+/** The first column by which a row of a file is unlike what is here; none where it is like one of the ways in which that may stand. */
+function differsFrom(
+	here: readonly Record<string, unknown>[],
+	values: Record<string, unknown>,
+	counts: (column: string) => boolean
+): { name: string } | undefined {
+	const unlike = here.map((row) => Object.keys(row).find((name) => counts(name) && canonical(row[name]) !== canonical(values[name])));
+	return unlike.includes(undefined) ? undefined : { name: unlike[0] as string };
 }
 
 /** Columns that may stand only once together, such as the version of a trial's protocol. */

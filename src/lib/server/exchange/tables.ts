@@ -329,7 +329,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 	{
 		name: 'amendments',
 		table: db.amendment,
-		about: 'corrections, exclusions and their undoing; for a trial or printer its own id stands in spoolId',
+		about:
+			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument or dryer its own id stands in spoolId, for a price that of its filament',
 		rules: {
 			reason: words(500),
 			rangeFrom: z.int().min(0),
@@ -380,7 +381,21 @@ export const TARGET_TABLES: Record<string, string> = {
 	log: 'logs',
 	spool: 'spools',
 	trial: 'trials',
-	printer: 'printers'
+	printer: 'printers',
+	filament: 'filaments',
+	instrument: 'instruments',
+	dryer: 'dryers',
+	quote: 'quotes'
+};
+
+/** Whose id stands in `spoolId` of an amendment or note that is of no spool. */
+export const OWNER_TABLES: Record<string, string> = {
+	trial: 'trials',
+	printer: 'printers',
+	instrument: 'instruments',
+	dryer: 'dryers',
+	filament: 'filaments',
+	quote: 'filaments'
 };
 
 /** Which table of the record each column points into, by the schema's foreign keys. */

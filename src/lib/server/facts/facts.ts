@@ -1,32 +1,31 @@
 import { asc, eq, inArray, and } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import type { ARCHIVED_KINDS } from '$lib/core/closed-lists';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { Reader, Transaction } from '../db/client';
 import { amendment } from '../db/schema';
 import { groupBy } from '../evidence/group';
 
-/** Things outside any spool whose plain facts may be said better later. */
-type FactKind = 'trial' | 'printer';
+/** Things whose plain facts may be said better later. */
+type FactKind = (typeof ARCHIVED_KINDS)[number];
 
-/** Keeps later facts of a trial or printer as an amendment; the first row stays as it was. Empty facts are left out. */
+/** Keeps later facts of a trial, a printer or the like as an amendment; the first row stays as it was. Empty facts are left out. */
 export async function amendFacts(
 	tx: Transaction,
 	kind: FactKind,
-	targetId: string,
-	facts: Record<string, unknown>,
-	now: number
+	{ id: targetId, facts, reason = 'said later', now }: { id: string; facts: Record<string, unknown>; reason?: string; now: number }
 ): Promise<void> {
 	const said = Object.fromEntries(Object.entries(facts).filter(([, v]) => v !== undefined));
 	if (Object.keys(said).length === 0) return;
 	await tx.insert(amendment).values({
 		id: v7(),
-		// No spool has the id of a trial or printer.
+		// No spool has the id of a trial or printer; its own stands there.
 		spoolId: targetId,
 		targetKind: kind,
 		targetId,
 		action: 'correct',
 		replacement: said,
-		reason: 'said later',
+		reason,
 		at: now,
 		createdAt: now
 	});
@@ -51,3 +50,6 @@ export async function withFacts<T extends { id: string }>(db: Reader, kind: Fact
 	const of = groupBy(found, (a) => a.targetId);
 	return rows.map((row) => applyAmendments(row, (of.get(row.id) ?? []) as Amendment[]));
 }
+
+/** Whether a row was put away, as its later facts leave it. */
+export const isArchived = (row: { id: string; archived?: unknown }): boolean => row.archived === true;

@@ -10,7 +10,17 @@ import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { pieceBody } from '$lib/schemas/piece';
 import { readingBody } from '$lib/schemas/reading';
-import { filamentBody, intakeBody, intakeListBody, quoteBody, spoolBody, spoolFactsBody, unboxingBody } from '$lib/schemas/spool';
+import { archivingBody } from '$lib/schemas/archiving';
+import {
+	filamentBody,
+	intakeBody,
+	intakeListBody,
+	productFactsBody,
+	quoteBody,
+	spoolBody,
+	spoolFactsBody,
+	unboxingBody
+} from '$lib/schemas/spool';
 import { specimenBody } from '$lib/schemas/strength';
 import {
 	blindBody,
@@ -65,6 +75,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('filaments', filamentBody, 'a product line with its stated figures'),
 	post('spools', spoolBody, 'one reel of a filament'),
 	post('spool-facts', spoolFactsBody, 'complete what was left for later'),
+	post('product-facts', productFactsBody, 'put right what a reel is called by: maker, product, material, bench code, net mass'),
 	post('unboxings', unboxingBody, 'what was odd at unboxing, or that nothing was'),
 	post('quotes', quoteBody, 'a price seen or paid'),
 	post('readings', readingBody, 'keep one reading: a diameter, a weighing, a mark, a load, an own measure'),
@@ -76,6 +87,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('events', eventBody, 'say that something happened to a spool: printed from, wound onto another reel, filament cut off'),
 	post('parts', partBody, 'put a part into service'),
 	post('part-states', partStateBody, 'how a part in service was found'),
+	post('archivings', archivingBody, 'put a spool, trial, printer, instrument or dryer away, or bring it back'),
 	post('amendments', amendmentBody, 'correct, exclude, reinstate, confirm or undo; the record itself stays'),
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),

@@ -16,11 +16,12 @@ import { strengthStation } from '$lib/core/strength/station';
 import { timesClaim, type TimesTold } from '$lib/core/strength/times-claim';
 import type { Reader } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
-import { ownMeasure, reading, spool, trial, trialSpool, verdict } from '../db/schema';
+import { ownMeasure, quote, reading, spool, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { loadAmendments, type SpoolAmendment } from '../evidence/load-events';
 import { loadNotes, type NoteRow } from '../notes/load';
-import { withFacts } from '../facts/facts';
+import { isArchived, withFacts } from '../facts/facts';
+import { applyAmendments } from '$lib/core/amendments/apply';
 import { asOwnMeasure } from '../own/measure';
 import { loadHandbook } from '../handbook/handbook';
 import { loadPieces } from '../pieces/load';
@@ -55,7 +56,13 @@ export type SpoolWhole = {
 	dryFirst: Message[];
 	/** Other spools of the same product that wanted drying first; none where this one was dried, or says so itself. */
 	driedFellows: { id: string; code: string; reasons: Message[] }[];
+	/** Of the spool and its records, then of its product and prices; those are withheld with the names. */
 	amendments: SpoolAmendment[];
+	/** Prices that were marked invalid. */
+	struckQuotes: { id: string; priceMinor: number; currency: string }[];
+	/** How many reels of its product are here. */
+	reels: number;
+	archived: boolean;
 	/** Raw values of corrected readings: what they were before. */
 	raw: RawReading[];
 	trials: { id: string; name: string; role: string }[];
@@ -131,6 +138,14 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	const then = conditionAt(evidence, now);
 	const state = { kind: then.kind, days: then.since === null ? null : (now - then.since) / 86_400_000 };
 	const wanted = state.kind === 'dried' ? [] : dryFirst(evidence, basis);
+	const ofProduct = evidence.pricesHidden ? [] : ((await loadAmendments(db, [owner.filamentId])).get(owner.filamentId) ?? []);
+	const [reels, quotes] = await Promise.all([
+		db.$count(spool, eq(spool.filamentId, owner.filamentId)),
+		db
+			.select({ id: quote.id, priceMinor: quote.priceMinor, currency: quote.currency })
+			.from(quote)
+			.where(eq(quote.filamentId, owner.filamentId))
+	]);
 	const corrected = new Set(evidence.readings.filter((r) => r.corrected).map((r) => r.id));
 	return {
 		evidence,
@@ -143,15 +158,20 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		timesClaim: await timesClaimOf(db, evidence, basis, now),
 		driedFinished: wetDryFinished(evidence, basis),
 		marksOver: [...overDays(evidence, basis), ...overWater(evidence, basis)],
-		lacks: (await listWorkshop(db)).printers.map((p) => ({
-			id: p.id,
-			who: `On ${p.name}`,
-			demands: demandsUnmet(evidence, p, basis.handbook)
-		})),
+		lacks: (await listWorkshop(db)).printers
+			.filter((p) => !p.archived)
+			.map((p) => ({
+				id: p.id,
+				who: `On ${p.name}`,
+				demands: demandsUnmet(evidence, p, basis.handbook)
+			})),
 		state,
 		dryFirst: wanted,
 		driedFellows: wanted.length > 0 || state.kind === 'dried' ? [] : await fellowsDriedFirst(db, owner.filamentId, spoolId, basis),
-		amendments: amendments.get(spoolId) ?? [],
+		amendments: [...(amendments.get(spoolId) ?? []), ...ofProduct].toSorted((a, b) => a.at - b.at),
+		struckQuotes: evidence.pricesHidden ? [] : quotes.filter((q) => !evidence.quotes.some((here) => here.id === q.id)),
+		reels,
+		archived: isArchived(applyAmendments({ id: spoolId }, amendments.get(spoolId) ?? [])),
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),
 		verdicts

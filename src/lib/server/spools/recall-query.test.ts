@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readRecall } from './recall-query';
 
-const plain = { words: '', most: null, least: null, spotless: [] };
+const plain = { words: '', most: null, least: null, spotless: [], archived: false };
 
 describe('what is typed to find a spool', () => {
 	it.each([
@@ -13,6 +13,8 @@ describe('what is typed to find a spool', () => {
 		['no matter', { ...plain, words: 'no matter' }],
 		['underlay 20', { ...plain, words: 'underlay 20' }],
 		['under twenty', { ...plain, words: 'under twenty' }],
+		['archived PETG', { ...plain, words: 'PETG', archived: true }],
+		['unarchived', { ...plain, words: 'unarchived' }],
 		['', plain]
 	])('%s', (typed, asked) => expect(readRecall(typed)).toEqual(asked));
 });

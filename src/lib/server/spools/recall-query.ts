@@ -6,6 +6,8 @@ export type RecallQuery = {
 	least: number | null;
 	/** Quantities that have to be at their best: no strings, no failures. */
 	spotless: string[];
+	/** Those that were put away, in place of the others. */
+	archived: boolean;
 };
 
 /** What "no ..." means. */
@@ -21,9 +23,11 @@ const UNDER = new RegExp(String.raw`(?:^|\s)(?:under|below|at most|up to|<)\s*${
 const OVER = new RegExp(String.raw`(?:^|\s)(?:over|above|at least|>)\s*${NUMBER}(?=\s|$)`, 'i');
 const NO = new RegExp(String.raw`(?:^|\s)no (${Object.keys(SPOTLESS).join('|')})(?=\s|$)`, 'gi');
 
+const ARCHIVED = /(?<!\S)archived(?!\S)/i;
+
 /**
  * Reads what was typed to find spools: commas or blanks between, in any order. What is no price and no mark is looked for in the texts.
- * @example readRecall('PETG, no strings, under 20') // { words: 'PETG', most: 20, least: null, spotless: ['strings'] }
+ * @example readRecall('PETG, no strings, under 20') // { words: 'PETG', most: 20, least: null, spotless: ['strings'], archived: false }
  */
 export function readRecall(typed: string): RecallQuery {
 	// A comma between digits is a decimal one.
@@ -34,7 +38,9 @@ export function readRecall(typed: string): RecallQuery {
 		rest = rest.replace(pattern, ' ');
 		return Number(found.replace(',', '.'));
 	};
+	const archived = ARCHIVED.test(rest);
+	rest = rest.replace(ARCHIVED, ' ');
 	const [most, least] = [take(UNDER), take(OVER)];
 	const spotless = [...rest.matchAll(NO)].flatMap((m) => SPOTLESS[(m[1] ?? '').toLowerCase()] ?? []);
-	return { words: rest.replace(NO, ' ').trim().replace(/\s+/g, ' '), most, least, spotless: [...new Set(spotless)] };
+	return { words: rest.replace(NO, ' ').trim().replace(/\s+/g, ' '), most, least, spotless: [...new Set(spotless)], archived };
 }

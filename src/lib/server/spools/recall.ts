@@ -37,7 +37,7 @@ export type Recalled = SpoolListing & {
 /** Every spool ever seen that answers what was typed, with what one wants to know of it. The same findings as on its own page. */
 export async function recallSpools(db: Reader, typed: string, now: number): Promise<Recalled[]> {
 	const query = readRecall(typed);
-	const listed = await searchSpools(db, query.words);
+	const listed = (await searchSpools(db, query.words)).filter((s) => s.archived === query.archived);
 	const ids = listed.map((s) => s.id);
 	if (ids.length === 0) return [];
 	const [evidence, verdicts, told] = await Promise.all([loadEvidence(db, ids), newestVerdicts(db, ids), toldOf(db, ids, now)]);

@@ -2,6 +2,7 @@ import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
 import type { Reader } from '../db/client';
 import { attempt, filament, lot, maker, note, reading, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
+import { isArchived, withFacts } from '../facts/facts';
 
 export type SpoolListing = {
 	id: string;
@@ -16,6 +17,8 @@ export type SpoolListing = {
 	lastAt: number;
 	prints: number;
 	readings: number;
+	/** Put away: not offered where a spool is chosen. */
+	archived: boolean;
 };
 
 const LIMIT = 100;
@@ -60,7 +63,7 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 	const ids = rows.map((r) => r.spool.id);
 	const [prints, readings] =
 		ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
-	const listing = rows.map(({ spool: s, filament: f, maker: m, lot: lotCode }): SpoolListing => {
+	const listing = rows.map(({ spool: s, filament: f, maker: m, lot: lotCode }) => {
 		const p = prints.find((t) => t.id === s.id);
 		const r = readings.find((t) => t.id === s.id);
 		const blind = hidden.has(s.id);
@@ -79,7 +82,13 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 			readings: Number(r?.n ?? 0)
 		};
 	});
-	return listing.sort((a, b) => b.lastAt - a.lastAt);
+	const asNow = await withFacts(db, 'spool', listing);
+	return listing
+		.map((spool, i): SpoolListing => {
+			const { colourName, colourHex, lot: lotCode, ...facts } = asNow[i] ?? spool;
+			return { ...spool, colourName, colourHex, lot: lotCode, archived: isArchived(facts) };
+		})
+		.sort((a, b) => b.lastAt - a.lastAt);
 }
 
 async function tally(

@@ -8,7 +8,7 @@ import type { Criterion } from '$lib/core/pick/types';
 import type { Reader } from '../db/client';
 import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
-import { withFacts } from '../facts/facts';
+import { isArchived, withFacts } from '../facts/facts';
 import { isValidRow } from '../exchange/row-schema';
 import { asOwnMeasure } from '../own/measure';
 import { loadHandbook } from '../handbook/handbook';
@@ -179,7 +179,10 @@ async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]
 		.orderBy(desc(verdict.at), desc(verdict.id));
 }
 
-export type TrialListing = Pick<TrialHead, 'id' | 'name' | 'question' | 'createdAt' | 'blind' | 'preset' | 'currency'> & { spools: number };
+export type TrialListing = Pick<TrialHead, 'id' | 'name' | 'question' | 'createdAt' | 'blind' | 'preset' | 'currency'> & {
+	spools: number;
+	archived: boolean;
+};
 
 /** All trials, newest first. */
 export async function listTrials(db: Reader): Promise<TrialListing[]> {
@@ -198,5 +201,5 @@ export async function listTrials(db: Reader): Promise<TrialListing[]> {
 		.leftJoin(trialSpool, and(eq(trialSpool.trialId, trial.id), isNull(trialSpool.leftAt)))
 		.groupBy(trial.id)
 		.orderBy(desc(trial.createdAt), desc(trial.id));
-	return await withFacts(db, 'trial', rows);
+	return (await withFacts(db, 'trial', rows)).map((row) => ({ ...row, archived: isArchived(row) }));
 }

@@ -102,9 +102,9 @@ async function checkSpools(tx: Reader, spoolIds: string[]): Promise<void> {
 export async function postTrialFacts(db: Database, body: z.output<typeof trialFactsBody>, now: number): Answer<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'trialFacts', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		const { name, question } = body;
-		const facts = { ...(name === undefined ? {} : { name }), ...(question === undefined ? {} : { question: question || null }) };
-		await amendFacts(tx, 'trial', body.trialId, facts, now);
+		const { name, question, currency, reason } = body;
+		const facts = { name, currency, question: question === undefined ? undefined : question || null };
+		await amendFacts(tx, 'trial', { id: body.trialId, facts, reason, now });
 		return { id: body.id };
 	});
 }

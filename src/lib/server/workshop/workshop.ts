@@ -8,7 +8,7 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { dryer, instrument, printer } from '../db/schema';
 import { readTemperature } from '../drying/temperature';
-import { amendFacts, withFacts } from '../facts/facts';
+import { amendFacts, isArchived, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { loadPieces } from '../pieces/load';
 import { abilitiesOf } from '../trials/basis-of';
@@ -25,12 +25,13 @@ export async function listWorkshop(db: Reader) {
 		loadChecks(db),
 		loadStudies(db)
 	]);
-	const all = instruments.map((i) => ({
+	const all = (await withFacts(db, 'instrument', instruments)).map((i) => ({
 		id: i.id,
 		name: i.name,
 		measures: i.quantity,
 		errorLimit: i.errorLimit,
 		resolution: i.resolution,
+		archived: isArchived(i),
 		checks: checks.get(i.id) ?? [],
 		studies: studies.get(i.id) ?? []
 	}));
@@ -40,9 +41,16 @@ export async function listWorkshop(db: Reader) {
 		printers: (await withFacts(db, 'printer', printers)).map((p) => ({
 			id: p.id,
 			nozzle: p.nozzle,
+			archived: isArchived(p),
 			...(abilitiesOf(p) as PrinterAbilities)
 		})),
-		dryers: dryers.map((d) => ({ id: d.id, name: d.name, setPointLowC: d.setPointLowC, setPointHighC: d.setPointHighC })),
+		dryers: (await withFacts(db, 'dryer', dryers)).map((d) => ({
+			id: d.id,
+			name: d.name,
+			setPointLowC: d.setPointLowC,
+			setPointHighC: d.setPointHighC,
+			archived: isArchived(d)
+		})),
 		pieces
 	};
 }
@@ -88,7 +96,7 @@ export async function postPrinterFacts(db: Database, body: z.output<typeof print
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
 		if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
 		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed, cardReels: body.cardReels };
-		await amendFacts(tx, 'printer', body.printerId, facts, now);
+		await amendFacts(tx, 'printer', { id: body.printerId, facts, now });
 		return { id: body.id };
 	});
 }

@@ -3,18 +3,19 @@
 	import { onMount } from 'svelte';
 	import { upTo } from '../words/numbers';
 
-	type Named = { id: string; name: string; errorLimit: number | null };
+	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
 	type Props = { instruments: Named[]; chosen: string; unit: string; store: string; none: string; onchange: () => void };
 	let { instruments, chosen = $bindable(), unit, store, none, onchange }: Props = $props();
 
 	onMount(() => {
 		// The first that was named is the bench's own; borrowed ones came later.
 		const kept = localStorage.getItem(store);
-		chosen = instruments.find((i) => i.id === kept)?.id ?? instruments[0]?.id ?? '';
+		const inUse = instruments.filter((i) => !i.archived);
+		chosen = inUse.find((i) => i.id === kept)?.id ?? inUse[0]?.id ?? '';
 	});
 </script>
 
-{#if instruments.length > 0}
+{#if instruments.some((i) => !i.archived)}
 	<label class="sr-only" for="instrument">Instrument</label>
 	<Select
 		placeholder=""
@@ -28,7 +29,9 @@
 		}}
 	>
 		<option value="">not named</option>
-		{#each instruments as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option>{/each}
+		{#each instruments.filter((i) => !i.archived || i.id === chosen) as one (one.id)}<option value={one.id}
+				>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option
+			>{/each}
 	</Select>
 {:else}
 	<a class="link" href="/workshop">{none}</a>

@@ -6,7 +6,7 @@
 
 	/** One dialog for however many readings a page shows. */
 	let { onchange }: { onchange: () => void } = $props();
-	const amending = new Amending<Reading>('reading', () => onchange());
+	const amending = new Amending<Reading>('reading', () => onchange(), ['typed']);
 	let typed = $state('');
 
 	export function edit(reading: Reading): void {

@@ -18,7 +18,7 @@
 	import { running } from './running.svelte';
 	import Problem from '../form/Problem.svelte';
 
-	type Dryer = { id: string; name: string; setPointLowC: number | null; setPointHighC: number | null };
+	type Dryer = { id: string; name: string; setPointLowC: number | null; setPointHighC: number | null; archived: boolean };
 	type Props = { trialId: string; evidence: SpoolEvidence[]; dryers: Dryer[]; handbook: MaterialFigures[]; wanted: string | null };
 	let { trialId, evidence, dryers, handbook, wanted }: Props = $props();
 
@@ -26,7 +26,7 @@
 	// svelte-ignore state_referenced_locally
 	const chosen = new SvelteSet<string>(wanted ? [wanted] : []);
 	// svelte-ignore state_referenced_locally
-	let dryerId = $state(dryers.at(-1)?.id ?? '');
+	let dryerId = $state(dryers.findLast((d) => !d.archived)?.id ?? '');
 	let typedSetPoint = $state<string | null>(null);
 	let typedDuration = $state<string | null>(null);
 	let accepted = $state(false);
@@ -126,9 +126,9 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<div>
 			<label for="load-dryer" class="mb-0.5 block text-[0.85rem] font-medium">Dryer</label>
-			{#if dryers.length}
+			{#if dryers.some((d) => !d.archived)}
 				<Select placeholder="" size="sm" id="load-dryer" bind:value={dryerId}>
-					{#each dryers as one (one.id)}<option value={one.id}
+					{#each dryers.filter((d) => !d.archived || d.id === dryerId) as one (one.id)}<option value={one.id}
 							>{one.name}{one.setPointHighC === null ? '' : `, up to ${upTo(one.setPointHighC, 0)} °C`}</option
 						>{/each}
 				</Select>

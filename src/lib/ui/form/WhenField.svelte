@@ -13,9 +13,11 @@
 		/** Distinguishes two of them on one page. */ id?: string;
 		errors?: readonly FieldError[];
 		what?: string;
+		/** What holds while nothing is typed. */
+		stands?: string;
 		class?: string;
 	};
-	let { when, id = 'when', errors = [], what = 'when', class: extra = '' }: Props = $props();
+	let { when, id = 'when', errors = [], what = 'when', stands = 'now', class: extra = '' }: Props = $props();
 	let element = $state<HTMLElement>();
 	let picker = $state<HTMLInputElement>();
 	const read = $derived(when.read());
@@ -33,7 +35,7 @@
 
 <div class="text-[0.93rem] {extra}" bind:this={element}>
 	{#if !when.open}
-		<button type="button" class="link min-h-[26px]" aria-expanded="false" onclick={() => void unfold()}>{what}: now</button>
+		<button type="button" class="link min-h-[26px]" aria-expanded="false" onclick={() => void unfold()}>{what}: {stands}</button>
 	{:else}
 		<div class="flex flex-wrap items-center gap-x-2 gap-y-1 {when.isNow ? '' : 'question w-fit max-w-full'}">
 			<label for={id}>{what}</label>
@@ -61,7 +63,7 @@
 					onchange={(event) => pick(event.currentTarget.value)}
 				/>
 			</div>
-			<button type="button" class="link" onclick={() => when.backToNow()}>back to now</button>
+			<button type="button" class="link" onclick={() => when.backToNow()}>back to {stands}</button>
 			<p id="{id}-read" class="basis-full font-semibold" aria-live="polite">
 				{#if read?.ok}{dayAndTime(read.at)}, until you put it back{/if}
 			</p>

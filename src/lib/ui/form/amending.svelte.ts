@@ -1,4 +1,5 @@
 import { Form } from './form.svelte';
+import type { When } from './when.svelte';
 
 type Action = 'correct' | 'exclude' | 'reinstate' | 'undo';
 
@@ -11,9 +12,13 @@ export class Amending<T extends { id: string }> {
 	readonly targetKind: 'reading' | 'attempt' | 'specimen';
 	#ondone: () => void;
 
-	constructor(targetKind: 'reading' | 'attempt' | 'specimen', ondone: () => void) {
+	/**
+	 * @param fields of the correction, by their paths
+	 * @param when the record really happened, where that can be corrected
+	 */
+	constructor(targetKind: 'reading' | 'attempt' | 'specimen', ondone: () => void, fields: string[] = [], when?: When) {
 		this.targetKind = targetKind;
-		this.#form = new Form({ fields: targetKind === 'reading' ? ['reason', 'typed'] : ['reason'] });
+		this.#form = new Form({ fields: ['reason', ...fields], when });
 		this.#ondone = ondone;
 	}
 

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { conditionOf, type History } from '$lib/core/conditions/condition-at';
 	import type { Departure } from '$lib/core/prints/departures';
-	import { FAILURE_CAUSES } from '$lib/core/closed-lists';
-	import type { Attempt, FailureCause } from '$lib/core/evidence/attempt';
+	import type { Attempt } from '$lib/core/evidence/attempt';
+	import type { Piece } from '$lib/core/evidence/piece';
 	import type { Reading } from '$lib/core/evidence/reading';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
-	import Choice from '../form/Choice.svelte';
+	import { When } from '../form/when.svelte';
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
@@ -16,8 +16,10 @@
 	import { markName } from '../words/print-marks';
 	import { dayAndTime, upTo } from '../words/numbers';
 	import { stateWords } from '../words/messages';
-	import { CAUSE_WORDS, choices, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
+	import { CAUSE_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
 	import { settingsLine } from './attempt-draft';
+	import EditPrint from './EditPrint.svelte';
+	import { correctedIn, editOf, type AttemptEdit } from './attempt-edit';
 	import Problem from '../form/Problem.svelte';
 
 	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
@@ -29,12 +31,14 @@
 		notes: { targetId: string; text: string }[];
 		photos: { id: string; attemptId: string; width: number; height: number }[];
 		amendments: AmendmentRow[];
+		/** All that could have been printed. */
+		pieces: readonly Pick<Piece, 'id' | 'name' | 'version'>[];
 		pieceName: (id: string) => string;
 		/** What an attempt departs in from the trial it is looked at in. */
 		departures?: (attempt: Attempt) => Departure[];
 		onchange: () => void;
 	};
-	let { attempts, readings, history, notes, photos, amendments, pieceName, departures = () => [], onchange }: Props = $props();
+	let { attempts, readings, history, notes, photos, amendments, pieces, pieceName, departures = () => [], onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
 	const rows = growing(() => attempts.length, 2, 2);
 	const portionOf = (a: Attempt) => history.events.find((e) => e.id === a.portionId)?.portion ?? null;
@@ -59,11 +63,15 @@
 	};
 
 	let editor = $state<ReadingEditor>();
-	const amending = new Amending<Attempt>('attempt', () => onchange());
-	let cause = $state<FailureCause | null>(null);
+	/** When it was really printed, if that was noted wrongly. */
+	const printed = new When();
+	const FIELDS = ['percentReached', 'cause', 'failure', 'outcome', 'pieceId', 'settings'].map((name) => `replacement.${name}`);
+	const amending = new Amending<Attempt>('attempt', () => onchange(), [...FIELDS, 'replacement', 'when'], printed);
+	let draft = $state<AttemptEdit | null>(null);
 
 	function edit(attempt: Attempt): void {
-		cause = attempt.cause;
+		draft = editOf(attempt);
+		printed.backToNow();
 		amending.edit(attempt);
 	}
 </script>
@@ -136,10 +144,12 @@
 <AmendDialog
 	{amending}
 	title="Edit this print"
+	about="What was noted first stays on record."
 	placeholder="belt was loose"
-	correction={amending.chosen && amending.chosen.outcome !== 'finished' ? () => ({ replacement: { cause } }) : undefined}
+	correction={() => {
+		const at = printed.isNow ? {} : { at: printed.moment().at };
+		return { replacement: amending.chosen && draft ? { ...correctedIn(amending.chosen, draft), ...at } : {} };
+	}}
 >
-	{#if amending.chosen && amending.chosen.outcome !== 'finished'}
-		<Choice name="amend-cause" legend="Cause" bind:value={cause} options={choices(FAILURE_CAUSES, CAUSE_WORDS)} />
-	{/if}
+	{#if draft && amending.chosen}<EditPrint at={amending.chosen.at} {draft} {pieces} {printed} errors={amending.errors} />{/if}
 </AmendDialog>

@@ -61,8 +61,7 @@ export function freshDraft(given: {
 	pieceId: string;
 }): AttemptDraft {
 	const from = given.last?.settings ?? given.lastOther?.settings ?? null;
-	const text = (name: keyof PrintSettings) => (from?.[name] === null || from?.[name] === undefined ? '' : String(from[name]));
-	const settings = Object.fromEntries(NAMES.map((name) => [name, text(name)])) as AttemptDraft['settings'];
+	const settings = textOf(from);
 	if (!given.last && given.labelNozzleC !== null) settings.nozzleC = String(given.labelNozzleC);
 	const before = given.last ?? given.lastOther;
 	const setUp = Object.fromEntries(SET_UP.map((name) => [name, before?.setUp[name] ?? ''])) as AttemptDraft['setUp'];
@@ -80,6 +79,12 @@ export function freshDraft(given: {
 		// The same piece from the same spool is most often the same file.
 		fileHash: (given.last?.pieceId === given.pieceId ? given.last.fileHash : null) ?? ''
 	};
+}
+
+/** Settings as they are typed; what was not noted is empty. */
+export function textOf(settings: PrintSettings | null): AttemptDraft['settings'] {
+	const text = (name: keyof PrintSettings) => String(settings?.[name] ?? '');
+	return Object.fromEntries(NAMES.map((name) => [name, text(name)])) as AttemptDraft['settings'];
 }
 
 /** The draft that follows one that was just sent: its settings and set-up stay, what was seen on the print does not. */

@@ -152,6 +152,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	rightValueMissing: () => 'Enter the right value',
 	undoneMissing: () => 'Choose which edit to undo',
 	onlyLogsInPart: () => 'only a log can be left out in part, from its first sample to its last',
+	onlyUndone: () => 'can only be undone here; correct it on its own page',
 	notCorrectable: (p) => `a ${p.what} cannot be corrected; mark it invalid and record the right one`,
 	onlyWeighingsHaveBefore: () => 'only a weighing has something before it',
 	onlyForCorrections: () => 'belongs to corrections only',

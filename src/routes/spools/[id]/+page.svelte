@@ -6,6 +6,7 @@
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
+	import Archive from '$lib/ui/form/Archive.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -16,8 +17,11 @@
 	import LoadsByTemperature from '$lib/ui/strength/LoadsByTemperature.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';
+	import QuoteList from '$lib/ui/cost/QuoteList.svelte';
 	import Calibrations from '$lib/ui/spool/Calibrations.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
+	import Corrections from '$lib/ui/spool/Corrections.svelte';
+	import CorrectReel from '$lib/ui/spool/CorrectReel.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
 	import MarksChanged from '$lib/ui/spool/MarksChanged.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
@@ -28,15 +32,7 @@
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
-	import {
-		AMENDMENT_WORDS,
-		BEFORE_WORDS,
-		CONDITION_WORDS,
-		kindWords,
-		OBTAINED_WORDS,
-		VERDICT_WORDS,
-		wordOf
-	} from '$lib/ui/words/closed-lists';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { sum } from 'd3-array';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -69,10 +65,16 @@
 	const notes = $derived(
 		data.notes.filter((n) => n.targetKind !== 'attempt').map((n) => ({ ...n, of: n.targetKind === 'reading' ? typedOf(n.targetId) : '' }))
 	);
-	/** Prints and specimens show their own; a drying marked invalid can be taken back here too. */
-	const readingAmendments = $derived(data.amendments.filter((a) => a.targetKind === 'reading' || a.targetKind === 'event'));
-	const undone = $derived(new Set(data.amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
-	const rawOf = $derived((id: string) => data.raw.find((r) => r.id === id)?.typedText ?? '');
+	/** Prints and test parts show their own; all the rest is told and undone here. */
+	const corrections = $derived(
+		data.amendments.filter((a) => !['attempt', 'specimen', 'log'].includes(a.targetKind) && a.replacement?.archived === undefined)
+	);
+	/** A record as it stood first. */
+	const nameOf = $derived((id: string) => {
+		const price = data.struckQuotes.find((q) => q.id === id) ?? data.evidence.quotes.find((q) => q.id === id);
+		if (price) return `price ${fixed(price.priceMinor / 100, 2)} ${price.currency}`;
+		return data.raw.find((r) => r.id === id)?.typedText ?? typedOf(id);
+	});
 	const contextSettings = (finding: (typeof data.findings)[number]) =>
 		finding.context.settings
 			.map((s) => {
@@ -80,13 +82,6 @@
 				return `${words.name.toLowerCase()} ${typeof s.value === 'number' ? upTo(s.value, 3) : s.value} ${words.unit}`.trim();
 			})
 			.join(', ') || 'settings not noted';
-	const correctedTo = (a: (typeof readingAmendments)[number]) =>
-		typeof a.replacement?.typedText === 'string'
-			? a.replacement.typedText
-			: typeof a.replacement?.before === 'string'
-				? `${wordOf(BEFORE_WORDS, a.replacement.before)} before it`
-				: '';
-
 	const noFacts = () => ({
 		colourName: '',
 		lot: '',
@@ -135,6 +130,8 @@
 				<Sliver hex={spool.colourHex} label={spool.colourName ?? undefined} class="w-24" />
 				{#if data.isHouse}<span class="font-semibold text-act-ink">house spool</span>{/if}
 				<a class="link" href="/spools/{spool.id}/scorecard">scorecard</a>
+				<Archive kind="spool" id={spool.id} name={spool.code} archived={data.archived} />
+				{#if data.archived}<span class="small">archived: not listed with the others</span>{/if}
 			</div>
 			<p class="mt-1">
 				{[productLine(spool), spool.material, spool.colourName].filter((p, i, all) => p && all.indexOf(p) === i).join(' · ')}
@@ -197,14 +194,8 @@
 					})} <span class="small">seen {day(quote.seenAt)}</span>
 				</p>
 			{/if}
-			{#if data.evidence.quotes.length > 1}
-				<details class="small">
-					<summary>{plural(data.evidence.quotes.length - 1, 'other price')} on record</summary>
-					{#each data.evidence.quotes.slice(1) as q (q.id)}<p>
-							{fixed(q.priceMinor / 100, 2)}
-							{q.currency} for {plural(q.quantity, 'spool')}, {q.kind}, {day(q.seenAt)}
-						</p>{/each}
-				</details>
+			{#if data.evidence.quotes.length > 0}
+				<QuoteList quotes={data.evidence.quotes} counts={quote?.id ?? null} onchange={() => void invalidateAll()} />
 			{/if}
 		</section>
 
@@ -296,6 +287,7 @@
 					notes={data.notes.filter((n) => n.targetKind === 'attempt')}
 					amendments={data.amendments.filter((a) => a.targetKind === 'attempt')}
 					photos={data.photos}
+					pieces={data.evidence.pieces}
 					pieceName={(id) => data.evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
 					onchange={() => void invalidateAll()}
 				/>
@@ -338,6 +330,14 @@
 				<p class="small">The one you always buy: new trials are judged against it.</p>
 			{/if}
 		</section>
+		<CorrectReel
+			{spool}
+			netMassG={netMass?.value ?? null}
+			hidden={data.evidence.pricesHidden}
+			materials={data.basis.handbook.map((h) => h.material)}
+			reels={data.reels}
+			onchange={() => void invalidateAll()}
+		/>
 		<details class="panel px-3 py-2">
 			<summary class="font-semibold">Add missing details</summary>
 			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
@@ -407,35 +407,6 @@
 				<Button type="submit" size="xs" color="alternative">Save</Button>
 			</form>
 		</details>
-		{#if readingAmendments.length}
-			<section class="panel px-3 py-2" aria-label="Corrections">
-				<h2 class="font-semibold">Corrections</h2>
-				<ul class="space-y-1.5">
-					{#each readingAmendments as a (a.id)}
-						<li>
-							{a.action === 'correct' ? `${rawOf(a.targetId)}, now ${correctedTo(a)}` : typedOf(a.targetId)}: {AMENDMENT_WORDS[
-								a.action
-							]}{a.reason ? `, ${a.reason}` : ''}
-							<span class="small">{dayAndTime(a.at)}</span>
-							{#if undone.has(a.id)}
-								<span class="small">(undone)</span>
-							{:else if a.action !== 'undo'}
-								<button
-									type="button"
-									class="link"
-									onclick={() =>
-										void post('amendments', {
-											targetKind: a.targetKind,
-											targetId: a.targetId,
-											action: 'undo',
-											undoesId: a.id
-										})}>undo</button
-								>
-							{/if}
-						</li>
-					{/each}
-				</ul>
-			</section>
-		{/if}
+		<Corrections amendments={corrections} {nameOf} onchange={() => void invalidateAll()} />
 	</aside>
 </div>

@@ -1,25 +1,20 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
-	import type { Quote } from '$lib/core/evidence/quote';
+	import QuoteList from '$lib/ui/cost/QuoteList.svelte';
 	import QuoteForm from '$lib/ui/cost/QuoteForm.svelte';
 	import BarFigure from '$lib/ui/figures/BarFigure.svelte';
 	import { findingLabel, intervalWords } from '$lib/ui/figures/label';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { QUOTE_KIND_WORDS } from '$lib/ui/words/closed-lists';
 	import { sentence } from '$lib/ui/words/messages';
-	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { day, fixed, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
 	const chosen = $derived(page.url.searchParams.get('spool'));
 	const currencies = $derived([...new Set(data.costs.flatMap((c) => c.quotes.map((q) => q.currency)))]);
-
-	const quoteLine = (q: Quote): string =>
-		`${fixed(pricePerKgOf(q), 2)} ${q.currency} per kg, ${QUOTE_KIND_WORDS[q.kind]}, ${day(q.seenAt)}`;
 
 	async function done(): Promise<void> {
 		await invalidateAll();
@@ -66,17 +61,8 @@
 							{:else}
 								<span class="small">{cost.hidden ? 'hidden while blind' : 'no price noted'}</span>
 							{/if}
-							{#if cost.quotes.length > 1 || (cost.quotes.length === 1 && !quote)}
-								<details class="small">
-									<summary>{plural(cost.quotes.length, 'price')} seen</summary>
-									<ul>
-										{#each cost.quotes as seen (seen.id)}
-											<li class={seen.id === cost.counts ? 'font-semibold' : ''}>
-												{quoteLine(seen)}{seen.id === cost.counts ? ': this one counts' : ''}
-											</li>
-										{/each}
-									</ul>
-								</details>
+							{#if cost.quotes.length > 0}
+								<QuoteList quotes={cost.quotes} counts={cost.counts} onchange={() => void invalidateAll()} />
 							{/if}
 						</td>
 						<td class="px-3 py-2 text-right font-semibold">{price?.estimate != null ? fixed(price.estimate, 2) : '–'}</td>

@@ -109,7 +109,7 @@
 			lastOther: others.at(-1) ?? null,
 			labelNozzleC: labelNozzle,
 			condition: evidence ? conditionAt(evidence, Date.now()).kind : 'asReceived',
-			printerId: data.head.printerId ?? data.printers.at(-1)?.id ?? '',
+			printerId: data.head.printerId ?? data.printers.findLast((p) => !p.archived)?.id ?? '',
 			pieceId: wantedPiece
 		});
 	}
@@ -272,7 +272,9 @@
 						<Label for="printer">Printer and nozzle</Label>
 						<Select placeholder="" size="sm" id="printer" bind:value={draft.printerId}>
 							<option value="">not noted</option>
-							{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
+							{#each data.printers.filter((p) => !p.archived || p.id === draft.printerId) as printer (printer.id)}<option value={printer.id}
+									>{printer.name}, {printer.nozzle}</option
+								>{/each}
 						</Select>
 						<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
 					</div>
@@ -299,6 +301,7 @@
 					notes={data.notes}
 					photos={data.photos}
 					amendments={data.amendments}
+					{pieces}
 					{pieceName}
 					departures={(attempt) => departures(evidence, attempt, data.basis)}
 					onchange={() => void invalidateAll()}

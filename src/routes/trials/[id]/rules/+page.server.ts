@@ -6,5 +6,9 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const [whole, workshop, all] = await Promise.all([trialOfRequest(event), listWorkshop(database()), searchSpools(database(), '')]);
-	return { printers: workshop.printers, pieces: [...workshop.pieces].reverse(), others: all.filter((s) => !(s.id in whole.roles)) };
+	return {
+		printers: workshop.printers,
+		pieces: [...workshop.pieces].reverse(),
+		others: all.filter((s) => !s.archived && !(s.id in whole.roles))
+	};
 };

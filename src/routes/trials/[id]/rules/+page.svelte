@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, FAMILIES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
+	import { CURRENCIES } from '$lib/core/units/money';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -48,7 +49,7 @@
 	let told = $state<'number' | 'words'>('number');
 	let family = $state<(typeof OWN_FAMILIES)[number] | 'none'>('none');
 	let add = $state('');
-	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '' })));
+	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '', currency: data.head.currency })));
 	/** Leaving asks twice: the second click takes the spool out. */
 	let leaving = $state<string | null>(null);
 
@@ -179,7 +180,9 @@
 				<Label for="rules-printer">Printer and nozzle</Label>
 				<Select placeholder="" size="sm" id="rules-printer" bind:value={rules.printerId}>
 					<option value="">not noted</option>
-					{#each data.printers as printer (printer.id)}<option value={printer.id}>{printer.name}, {printer.nozzle}</option>{/each}
+					{#each data.printers.filter((p) => !p.archived || p.id === rules.printerId) as printer (printer.id)}<option value={printer.id}
+							>{printer.name}, {printer.nozzle}</option
+						>{/each}
 				</Select>
 			</div>
 			<Field id="repeats" label="Prints per piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
@@ -208,12 +211,23 @@
 			novalidate
 			onsubmit={async (e) => {
 				e.preventDefault();
-				await post(naming, 'trial-facts', facts, 'The trial has its new name; the first one stays on record.');
+				await post(naming, 'trial-facts', facts, 'Saved; what stood there before stays on record.');
 			}}
 		>
-			<h2 class="font-semibold">Name and question</h2>
+			<h2 class="font-semibold">Name, question, currency</h2>
 			<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
 			<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
+			<div>
+				<Label for="trial-currency">Currency</Label>
+				<Select
+					placeholder=""
+					id="trial-currency"
+					size="sm"
+					bind:value={facts.currency}
+					items={CURRENCIES.map((c) => ({ value: c, name: c }))}
+				/>
+				<p class="small">Prices in another currency stay as they are, and are not ranked with these.</p>
+			</div>
 			<Button type="submit" size="sm" color="alternative">Save name</Button>
 		</form>
 		<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">

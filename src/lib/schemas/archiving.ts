@@ -1,0 +1,6 @@
+import { ARCHIVED_KINDS } from '$lib/core/closed-lists';
+import { z } from 'zod';
+import { id } from './common';
+
+/** Puts something away, or brings it back: what was measured with it stays, and counts as before. */
+export const archivingBody = z.object({ id, kind: z.enum(ARCHIVED_KINDS), targetId: id, archived: z.boolean() });

@@ -1,0 +1,49 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { Transaction } from '../db/client';
+import { amendment, claim, quote } from '../db/schema';
+import { loadAmendments } from '../evidence/load-events';
+import { applyAmendments } from '$lib/core/amendments/apply';
+import { raiseFilament } from '../write/revisions';
+
+type Mass = { netMassG: number; typed: string; reason: string; now: number };
+
+/** Says anew what is on a reel: the label's figure, and every price that was reckoned with the one before. False where it says so already. */
+export async function keepQuoteMass(tx: Transaction, filamentId: string, { netMassG, typed, reason, now }: Mass): Promise<boolean> {
+	const [before] = await tx
+		.select({ value: claim.value })
+		.from(claim)
+		.where(and(eq(claim.filamentId, filamentId), eq(claim.quantity, 'netMassG')))
+		.orderBy(desc(claim.createdAt), desc(claim.id))
+		.limit(1);
+	if (before?.value === netMassG) return false;
+	await tx.insert(claim).values({
+		id: v7(),
+		filamentId,
+		quantity: 'netMassG',
+		source: 'label',
+		value: netMassG,
+		typedText: typed,
+		typedUnit: 'g',
+		createdAt: now
+	});
+	const amendments = (await loadAmendments(tx, [filamentId])).get(filamentId) ?? [];
+	const quotes = await tx.select().from(quote).where(eq(quote.filamentId, filamentId));
+	const reckoned = quotes.map((q) => applyAmendments(q, amendments)).filter((q) => q.netMassG === before?.value);
+	if (reckoned.length > 0)
+		await tx.insert(amendment).values(
+			reckoned.map((q) => ({
+				id: v7(),
+				spoolId: filamentId,
+				targetKind: 'quote' as const,
+				targetId: q.id,
+				action: 'correct' as const,
+				replacement: { netMassG },
+				reason,
+				at: now,
+				createdAt: now
+			}))
+		);
+	await raiseFilament(tx, filamentId);
+	return true;
+}

@@ -1,0 +1,26 @@
+import { eq } from 'drizzle-orm';
+import type { z } from 'zod';
+import type { archivingBody } from '$lib/schemas/archiving';
+import type { Database } from '../db/client';
+import { dryer, instrument, printer, spool, trial } from '../db/schema';
+import { notFound } from '../problem';
+import { writeOnce } from '../write/write-once';
+import { amendFacts } from './facts';
+
+const TABLES = { trial, spool, instrument, printer, dryer };
+
+/** Takes something out of the lists people choose from, or puts it back. No evidence changes by it, so nothing is found anew. */
+export async function postArchiving(
+	db: Database,
+	body: z.output<typeof archivingBody>,
+	now: number
+): Promise<{ answer: { id: string }; repeated: boolean }> {
+	return await writeOnce(db, { id: body.id, kind: 'archiving', body, now }, async (tx) => {
+		const { kind, targetId, archived } = body;
+		const table = TABLES[kind];
+		const [known] = await tx.select({ id: table.id }).from(table).where(eq(table.id, targetId));
+		if (!known) throw notFound(kind);
+		await amendFacts(tx, kind, { id: targetId, facts: { archived }, reason: archived ? 'archived' : 'brought back', now });
+		return { id: body.id };
+	});
+}

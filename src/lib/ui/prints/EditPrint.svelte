@@ -1,0 +1,70 @@
+<script lang="ts">
+	import { FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+	import type { Piece } from '$lib/core/evidence/piece';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Label, Select } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import type { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
+	import { CAUSE_WORDS, choices, FAILURE_KIND_WORDS, OUTCOME_WORDS } from '../words/closed-lists';
+	import { dayAndTime } from '../words/numbers';
+	import { SETTING_WORDS } from '../words/settings';
+	import type { AttemptEdit } from './attempt-edit';
+
+	type Props = {
+		/** When it was printed, as it stands. */
+		at: number;
+		draft: AttemptEdit;
+		pieces: readonly Pick<Piece, 'id' | 'name' | 'version'>[];
+		printed: When;
+		errors: readonly FieldError[];
+	};
+	let { at, draft, pieces, printed, errors }: Props = $props();
+	const SETTINGS = Object.entries(SETTING_WORDS) as [keyof typeof SETTING_WORDS, (typeof SETTING_WORDS)[keyof typeof SETTING_WORDS]][];
+</script>
+
+<Choice name="edit-outcome" legend="Result" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
+{#if draft.outcome !== 'finished'}
+	{#if draft.outcome === 'failed'}
+		<Field
+			id="edit-percent"
+			path="replacement.percentReached"
+			label="Got to, %"
+			bind:value={draft.percentReached}
+			{errors}
+			inputmode="decimal"
+		/>
+	{/if}
+	<Choice name="edit-failure" legend="What went wrong" bind:value={draft.failure} options={choices(FAILURE_KINDS, FAILURE_KIND_WORDS)} />
+	<Choice
+		name="edit-cause"
+		path="replacement.cause"
+		legend="Cause"
+		bind:value={draft.cause}
+		{errors}
+		options={choices(FAILURE_CAUSES, CAUSE_WORDS)}
+	/>
+{/if}
+<div>
+	<Label for="edit-piece">Test piece</Label>
+	<Select placeholder="" size="sm" id="edit-piece" bind:value={draft.pieceId}>
+		{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
+	</Select>
+</div>
+<details>
+	<summary class="font-medium">Settings</summary>
+	<div class="mt-2 grid gap-2 sm:grid-cols-2">
+		{#each SETTINGS as [name, words] (name)}
+			<Field
+				id="edit-{name}"
+				path="replacement.settings.{name}"
+				label={[words.name, words.unit].filter(Boolean).join(', ')}
+				bind:value={draft.settings[name]}
+				{errors}
+				inputmode="decimal"
+			/>
+		{/each}
+	</div>
+</details>
+<WhenField when={printed} id="edit-when" {errors} what="printed" stands={dayAndTime(at)} />

@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { attempt } from '../../../../tests/support/evidence';
+import { correctedIn, editOf } from './attempt-edit';
+
+const failed = attempt({
+	outcome: 'failed',
+	percentReached: 40,
+	cause: 'filament',
+	failure: 'lifted',
+	settings: { ...attempt().settings, nozzleC: 230, bedC: null, fanPct: 50 }
+});
+
+describe('a print that is put right', () => {
+	it('says nothing while nothing was touched', () => {
+		expect(correctedIn(failed, editOf(failed))).toEqual({});
+	});
+	it('says only what was changed', () => {
+		const edit = editOf(failed);
+		expect(correctedIn(failed, { ...edit, pieceId: 'p2', tuning: true })).toEqual({ pieceId: 'p2', tuning: true });
+		expect(correctedIn(failed, { ...edit, settings: { ...edit.settings, nozzleC: '245,5' } })).toEqual({
+			settings: { nozzleC: 245.5, fanPct: 50 }
+		});
+	});
+	it('says how it ended whole', () => {
+		const edit = editOf(failed);
+		expect(correctedIn(failed, { ...edit, cause: 'printer' })).toEqual({
+			outcome: 'failed',
+			percentReached: 40,
+			cause: 'printer',
+			failure: 'lifted'
+		});
+		expect(correctedIn(failed, { ...edit, outcome: 'finished' })).toEqual({ outcome: 'finished' });
+		expect(correctedIn(failed, { ...edit, outcome: 'ofNoUse' })).toEqual({ outcome: 'ofNoUse', cause: 'filament', failure: 'lifted' });
+		expect(correctedIn(failed, { ...edit, percentReached: '' })).toEqual({ outcome: 'failed', cause: 'filament', failure: 'lifted' });
+	});
+});

@@ -1,0 +1,46 @@
+import type { Attempt } from '$lib/core/evidence/attempt';
+import { numberOf, textOf, type AttemptDraft } from './attempt-draft';
+
+/** What can be put right about a print. Text stays text until the server reads it. */
+export type AttemptEdit = Pick<AttemptDraft, 'outcome' | 'percentReached' | 'cause' | 'failure' | 'tuning' | 'pieceId' | 'settings'>;
+
+/** A print as it stands, to be put right. */
+export function editOf(attempt: Attempt): AttemptEdit {
+	const { outcome, cause, failure, tuning, pieceId, settings, percentReached } = attempt;
+	return {
+		outcome,
+		percentReached: outcome === 'failed' ? String(percentReached) : '',
+		cause,
+		failure,
+		tuning,
+		pieceId,
+		settings: textOf(settings)
+	};
+}
+
+/** What was changed, as the fields of a correction; what was not touched is left out. */
+export function correctedIn(attempt: Attempt, edit: AttemptEdit): Record<string, unknown> {
+	const before = editOf(attempt);
+	const changed = (name: keyof AttemptEdit) => JSON.stringify(edit[name]) !== JSON.stringify(before[name]);
+	const end = (['outcome', 'percentReached', 'cause', 'failure'] as const).some(changed);
+	return {
+		...(end ? endOf(edit) : {}),
+		...(changed('tuning') ? { tuning: edit.tuning } : {}),
+		...(changed('pieceId') ? { pieceId: edit.pieceId } : {}),
+		...(changed('settings') ? { settings: settingsOf(edit.settings) } : {})
+	};
+}
+
+/** How a print ended is said whole: one part of it without the others may contradict them. */
+function endOf({ outcome, percentReached, cause, failure }: AttemptEdit): Record<string, unknown> {
+	if (outcome === 'finished') return { outcome };
+	return {
+		outcome,
+		...(outcome === 'failed' && percentReached.trim() ? { percentReached: numberOf(percentReached) } : {}),
+		...(cause ? { cause } : {}),
+		...(failure ? { failure } : {})
+	};
+}
+
+const settingsOf = (texts: AttemptEdit['settings']): Record<string, number> =>
+	Object.fromEntries(Object.entries(texts).flatMap(([name, text]) => (text.trim() ? [[name, numberOf(text)]] : [])));

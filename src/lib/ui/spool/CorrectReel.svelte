@@ -1,0 +1,59 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { Button } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Form } from '../form/form.svelte';
+
+	type Props = {
+		spool: { id: string; code: string; maker: string | null; filament: string | null; material: string };
+		/** As the label states it, g. */
+		netMassG: number | null;
+		/** Maker and product are withheld. */
+		hidden: boolean;
+		/** Materials to choose from. */
+		materials: string[];
+		/** How many reels there are of this product. */
+		reels: number;
+		onchange: () => void;
+	};
+	let { spool, netMassG, hidden, materials, reels, onchange }: Props = $props();
+	const stands = () => ({
+		maker: spool.maker ?? '',
+		filament: spool.filament ?? '',
+		material: spool.material,
+		benchCode: spool.code,
+		netMass: netMassG === null ? '' : `${netMassG} g`
+	});
+	let typed = $state(untrack(stands));
+	let reason = $state('');
+	const form = new Form({ fields: [...Object.keys(untrack(stands)), 'reason'] });
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const before = stands();
+		// What was not touched is not said again.
+		const changed = Object.fromEntries(Object.entries(typed).filter(([name, text]) => text.trim() !== before[name as keyof typeof before]));
+		const sent = await form.send('product-facts', { spoolId: spool.id, reason, ...changed });
+		if (!sent.ok) return;
+		reason = '';
+		onchange();
+	}
+</script>
+
+<details class="panel px-3 py-2" ontoggle={(e) => e.currentTarget.open && ((typed = stands()), form.clear())}>
+	<summary class="font-semibold">Correct maker, product, material or code</summary>
+	<form class="mt-2 space-y-2" onsubmit={save} novalidate>
+		<FormProblem title={form.problem} />
+		{#if !hidden}
+			<Field id="right-maker" path="maker" label="Maker" bind:value={typed.maker} errors={form.errors} />
+			<Field id="right-filament" path="filament" label="Product" bind:value={typed.filament} errors={form.errors} />
+		{/if}
+		<Field id="right-material" path="material" label="Material" bind:value={typed.material} errors={form.errors} list={materials} />
+		<Field id="right-mass" path="netMass" label="Filament on a full spool" bind:value={typed.netMass} errors={form.errors} />
+		<Field id="right-code" path="benchCode" label="Bench code" bind:value={typed.benchCode} errors={form.errors} />
+		<Field id="right-reason" path="reason" label="Why" bind:value={reason} errors={form.errors} placeholder="typed the wrong material" />
+		{#if reels > 1}<p class="small">All {reels} spools of this product change with it; the bench code is this spool’s own.</p>{/if}
+		<Button type="submit" size="xs" color="alternative">Correct it</Button>
+	</form>
+</details>

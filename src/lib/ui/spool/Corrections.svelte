@@ -1,0 +1,94 @@
+<script lang="ts">
+	import { Form } from '../form/form.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, wordOf } from '../words/closed-lists';
+	import { dayAndTime, upTo } from '../words/numbers';
+	import type { AMENDMENT_ACTIONS } from '$lib/core/closed-lists';
+
+	type Amended = {
+		id: string;
+		targetKind: string;
+		targetId: string;
+		action: (typeof AMENDMENT_ACTIONS)[number];
+		undoesId: string | null;
+		replacement: Record<string, unknown> | null;
+		reason: string;
+		at: number;
+	};
+	type Props = {
+		amendments: Amended[];
+		/** What a record is called in this list: a reading as it was typed first, a drying, a price. */
+		nameOf: (targetId: string) => string;
+		onchange: () => void;
+	};
+	let { amendments, nameOf, onchange }: Props = $props();
+	const form = new Form({ fields: [] });
+	const undone = $derived(new Set(amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
+
+	/** Facts by their name on the spool's page. */
+	const FACT_WORDS: Record<string, string> = {
+		maker: 'maker',
+		name: 'product',
+		material: 'material',
+		benchCode: 'bench code',
+		colourName: 'colour',
+		lot: 'lot',
+		obtained: 'obtained'
+	};
+	function factsOf({ replacement }: Amended): string {
+		const { was, codeWas, ...is } = (replacement ?? {}) as Record<string, unknown> & { was?: Record<string, unknown> };
+		const before: Record<string, unknown> = { ...was, ...(codeWas ? { benchCode: codeWas } : {}) };
+		return Object.entries(is)
+			.filter(([name, value]) => FACT_WORDS[name] && before[name] !== value)
+			.map(([name, value]) => {
+				const to = name === 'obtained' ? wordOf(OBTAINED_WORDS, String(value)) : String(value) || 'not noted';
+				const stood = before[name];
+				const from = typeof stood === 'string' ? `${stood || 'not noted'}, now ` : '';
+				return `${FACT_WORDS[name]} ${from}${to}`;
+			})
+			.join('; ');
+	}
+	function wordsOf(a: Amended): string {
+		if (a.action === 'undo') return AMENDMENT_WORDS.undo;
+		if (a.targetKind === 'spool' || a.targetKind === 'filament') return factsOf(a);
+		const { typedText, before, netMassG, instrumentId } = a.replacement ?? {};
+		const to =
+			typeof typedText === 'string'
+				? typedText
+				: typeof before === 'string'
+					? `${wordOf(BEFORE_WORDS, before)} before it`
+					: typeof netMassG === 'number'
+						? `for ${upTo(netMassG, 0)} g`
+						: instrumentId
+							? 'another instrument'
+							: '';
+		return `${nameOf(a.targetId)}${a.action === 'correct' ? `, now ${to}` : ''}: ${AMENDMENT_WORDS[a.action]}`;
+	}
+</script>
+
+{#if amendments.length}
+	<section class="panel px-3 py-2" aria-label="Corrections">
+		<h2 class="font-semibold">Corrections</h2>
+		<FormProblem title={form.problem} />
+		<ul class="space-y-1.5">
+			{#each amendments as a (a.id)}
+				<li>
+					{wordsOf(a)}{a.reason ? `, ${a.reason}` : ''}
+					<span class="small">{dayAndTime(a.at)}</span>
+					{#if undone.has(a.id)}
+						<span class="small">(undone)</span>
+					{:else if a.action !== 'undo'}
+						<button
+							type="button"
+							class="link"
+							onclick={async () => {
+								const { targetKind, targetId } = a;
+								if ((await form.send('amendments', { targetKind, targetId, action: 'undo', undoesId: a.id })).ok) onchange();
+							}}>undo</button
+						>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
