@@ -60,7 +60,7 @@ test('from nothing to the right pick of three spools, by keys alone', async ({ p
 	// Back to the sheet; the next act is named and one key takes it.
 	await tabTo(page, /^Trial sheet/);
 	await page.keyboard.press('Enter');
-	await expect(page.getByText(`print a test piece with ${codes[0]}`)).toBeVisible();
+	await expect(page.getByText(`print Step piece 1 with ${codes[0]}, as received`)).toBeVisible();
 	await page.keyboard.press('n');
 	await expect(page.getByRole('heading', { name: codes[0] })).toBeVisible();
 	await print(page, codes[0], { overhang: ['70', '75'], bridge: ['40', '45'], strings: 0 });

@@ -26,6 +26,7 @@ export const trialBody = z.object({
 	preset: preset.default('own'),
 	currency: z.enum(CURRENCIES).default('EUR'),
 	blind: z.boolean().default(false),
+	conditionPolicy: z.enum(CONDITION_POLICIES).optional().describe('the state in which prints count; as received if not said'),
 	spoolIds: z.array(id).max(200).default([]),
 	likeId: id.optional().describe('a trial whose pieces, rules, importance and measures are taken over')
 });

@@ -8,7 +8,7 @@
 </script>
 
 <svelte:head><title>Trials · Draught</title></svelte:head>
-<div class="max-w-3xl p-4 md:p-6">
+<div class="max-w-6xl p-4 md:p-6">
 	<div class="flex flex-wrap items-baseline justify-between gap-3">
 		<h1 class="text-2xl font-bold">Trials</h1>
 		<a href="/trials/new" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act">New trial</a>
@@ -18,19 +18,29 @@
 	{/if}
 	<ul class="mt-4 space-y-2">
 		{#each data.trials.filter((t) => !t.archived) as trial (trial.id)}
-			<li class="flex flex-wrap items-center gap-x-4">
-				<a href="/trials/{trial.id}" class="panel block min-w-0 flex-1 px-4 py-2.5 hover:border-act">
-					<span class="font-semibold">{trial.name}</span>
+			{@const stands = data.standing[trial.id]}
+			<li class="panel flex flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-3">
+				<div class="min-w-0 flex-1 basis-72">
+					<a href="/trials/{trial.id}" class="link text-[1.1rem] font-semibold">{trial.name}</a>
 					<span class="small ml-2"
 						>{plural(Number(trial.spools), 'spool')} · since {day(trial.createdAt)}{trial.blind ? ' · blind' : ''}</span
 					>
-					{#if trial.question}<span class="small block">{trial.question}</span>{/if}
-				</a>
-				<span class="flex flex-col gap-1 text-[0.9rem]">
+					{#if trial.question}<p class="small">{trial.question}</p>{/if}
+				</div>
+				{#if stands}
+					<div class="min-w-0 flex-1 basis-72">
+						<p>
+							{#if stands.next}Next: {stands.next.words} <a class="link" href={stands.next.href}>Do it</a>
+							{:else}All that it asks for is done.{/if}
+						</p>
+						{#if stands.pick}<p class="small">{stands.pick}</p>{/if}
+					</div>
+				{/if}
+				<div class="flex flex-wrap items-baseline gap-x-4 text-[0.9rem]">
 					<a class="link inline-block min-h-[26px]" href="/trials/{trial.id}/report">report</a>
 					<a class="link inline-block min-h-[26px]" href="/trials/new?like={trial.id}">new one like it</a>
 					<Archive kind="trial" id={trial.id} name={trial.name} archived={false} />
-				</span>
+				</div>
 			</li>
 		{/each}
 	</ul>

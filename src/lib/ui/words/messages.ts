@@ -284,15 +284,15 @@ export function missingWords(missing: Missing): { lead: string; rest: string } {
 }
 
 /** The next act as a sentence about one spool. */
-export function nextWords(missing: Missing, code: string): string {
-	const minutes = missing.minutes >= 60 ? `about ${upTo(missing.minutes / 60, 1)} h` : plural(missing.minutes, 'minute');
+export function nextWords(missing: Missing, code: string, print?: { piece: string | null; condition: ConditionKind }): string {
+	const minutes = missing.minutes >= 60 ? `About ${upTo(missing.minutes / 60, 1)} h` : plural(missing.minutes, 'minute');
 	switch (missing.action) {
 		case 'unbox':
 			return `inspect ${code}. ${minutes}.`;
 		case 'measureDiameter':
 			return `measure ${code}: ${plural(missing.count, 'reading')}. ${minutes}.`;
 		case 'printPiece':
-			return `print a test piece with ${code}${missing.count > 1 ? `, ${missing.count} times` : ''}. ${minutes}.`;
+			return `print ${print?.piece ?? 'a test piece'} with ${code}${print ? `, ${CONDITION_WORDS[print.condition]}` : ''}${missing.count > 1 ? `, ${missing.count} times` : ''}. ${minutes}.`;
 		case 'markPiece':
 			return `look at the print of ${code} and mark it. ${minutes}.`;
 		case 'addPrice':

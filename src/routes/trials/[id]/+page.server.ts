@@ -1,7 +1,8 @@
 import { onePresets } from '$lib/core/calibration/one-preset';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { calibrationsOf } from '$lib/server/evidence/stations';
-import { sheetOf, shownSheetOf } from '$lib/server/trials/findings';
+import { shownSheetOf } from '$lib/server/trials/findings';
+import { nextStep } from '$lib/server/trials/next-step';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -11,7 +12,7 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		onePreset: onePresets(whole.spools, (e) => calibrationsOf(e, whole.basis, now)),
 		sheet: shownSheetOf(whole, now),
-		next: sheetOf(whole, now).next,
+		next: nextStep(whole, now),
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.
 		effects: printerEffects(whole.spools, whole.basis, whole.basis.printer?.name ?? null)
 	};

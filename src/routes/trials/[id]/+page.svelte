@@ -4,7 +4,7 @@
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
-	import { flagLines, nextWords, sentence } from '$lib/ui/words/messages';
+	import { flagLines, sentence } from '$lib/ui/words/messages';
 	import { onePresetWords } from '$lib/ui/words/one-preset';
 	import { printerWords } from '$lib/ui/words/printers';
 	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
@@ -62,7 +62,7 @@
 			{#if data.spools.length === 0}
 				add the first spool. One minute.
 			{:else if next}
-				{nextWords(next, codeOf(next.spoolId))}
+				{next.words}
 			{:else}
 				everything asked for is there: look at the pick.
 			{/if}

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/context';
-import { listTrials } from '$lib/server/trials/load';
+import { listTrials, loadTrial } from '$lib/server/trials/load';
 import type { PageServerLoad } from './$types';
 
 /** `like`: the trial whose rules the new one takes over. */
@@ -10,5 +10,6 @@ export const load: PageServerLoad = async ({ url }) => {
 	const like = (await listTrials(database())).find((t) => t.id === likeId);
 	if (!like) error(404, 'There is no such trial.');
 	const { id, name, preset, currency } = like;
-	return { like: { id, name, preset, currency } };
+	const { conditionPolicy } = (await loadTrial(database(), id)).basis;
+	return { like: { id, name, preset, currency, conditionPolicy } };
 };

@@ -1,13 +1,15 @@
 <script lang="ts">
-	import { USE_PRESETS } from '$lib/core/closed-lists';
+	import { CONDITION_POLICIES, USE_PRESETS } from '$lib/core/closed-lists';
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/units/money';
-	import type { UsePreset } from '$lib/core/pick/presets';
+	import { familyCriterion } from '$lib/core/pick/families';
+	import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { choices, PRESET_WORDS } from '$lib/ui/words/closed-lists';
+	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
+	import { FAMILIES } from '$lib/core/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -17,7 +19,32 @@
 	let question = $state('');
 	let preset = $state<UsePreset>(untrack(() => data.like?.preset ?? 'own'));
 	let currency = $state(untrack(() => data.like?.currency ?? 'EUR'));
+	let counts = $state<(typeof CONDITION_POLICIES)[number]>(untrack(() => data.like?.conditionPolicy ?? 'asReceived'));
 	const form = new Form({ fields: ['name', 'question'] });
+	/** What the state that counts means at the bench. */
+	const FOLLOWS: Record<(typeof CONDITION_POLICIES)[number], string[]> = {
+		asReceived: [
+			'Print each spool as it comes out of its bag, before it is dried.',
+			'Prints after drying are kept and show what drying does; they do not count in the pick.'
+		],
+		driedFirst: [
+			'Weigh each spool, dry it, weigh it again, then print it.',
+			'Prints before drying are kept and show what drying does; they do not count in the pick.'
+		],
+		both: [
+			'Print each test piece twice with each spool: as it comes out of its bag, then after drying.',
+			'The pick goes by the first; the two are compared.'
+		]
+	};
+	/** Families by their importance, the most important first. */
+	const important = $derived.by(() => {
+		const items = presetCriteria(preset);
+		return FAMILIES.flatMap((family) => {
+			const weight = items.find((c) => c.quantity === familyCriterion(family))?.weight ?? 0;
+			return weight > 0 ? [{ family, weight }] : [];
+		}).toSorted((a, b) => b.weight - a.weight);
+	});
+	const most = $derived(important[0]?.weight ?? 1);
 	const presets = choices(USE_PRESETS, PRESET_WORDS);
 
 	async function submit(event: SubmitEvent): Promise<void> {
@@ -27,6 +54,7 @@
 			question: question || undefined,
 			preset,
 			currency,
+			conditionPolicy: counts,
 			...(data.like ? { likeId: data.like.id } : {})
 		});
 		if (sent.ok) await goto(`/trials/${sent.answer.id}/intake`);
@@ -34,25 +62,53 @@
 </script>
 
 <svelte:head><title>New trial · Draught</title></svelte:head>
-<form class="max-w-xl space-y-4 p-4 md:p-6" onsubmit={submit} novalidate>
-	<h1 class="text-2xl font-bold">New trial</h1>
-	<p class="small">
-		A name is enough. One spool is judged against your house spool, several against one another. The use sets importance and limits; you can
-		change both later.
-	</p>
-	{#if data.like}
-		<p class="question">
-			Like <strong>{data.like.name}</strong>: it begins with the same test pieces, rules, importance, limits and measures. Its spools and
-			prices are not copied.
+<form class="grid max-w-5xl gap-6 p-4 md:p-6 lg:grid-cols-[minmax(0,1fr)_330px]" onsubmit={submit} novalidate>
+	<div class="space-y-4">
+		<h1 class="text-2xl font-bold">New trial</h1>
+		<p class="small">
+			A name is enough. One spool is judged against your house spool, several against one another. The use sets importance and limits; you
+			can change both later.
 		</p>
-	{/if}
-	<FormProblem title={form.problem} />
-	<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
-	<Field id="question" label="Question (optional)" bind:value={question} errors={form.errors} />
-	{#if !data.like}<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />{/if}
-	<div class="w-32">
-		<Label for="currency">Currency</Label>
-		<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
+		{#if data.like}
+			<p class="question">
+				Like <strong>{data.like.name}</strong>: it begins with the same test pieces, rules, importance, limits and measures. Its spools and
+				prices are not copied.
+			</p>
+		{/if}
+		<FormProblem title={form.problem} />
+		<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
+		<Field id="question" label="Question (optional)" bind:value={question} errors={form.errors} />
+		{#if !data.like}<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />{/if}
+		<Choice
+			name="conditionPolicy"
+			legend="State that counts"
+			options={choices(CONDITION_POLICIES, CONDITION_POLICY_WORDS)}
+			bind:value={counts}
+		/>
+		<div class="w-32">
+			<Label for="currency">Currency</Label>
+			<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
+		</div>
+		<Button type="submit">Start and add a spool</Button>
 	</div>
-	<Button type="submit">Start and add a spool</Button>
+	<aside class="panel h-fit space-y-2 px-4 py-3" aria-label="What follows" aria-live="polite">
+		<h2 class="font-semibold">What follows</h2>
+		<ol class="list-decimal space-y-1 pl-5">
+			{#each FOLLOWS[counts] as step (step)}<li>{step}</li>{/each}
+			<li>The trial sheet always says what to do next; any step can wait or be left out.</li>
+		</ol>
+		{#if !data.like}
+			<h3 class="pt-2 font-semibold">What counts, to begin with</h3>
+			<ul class="space-y-1">
+				{#each important as { family, weight } (family)}
+					<li class="grid grid-cols-[9rem_1fr] items-center gap-2">
+						<span>{FAMILY_WORDS[family]}</span>
+						<span class="block h-1.5 rounded bg-act" style:width="{(100 * weight) / most}%" aria-hidden="true"></span>
+						<span class="sr-only">{weight} of 10</span>
+					</li>
+				{/each}
+			</ul>
+			<p class="small">You change this on the pick whenever you like.</p>
+		{/if}
+	</aside>
 </form>

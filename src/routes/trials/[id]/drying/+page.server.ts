@@ -1,3 +1,5 @@
+import { conditionAt, conditionOf } from '$lib/core/conditions/condition-at';
+import { settled } from '$lib/core/prints/settled';
 import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { runsOf } from '$lib/server/drying/runs';
@@ -14,5 +16,19 @@ export const load: PageServerLoad = async (event) => {
 			whole.spools.map((s) => s.spool.id)
 		)
 	]);
-	return { evidence: whole.spools.map((e) => onlyStation(e, 'drying')), dryers: workshop.dryers, runs };
+	// Dried, they cannot be printed as received any more.
+	const unprinted =
+		whole.basis.conditionPolicy === 'driedFirst'
+			? []
+			: whole.spools.filter(
+					(e) =>
+						!e.attempts.some((a) => settled(a) && conditionOf(e, a).kind === 'asReceived') &&
+						conditionAt(e, Date.now()).kind === 'asReceived'
+				);
+	return {
+		unprinted: unprinted.map(({ spool }) => ({ id: spool.id, code: spool.code })),
+		evidence: whole.spools.map((e) => onlyStation(e, 'drying')),
+		dryers: workshop.dryers,
+		runs
+	};
 };

@@ -9,7 +9,7 @@
 	import { running } from '$lib/ui/drying/running.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
 	import { sentence } from '$lib/ui/words/messages';
-	import { day, dayAndTime, fixed, upTo } from '$lib/ui/words/numbers';
+	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -46,6 +46,13 @@
 					Dried, not weighed since:
 					{#each toWeigh as e (e.spool.id)}<a class="link mr-2" href="/trials/{data.head.id}/moisture?spool={e.spool.id}">{e.spool.code}</a
 						>{/each}
+				</p>
+			{/if}
+			{#if data.unprinted.length}
+				<p class="question">
+					This trial counts prints as received, and {plural(data.unprinted.length, 'spool')}
+					{data.unprinted.length === 1 ? 'has' : 'have'} none yet. Print before drying:
+					{#each data.unprinted as { id, code } (id)}<a class="link mr-2" href="/trials/{data.head.id}/prints?spool={id}">{code}</a>{/each}
 				</p>
 			{/if}
 			<LoadForm

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { wantedCondition } from '$lib/core/conditions/wanted';
 	import { conditionAt } from '$lib/core/conditions/condition-at';
 	import { stated } from '$lib/core/claims/stated';
 	import { SET_UP } from '$lib/core/evidence/attempt';
@@ -24,6 +25,7 @@
 	import { LOAD_ABOUT } from '$lib/ui/words/print-marks';
 	import PrintEnd from '$lib/ui/prints/PrintEnd.svelte';
 	import PrintMarks from '$lib/ui/prints/PrintMarks.svelte';
+	import { CONDITION_POLICY_WORDS, CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
 	import type { Missing } from '$lib/core/finding/types';
 	import { flagLines, sentence } from '$lib/ui/words/messages';
@@ -127,6 +129,10 @@
 			if (draft && (!entry.when.isNow || draft.portionId)) draft.condition = then;
 		});
 	});
+	/** The state it is printed in is not one that counts here. */
+	const notCounted = $derived(
+		draft && draft.condition !== wantedCondition(data.basis) && !(data.basis.conditionPolicy === 'both' && draft.condition === 'dried')
+	);
 	/** Settings that this spool was calibrated to, and that are not what stands in the form already. */
 	const offered = $derived(Object.entries(data.calibrated[bySpool] ?? {}) as [keyof typeof SETTING_WORDS, number][]);
 	let element = $state<HTMLFormElement>();
@@ -199,6 +205,13 @@
 				failureRule={data.basis.failureRule}
 				portions={evidence.events.filter((e) => e.portion !== null && e.status === 'counts')}
 			/>
+			{#if notCounted}
+				<p class="question">
+					This trial counts prints {CONDITION_POLICY_WORDS[data.basis.conditionPolicy]}. One of a spool that is {CONDITION_WORDS[
+						draft.condition
+					]} is saved and compared, and does not count in the pick.
+				</p>
+			{/if}
 			<PrintMarks {piece} flexible={isFlexible(evidence.spool.material)} bind:marks={draft.marks} errors={entry.errors} />
 			{#if isFlexible(evidence.spool.material)}
 				<Choice

@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { v7 } from 'uuid';
+import { api, makeTrial, open } from './bench';
+import { TestServer } from './server';
+
+let server: TestServer;
+test.beforeAll(async () => (server = await TestServer.start()));
+test.afterAll(() => server.stop());
+
+test('a new trial asks which state counts and says what follows from it', async ({ page }) => {
+	await open(page, `${server.url}/trials/new`);
+	const follows = page.getByRole('complementary', { name: 'What follows' });
+	await expect(follows).toContainText('Print each spool as it comes out of its bag');
+	await page.getByLabel('Name of the trial').fill('Dry ones');
+	await page.getByText('dried first', { exact: true }).click();
+	await expect(follows).toContainText('Weigh each spool, dry it, weigh it again, then print it.');
+	await page.getByRole('button', { name: 'Start and add a spool' }).click();
+	await expect(page).toHaveURL(/\/intake$/);
+	const trialId = /trials\/([^/]+)\//.exec(page.url())?.[1] as string;
+	const { answer } = await api(server.url, 'intake', {
+		id: v7(),
+		trialId,
+		material: 'PETG',
+		benchCode: 'QU1',
+		nothingOdd: true,
+		at: new Date().toISOString()
+	});
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText('dried first').first()).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}/prints?spool=${String(answer.spoolId)}`);
+	await expect(page.getByText('This trial counts prints dried first. One of a spool that is as received is saved')).toBeVisible();
+	await page.getByRole('group', { name: 'State of the spool' }).getByText('dried', { exact: true }).click();
+	await expect(page.getByText('This trial counts prints dried first.')).toBeHidden();
+	// Nothing is lost by drying here.
+	await open(page, `${server.url}/trials/${trialId}/drying`);
+	await expect(page.getByText('Print before drying:')).toHaveCount(0);
+});
+
+test('drying says whose prints as received would be lost', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'As they come', [{ benchCode: 'QA1' }, { benchCode: 'QA2' }]);
+	const stored = await api(server.url, 'attempts', {
+		id: v7(),
+		spoolId: spoolIds[0],
+		trialId,
+		outcome: 'finished',
+		at: new Date().toISOString()
+	});
+	expect(stored.status).toBe(201);
+	await open(page, `${server.url}/trials/${trialId}/drying`);
+	const warning = page.getByText('Print before drying:');
+	await expect(warning).toHaveText('This trial counts prints as received, and 1 spool has none yet. Print before drying: QA2');
+	await warning.getByRole('link', { name: 'QA2' }).click();
+	await expect(page.getByRole('heading', { level: 1, name: 'QA2' })).toBeVisible();
+});
+
+test('the trials say where each stands: the next step, with piece and state, and whom it would pick', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Hinges', [
+		{ price: '20', netMass: '1 kg', benchCode: 'QB1' },
+		{ benchCode: 'QB2' }
+	]);
+	for (const spoolId of spoolIds)
+		for (const [placeIndex, direction] of Array.from({ length: 10 }, (_, i) => [i >> 1, i % 2 ? 'across' : 'along'] as const))
+			await api(server.url, 'readings', {
+				id: v7(),
+				spoolId,
+				quantity: 'diameter',
+				typed: '1.75',
+				placeIndex,
+				direction,
+				takenAt: new Date().toISOString()
+			});
+	const next = 'print Step piece 1 with QB1, as received. About 1 h.';
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByText(next)).toBeVisible();
+	await open(page, `${server.url}/trials`);
+	const trial = page.getByRole('main').getByRole('listitem').filter({ hasText: 'Hinges' });
+	await expect(trial).toContainText(`Next: ${next}`);
+	await trial.getByRole('link', { name: 'Do it' }).click();
+	await expect(page).toHaveURL(new RegExp(`/trials/${trialId}/prints`));
+});
