@@ -15,20 +15,22 @@ const codeOf = async (spoolId: string) => (JSON.parse(await read(`spools/${spool
 test('a table comes in from a file: looked at first, one fault in row 17 changes nothing, then the whole file', async ({ page }) => {
 	const { spoolIds } = await makeTrial(server.url, 'CSV', [{}]);
 	const code = await codeOf(spoolIds[0] as string);
-	const rows = Array.from({ length: 24 }, (_, i) => `${code},diameter,${i === 15 ? '1.7.5' : '1.75'},2026-11-01T10:00:00Z`);
+	const rows = Array.from({ length: 24 }, (_, i) => `${code},diameter,${i === 15 ? '1.7.5' : '1.75'},2026-11-01 10:00`);
 	const file = (lines: string[]) => ({
 		name: 'mine.csv',
 		mimeType: 'text/csv',
 		buffer: Buffer.from(['spoolId,quantity,typedText,takenAt', ...lines].join('\n'))
 	});
 	await open(page, `${server.url}/exchange`);
+	await page.getByText('The header of readings').click();
+	await expect(page.getByText('one of: along, across')).toBeVisible();
 	const before = await read('csv/readings');
 	await page.getByLabel('File', { exact: true }).setInputFiles(file(rows));
 	await expect(page.getByRole('alert').getByText('Row 17, typedText')).toBeVisible();
 	await expect(page.getByText('has two decimal marks')).toBeVisible();
 	expect(await read('csv/readings')).toBe(before);
 
-	rows[15] = `${code},diameter,1.76,2026-11-01T10:00:00Z`;
+	rows[15] = `${code},diameter,1.76,11/1/2026 10:00 AM`;
 	await page.getByLabel('File', { exact: true }).setInputFiles(file(rows));
 	await expect(page.getByText('24 rows, nothing wrong: 24 new, 0 here already.')).toBeVisible();
 	expect(await read('csv/readings')).toBe(before);

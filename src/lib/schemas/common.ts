@@ -10,7 +10,7 @@ export const id = z
 /** A moment between 1970 and 9999, as the record can hold it. */
 export const instant = z.iso
 	.datetime({ offset: true, error: saying('notAnInstant') })
-	.refine((text) => Date.parse(text) >= 0, { error: saying('before1970') });
+	.refine((text) => !(Date.parse(text) < 0), { error: saying('before1970') });
 
 export const zone = z
 	.string()

@@ -1,14 +1,16 @@
 import { saying } from './field-error';
 import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
-import { id } from './common';
+import { id, zone } from './common';
 
 /** One table as CSV text. Without `apply` it is only looked at: what it would bring, and what is wrong in which row. */
 export const csvImportBody = z.object({
 	id,
 	table: z.string().min(1).max(40),
 	text: z.string().min(1, { error: saying('fileEmpty') }),
-	apply: z.boolean().default(false)
+	apply: z.boolean().default(false),
+	zone: zone.describe('where times without an offset were taken'),
+	dayFirst: z.boolean().default(true).describe('whether 3/4/2026 is the third of April')
 });
 
 /** Raised when an older program could misread what a newer one writes. */

@@ -1,22 +1,35 @@
+import { DateTime } from 'luxon';
 import { v7 } from 'uuid';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
+import { columnsOf } from './column';
+import { readLocalTime, type LocalTime } from './local-time';
 import type { RecordTable } from './tables';
+
+const UTC: LocalTime = { zone: 'UTC', dayFirst: true };
 
 type Row = Record<string, unknown>;
 
 const blank = (value: unknown): boolean => value === null || value === undefined || value === '';
 
 /**
- * Fills what a hand-made file may leave out: an id, when it came in, the zone; of a reading its station, value and resolution,
+ * Fills what a hand-made file may leave out: an id, when it came in, the zone, the offset of a time; of a reading its station, value and resolution,
  * which follow from what was typed. What stands there is kept.
  */
-export function completeRow(table: RecordTable, row: Row, now: number): Row {
+export function completeRow(table: RecordTable, row: Row, now: number, local: LocalTime = UTC): Row {
 	const filled: Row = { ...row };
 	const columns = (name: string) => name in table.table;
 	if (columns('id') && blank(filled.id)) filled.id = v7();
 	if (columns('createdAt') && blank(filled.createdAt)) filled.createdAt = new Date(now).toISOString();
-	if (columns('zone') && blank(filled.zone)) filled.zone = 'UTC';
+	if (columns('zone') && blank(filled.zone)) filled.zone = local.zone;
+	const there = {
+		...local,
+		zone: typeof filled.zone === 'string' && DateTime.local({ zone: filled.zone }).isValid ? filled.zone : local.zone
+	};
+	for (const { name, kind } of columnsOf(table.table)) {
+		const text = filled[name];
+		if (kind === 'moment' && typeof text === 'string') filled[name] = readLocalTime(text, there) ?? text;
+	}
 	if (table.name === 'readings') completeReading(filled);
 	return filled;
 }

@@ -1,5 +1,5 @@
 import { asc } from 'drizzle-orm';
-import type { z } from 'zod';
+import { z } from 'zod';
 import type { csvImportBody } from '$lib/schemas/exchange';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
@@ -7,7 +7,7 @@ import { hiddenSpools } from '../evidence/load';
 import { lockCodes } from '../intake/bench-codes';
 import { notFound, problem, refuse } from '../problem';
 import { writeOnce } from '../write/write-once';
-import { columnsOf, toWire } from './column';
+import { columnsOf, toWire, type Column } from './column';
 import { readCsv, writeCsv } from './csv';
 import { goneColumns } from './earlier-formats';
 import { MOST_ERRORS, raiseAll, importRows, type Imported } from './import-rows';
@@ -23,9 +23,16 @@ export function describeTables() {
 			name: c.name,
 			kind: c.kind,
 			required: c.required && !MADE_HERE.has(c.name) && !(t.name === 'readings' && READ_FROM_TEXT.has(c.name)),
-			of: referencesIn(t)[c.name] ?? null
+			of: referencesIn(t)[c.name] ?? null,
+			words: wordsOf(c, t.rules?.[c.name])
 		}))
 	}));
+}
+
+/** The words that may stand in a column; null where any text may. */
+function wordsOf(column: Column, rule: z.ZodType | undefined): readonly string[] | null {
+	if (rule instanceof z.ZodEnum) return rule.options.map(String);
+	return column.words;
 }
 
 /** Columns that are filled in when a file leaves them empty. */
@@ -64,6 +71,7 @@ export async function importCsv(
 	if (errors.length > 0) throw refuse(errors.slice(0, MOST_ERRORS));
 	if (rows.length === 0) throw refuse([fieldError('text', 'noRows')]);
 	if (rows.length > MOST_ROWS) throw refuse([fieldError('text', 'tooManyRows', { most: MOST_ROWS })]);
+	const local = { zone: body.zone, dayFirst: body.dayFirst };
 	const answer = (taken: Imported): CsvAnswer => {
 		if (taken.errors.length > 0) throw refuse(few(taken.errors));
 		return { table: table.name, rows: rows.length, fresh: taken.fresh, known: taken.known, applied: body.apply };
@@ -72,7 +80,7 @@ export async function importCsv(
 	if (!body.apply)
 		return {
 			answer: answer(
-				await db.transaction((tx) => importRows(tx, table, rows, new Map(), now, { previewOnly: true }), {
+				await db.transaction((tx) => importRows(tx, table, rows, new Map(), now, { previewOnly: true, local }), {
 					isolationLevel: 'repeatable read',
 					accessMode: 'read only'
 				})
@@ -81,7 +89,7 @@ export async function importCsv(
 		};
 	return await writeOnce(db, { id: body.id, kind: 'csvImport', body, now }, async (tx) => {
 		if (table.name === 'spools') await lockCodes(tx);
-		const taken = answer(await importRows(tx, table, rows, new Map(), now));
+		const taken = answer(await importRows(tx, table, rows, new Map(), now, { local }));
 		await raiseAll(tx);
 		return taken;
 	});

@@ -75,6 +75,29 @@ describe('CSV, every table both ways', () => {
 		const [mass] = await bench.db.select().from(reading).where(eq(reading.typedText, '2,5'));
 		expect(mass).toMatchObject({ spoolId: one?.id, station: 'moisture', typedUnit: 'lb', value: 1133.980925 });
 	});
+	it('takes a spreadsheet’s date and time as it stands where the file comes from', async () => {
+		const [one] = await bench.db.select({ code: spool.benchCode }).from(spool);
+		const rows = [`${one?.code};diameter;1.7411;3/4/2026 8:30;`, `${one?.code};diameter;1.7412;3/4/2026 8:30;Asia/Tokyo`].join('\n');
+		const text = `spoolId;quantity;typedText;takenAt;zone\n${rows}\n`;
+		const file = { table: 'readings', text, apply: true, zone: 'Europe/Prague', dayFirst: true };
+		const body = (given: object) => csvImportBody.parse({ id: v7(), ...file, ...given });
+		expect((await importCsv(bench.db, body({}), NOW)).answer).toMatchObject({ fresh: 2 });
+		const taken = async (typed: string) => (await bench.db.select().from(reading).where(eq(reading.typedText, typed)))[0];
+		expect(await taken('1.7411')).toMatchObject({ takenAt: Date.parse('2026-04-03T06:30:00Z'), zone: 'Europe/Prague' });
+		// What the row says of itself goes before what the file comes from.
+		expect(await taken('1.7412')).toMatchObject({ takenAt: Date.parse('2026-04-02T23:30:00Z'), zone: 'Asia/Tokyo' });
+		const monthFirst = await errorsOf(importCsv(bench.db, body({ text: text.replaceAll('3/4/2026', '27/3/2026'), dayFirst: false }), NOW));
+		expect(monthFirst).toMatchObject([{ path: 'rows.2.takenAt', code: 'notAnInstant' }, { path: 'rows.3.takenAt', code: 'notAnInstant' }]);
+	});
+	it('tells the words that may stand in a column', () => {
+		const words = (table: string, column: string) =>
+			describeTables()
+				.find((t) => t.name === table)
+				?.columns.find((c) => c.name === column)?.words;
+		expect(words('attempts', 'outcome')).toEqual(['finished', 'failed', 'ofNoUse']);
+		expect(words('claims', 'quantity')).toContain('diameterTolerance');
+		expect(words('makers', 'name')).toBeNull();
+	});
 	it('a preview stores nothing', async () => {
 		const code = (await bench.db.select({ code: spool.benchCode }).from(spool))[0]?.code ?? '';
 		const before = await count(bench.db);

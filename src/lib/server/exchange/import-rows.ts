@@ -13,6 +13,7 @@ import { checkTogether } from './check-together';
 import { completeRow } from './complete-row';
 import { rowSchema } from './row-schema';
 import type { FileRow } from './csv';
+import type { LocalTime } from './local-time';
 import { OWNER_TABLES, recordTable, referencesIn, TARGET_TABLES, type RecordTable } from './tables';
 import { firstEntered, settleProducts } from '../facts/product';
 
@@ -38,7 +39,7 @@ export async function importRows(
 	rows: readonly FileRow[],
 	aliases: Aliases,
 	now: number,
-	{ previewOnly = false } = {}
+	{ previewOnly = false, local }: { previewOnly?: boolean; local?: LocalTime } = {}
 ): Promise<Imported> {
 	const columns = columnsOf(table.table);
 	const schema = rowSchema(table, columns);
@@ -50,7 +51,7 @@ export async function importRows(
 		if (errors.length >= MOST_ERRORS) return { fresh: 0, known: 0, errors: errors.slice(0, MOST_ERRORS) };
 		if (i % SLICE === SLICE - 1) await letOthersIn();
 		const path = `rows.${row}`;
-		const whole = completeRow(table, withAliases(named(values), aliases), now);
+		const whole = completeRow(table, withAliases(named(values), aliases), now, local);
 		const parsed = read(schema, whole);
 		if (!parsed.ok) {
 			errors.push(...parsed.errors.map((e) => errorAt(`${path}.${e.path}`, e)));

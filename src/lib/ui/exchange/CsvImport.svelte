@@ -3,11 +3,12 @@
 	import { invalidateAll } from '$app/navigation';
 	import { Button, Select } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
+	import { zoneHere } from '../form/send';
 	import { plural } from '../words/numbers';
 	import Problem from '../form/Problem.svelte';
 	import HarmIcon from '../form/HarmIcon.svelte';
 
-	type Column = { name: string; kind: string; required: boolean; of: string | null };
+	type Column = { name: string; kind: string; required: boolean; of: string | null; words: readonly string[] | null };
 	type Table = { name: string; about: string; reveals: boolean; columns: Column[] };
 	let { tables }: { tables: Table[] } = $props();
 	type Preview = { table: string; rows: number; fresh: number; known: number; applied: boolean };
@@ -28,6 +29,10 @@
 		json: 'JSON'
 	};
 
+	/** Which way round dates are written here. */
+	const dayFirst = Intl.DateTimeFormat().resolvedOptions().locale !== 'en-US';
+	const EXAMPLE = dayFirst ? '27/11/2026 14:30, 27.11.2026 14:30 or 2026-11-27 14:30' : '11/27/2026 2:30 PM or 2026-11-27 14:30';
+
 	function fresh(): void {
 		looked = null;
 		form.clear();
@@ -43,7 +48,7 @@
 		if (text) await look(false);
 	}
 	async function look(apply: boolean): Promise<void> {
-		const sent = await form.send<Preview>('csv-imports', { table, text, apply });
+		const sent = await form.send<Preview>('csv-imports', { table, text, apply, dayFirst });
 		// After a lost answer the same button is pressed again.
 		if (!form.unknown) looked = sent.ok ? sent.answer : null;
 		if (sent.ok && apply) await invalidateAll();
@@ -118,7 +123,7 @@
 					{#each chosen.columns as c (c.name)}
 						<tr class="border-b"
 							><td class="pr-4 font-mono text-[0.85rem]">{c.name}</td><td class="pr-4"
-								>{KIND_WORDS[c.kind]}{c.of
+								>{c.words ? `one of: ${c.words.join(', ')}` : KIND_WORDS[c.kind]}{c.of
 									? ` of ${c.of}${['spools', 'makers', 'instruments', 'printers', 'dryers'].includes(c.of) ? ', or its code or name' : ''}`
 									: ''}</td
 							><td>{c.required ? 'yes' : ''}</td></tr
@@ -127,8 +132,8 @@
 				</tbody>
 			</table>
 			<p class="small mt-1">
-				Left empty: an id is made, the moment it comes in is noted, times count as UTC. Of a reading, value and unit follow from what was
-				typed.
+				Left empty: an id is made, the moment it comes in is noted, a time without its offset is one of this computer’s zone ({zoneHere()})
+				and is read as {EXAMPLE}; a date alone counts as noon. Of a reading, value and unit follow from what was typed.
 			</p>
 		</details>
 	{/if}

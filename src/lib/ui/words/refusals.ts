@@ -76,7 +76,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	slip: (p) => `may be a slip. Did you mean ${p.suggestion}?`,
 	unseenCharacters: () => 'contains characters that cannot be seen; type it again',
 	notAUuid: () => 'must be a version 7 UUID made by the sender',
-	notAnInstant: () => 'must be a date and time with its offset, such as 2026-03-01T09:30:00Z',
+	notAnInstant: () => 'must be a date and time, such as 2026-03-01T09:30:00Z; in a file also 2026-03-01 9:30',
 	before1970: () => 'must not be before 1970',
 	unknownZone: () => 'is not a known time zone, such as Europe/Vienna',
 	notAColour: () => 'must be a colour such as #3a4b5c',
