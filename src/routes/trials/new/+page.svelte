@@ -11,7 +11,7 @@
 	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
 	import { FAMILIES } from '$lib/core/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -46,6 +46,9 @@
 	});
 	const most = $derived(important[0]?.weight ?? 1);
 	const presets = choices(USE_PRESETS, PRESET_WORDS);
+
+	// One came here to name it.
+	onMount(() => document.getElementById('name')?.focus());
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
