@@ -87,7 +87,10 @@ describe('CSV, every table both ways', () => {
 		// What the row says of itself goes before what the file comes from.
 		expect(await taken('1.7412')).toMatchObject({ takenAt: Date.parse('2026-04-02T23:30:00Z'), zone: 'Asia/Tokyo' });
 		const monthFirst = await errorsOf(importCsv(bench.db, body({ text: text.replaceAll('3/4/2026', '27/3/2026'), dayFirst: false }), NOW));
-		expect(monthFirst).toMatchObject([{ path: 'rows.2.takenAt', code: 'notAnInstant' }, { path: 'rows.3.takenAt', code: 'notAnInstant' }]);
+		expect(monthFirst).toMatchObject([
+			{ path: 'rows.2.takenAt', code: 'notAnInstant' },
+			{ path: 'rows.3.takenAt', code: 'notAnInstant' }
+		]);
 	});
 	it('tells the words that may stand in a column', () => {
 		const words = (table: string, column: string) =>

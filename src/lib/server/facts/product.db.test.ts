@@ -6,15 +6,17 @@ import { pricePerKgOf } from '../../core/cost/price-per-kg';
 import { stated } from '../../core/claims/stated';
 import { amendmentBody } from '../../schemas/amendment';
 import { bundle as bundleSchema, bundleImportBody } from '../../schemas/exchange';
-import { intakeBody, productFactsBody } from '../../schemas/spool';
-import { trialBody } from '../../schemas/trial';
+import { intakeBody, productFactsBody, spoolFactsBody } from '../../schemas/spool';
+import { blindBody, trialBody } from '../../schemas/trial';
 import { postAmendment } from '../amendments/post';
 import { amendment } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { exportBundle, importBundle } from '../exchange/bundle';
 import { addSpool } from '../intake/add-spool';
 import { searchSpools } from '../spools/search';
-import { postTrial } from '../trials/post';
+import { postSpoolFacts } from '../intake/facts';
+import { loadSpool } from '../spools/load';
+import { postBlind, postTrial } from '../trials/post';
 import { postProductFacts } from './product';
 
 const NOW = Date.parse('2026-11-01T12:00:00Z');
@@ -86,6 +88,19 @@ describe('what a reel is called by', () => {
 		expect(await quotes()).toEqual([]);
 		await amend('reinstate');
 		expect(await quotes()).toEqual([id]);
+	});
+	it('is no way around a blind trial', async () => {
+		const trialId = (await postTrial(t.db, checked(trialBody, { name: 'Unseen' }), NOW)).answer.id;
+		const { spoolId } = await reel({ maker: 'Plover', filament: 'Plain' }, trialId);
+		await correct(spoolId, { maker: 'Plover Works', netMass: '900 g' });
+		await postSpoolFacts(t.db, checked(spoolFactsBody, { spoolId, obtained: 'suppliedFree', colourName: 'slate', at }), NOW);
+		const told = async () => (await loadSpool(t.db, spoolId, NOW)).amendments.map((a) => a.targetKind);
+		expect((await told()).sort()).toEqual(['filament', 'quote', 'spool']);
+		await postSpoolFacts(t.db, checked(spoolFactsBody, { spoolId, colourName: 'dark slate', at }), NOW + 1);
+		await postBlind(t.db, checked(blindBody, { trialId, blind: true }), NOW + 2);
+		const hidden = await loadSpool(t.db, spoolId, NOW);
+		expect(hidden.amendments.map((a) => a.replacement)).toEqual([{ colourName: 'dark slate' }]);
+		expect(hidden.struckQuotes).toEqual([]);
 	});
 	it('needs a reason and a change', async () => {
 		const { spoolId } = await reel({ maker: 'Tern', filament: 'Same' });

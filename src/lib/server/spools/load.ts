@@ -168,7 +168,10 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		state,
 		dryFirst: wanted,
 		driedFellows: wanted.length > 0 || state.kind === 'dried' ? [] : await fellowsDriedFirst(db, owner.filamentId, spoolId, basis),
-		amendments: [...(amendments.get(spoolId) ?? []), ...ofProduct].toSorted((a, b) => a.at - b.at),
+		amendments: [...(amendments.get(spoolId) ?? []), ...ofProduct]
+			// How it was obtained is withheld with the price.
+			.filter((a) => !(evidence.pricesHidden && a.replacement?.obtained !== undefined))
+			.toSorted((a, b) => a.at - b.at),
 		struckQuotes: evidence.pricesHidden ? [] : quotes.filter((q) => !evidence.quotes.some((here) => here.id === q.id)),
 		reels,
 		archived: isArchived(applyAmendments({ id: spoolId }, amendments.get(spoolId) ?? [])),
