@@ -114,6 +114,29 @@ test('a page is served as it is shown, so that nothing jumps when its script has
 	}
 });
 
+test('nothing holds the first paint up: results stand in the page, the theme too, and scripts compile as they come', async ({
+	browser
+}) => {
+	const home = new URL((await fetch(server.url)).url).pathname;
+	const html = await (await fetch(`${server.url}${home}/diameter`)).text();
+	expect(html).toContain('data-testid="diameter-sentence"');
+	const context = await browser.newContext({ colorScheme: 'dark' });
+	const page = await context.newPage();
+	const hints: string[] = [];
+	page.on('response', (response) => {
+		if (response.url().endsWith('.js')) void response.text().then((text) => hints.push(text.split('\n', 1)[0] ?? ''));
+	});
+	await open(page, `${server.url}${home}/diameter`);
+	expect(await page.locator('head script[src]').count()).toBe(0);
+	await expect(page.locator('html')).toHaveClass(/dark/);
+	await page.evaluate(() => localStorage.setItem('draught-theme', 'light'));
+	await open(page, `${server.url}${home}/diameter`);
+	await expect(page.locator('html')).not.toHaveClass(/dark/);
+	await expect.poll(() => hints.length).toBeGreaterThan(10);
+	expect(new Set(hints)).toEqual(new Set(['//# allFunctionsCalledOnLoad']));
+	await context.close();
+});
+
 test("the demo's pick can be argued about", async ({ page }) => {
 	await open(page, `${new URL((await fetch(server.url)).url).href}/pick`);
 	await page.getByText('Method', { exact: true }).click();
