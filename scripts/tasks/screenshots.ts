@@ -35,7 +35,7 @@ async function setCorners(page: Page): Promise<void> {
 		[38.5, 83]
 	] as const)
 		await page.mouse.click(box.x + (box.width * x) / 120, box.y + (box.height * y) / 90);
-	await page.getByRole('button', { name: 'Keep it' }).waitFor();
+	await page.getByRole('button', { name: 'Save' }).waitFor();
 }
 
 /** Addresses that only a page of the demo knows: the first photograph whose strings can be measured. */
