@@ -48,6 +48,9 @@ test('one spool is judged against the house spool, which joins by itself', async
 		/^DO2 is better at overhang, bridge.* than KE1, your house spool; it costs 1\.0\d EUR a kg less\.$/
 	);
 	await expect(page.getByTestId('pick-sentence')).not.toContainText('%');
+	await expect(ranking.locator('tr[data-spool]').first().locator('td').last()).toHaveText(/^\s*$/);
+	await expect(ranking.getByTestId('tier')).toHaveCount(0);
+	await expect(page.getByText('chance to be best')).toHaveCount(0);
 	await page.getByRole('link', { name: 'scorecard' }).click();
 	await expect(page.getByTestId('scorecard-sentence')).toHaveText(/^Beside \d+ other PETG: the best so far at .*overhang/);
 	await expect(page.getByRole('region', { name: 'Beside its fellows' })).toContainText(/better than (the other|all \d+)/);

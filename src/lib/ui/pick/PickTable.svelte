@@ -40,10 +40,14 @@
 	);
 	/** The dearest need not be in sight with all it might cost; the cheapest must be told apart. */
 	const dearest = $derived(Math.min(Math.max(...costs, 1), 3 * Math.max(1, ...rows.flatMap((r) => r.cost ?? []))));
+	/** One spool has no rank: it is neither best nor first. */
+	const alone = $derived(rows.length === 1);
+	const passes = (row: PickRow) => row.eligible && !row.neverFinished;
 	const inFirst = $derived(rows.filter((r) => r.tier === 0).length);
 	const groupOf = (row: PickRow) =>
 		rule === 'cheapestOfBest' || !row.eligible || row.neverFinished ? groupWords(row, inFirst) : 'In order';
 	const headingOf = (row: PickRow, before: PickRow | undefined): string | null => {
+		if (alone && passes(row)) return null;
 		const heading = groupOf(row);
 		return before && groupOf(before) === heading ? null : heading;
 	};
@@ -107,7 +111,7 @@
 			</td>
 		{/each}
 		<td class="px-2 py-1.5 text-right whitespace-nowrap">
-			{#if last}{@render last(row)}{:else if row.eligible && !row.neverFinished}{best(row)}{/if}
+			{#if last}{@render last(row)}{:else if passes(row) && !alone}{best(row)}{/if}
 		</td>
 	</tr>
 {/snippet}
@@ -118,7 +122,7 @@
 			<th scope="col" class="px-2 py-1.5 font-medium">Spool</th>
 			<th scope="col" class="px-1 py-1.5 font-medium">{currency} per good kg</th>
 			{#each columns as id (id)}<th scope="col" class="hidden px-1 py-1.5 font-medium sm:table-cell">{criterionName(id, defs)}</th>{/each}
-			<th scope="col" class="px-2 py-1.5 text-right font-medium">{rule === 'cheapestOfBest' ? 'best' : 'first'}</th>
+			<th scope="col" class="px-2 py-1.5 text-right font-medium">{alone ? '' : rule === 'cheapestOfBest' ? 'best' : 'first'}</th>
 		</tr>
 	</thead>
 	<tbody>

@@ -196,9 +196,11 @@
 						>{/snippet}
 				</PickTable>
 				<p class="small px-2 py-2">
-					Lines are 95 % ranges. {rule === 'cheapestOfBest'
-						? 'Best: chance to be best without cost. A spool stays in a group while it may well be as good as the best in it.'
-						: 'First: chance to stand first by this rule.'}
+					Lines are 95 % ranges. {rows.length === 1
+						? ''
+						: rule === 'cheapestOfBest'
+							? 'Best: chance to be best without cost. A spool stays in a group while it may well be as good as the best in it.'
+							: 'First: chance to stand first by this rule.'}
 					{lots > 1
 						? `${lots} spools of the first one’s product are included.`
 						: 'This is about these spools, not yet the products: other lots may differ.'}
