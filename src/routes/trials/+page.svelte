@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Archive from '$lib/ui/form/Archive.svelte';
+	import { offered } from '$lib/ui/form/offered';
 	import { day, plural } from '$lib/ui/words/numbers';
 	import type { PageProps } from './$types';
 
@@ -17,7 +18,7 @@
 		<p class="mt-4">No trial yet. A trial is a question put to one spool or many.</p>
 	{/if}
 	<ul class="mt-4 space-y-2">
-		{#each data.trials.filter((t) => !t.archived) as trial (trial.id)}
+		{#each offered(data.trials) as trial (trial.id)}
 			{@const stands = data.standing[trial.id]}
 			<li class="panel flex flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-3">
 				<div class="min-w-0 flex-1 basis-72">

@@ -6,6 +6,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';
+	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
@@ -15,7 +16,6 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const inUse = <T extends { archived: boolean }>(list: readonly T[]) => list.filter((one) => !one.archived);
 	const away = $derived(
 		[
 			...[...data.instruments, ...data.scales].map((one) => ({
@@ -127,7 +127,7 @@
 	<section class="space-y-2" aria-label="Instruments">
 		<h2 class="font-semibold">Calipers and micrometers</h2>
 		<ul class="space-y-1.5">
-			{#each inUse(data.instruments) as one (one.id)}
+			{#each offered(data.instruments) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
 					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
@@ -150,7 +150,7 @@
 	<section class="space-y-2" aria-label="Printers">
 		<h2 class="font-semibold">Printers</h2>
 		<ul class="space-y-1.5">
-			{#each inUse(data.printers) as one (one.id)}
+			{#each offered(data.printers) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · nozzle {one.nozzle}
 					<span class="small block">{abilityWords(one)}</span>
@@ -212,7 +212,7 @@
 	<section class="space-y-2" aria-label="Scales">
 		<h2 class="font-semibold">Scales</h2>
 		<ul class="space-y-1.5">
-			{#each inUse(data.scales) as one (one.id)}
+			{#each offered(data.scales) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} g, shows {upTo(one.resolution ?? 0, 3)} g
 					<span class="small block"
@@ -236,7 +236,7 @@
 	<section class="space-y-2" aria-label="Dryers">
 		<h2 class="font-semibold">Dryers</h2>
 		<ul class="space-y-1.5">
-			{#each inUse(data.dryers) as one (one.id)}
+			{#each offered(data.dryers) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> ·
 					{one.setPointLowC === null && one.setPointHighC === null

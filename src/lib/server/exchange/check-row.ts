@@ -1,4 +1,4 @@
-import { BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+import { AMENDED_FACTS, BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
@@ -157,12 +157,16 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 	dryer: z.strictObject({ archived: z.boolean() })
 };
 
+const isFact = (row: Row): boolean => (AMENDED_FACTS as readonly string[]).includes(String(row.targetKind));
+const isPartOfLog = (row: Row, from: number | null, to: number | null): boolean =>
+	from !== null && to !== null && to >= from && row.targetKind === 'log' && row.action === 'exclude';
+
 function checkAmendment(row: Row, path: string): FieldError[] {
 	if (row.reason === '' && row.action !== 'confirm' && row.action !== 'undo') return [fieldError(`${path}.reason`, 'reasonMissing')];
 	const [from, to] = [row.rangeFrom, row.rangeTo].map((v) => (typeof v === 'number' ? v : null)) as [number | null, number | null];
-	const part = from !== null && to !== null && to >= from && row.targetKind === 'log' && row.action === 'exclude';
-	if (!part && (from !== null || to !== null)) return [fieldError(`${path}.rangeTo`, 'onlyLogsInPart')];
+	if (!isPartOfLog(row, from, to) && (from !== null || to !== null)) return [fieldError(`${path}.rangeTo`, 'onlyLogsInPart')];
 	if (row.action === 'undo' && row.undoesId === null) return [fieldError(`${path}.undoesId`, 'undoneMissing')];
+	if (isFact(row) && row.action !== 'undo' && row.action !== 'correct') return [fieldError(`${path}.action`, 'onlyUndone')];
 	if (row.action !== 'correct') return row.replacement === null ? [] : [fieldError(`${path}.replacement`, 'onlyForCorrections')];
 	const schema = REPLACEMENTS[String(row.targetKind)];
 	if (!schema) return [fieldError(`${path}.action`, 'notCorrectable', { what: String(row.targetKind) })];

@@ -1,13 +1,13 @@
 import { asc, eq, inArray, and } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { ARCHIVED_KINDS } from '$lib/core/closed-lists';
+import type { AMENDED_FACTS } from '$lib/core/closed-lists';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { Reader, Transaction } from '../db/client';
 import { amendment } from '../db/schema';
 import { groupBy } from '../evidence/group';
 
 /** Things whose plain facts may be said better later. */
-type FactKind = (typeof ARCHIVED_KINDS)[number];
+type FactKind = (typeof AMENDED_FACTS)[number];
 
 /** Keeps later facts of a trial, a printer or the like as an amendment; the first row stays as it was. Empty facts are left out. */
 export async function amendFacts(

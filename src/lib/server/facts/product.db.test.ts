@@ -133,6 +133,13 @@ describe('a corrected product in bundles', () => {
 			expect(await spoolOf(spoolId, other.db)).toMatchObject({ material: 'PETG', maker: 'Heron' });
 			await take(other.db, after);
 			expect(await spoolOf(spoolId, other.db)).toMatchObject({ material: 'PA6', maker: 'Heron Works' });
+			// A file may hold what no form sends: a correction struck out, or an undo of none.
+			const by = (action: string) =>
+				(after.tables.amendments ?? []).map((row) => ({ ...row, id: v7(), action, replacement: null, undoesId: v7() }));
+			const bring = (action: string) => take(other.db, { ...after, tables: { ...after.tables, amendments: by(action) } });
+			expect(await errorsOf(() => bring('exclude'))).toMatchObject([{ code: 'onlyUndone' }]);
+			const third = await testDatabase();
+			await take(third.db, { ...before, tables: { ...before.tables, amendments: by('undo') } }).finally(() => third.close());
 			const changed = structuredClone(after);
 			for (const row of changed.tables.filaments ?? []) if (row.id === filamentId) row.material = 'PC';
 			expect(await errorsOf(() => take(other.db, changed))).toMatchObject([{ code: 'hereOtherwise' }]);

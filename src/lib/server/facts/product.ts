@@ -1,5 +1,4 @@
 import { asc, eq, inArray } from 'drizzle-orm';
-import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { inForce } from '$lib/core/amendments/apply';
 import type { fieldError } from '$lib/schemas/field-error';
@@ -14,6 +13,7 @@ import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { refuse, refuseField } from '../problem';
 import { raiseFilament, raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
+import { amendFacts } from './facts';
 
 /**
  * What a reel is called by: maker, product, material, bench code. A slip in one of them is corrected in the row itself, for every list, search and file
@@ -76,18 +76,7 @@ async function correctProduct(tx: Transaction, here: Reel, said: Partial<Product
 	const is: Product = { maker: said.maker ?? by, name: said.name ?? name, material: said.material ?? material };
 	if (is.maker === by && is.name === name && is.material === material) return false;
 	const replacement: Corrected = { ...is, was: { maker: by, name, material, makerId: here.makerId } };
-	await tx.insert(amendment).values({
-		id: v7(),
-		// No spool has the id of a filament.
-		spoolId: here.filamentId,
-		targetKind: 'filament',
-		targetId: here.filamentId,
-		action: 'correct',
-		replacement,
-		reason,
-		at: now,
-		createdAt: now
-	});
+	await amendFacts(tx, 'filament', { id: here.filamentId, facts: replacement, reason, now });
 	await settleProducts(tx, [here.filamentId], now);
 	return true;
 }
@@ -128,29 +117,20 @@ async function correctionsOf(db: Reader, filamentIds: readonly string[]): Promis
 		.from(amendment)
 		.where(inArray(amendment.targetId, [...filamentIds]))
 		.orderBy(asc(amendment.at), asc(amendment.id));
-	return groupBy(rows, (r) => r.targetId);
+	// An undo alone, as only a file could bring one, corrects nothing.
+	return new Map([...groupBy(rows, (r) => r.targetId)].filter(([, list]) => list.some(isCorrection)));
 }
 
+const isCorrection = (row: Row): boolean => row.action === 'correct' && row.replacement !== null;
+
 function firstOf(list: readonly Row[]): Corrected['was'] {
-	const first = list.find((a) => a.action === 'correct')?.replacement as Corrected | undefined;
-	if (!first) throw new Error('a filament was amended without a correction');
-	return first.was;
+	return (list.find(isCorrection)?.replacement as Corrected).was;
 }
 
 async function correctCode(tx: Transaction, here: Reel, wanted: string | undefined, reason: string, now: number): Promise<boolean> {
 	if (!wanted || wanted === here.benchCode) return false;
 	await takeCode(tx, here.spoolId, wanted);
-	await tx.insert(amendment).values({
-		id: v7(),
-		spoolId: here.spoolId,
-		targetKind: 'spool',
-		targetId: here.spoolId,
-		action: 'correct',
-		replacement: { benchCode: wanted, codeWas: here.benchCode },
-		reason,
-		at: now,
-		createdAt: now
-	});
+	await amendFacts(tx, 'spool', { id: here.spoolId, facts: { benchCode: wanted, codeWas: here.benchCode }, reason, now });
 	return true;
 }
 

@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm';
-import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
 import type { spoolFactsBody } from '$lib/schemas/spool';
 import type { Database } from '../db/client';
-import { amendment, claim, spool } from '../db/schema';
+import { claim, spool } from '../db/schema';
+import { amendFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { keepReadings, readFields } from '../readings/keep-readings';
 import { pastInstant } from '../time';
@@ -37,23 +37,10 @@ export async function postSpoolFacts(
 			await tx.insert(claim).values(claims.rows);
 			await raiseFilament(tx, row.filamentId);
 		}
-		const facts = Object.fromEntries(
-			Object.entries({ colourName: body.colourName, colourHex: body.colourHex, obtained: body.obtained, lot: body.lot }).filter(
-				([, v]) => v !== undefined && v !== ''
-			)
-		);
-		if (Object.keys(facts).length > 0)
-			await tx.insert(amendment).values({
-				id: v7(),
-				spoolId: body.spoolId,
-				targetKind: 'spool',
-				targetId: body.spoolId,
-				action: 'correct',
-				replacement: facts,
-				reason: 'completed later',
-				at: now,
-				createdAt: now
-			});
+		const { colourName, colourHex, obtained, lot } = body;
+		// What was left empty is not said.
+		const facts = { colourName: colourName || undefined, colourHex, obtained, lot: lot || undefined };
+		await amendFacts(tx, 'spool', { id: body.spoolId, facts, reason: 'completed later', now });
 		return { id: body.id };
 	});
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
+	import { offered } from '../form/offered';
 	import { upTo } from '../words/numbers';
 
 	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
@@ -10,12 +11,12 @@
 	onMount(() => {
 		// The first that was named is the bench's own; borrowed ones came later.
 		const kept = localStorage.getItem(store);
-		const inUse = instruments.filter((i) => !i.archived);
+		const inUse = offered(instruments);
 		chosen = inUse.find((i) => i.id === kept)?.id ?? inUse[0]?.id ?? '';
 	});
 </script>
 
-{#if instruments.some((i) => !i.archived)}
+{#if offered(instruments).length > 0}
 	<label class="sr-only" for="instrument">Instrument</label>
 	<Select
 		placeholder=""
@@ -29,8 +30,7 @@
 		}}
 	>
 		<option value="">not named</option>
-		{#each instruments.filter((i) => !i.archived || i.id === chosen) as one (one.id)}<option value={one.id}
-				>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option
+		{#each offered(instruments, chosen) as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option
 			>{/each}
 	</Select>
 {:else}

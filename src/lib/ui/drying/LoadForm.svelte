@@ -15,6 +15,7 @@
 	import WhenField from '../form/WhenField.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { dayAndTime, upTo } from '../words/numbers';
+	import { offered } from '../form/offered';
 	import { running } from './running.svelte';
 	import Problem from '../form/Problem.svelte';
 
@@ -26,7 +27,7 @@
 	// svelte-ignore state_referenced_locally
 	const chosen = new SvelteSet<string>(wanted ? [wanted] : []);
 	// svelte-ignore state_referenced_locally
-	let dryerId = $state(dryers.findLast((d) => !d.archived)?.id ?? '');
+	let dryerId = $state(offered(dryers).at(-1)?.id ?? '');
 	let typedSetPoint = $state<string | null>(null);
 	let typedDuration = $state<string | null>(null);
 	let accepted = $state(false);
@@ -126,9 +127,9 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<div>
 			<label for="load-dryer" class="mb-0.5 block text-[0.85rem] font-medium">Dryer</label>
-			{#if dryers.some((d) => !d.archived)}
+			{#if offered(dryers).length > 0}
 				<Select placeholder="" size="sm" id="load-dryer" bind:value={dryerId}>
-					{#each dryers.filter((d) => !d.archived || d.id === dryerId) as one (one.id)}<option value={one.id}
+					{#each offered(dryers, dryerId) as one (one.id)}<option value={one.id}
 							>{one.name}{one.setPointHighC === null ? '' : `, up to ${upTo(one.setPointHighC, 0)} °C`}</option
 						>{/each}
 				</Select>

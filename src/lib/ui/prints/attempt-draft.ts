@@ -126,7 +126,7 @@ export function draftBody(draft: AttemptDraft): Record<string, unknown> {
 }
 
 /** JSON has no NaN: what cannot be a number stays the text it was, and the schema says so at its field. */
-function textOrNumber(text: string): number | string {
+export function textOrNumber(text: string): number | string {
 	const value = numberOf(text);
 	return Number.isFinite(value) ? value : text;
 }

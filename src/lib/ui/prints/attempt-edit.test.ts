@@ -21,6 +21,13 @@ describe('a print that is put right', () => {
 			settings: { nozzleC: 245.5, fanPct: 50 }
 		});
 	});
+	it('sends what is no number on, to be refused by its field', () => {
+		const edit = editOf(failed);
+		expect(correctedIn(failed, { ...edit, settings: { ...edit.settings, nozzleC: 'hot' } })).toEqual({
+			settings: { nozzleC: 'hot', fanPct: 50 }
+		});
+		expect(correctedIn(failed, { ...edit, percentReached: 'half' })).toMatchObject({ percentReached: 'half' });
+	});
 	it('says how it ended whole', () => {
 		const edit = editOf(failed);
 		expect(correctedIn(failed, { ...edit, cause: 'printer' })).toEqual({

@@ -1,5 +1,5 @@
 import type { Attempt } from '$lib/core/evidence/attempt';
-import { numberOf, textOf, type AttemptDraft } from './attempt-draft';
+import { textOf, textOrNumber, type AttemptDraft } from './attempt-draft';
 
 /** What can be put right about a print. Text stays text until the server reads it. */
 export type AttemptEdit = Pick<AttemptDraft, 'outcome' | 'percentReached' | 'cause' | 'failure' | 'tuning' | 'pieceId' | 'settings'>;
@@ -36,11 +36,11 @@ function endOf({ outcome, percentReached, cause, failure }: AttemptEdit): Record
 	if (outcome === 'finished') return { outcome };
 	return {
 		outcome,
-		...(outcome === 'failed' && percentReached.trim() ? { percentReached: numberOf(percentReached) } : {}),
+		...(outcome === 'failed' && percentReached.trim() ? { percentReached: textOrNumber(percentReached) } : {}),
 		...(cause ? { cause } : {}),
 		...(failure ? { failure } : {})
 	};
 }
 
-const settingsOf = (texts: AttemptEdit['settings']): Record<string, number> =>
-	Object.fromEntries(Object.entries(texts).flatMap(([name, text]) => (text.trim() ? [[name, numberOf(text)]] : [])));
+const settingsOf = (texts: AttemptEdit['settings']): Record<string, number | string> =>
+	Object.fromEntries(Object.entries(texts).flatMap(([name, text]) => (text.trim() ? [[name, textOrNumber(text)]] : [])));

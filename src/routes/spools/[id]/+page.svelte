@@ -65,10 +65,9 @@
 	const notes = $derived(
 		data.notes.filter((n) => n.targetKind !== 'attempt').map((n) => ({ ...n, of: n.targetKind === 'reading' ? typedOf(n.targetId) : '' }))
 	);
-	/** Prints and test parts show their own; all the rest is told and undone here. */
-	const corrections = $derived(
-		data.amendments.filter((a) => !['attempt', 'specimen', 'log'].includes(a.targetKind) && a.replacement?.archived === undefined)
-	);
+	/** Prints, test parts, logs and photographs show their own; being archived is told in the heading. */
+	const TOLD_HERE = ['reading', 'event', 'quote', 'spool', 'filament'];
+	const corrections = $derived(data.amendments.filter((a) => TOLD_HERE.includes(a.targetKind) && a.replacement?.archived === undefined));
 	/** A record as it stood first. */
 	const nameOf = $derived((id: string) => {
 		const price = data.struckQuotes.find((q) => q.id === id) ?? data.evidence.quotes.find((q) => q.id === id);

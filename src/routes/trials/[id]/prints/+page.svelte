@@ -14,6 +14,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { offered } from '$lib/ui/form/offered';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
@@ -111,7 +112,7 @@
 			lastOther: others.at(-1) ?? null,
 			labelNozzleC: labelNozzle,
 			condition: evidence ? conditionAt(evidence, Date.now()).kind : 'asReceived',
-			printerId: data.head.printerId ?? data.printers.findLast((p) => !p.archived)?.id ?? '',
+			printerId: data.head.printerId ?? offered(data.printers).at(-1)?.id ?? '',
 			pieceId: wantedPiece
 		});
 	}
@@ -134,7 +135,7 @@
 		draft && draft.condition !== wantedCondition(data.basis) && !(data.basis.conditionPolicy === 'both' && draft.condition === 'dried')
 	);
 	/** Settings that this spool was calibrated to, and that are not what stands in the form already. */
-	const offered = $derived(Object.entries(data.calibrated[bySpool] ?? {}) as [keyof typeof SETTING_WORDS, number][]);
+	const calibrated = $derived(Object.entries(data.calibrated[bySpool] ?? {}) as [keyof typeof SETTING_WORDS, number][]);
 	let element = $state<HTMLFormElement>();
 
 	async function submit(): Promise<void> {
@@ -228,9 +229,9 @@
 			<details class="panel px-3 py-2" bind:open={entry.settingsOpen}>
 				<summary class="font-medium">Settings (copied from the last print)</summary>
 				{#if entry.settingsOpen}
-					{#if offered.length}
+					{#if calibrated.length}
 						<p class="mt-2">
-							Calibrated: {offered
+							Calibrated: {calibrated
 								.map(([name, value]) => `${SETTING_WORDS[name].name.toLowerCase()} ${value} ${SETTING_WORDS[name].unit}`.trim())
 								.join(', ')}.
 							<button
@@ -238,7 +239,7 @@
 								class="link"
 								onclick={() =>
 									draft &&
-									(draft.settings = { ...draft.settings, ...Object.fromEntries(offered.map(([name, value]) => [name, String(value)])) })}
+									(draft.settings = { ...draft.settings, ...Object.fromEntries(calibrated.map(([name, value]) => [name, String(value)])) })}
 								>Print with these</button
 							>
 						</p>
@@ -285,7 +286,7 @@
 						<Label for="printer">Printer and nozzle</Label>
 						<Select placeholder="" size="sm" id="printer" bind:value={draft.printerId}>
 							<option value="">not noted</option>
-							{#each data.printers.filter((p) => !p.archived || p.id === draft.printerId) as printer (printer.id)}<option value={printer.id}
+							{#each offered(data.printers, draft.printerId) as printer (printer.id)}<option value={printer.id}
 									>{printer.name}, {printer.nozzle}</option
 								>{/each}
 						</Select>

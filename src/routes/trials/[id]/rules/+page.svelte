@@ -5,6 +5,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { marksLine } from '$lib/ui/words/pieces';
@@ -180,7 +181,7 @@
 				<Label for="rules-printer">Printer and nozzle</Label>
 				<Select placeholder="" size="sm" id="rules-printer" bind:value={rules.printerId}>
 					<option value="">not noted</option>
-					{#each data.printers.filter((p) => !p.archived || p.id === rules.printerId) as printer (printer.id)}<option value={printer.id}
+					{#each offered(data.printers, rules.printerId) as printer (printer.id)}<option value={printer.id}
 							>{printer.name}, {printer.nozzle}</option
 						>{/each}
 				</Select>
