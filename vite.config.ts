@@ -13,8 +13,9 @@ const fewerFiles: Plugin = {
 		assetFileNames: '_app/immutable/assets/[hash][extname]',
 		codeSplitting: {
 			groups: [
-				{ name: 'everywhere', minShareCount: 30, priority: 2 },
-				{ name: 'often', minShareCount: 10, priority: 1 }
+				{ name: 'everywhere', minShareCount: 30, priority: 3 },
+				{ name: 'often', minShareCount: 10, priority: 2 },
+				{ name: 'sometimes', minShareCount: 4, priority: 1 }
 			]
 		}
 	})

@@ -137,6 +137,10 @@ test('nothing holds the first paint up: results stand in the page, the theme too
 	await expect(page.locator('html')).not.toHaveClass(/dark/);
 	await expect.poll(() => hinted.length).toBeGreaterThan(10);
 	expect(without).toEqual([]);
+	// Forty small files keep a phone busy before anything is shown (decision 0043).
+	const announced = (await fetch(`${server.url}${home}/prints`)).headers.get('link')?.split(',') ?? [];
+	expect(announced.length).toBeGreaterThan(10);
+	expect(announced.length).toBeLessThan(26);
 	await context.close();
 });
 

@@ -215,6 +215,25 @@ test('a piece made better in mid-trial: the older version still shows, and is fl
 	await expect(page.getByText(/a different test piece or version of it from the rest \(Lean 1, Lean 2\): .*overhang/)).toBeVisible();
 });
 
+test('marks of the other spools come after the page and are there when the server is away', async ({ page }) => {
+	const ladder = await registered({ name: 'Fetched', kind: 'overhangLadder', params: LADDER });
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Fetched marks', [{}, {}]);
+	const [a, b] = spoolIds as [string, string];
+	await print(b, ladder, { marks: { overhangLastClean: '55', overhangFirstFaulty: '65' } });
+	const address = `${server.url}/trials/${trialId}/prints?spool=`;
+	// Counted where it is not opened, with its marks only where it is.
+	const served = async (id: string) => /typedText[\\"]+:[\\"]+55/.test(await (await fetch(`${address}${id}`)).text());
+	expect([await served(a), await served(b)]).toEqual([false, true]);
+	const fetched = page.waitForResponse((r) => r.url().includes(`/spools/${b}/evidence?station=prints`));
+	await open(page, `${address}${a}`);
+	await (await fetched).finished();
+	await page.context().setOffline(true);
+	await page.keyboard.press('k');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('DO2');
+	await expect(page.getByText(/clean .*55/).first()).toBeVisible();
+	await page.context().setOffline(false);
+});
+
 test('bed, agent and profile are copied forward, a difference is flagged as unlike', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Set up', [{}, {}]);
 	await open(page, `${server.url}/trials/${trialId}/prints?spool=${spoolIds[0]}`);

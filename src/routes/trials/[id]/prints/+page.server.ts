@@ -2,7 +2,7 @@ import { settingsOffered } from '$lib/core/calibration/offered';
 import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
 import { calibrationsOf, foundBy } from '$lib/server/evidence/stations';
-import { onlyStation } from '$lib/server/evidence/only';
+import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';
 import { loadAmendments } from '$lib/server/evidence/load-events';
 import { loadPhotos } from '$lib/server/photos/photos';
@@ -11,6 +11,7 @@ import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
+/** A spool may have hundreds of marks: those of the one that is opened come along, the page fetches the others by itself. */
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const ids = whole.spools.map((s) => s.spool.id);
@@ -30,11 +31,12 @@ export const load: PageServerLoad = async (event) => {
 		wanted,
 		/** Without a spool in the address: the first that still wants prints. */
 		first: first?.spool.id ?? null,
+		opened: opened?.spool.id ?? null,
 		// What was found of the one that is opened is known here; a slow phone would work it out before it answers a key.
 		found: Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis, now)]] : []),
 		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
-		evidence: whole.spools.map((e) => onlyStation(e, 'prints')),
+		evidence: whole.spools.map((e) => (e === opened ? onlyStation(e, 'prints') : lightEvidence(e, 'prints'))),
 		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationsOf(e, whole.basis, now))])),
 		printers: workshop.printers,
 		notes,

@@ -11,6 +11,7 @@
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';
+	import { Shelf } from '$lib/ui/bench/shelf.svelte';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -33,7 +34,7 @@
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
-	import { untrack } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
@@ -42,9 +43,15 @@
 	let { data }: PageProps = $props();
 	const missingOf = (i: number) => data.wanted[i] ?? null;
 	const pieceOf = (missing: Missing | null) => (missing && 'pieceId' in missing.params ? missing.params.pieceId : null);
+	const shelf = new Shelf('prints');
+	$effect(() => {
+		const { evidence: given, opened } = data;
+		untrack(() => void shelf.fill(given, opened));
+	});
+	onDestroy(() => shelf.stop());
 	const bench = new Bench({
 		station: 'prints',
-		evidence: () => data.evidence,
+		evidence: () => data.evidence.map((e) => shelf.of(e)),
 		// As it was when the page was opened: what is saved moves nobody on.
 		first: untrack(() => data.first),
 		status: (e, i) => {
@@ -54,9 +61,11 @@
 		},
 		onchoose: () => entry.leave()
 	});
-	const evidence = $derived(data.evidence[bench.index]);
+	const evidence = $derived(bench.evidence);
 	const bySpool = $derived(evidence?.spool.id ?? '');
-	const findings = $derived(evidence ? (data.found[evidence.spool.id] ?? printsStation.find(evidence, data.basis, 0)) : []);
+	/** The marks of its prints are here. */
+	const isWhole = $derived(bySpool === data.opened || shelf.has(bySpool));
+	const findings = $derived(evidence && isWhole ? (data.found[bySpool] ?? printsStation.find(evidence, data.basis, 0)) : []);
 	const labelNozzle = $derived.by(() => {
 		const low = evidence ? stated(evidence.claims, 'nozzleLowC') : null;
 		const high = evidence ? stated(evidence.claims, 'nozzleHighC') : null;
@@ -305,7 +314,7 @@
 			<WhenField when={entry.when} errors={entry.errors} what="printed" />
 			<Button type="submit">Save print</Button>
 		</form>
-		{#if evidence.attempts.length}
+		{#if evidence.attempts.length && isWhole}
 			<h2 class="mt-6 mb-2 font-semibold">{plural(evidence.attempts.length, 'print')} of {evidence.spool.code}</h2>
 			<Later>
 				<AttemptList
@@ -324,6 +333,7 @@
 		{/if}
 		{#snippet results()}
 			{#each unlike as line (line)}<p class="question mt-1">≠ {line}</p>{/each}
+			{#if !isWhole}<p class="small">Fetching the marks of {evidence.spool.code}.</p>{/if}
 			<FindingLines {findings} defs={PRINT_QUANTITIES} {pieceName} />
 			<CompositeLine {findings} criteria={data.weighed} basis={data.basis} rules="/trials/{data.head.id}/pick" />
 		{/snippet}
