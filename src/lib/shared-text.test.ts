@@ -19,6 +19,13 @@ describe('what requests share', () => {
 		expect(through({ sheet, evidence: [spool], other: new Map([[1, 2]]) })).toEqual({ sheet, evidence: [spool], other: new Map([[1, 2]]) });
 	});
 
+	it('needs next to no escapes in a page, whatever is said in it', () => {
+		const value = share({ a: 'plain', b: 'said "so" and `so`, \\ and </script>', c: ['x', 'y'] });
+		expect(through({ value })).toEqual({ value });
+		const sent = uneval(sharedText.encode(share({ a: 'plain', c: ['x', 'y'] })));
+		expect(sent).toBe('"{`a`:`plain`,`c`:[`x`,`y`]}"');
+	});
+
 	it('has its text made once', () => {
 		let made = 0;
 		const value = share({
