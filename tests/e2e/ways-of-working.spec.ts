@@ -44,6 +44,12 @@ test('twelve cheap spools, one print each, one failure: tiers, the cheapest of t
 	// Nobody is called the first by a chance that one print cannot give.
 	expect(said).not.toMatch(/9\d(\.\d+)? %|over 99/);
 	await expect(page.getByRole('region', { name: 'Most useful next' })).toContainText(/print|price/i);
+	// The report says the same, to the last per cent.
+	const table = () => page.getByRole('region', { name: 'Ranking' }).locator('tr[data-spool]').allTextContents();
+	const onPick = await page.getByTestId('ranking').locator('tr[data-spool]').allTextContents();
+	await open(page, `${server.url}/trials/${trialId}/report`);
+	await expect(page.getByTestId('report-sentence')).toHaveText(said ?? '');
+	expect(await table()).toEqual(onPick);
 });
 
 test('five of one material: the surface is the difference, and it counts', async ({ page }) => {
@@ -171,7 +177,7 @@ test('a print straight from the running hot box is dried, by its own form', asyn
 });
 
 test('a hook that held all there was is told as that, and not asked for again', async ({ page }) => {
-	const { trialId } = await makeTrial(server.url, 'Strong hook', [{ material: 'PC' }]);
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Strong hook', [{ material: 'PC' }]);
 	await open(page, `${server.url}/trials/${trialId}/strength`);
 	await page.getByLabel('Test part').fill('hook');
 	await page.getByRole('textbox', { name: /^Load on/ }).focus();
@@ -187,6 +193,13 @@ test('a hook that held all there was is told as that, and not asked for again', 
 	const row = page.locator('tbody tr').first();
 	await expect(row).toContainText('over 55');
 	await expect(row).not.toContainText('test part');
+	await page.goto(`${server.url}/trials/${trialId}/report`);
+	const measured = page.getByRole('region', { name: 'Measured' });
+	await expect(measured.getByRole('columnheader', { name: 'Strength lb' })).toBeVisible();
+	await expect(measured.getByRole('row').last()).toContainText('over 55none broken 1');
+	await page.goto(`${server.url}/spools/${spoolIds[0]}/scorecard`);
+	await expect(page.getByText('Strength, hook, upright, weight in steps: over 55 lb. The one test part did not break.')).toBeVisible();
+	await expect(page.getByText(/Not measured:/)).not.toContainText('load');
 });
 
 test('test parts at seven temperatures: in order, the jump seen', async ({ page }) => {

@@ -20,7 +20,7 @@ async function standingOf(trialId: string): Promise<{ next: { words: string; hre
 	const now = Date.now();
 	const whole = await loadTrial(database(), trialId);
 	const next = nextStep(whole, now);
-	const { rows, rule, chances } = pickOf(whole, now);
+	const { rows, rule, chances } = pickOf(whole, now, 'first');
 	return {
 		next: next && { words: next.words, href: stationHref(trialId, next.station, next.spoolId) },
 		// One spool has no rank.

@@ -3,7 +3,7 @@ import { askedFor, measuredOn, pickInput } from '$lib/core/pick/families';
 import { goodForParts, type GoodForPart } from '$lib/core/pick/good-for';
 import { explain } from '$lib/core/pick/explain';
 import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
-import { PICK_SEED } from '$lib/core/pick/seed';
+import { PICK_DRAWS, PICK_SEED, QUICK_DRAWS } from '$lib/core/pick/seed';
 import type { PickInput } from '$lib/core/pick/types';
 import type { Missing } from '$lib/core/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
@@ -59,19 +59,21 @@ export const partsOf = (whole: TrialWhole, now: number): GoodForPart[] =>
 		);
 	});
 
-/** Draws enough for a share good to about two per cent; the page draws more in its worker. */
-const API_DRAWS = 2000;
+/** With more spools than these all draws take a good part of a second. */
+const FEW_SPOOLS = 12;
 
-export function pickOf(whole: TrialWhole, now: number) {
+/** @param look `first` where the page draws the rest in its worker, or shows many trials at once */
+export function pickOf(whole: TrialWhole, now: number, look: 'first' | 'whole' = 'whole') {
 	const input = pickInputOf(whole, now);
-	const { rows, references, chances } = remembered(whole, `pick ${JSON.stringify([input.criteria, input.rule])}`, () =>
-		pickFrom(input, blocksOf(input, API_DRAWS, PICK_SEED))
+	const draws = look === 'first' && input.candidates.length > FEW_SPOOLS ? QUICK_DRAWS : PICK_DRAWS;
+	const { rows, references, chances } = remembered(whole, `pick ${draws} ${JSON.stringify([input.criteria, input.rule])}`, () =>
+		pickFrom(input, blocksOf(input, draws, PICK_SEED))
 	);
 	return { rule: input.rule, rows, references, explanation: explain(input, rows), chances };
 }
 
 /** Who stands first; nobody where none passes. */
 export function firstPlaceOf(whole: TrialWhole, now: number): string | null {
-	const [first] = pickOf(whole, now).rows;
+	const [first] = pickOf(whole, now, 'first').rows;
 	return first?.eligible && !first.neverFinished ? first.spoolId : null;
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
+	import { heldAtLeast } from '$lib/core/strength/held';
 	import { bareValue } from '../words/quantities';
 	import { anchorAt, CELL_WIDTH, place } from './scale';
 
@@ -9,8 +10,7 @@
 	const x = (v: number) => place(v, def.scale, W);
 	const loads = $derived(finding.figure.kind === 'loads' ? finding.figure.loads : []);
 	const gap = $derived(Math.min(3.4, 12 / Math.max(1, loads.length)));
-	/** Where none broke, what the weakest of them held: how strong it is nobody knows, but it was seen to hold that. */
-	const shown = $derived(finding.estimate ?? (loads.length > 0 ? Math.min(...loads.map((l) => l.low)) : null));
+	const shown = $derived(finding.estimate ?? heldAtLeast(finding));
 </script>
 
 <!-- Each specimen is a stroke from what it held to what broke it, a dot where the load was read, an arrow where it never broke. -->

@@ -1,8 +1,7 @@
+import { PICK_DRAWS } from '$lib/core/pick/seed';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Picked, PickInput } from '$lib/core/pick/types';
 import type { PickWorker } from '$lib/workers/pick.worker';
-
-const MANY = 20_000;
 
 /** The pick by many draws, made in a worker. A new question cancels the one before by ending its worker. */
 export class Draws {
@@ -18,7 +17,7 @@ export class Draws {
 		this.progress = 0;
 		const by = await remote.pick(
 			input,
-			MANY,
+			PICK_DRAWS,
 			proxy((share: number) => {
 				if (this.#worker === worker) this.progress = share;
 			})

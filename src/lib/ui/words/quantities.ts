@@ -64,6 +64,12 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words' | '
 	return def.unit ? `own measure, ${def.unit}` : 'own measure';
 }
 
+/** What a column's figures are counted in: loads as they were typed, money as the trial counts it. */
+export function columnUnit(def: Pick<QuantityDef, 'id' | 'unit' | 'shownIn'>, currency: string): string {
+	if (def.shownIn) return def.shownIn;
+	return def.unit === 'money/kg' ? currency : (WORDS[def.id]?.unit ?? def.unit);
+}
+
 /** The unit of a quantity as it is written behind a number. */
 export const quantityUnit = (id: string): string => WORDS[id]?.unit ?? '';
 

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { heldAtLeast } from '$lib/core/strength/held';
 import { database } from '$lib/server/context';
 import { addressCode } from '$lib/server/http/address-code';
 import { pathId } from '$lib/server/http/path-id';
@@ -28,6 +29,11 @@ export const load: PageServerLoad = async (event) => {
 			instruments: evidence.instruments,
 			readings: evidence.readings.map(({ instrumentId, scorer, status }) => ({ instrumentId, scorer, status })),
 			strand: findings.find((f) => f.figure.kind === 'strand' && f.n > 0) ?? null,
+			// Where nothing broke there is no strength to compare, but what was held is known.
+			held: findings.flatMap(({ quantity, subject, n, estimate, figure }) => {
+				const leastN = heldAtLeast({ estimate, figure });
+				return leastN === null ? [] : [{ quantity, kind: subject.variant ?? '', n, leastN }];
+			}),
 			places: basis.diameterPlaces,
 			currency: basis.currency ?? '',
 			verdict: verdicts[0] ?? null,

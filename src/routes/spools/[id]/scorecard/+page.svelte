@@ -6,10 +6,10 @@
 	import StandingLine from '$lib/ui/scorecard/StandingLine.svelte';
 	import { scorecardSentence } from '$lib/ui/scorecard/words';
 	import { productLine } from '$lib/ui/spool/names';
-	import { CONDITION_WORDS, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { sentence } from '$lib/ui/words/messages';
 	import { day, fixed, plural } from '$lib/ui/words/numbers';
-	import { inSentence } from '$lib/ui/words/quantities';
+	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/ui/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 
@@ -42,7 +42,9 @@
 	);
 	/** What is usually looked at and was not, here. */
 	const unknown = $derived(
-		data.defs.filter((d) => d.family !== null && d.onSheet === true && !data.lines.some((l) => l.quantity === d.id)).map(inSentence)
+		data.defs
+			.filter((d) => d.family !== null && d.onSheet === true && ![...data.lines, ...data.held].some((l) => l.quantity === d.id))
+			.map(inSentence)
 	);
 	const verdict = $derived(
 		data.verdict ? (data.verdict.kind === 'buyFor' ? `Buy for ${data.verdict.buyFor}` : VERDICT_WORDS[data.verdict.kind]) : null
@@ -117,6 +119,15 @@
 			</p>
 		</section>
 	{/if}
+	{#each data.held as { quantity, kind, n, leastN } (`${quantity} ${kind}`)}
+		{@const def = data.defs.find((d) => d.id === quantity)}
+		{#if def}
+			<p class="mt-2">
+				{quantityName(def)}, {kindWords(kind)}: over {bareValue(def, leastN)}
+				{columnUnit(def, data.currency)}. {n === 1 ? 'The one test part did not break.' : `None of ${n} test parts broke.`}
+			</p>
+		{/if}
+	{/each}
 	<div class="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
 		<section aria-label="Settings that worked">
 			<h2 class="wide text-[1.05rem] font-bold">Settings that worked</h2>

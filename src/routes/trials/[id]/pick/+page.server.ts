@@ -7,7 +7,7 @@ export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
 	const { candidates, defs, rule, references } = pickInputOf(whole, now);
-	const { rows, references: beside, chances } = pickOf(whole, now);
+	const { rows, references: beside, chances } = pickOf(whole, now, 'first');
 	return {
 		candidates,
 		defs,

@@ -8,7 +8,7 @@
 	import { paretoEdge } from '$lib/core/pick/pareto';
 	import type { DrawnQuantities } from '$lib/core/pick/drawn-quantities';
 	import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
-	import { PICK_SEED } from '$lib/core/pick/seed';
+	import { PICK_DRAWS, PICK_SEED, QUICK_DRAWS } from '$lib/core/pick/seed';
 	import type { Criterion, PickInput } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
@@ -51,11 +51,10 @@
 	const input = $derived<PickInput>(pickInput({ candidates: data.candidates, defs: data.defs }, criteria, rule, data.references));
 	const measured = $derived(measuredOn(data.candidates));
 	// Draws do not depend on weights: while a hand moves one they are weighed anew, not drawn anew.
-	const QUICK = 2000;
 	const blocks = $derived.by(() => {
 		const { candidates, defs } = data;
 		let drawn: DrawnQuantities[] | null = null;
-		return () => (drawn ??= [...blocksOf({ candidates, defs }, QUICK, PICK_SEED)]);
+		return () => (drawn ??= [...blocksOf({ candidates, defs }, QUICK_DRAWS, PICK_SEED)]);
 	});
 	const picked = $derived.by(() => {
 		if (draws.picked?.of === input) return draws.picked.by;
@@ -119,9 +118,12 @@
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	$effect(() => {
 		const asked = input;
+		// Of few spools the server makes all draws at once.
+		const served = !moved && !movedRule && data.picked.chances.draws === PICK_DRAWS;
 		untrack(() => {
 			clearTimeout(timer);
-			timer = setTimeout(() => void draws.ask(asked), 120);
+			if (served) draws.stop();
+			else timer = setTimeout(() => void draws.ask(asked), 120);
 		});
 		return () => clearTimeout(timer);
 	});

@@ -2,6 +2,7 @@
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import { notCounted, measuredOn, pickInput } from '$lib/core/pick/families';
 	import { priceMatters } from '$lib/core/pick/price-matters';
+	import { heldAtLeast } from '$lib/core/strength/held';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
 	import { pickSentence } from '$lib/ui/pick/pick-sentence';
@@ -13,7 +14,7 @@
 	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { flagLines } from '$lib/ui/words/messages';
 	import { day, plural } from '$lib/ui/words/numbers';
-	import { bareValue, inSentence, quantityName, quantityUnit } from '$lib/ui/words/quantities';
+	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/ui/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 
@@ -30,16 +31,19 @@
 	const flags = $derived(flagLines(data.sheet.flags, codeOf));
 	/** What was measured on any spool: the columns of the table. */
 	const measured = $derived(
-		data.defs.filter(
-			(def) =>
-				def.onSheet &&
-				def.figure !== 'none' &&
-				data.candidates.some(({ findings }) => (findings[def.id]?.n ?? 0) > 0 && findings[def.id]?.estimate != null)
-		)
+		data.defs.filter((def) => def.onSheet && def.figure !== 'none' && data.candidates.some((candidate) => cell(candidate, def) !== null))
 	);
+	/** What test parts of a spool held where none broke: known from the sheet, the pick does not need it. */
+	const heldOver = (spoolId: string, def: QuantityDef): number | null => {
+		const [finding] =
+			data.sheet.rows.find((r) => r.spoolId === spoolId)?.cells[data.sheet.columns.findIndex((c) => c.id === def.id)]?.findings ?? [];
+		return finding ? heldAtLeast(finding) : null;
+	};
 	/** One figure of the table: value, range, n. */
 	const cell = (candidate: (typeof data.candidates)[number], def: QuantityDef) => {
 		const found = candidate.findings[def.id];
+		const held = heldOver(candidate.spoolId, def);
+		if (held !== null && found) return { value: `over ${bareValue(def, held)}`, range: 'none broke', n: found.n };
 		if (!found || found.n === 0 || found.estimate === null) return null;
 		const range = found.interval ? `${bareValue(def, found.interval.low)} to ${bareValue(def, found.interval.high)}` : 'no range';
 		return { value: bareValue(def, found.estimate), range, n: found.n };
@@ -114,9 +118,7 @@
 							<th class="py-1 pr-1"><span class="sr-only">Spool</span></th>
 							{#each measured as def (def.id)}
 								<th class="px-1 py-1 font-semibold"
-									>{quantityName(def)}{#if quantityUnit(def.id) || def.unit}<span class="block font-normal text-muted"
-											>{def.unit === 'money/kg' ? data.head.currency : quantityUnit(def.id) || def.unit}</span
-										>{/if}</th
+									>{quantityName(def)}<span class="block font-normal text-muted">{columnUnit(def, data.head.currency)}</span></th
 								>
 							{/each}
 						</tr>
