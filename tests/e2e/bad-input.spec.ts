@@ -61,7 +61,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await open(page, `${server.url}/trials/${trialId}/diameter`);
 	const field = page.getByRole('textbox', { name: /Diameter of/ });
 	for (const [typed, words] of [
-		['175', 'Did you mean 1.75 mm?'],
+		['17.5', 'Did you mean 1.75 mm?'],
 		['1750', 'Did you mean 1.75 mm?'],
 		['wide', 'is not a number'],
 		['0', 'must be above zero'],
@@ -77,6 +77,14 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await page.keyboard.press('Enter');
 	await page.getByRole('button', { name: 'Use 1.75 mm' }).click();
 	await page.keyboard.press('Enter');
+	// A second press of Enter takes what is proposed, and one after "same again" keeps nothing.
+	await field.fill('1750');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('=');
+	await page.keyboard.press('Enter');
+	await expect(page.locator('#capture-error')).toHaveCount(0);
+	await expect(page.getByRole('button', { name: /^1\.75/ })).toHaveCount(3);
 	for (const typed of ['1.75', '1.57', '1.76', '1.75']) {
 		await page.keyboard.type(typed);
 		await page.keyboard.press('Enter');

@@ -86,7 +86,7 @@ describe('idempotent writes', () => {
 		const { spoolId } = (await intake()).answer;
 		const id = v7();
 		const before = await count(writeLog);
-		expect(await errorsOf(readDiameter(spoolId, '175', { id }))).toEqual(['typed slip']);
+		expect(await errorsOf(readDiameter(spoolId, '1750', { id }))).toEqual(['typed slip']);
 		expect(await count(writeLog)).toBe(before);
 		expect((await readDiameter(spoolId, '1.75', { id })).repeated).toBe(false);
 	});
@@ -225,7 +225,7 @@ describe('amendments', () => {
 	it('a corrected value passes the same door, and wants a reason', async () => {
 		const { spoolId } = (await intake()).answer;
 		const { id } = (await readDiameter(spoolId, '1.57')).answer;
-		expect(await errorsOf(amend(id, { action: 'correct', typed: '175', reason: 'x' }))).toEqual(['typed slip']);
+		expect(await errorsOf(amend(id, { action: 'correct', typed: '1750', reason: 'x' }))).toEqual(['typed slip']);
 		expect(() => checked(amendmentBody, { id: v7(), targetKind: 'reading', targetId: id, action: 'exclude', at })).toThrow(Problem);
 		await expect(amend(v7(), { action: 'exclude', reason: 'x' })).rejects.toMatchObject({ status: 404 });
 		expect(await errorsOf(amend(id, { action: 'undo', undoesId: v7() }))).toEqual(['undoesId unknownId']);

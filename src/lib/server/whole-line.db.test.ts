@@ -363,6 +363,6 @@ describe('use log, trial facts and membership', () => {
 		const whole = await loadSpool(t.db, spoolId, NOW);
 		expect(whole.basis.nominalMm).toBe(2.85);
 		expect(whole.findings.find((f) => f.quantity === 'diameterMean')?.figure).toMatchObject({ nominalMm: 2.85 });
-		expect(await errorsOf(() => intake({ nominalDiameter: '175' }))).toMatchObject([{ path: 'nominalDiameter', code: 'slip' }]);
+		expect(await errorsOf(() => intake({ nominalDiameter: '1750' }))).toMatchObject([{ path: 'nominalDiameter', code: 'slip' }]);
 	});
 });

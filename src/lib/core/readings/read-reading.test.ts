@@ -8,12 +8,13 @@ describe('what was typed for a quantity', () => {
 		['1,76', 1.76],
 		['1760 um', 1.76],
 		['0.0689 in', 1.75006],
-		['2.85', 2.85]
+		['2.85', 2.85],
+		['174', 1.74],
+		[' 285 ', 2.85]
 	])('diameter %s is %f mm', (typed, value) => expect(readReading('diameter', typed)).toMatchObject({ ok: true, value }));
 
 	it.each([
 		['1750', '1.75 mm'],
-		['175', '1.75 mm'],
 		['17.6', '1.76 mm'],
 		['176 mm', '1.76 mm'],
 		['0.069', '0.069 in']

@@ -22,9 +22,11 @@ const LIKELY_DIAMETERS = [
 
 /**
  * Turns what was typed for a quantity into a value in its canonical unit, or says why not.
- * 1750 or 175 for a diameter is asked about instead of stored: the suggestion is 1.75 mm.
+ * Three digits for a diameter are hundredths, as a caliper shows them: 174 is 1.74 mm. 1750 is asked about instead of stored: the suggestion
+ * is 1.75 mm.
  * @param own for an own measure its unit (kept as typed, never converted), or its words in their order
- * @example readReading('diameter', '175') // { ok: false, reason: 'slip', suggestion: '1.75 mm' }
+ * @example readReading('diameter', '174') // { ok: true, value: 1.74, typedText: '174', typedUnit: 'mm', resolution: 0.01 }
+ * @example readReading('diameter', '1750') // { ok: false, reason: 'slip', suggestion: '1.75 mm' }
  */
 export function readReading(quantity: string, typed: string, own: string | readonly string[] = ''): ReadReading {
 	const def = READING_QUANTITIES[quantity];
@@ -37,6 +39,8 @@ export function readReading(quantity: string, typed: string, own: string | reado
 	if (def.dimension === 'count' && !Number.isInteger(read.value)) return { ok: false, reason: 'notWhole', allowed: [] };
 	if (def.low > 0 && read.value <= 0) return { ok: false, reason: 'notPositive', allowed: UNITS[def.dimension] };
 	if (quantity === 'diameter') {
+		const hundredths = inHundredths(typed);
+		if (hundredths !== null) return { ok, ...rest, value: hundredths, resolution: 0.01 };
 		const suggestion = slippedDiameter(typed, read.value);
 		if (suggestion) return { ok: false, reason: 'slip', suggestion, allowed: UNITS[def.dimension] };
 	}
@@ -58,6 +62,12 @@ function readOwn(typed: string, unit: string): ReadReading {
 }
 
 const likely = (mm: number): boolean => LIKELY_DIAMETERS.some(([low, high]) => mm >= low && mm <= high);
+
+/** Three digits and nothing else, where they make a likely diameter in hundredths of a millimetre. */
+function inHundredths(typed: string): number | null {
+	const mm = /^\d{3}$/.test(typed.trim()) ? Number(typed) / 100 : 0;
+	return likely(mm) ? mm : null;
+}
 
 /** Null when the value can be meant as it stands. A unit typed is a unit meant: 1750 um is no slip. */
 function slippedDiameter(typed: string, valueMm: number): string | null {

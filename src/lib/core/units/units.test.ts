@@ -67,6 +67,20 @@ describe('reading what was typed', () => {
 		expect(readQuantityText('410 F', 'temperature')).toMatchObject({ ok: true, value: 210 });
 	});
 
+	it('reads pounds and ounces as a kitchen scale shows them', () => {
+		// 2 lb 12 oz = 44 oz of 28.349523125 g.
+		for (const typed of ['2 lb 12 oz', '2lb 12oz', '2 lbs, 12 ounces'])
+			expect(readQuantityText(typed, 'mass')).toEqual({
+				ok: true,
+				value: 1247.3790175,
+				typedText: typed,
+				typedUnit: 'lb',
+				resolution: 28.349523125
+			});
+		expect(readQuantityText('1 lb 0.5 oz', 'load')).toMatchObject({ ok: true, value: expect.closeTo(4.58723, 5) as number });
+		for (const typed of ['2 lb 16 oz', '2.5 lb 3 oz', '2 lb 12 g']) expect(readQuantityText(typed, 'mass')).toMatchObject({ ok: false });
+		expect(readQuantityText('2 lb 12 oz', 'length')).toMatchObject({ ok: false });
+	});
 	it('names the allowed units when it does not know one', () => {
 		expect(readQuantityText('3 stone', 'mass')).toEqual({ ok: false, reason: 'unknownUnit', allowed: ['g', 'kg', 'lb', 'oz'] });
 		expect(unitOf('Kilos', 'mass')).toBe('kg');

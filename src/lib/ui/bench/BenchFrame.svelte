@@ -29,7 +29,7 @@
 />
 
 <!-- Every bench looks alike: who is on it, what is done now, what it says so far. -->
-<div class="lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
+<div class="max-lg:pb-[76px] lg:grid lg:min-h-screen lg:grid-cols-[216px_minmax(0,1fr)_292px]">
 	<SpoolRail {items} {chosen} {onchoose} />
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="Results">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { shownReading } from '$lib/core/readings/shown-reading';
 	import type { Reading } from '$lib/core/evidence/reading';
 
 	let { reading, waiting = false, edit }: { reading: Reading; waiting?: boolean; edit: (reading: Reading) => void } = $props();
@@ -14,7 +15,7 @@
 		: 'edit or mark invalid'}"
 	disabled={waiting}
 	onclick={() => edit(reading)}
-	>{reading.typedText}{#if waiting}<span class="small"> …</span>{/if}<span class="sr-only">
+	>{shownReading(reading)}{#if waiting}<span class="small"> …</span>{/if}<span class="sr-only">
 		{reading.status === 'excluded' ? 'marked invalid' : ''}{reading.corrected ? ' corrected' : ''}</span
 	></button
 >

@@ -17,6 +17,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import { fieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { Bench } from '../bench/bench.svelte';
+import { ChosenUnit } from '../bench/chosen-unit.svelte';
 import { Shelf } from '../bench/shelf.svelte';
 import { Form } from '../form/form.svelte';
 import { plural, upTo } from '../words/numbers';
@@ -47,6 +48,7 @@ export class DiameterBench {
 	testing = $state(false);
 	zone = $state<Zone>('first');
 	readonly bench: Bench;
+	readonly unit = new ChosenUnit('length', ['mm', 'in']);
 	readonly #given: () => Given;
 	readonly #shelf = new Shelf('diameter');
 	readonly #amending = new Form({ fields: [] });
@@ -143,7 +145,7 @@ export class DiameterBench {
 	keep(typed: string): FieldError | null {
 		if (!this.bench.evidence) return fieldError('typed', 'noSpoolToMeasure');
 		const { place, direction, positionM } = this.next;
-		return this.bench.keep('diameter', typed, {
+		return this.bench.keep('diameter', this.unit.meant(typed), {
 			placeIndex: place,
 			direction,
 			...(positionM === null ? {} : { positionM }),

@@ -63,19 +63,27 @@
 
 <a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to content</a>
 <div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)] print:block">
-	<header class="border-line bg-rail md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r print:hidden">
+	<header
+		class="relative border-line bg-rail max-md:border-b md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r print:hidden"
+	>
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
 			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
 			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}
 			<button
 				type="button"
-				class="panel px-2 py-1 md:hidden"
+				class="panel px-3 py-1 md:hidden"
 				aria-expanded={menuOpen}
 				aria-controls="rail"
 				onclick={() => (menuOpen = !menuOpen)}>Stations</button
 			>
 		</div>
-		<div id="rail" class="{menuOpen ? 'block' : 'hidden'} pb-3 md:flex md:grow md:flex-col">
+		<!-- On a narrow screen it lies over the page, which stays where it was. -->
+		<div
+			id="rail"
+			class="{menuOpen
+				? 'block'
+				: 'hidden'} pb-3 max-md:absolute max-md:inset-x-0 max-md:top-full max-md:z-30 max-md:max-h-[85vh] max-md:overflow-y-auto max-md:border-b max-md:bg-rail max-md:shadow-lg md:flex md:grow md:flex-col"
+		>
 			{#if trial}
 				<StationLine {trial} />
 			{:else}

@@ -39,7 +39,9 @@
 				<a
 					href={stop.href}
 					aria-current={here ? 'page' : undefined}
-					class="relative flex h-[33px] items-center gap-1.5 pr-2 pl-[21px] {here ? 'bg-chosen font-bold' : 'hover:bg-chosen/50'}"
+					class="relative flex h-[33px] items-center gap-1.5 pr-2 pl-[21px] max-md:h-[44px] {here
+						? 'bg-chosen font-bold'
+						: 'hover:bg-chosen/50'}"
 				>
 					<svg viewBox="0 0 22 22" class="size-[22px] shrink-0" aria-hidden="true">
 						<circle cx="11" cy="11" r="9" fill="var(--rail)" stroke={how === 'none' ? 'var(--faint)' : 'var(--act)'} stroke-width="3" />

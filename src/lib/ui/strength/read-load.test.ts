@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readLoad, unitTyped, withUnit } from './read-load';
+import { withUnit } from '../bench/chosen-unit.svelte';
+import { readLoad, unitTyped } from './read-load';
 import { specimenOfItem } from './specimen-of-item';
 
 describe('loads as typed at the bench', () => {

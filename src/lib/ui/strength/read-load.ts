@@ -22,11 +22,6 @@ export function readLoad(text: string, method: LoadMethod): LoadTyped {
 	return HELD.test(text) ? { quantity: held, typed: text.replace(HELD, '') } : { quantity: broke, typed: text.replace(BROKE, '').trim() };
 }
 
-/** The unit typed last stays in force, so that only the number has to be typed. */
-export function withUnit(typed: string, unit: string): string {
-	return /^[\d.,\s]+$/.test(typed) && unit ? `${typed.trim()} ${unit}` : typed;
-}
-
 /** The unit that a typed load carries, if any. */
 export function unitTyped(typed: string): string | null {
 	const read = readReading('loadHeld', typed);

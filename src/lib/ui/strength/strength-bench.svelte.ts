@@ -27,7 +27,7 @@ export class StrengthBench {
 	nozzle = $state('');
 	made = $state('');
 	#bucket = $state('');
-	unit = $state('');
+	#unit = $state('');
 	#loading = $state.raw<Loading>(NOTHING_LOADED);
 	readonly bench: Bench;
 	readonly #given: () => Given;
@@ -84,7 +84,17 @@ export class StrengthBench {
 				.toSorted((a, b) => a.takenAt - b.takenAt)
 				.at(-1);
 		this.#bucket = localStorage.getItem(BUCKET) ?? latest('bucketMass')?.typedText ?? '';
-		this.unit = localStorage.getItem(UNIT) ?? latest('loadHeld', 'loadBroke')?.typedUnit ?? '';
+		this.#unit = localStorage.getItem(UNIT) ?? latest('loadHeld', 'loadBroke')?.typedUnit ?? '';
+	}
+
+	get unit(): string {
+		return this.#unit;
+	}
+
+	/** Typed or tapped: it stays in force, so that only the number has to be typed. */
+	set unit(unit: string) {
+		this.#unit = unit;
+		localStorage.setItem(UNIT, unit);
 	}
 
 	get bucket(): string {
@@ -119,10 +129,7 @@ export class StrengthBench {
 		const { shape, orientation, method, nozzle, bucket, unit } = this;
 		const entry = typedLoad(this.#loading, { shape, orientation, method, nozzle, bucket, unit }, { spoolId, text, newId: newId() });
 		if ('refusal' in entry) return entry.refusal;
-		if (entry.unit) {
-			this.unit = entry.unit;
-			localStorage.setItem(UNIT, entry.unit);
-		}
+		if (entry.unit) this.unit = entry.unit;
 		this.#store(spoolId, entry);
 		return null;
 	}

@@ -343,7 +343,7 @@ describe('words', () => {
 		expect(sentence({ id: 'lostOtherwise', params: { count: 2, cause: 'setUp' } })).toBe('2 lost to set-up');
 		expect(sentence({ id: 'lostOtherwise', params: { count: 3, cause: null } })).toBe('3 lost otherwise');
 	});
-	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '175'])('a refused "%s" is explained', (typed) => {
+	it.each(['', 'x', '1.2.3', '0', '9', '3 stone', '1750'])('a refused "%s" is explained', (typed) => {
 		const read = readReading('diameter', typed);
 		expect(read.ok).toBe(false);
 		if (!read.ok) expect(sentenceOf(refusedReading('typed', read))).toMatch(/[.?]$/);

@@ -2,6 +2,7 @@
 	import { READING_DIRECTIONS } from '$lib/core/closed-lists';
 	import { instrumentLine } from '$lib/core/diameter/claim-sentence';
 	import { diameterStation } from '$lib/core/diameter/station';
+	import { shownReading } from '$lib/core/readings/shown-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
@@ -15,7 +16,7 @@
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import { sentence } from '$lib/ui/words/messages';
 	import { upTo } from '$lib/ui/words/numbers';
-	import { onDestroy, untrack } from 'svelte';
+	import { onDestroy, onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
@@ -31,6 +32,7 @@
 		const { evidence, opened } = data;
 		untrack(() => measuring.fill(evidence, opened));
 	});
+	onMount(() => measuring.unit.recall());
 	onDestroy(() => measuring.stop());
 	const defs = $derived(diameterStation.quantities(data.basis));
 	const evidence = $derived(bench.evidence);
@@ -96,8 +98,10 @@
 		<CaptureField
 			bind:this={bench.field}
 			label="Diameter of {evidence.spool.code}"
-			unit="mm"
-			last={measuring.counting.at(-1)?.typedText ?? null}
+			unit={measuring.unit.unit}
+			units={measuring.unit.units}
+			onunit={(unit) => measuring.unit.choose(unit)}
+			last={measuring.unit.again(measuring.counting.at(-1))}
 			keep={(typed) => measuring.keep(typed)}
 			when={bench.when}
 			takeBack={() => bench.takeBack(measuring.counting)}
@@ -107,7 +111,7 @@
 		{#if measuring.odd}
 			{@const odd = measuring.odd}
 			<div class="question mt-4" role="status">
-				The reading <strong>{odd.typedText}</strong> is far from its neighbours. Swapped digits? It counts until you say.
+				The reading <strong>{shownReading(odd)}</strong> is far from its neighbours. Swapped digits? It counts until you say.
 				{#if bench.captured.waiting.has(odd.id)}
 					It is still waiting to be saved.
 				{:else}

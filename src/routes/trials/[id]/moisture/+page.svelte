@@ -9,6 +9,7 @@
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';
+	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';
@@ -19,6 +20,7 @@
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
+	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -61,7 +63,11 @@
 	const total = $derived(netWater(chain));
 	const tares = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'tareMass'));
 
-	function keep(typed: string): FieldError | null {
+	const unit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
+	onMount(() => unit.recall());
+
+	function keep(text: string): FieldError | null {
+		const typed = unit.meant(text);
 		if (!evidence) return fieldError('typed', 'noSpoolToWeigh');
 		const read = readReading(what, typed);
 		const contradicted = read.ok ? contradiction(read.value) : null;
@@ -123,8 +129,10 @@
 		<CaptureField
 			bind:this={bench.field}
 			label="{what === 'grossMass' ? 'Full spool' : 'Empty spool'} of {evidence.spool.code}"
-			unit="g"
-			last={last?.typedText ?? null}
+			unit={unit.unit}
+			units={unit.units}
+			onunit={(one) => unit.choose(one)}
+			last={unit.again(evidence.readings.find((r) => r.id === last?.id))}
 			{keep}
 			when={bench.when}
 			takeBack={() => bench.takeBack(evidence.readings)}

@@ -24,7 +24,26 @@
 	const { bench } = loading;
 	const evidence = $derived(bench.evidence);
 	const move = (by: 1 | -1) => bench.move(by);
-	onMount(() => loading.recall());
+	/** What is loaded and how, in one line. */
+	const setUp = $derived(
+		loading.shape.trim() &&
+			[
+				loading.shape.trim(),
+				ORIENTATION_WORDS[loading.orientation],
+				METHOD_WORDS[loading.method],
+				loading.nozzle.trim() && `${loading.nozzle.trim()} °C`,
+				loading.made.trim(),
+				loading.method === 'steps' && loading.bucket.trim() && `bucket ${loading.bucket.trim()}`
+			]
+				.filter(Boolean)
+				.join(' · ')
+	);
+	// Open where nothing is said yet; on a phone what was said before takes one line, and the load field is in sight.
+	let setUpOpen = $state(untrack(() => loading.shape === ''));
+	onMount(() => {
+		loading.recall();
+		if (window.innerWidth >= 1024) setUpOpen = true;
+	});
 </script>
 
 <svelte:head><title>Strength · {data.head.name} · Draught</title></svelte:head>
@@ -41,44 +60,54 @@
 			Eye protection and a shield: breaking things throws fragments. Keep clear of hanging weights, nothing under them. Never hang a person,
 			or anything overhead, on a printed part.
 		</p>
-		<div class="mb-2 flex flex-wrap items-start gap-x-5 gap-y-2">
-			<Field
-				id="shape"
-				label="Test part"
-				bind:value={loading.shape}
-				errors={[]}
-				placeholder="hook"
-				list={['hook', 'bar', 'bracket', 'strip']}
-				class="w-44"
-			/>
-			<Choice
-				name="orientation"
-				legend="Printed"
-				bind:value={loading.orientation}
-				options={choices(ORIENTATIONS, ORIENTATION_WORDS)}
-				onchange={() => loading.another()}
-			/>
-			<Field
-				id="nozzle"
-				label="Nozzle, °C"
-				bind:value={loading.nozzle}
-				errors={[]}
-				inputmode="decimal"
-				placeholder="optional"
-				class="w-28"
-			/>
-			<Field id="made" label="Made how" bind:value={loading.made} errors={[]} placeholder="optional: four walls" class="w-44" />
-			{#if loading.method === 'steps'}
-				<Field id="bucket" label="Bucket (added to every load)" bind:value={loading.bucket} errors={[]} placeholder="0.4 kg" class="w-44" />
-			{/if}
-			<Choice
-				name="method"
-				legend="How"
-				bind:value={loading.method}
-				options={choices(LOAD_METHODS, METHOD_WORDS)}
-				onchange={() => loading.another()}
-			/>
-		</div>
+		<details class="mb-2" bind:open={setUpOpen}>
+			<summary class="small py-1">{setUp || 'What is loaded, and how'}</summary>
+			<div class="flex flex-wrap items-start gap-x-5 gap-y-2">
+				<Field
+					id="shape"
+					label="Test part"
+					bind:value={loading.shape}
+					errors={[]}
+					placeholder="hook"
+					list={['hook', 'bar', 'bracket', 'strip']}
+					class="w-44"
+				/>
+				<Choice
+					name="orientation"
+					legend="Printed"
+					bind:value={loading.orientation}
+					options={choices(ORIENTATIONS, ORIENTATION_WORDS)}
+					onchange={() => loading.another()}
+				/>
+				<Field
+					id="nozzle"
+					label="Nozzle, °C"
+					bind:value={loading.nozzle}
+					errors={[]}
+					inputmode="decimal"
+					placeholder="optional"
+					class="w-28"
+				/>
+				<Field id="made" label="Made how" bind:value={loading.made} errors={[]} placeholder="optional: four walls" class="w-44" />
+				{#if loading.method === 'steps'}
+					<Field
+						id="bucket"
+						label="Bucket (added to every load)"
+						bind:value={loading.bucket}
+						errors={[]}
+						placeholder="0.4 kg"
+						class="w-44"
+					/>
+				{/if}
+				<Choice
+					name="method"
+					legend="How"
+					bind:value={loading.method}
+					options={choices(LOAD_METHODS, METHOD_WORDS)}
+					onchange={() => loading.another()}
+				/>
+			</div>
+		</details>
 		{#if loading.method === 'byHand'}
 			<fieldset>
 				<legend class="mb-1 font-medium">How does it give way in the hands?</legend>
@@ -109,6 +138,9 @@
 				bind:this={bench.field}
 				label={loading.method === 'blows' ? `Blows on ${evidence.spool.code}` : `Load on ${evidence.spool.code}`}
 				unit={loading.method === 'blows' ? 'blows' : loading.unit || 'N'}
+				units={loading.method === 'blows' ? [] : ['lb', 'kg', 'N']}
+				onunit={(unit) => (loading.unit = unit)}
+				save={loading.method === 'steps' ? 'It holds' : loading.method === 'direct' ? 'It broke' : 'Save'}
 				last={null}
 				keep={(typed) => loading.keep(typed)}
 				when={loading.bench.when}
