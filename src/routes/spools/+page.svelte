@@ -109,7 +109,7 @@
 										><span class="small">finished</span> {spool.finished.count} of {spool.finished.of}</span
 									>{/if}
 								{#each spool.marks as { def, finding } (def.id)}
-									<span class="whitespace-nowrap"
+									<span class="lg:whitespace-nowrap"
 										><span class="small">{inSentence(def)}</span>
 										{valueWords(def, finding.estimate ?? 0)}
 										<span class="small"

@@ -92,7 +92,7 @@
 	}
 </script>
 
-<div bind:this={frame} class="scroll-my-2">
+<div bind:this={frame} class="scroll-mt-2 scroll-mb-[84px]">
 	<div
 		class="rounded-lg border-2 border-act bg-panel px-5 py-2 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act-ink"
 	>

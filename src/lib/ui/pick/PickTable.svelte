@@ -68,7 +68,9 @@
 				<Sliver hex={spool?.colourHex ?? null} label={spool?.colourName ?? undefined} class="w-9" />
 				{#if houseId === row.spoolId}<span class="text-[0.8rem] font-semibold whitespace-nowrap text-act-ink">house spool</span>{/if}
 			</span>
-			{#if spool}<span class="small block max-w-[12rem] truncate text-[0.8rem]" title={productLine(spool)}>{productLine(spool)}</span>{/if}
+			{#if spool}<span class="small block max-w-[9rem] truncate text-[0.8rem] sm:max-w-[12rem]" title={productLine(spool)}
+					>{productLine(spool)}</span
+				>{/if}
 			{#each row.gates.filter((g) => g.state !== 'pass') as gate (gate.quantity)}
 				<span class="small block {gate.state === 'fail' ? 'text-harm' : ''}">
 					{#if gate.state === 'fail'}<MissedIcon />{:else}<QuestionCircleOutline width="1em" height="1em" class="icon" />{/if}

@@ -21,6 +21,7 @@
 	import EditPrint from './EditPrint.svelte';
 	import { correctedIn, editOf, type AttemptEdit } from './attempt-edit';
 	import Problem from '../form/Problem.svelte';
+	import { SvelteMap } from 'svelte/reactivity';
 
 	type AmendmentRow = { id: string; targetId: string; action: string; reason: string; at: number; undoesId: string | null };
 	type Props = {
@@ -40,6 +41,15 @@
 	};
 	let { attempts, readings, history, notes, photos, amendments, pieces, pieceName, departures = () => [], onchange }: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
+	/** Prints that are looked at; the newest is, until it is folded. */
+	const opened = new SvelteMap<string, boolean>();
+	const isOpen = (a: Attempt) => opened.get(a.id) ?? a === newestFirst[0];
+	/** What its marks say, in one line. */
+	const marksLine = (a: Attempt) =>
+		marksOf(a)
+			.filter((r) => r.status === 'counts')
+			.map((r) => `${markName(r.quantity)} ${r.typedText}`)
+			.join(', ');
 	const rows = growing(() => attempts.length, 2, 2);
 	const portionOf = (a: Attempt) => history.events.find((e) => e.id === a.portionId)?.portion ?? null;
 	const stateOf = (a: Attempt) => {
@@ -77,63 +87,71 @@
 </script>
 
 {#if amending.problem && !amending.open}<Problem>{amending.problem}</Problem>{/if}
-<ol class="space-y-2">
+<ol class="space-y-1">
 	{#each newestFirst.slice(0, rows.shown) as attempt (attempt.id)}
 		{@const last = lastOf(attempt)}
-		<li class="panel px-3 py-2 {attempt.status === 'excluded' ? 'opacity-75' : ''}">
-			<p class="flex flex-wrap items-baseline gap-x-2">
-				<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
-					{endWords(attempt)}
-				</strong>
-				<span class="small">{pieceName(attempt.pieceId)} · {stateOf(attempt)} · {dayAndTime(attempt.at)}</span>
-				<button type="button" class="link ml-auto min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>edit</button>
-			</p>
-			{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
-				<p class="flex flex-wrap gap-x-3">
-					<span class="small self-center">{by.scorer ?? 'scorer not named'}:</span>
-					{#each by.marks as mark (mark.id)}
-						<span
-							><span class="text-muted">{markName(mark.quantity)}</span>
-							<ReadingButton reading={mark} edit={(reading) => editor?.edit(reading)} /></span
-						>
+		<li class="panel {attempt.status === 'excluded' ? 'opacity-75' : ''}">
+			<details class="px-3 py-1" open={isOpen(attempt)} ontoggle={(e) => opened.set(attempt.id, e.currentTarget.open)}>
+				<summary class="py-1">
+					<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
+						{endWords(attempt)}
+					</strong>
+					<span class="small ml-1"
+						>{pieceName(attempt.pieceId)} · {stateOf(attempt)} · {dayAndTime(attempt.at)}{isOpen(attempt)
+							? ''
+							: marksLine(attempt) && ` · ${marksLine(attempt)}`}</span
+					>
+				</summary>
+				{#if isOpen(attempt)}
+					<button type="button" class="link float-right min-h-[26px] text-[0.9rem]" onclick={() => edit(attempt)}>edit</button>
+					{#each marksByScorer(marksOf(attempt)) as by (by.scorer)}
+						<p class="flex flex-wrap gap-x-3">
+							<span class="small self-center">{by.scorer ?? 'scorer not named'}:</span>
+							{#each by.marks as mark (mark.id)}
+								<span
+									><span class="text-muted">{markName(mark.quantity)}</span>
+									<ReadingButton reading={mark} edit={(reading) => editor?.edit(reading)} /></span
+								>
+							{/each}
+							{#if by.cleanSurface}<span><span class="text-muted">surface</span> clean</span>{/if}
+						</p>
 					{/each}
-					{#if by.cleanSurface}<span><span class="text-muted">surface</span> clean</span>{/if}
-				</p>
-			{/each}
-			<p class="small">
-				{[
-					settingsLine(attempt.settings),
-					attempt.printer ? `${attempt.printer}, ${attempt.nozzle}` : null,
-					attempt.fileHash ? `file ${attempt.fileHash.slice(0, 8)}` : null
-				]
-					.filter(Boolean)
-					.join(' · ')}
-			</p>
-			{#each departures(attempt) as departure (departure.kind)}<p class="small">≠ {departureWords(departure)}</p>{/each}
-			{#if attempt.tuning || attempt.signs.length}
-				<p class="small">
-					{[
-						attempt.tuning ? 'finding the settings: kept apart' : null,
-						attempt.signs.length ? `signs of water: ${attempt.signs.map((sign) => WATER_SIGN_WORDS[sign]).join(', ')}` : null
-					]
-						.filter(Boolean)
-						.join(' · ')}
-				</p>
-			{/if}
-			{#if attempt.midPrint}<p class="question mt-1">≠ changed while printing: {attempt.midPrint}</p>{/if}
-			{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
-			<PhotosOfPrint
-				attemptId={attempt.id}
-				label="{pieceName(attempt.pieceId)}, {dayAndTime(attempt.at)}"
-				photos={photos.filter((p) => p.attemptId === attempt.id)}
-				{onchange}
-			/>
-			{#if last}
-				<p class="small">
-					{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Marked invalid' : 'Counts again'}: {last.reason}
-					<button type="button" class="link" onclick={() => void amending.amend('undo', { undoesId: last.id }, attempt)}>undo</button>
-				</p>
-			{/if}
+					<p class="small">
+						{[
+							settingsLine(attempt.settings),
+							attempt.printer ? `${attempt.printer}, ${attempt.nozzle}` : null,
+							attempt.fileHash ? `file ${attempt.fileHash.slice(0, 8)}` : null
+						]
+							.filter(Boolean)
+							.join(' · ')}
+					</p>
+					{#each departures(attempt) as departure (departure.kind)}<p class="small">≠ {departureWords(departure)}</p>{/each}
+					{#if attempt.tuning || attempt.signs.length}
+						<p class="small">
+							{[
+								attempt.tuning ? 'finding the settings: kept apart' : null,
+								attempt.signs.length ? `signs of water: ${attempt.signs.map((sign) => WATER_SIGN_WORDS[sign]).join(', ')}` : null
+							]
+								.filter(Boolean)
+								.join(' · ')}
+						</p>
+					{/if}
+					{#if attempt.midPrint}<p class="question mt-1">≠ changed while printing: {attempt.midPrint}</p>{/if}
+					{#each notes.filter((n) => n.targetId === attempt.id) as note, i (i)}<p class="italic">{note.text}</p>{/each}
+					<PhotosOfPrint
+						attemptId={attempt.id}
+						label="{pieceName(attempt.pieceId)}, {dayAndTime(attempt.at)}"
+						photos={photos.filter((p) => p.attemptId === attempt.id)}
+						{onchange}
+					/>
+					{#if last}
+						<p class="small">
+							{last.action === 'correct' ? 'Corrected' : last.action === 'exclude' ? 'Marked invalid' : 'Counts again'}: {last.reason}
+							<button type="button" class="link" onclick={() => void amending.amend('undo', { undoesId: last.id }, attempt)}>undo</button>
+						</p>
+					{/if}
+				{/if}
+			</details>
 		</li>
 	{/each}
 	{#if rows.shown < attempts.length}<li data-later aria-hidden="true"></li>{/if}

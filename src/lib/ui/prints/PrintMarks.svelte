@@ -22,7 +22,7 @@
 </script>
 
 {#if ladders.length}
-	<div class="grid gap-3 sm:grid-cols-4">
+	<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
 		{#each ladders as ladder (ladder.quantity)}
 			{#each ladder.readings as reading (reading)}
 				<Field

@@ -6,6 +6,7 @@
 	import Figure from '../figures/Figure.svelte';
 	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';
+	import { Select } from 'flowbite-svelte';
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
@@ -34,14 +35,23 @@
 	const lettered = $derived(
 		new Set(sheet.columns.filter((_, i) => new Set(sheet.rows.flatMap((r) => r.cells[i]?.letters || [])).size > 1).map((c) => c.id))
 	);
+	/** On a phone one quantity can be held against itself, spool by spool; empty for all of them. */
+	let only = $state('');
 	const scaleWords = (def: QuantityDef): [string, string] => {
 		if (def.figure === 'strand') return ['start', `${places} places`];
 		return [bareValue(def, def.scale.low), bareValue(def, def.scale.high)];
 	};
 </script>
 
+<label class="mb-2 flex items-center gap-2 md:hidden">
+	<span>Show</span>
+	<Select placeholder="" size="sm" bind:value={only} aria-label="Which quantity">
+		<option value="">everything</option>
+		{#each sheet.columns as def (def.id)}<option value={def.id}>{quantityName(def)}</option>{/each}
+	</Select>
+</label>
 <div class="panel relative overflow-x-auto">
-	<table class="w-full border-collapse text-left">
+	<table class="sheet w-full border-collapse text-left" class:single={only !== ''}>
 		<caption class="sr-only">One row per spool. Click a cell to measure.</caption>
 		<thead>
 			<tr class="border-b">
@@ -83,7 +93,11 @@
 						{#each sheet.columns as def, c (def.id)}
 							{@const cell = row.cells[c]}
 							{@const main = cell?.findings[0]}
-							<td class="px-1 py-1 align-middle {main ? '' : 'hatched'}">
+							<td
+								class="px-1 py-1 align-middle {main ? '' : 'hatched'}"
+								class:other={only !== '' && only !== def.id}
+								data-name="{quantityName(def)}: {quantityUnder(def, currency)}"
+							>
 								<a
 									href={stationHref(trialId, def.station, spool.id)}
 									style:min-width="{CELL_WIDTH}px"
@@ -157,3 +171,41 @@
 	<span>lines: 95 % range</span>
 	<span>n in each cell's label</span>
 </p>
+
+<style>
+	/* On a phone a spool is a card, with the same small figures under their names. */
+	@media (max-width: 767px) {
+		.sheet thead,
+		.sheet tfoot {
+			display: none;
+		}
+		.sheet,
+		.sheet tbody {
+			display: block;
+		}
+		.sheet tr {
+			display: grid;
+			grid-template-columns: 1fr 1fr;
+			gap: 2px 10px;
+			padding: 8px;
+		}
+		.sheet tbody th {
+			grid-column: 1 / -1;
+			position: static;
+			max-width: none;
+			background: none;
+		}
+		.sheet td::before {
+			content: attr(data-name);
+			display: block;
+			font-size: 14px;
+			color: var(--muted);
+		}
+		.sheet .other {
+			display: none;
+		}
+		.sheet.single tbody th {
+			grid-column: 1;
+		}
+	}
+</style>

@@ -27,9 +27,10 @@
 	});
 	let keysOpen = $state(false);
 	let menuOpen = $state(false);
+	const here = $derived(page.url.pathname);
 	$effect(() => {
-		// A page chosen from the menu of a narrow screen closes it.
-		void page.url.pathname;
+		// A page chosen from the menu of a narrow screen closes it; the same one loaded anew does not.
+		void here;
 		menuOpen = false;
 	});
 
@@ -69,6 +70,7 @@
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
 			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
 			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}
+			<span class="small ml-auto md:hidden" aria-hidden="true">{outbox.waiting > 0 ? `${outbox.waiting} waiting` : 'all saved'}</span>
 			<button
 				type="button"
 				class="panel px-3 py-1 md:hidden"

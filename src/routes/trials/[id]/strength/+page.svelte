@@ -127,11 +127,15 @@
 			<p id="how" class="mb-1.5 text-[1.05rem]">
 				{#if loading.method === 'steps'}
 					Part <strong>{loading.number}</strong>{loading.steps.length ? `, held ${loading.steps.map((r) => r.typedText).join(', ')}` : ''} · type
-					each load it holds; to the one that broke it add <kbd>x</kbd> behind
+					each load it holds<span class="hidden lg:inline">; to the one that broke it add <kbd>x</kbd> behind</span>
 				{:else if loading.method === 'direct'}
-					Part <strong>{loading.number}</strong> · the load at which it broke; add <kbd>h</kbd> if it held
+					Part <strong>{loading.number}</strong> · the load at which it broke<span class="hidden lg:inline"
+						>; add <kbd>h</kbd> if it held</span
+					>
 				{:else}
-					Part <strong>{loading.number}</strong> · the blow that broke it; add <kbd>h</kbd> if it held them all
+					Part <strong>{loading.number}</strong> · the blow that broke it<span class="hidden lg:inline"
+						>; add <kbd>h</kbd> if it held them all</span
+					>
 				{/if}
 			</p>
 			<CaptureField
