@@ -51,7 +51,9 @@ export const instrumentBody = z.object({
 	id,
 	name: requiredWords(),
 	measures: z.enum(INSTRUMENT_QUANTITIES).default('length'),
-	errorLimit: requiredWords(40).describe('as its leaflet states it, such as 0.02 mm or 0.3 g'),
+	errorLimit: words(40)
+		.optional()
+		.describe('as its leaflet states it, such as 0.02 mm or 0.3 g; without one a step of the display is assumed'),
 	resolution: requiredWords(40)
 });
 

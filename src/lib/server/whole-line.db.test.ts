@@ -108,6 +108,11 @@ describe('weighing', () => {
 			{ path: 'errorLimit', code: 'notAnErrorLimit', params: { dimension: 'mass', most: 100 } },
 			{ path: 'resolution', code: 'notAnErrorLimit' }
 		]);
+		// Whose leaflet is lost: one step of its display.
+		await postInstrument(t.db, checked(instrumentBody, { name: 'Kitchen', measures: 'mass', resolution: '1 g' }), NOW);
+		expect((await listWorkshop(t.db)).scales.at(-1)).toMatchObject({ name: 'Kitchen', errorLimit: 1, resolution: 1 });
+		const stepOnly = { name: 'Kitchen', measures: 'mass', resolution: 'fine' };
+		expect(await errorsOf(() => postInstrument(t.db, checked(instrumentBody, stepOnly), NOW))).toMatchObject([{ path: 'resolution' }]);
 	});
 });
 

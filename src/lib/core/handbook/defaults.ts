@@ -133,6 +133,26 @@ export const HANDBOOK: readonly MaterialFigures[] = [
 		feeder: 'sticks to tape of its own kind, wide brim (common practice, no source)'
 	}),
 	entry({
+		material: 'HIPS',
+		dryingC: typical(65, 70),
+		dryingH: typical(4, 6),
+		dryForH: null,
+		softeningC: typical(90, 95),
+		densityGcm3: typical(1.04),
+		hotEndC: typical(230, 250),
+		enclosure: true,
+		fumes: STRONG_FUMES
+	}),
+	entry({
+		material: 'PVB',
+		dryingC: typical(50, 55),
+		dryingH: typical(4, 8),
+		dryForH: null,
+		softeningC: typical(55, 60),
+		densityGcm3: typical(1.08),
+		hotEndC: typical(200, 225)
+	}),
+	entry({
 		material: 'PVA',
 		dryingC: practised(60),
 		// Three hours were not enough.

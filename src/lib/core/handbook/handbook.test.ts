@@ -35,6 +35,30 @@ describe('handbook', () => {
 		expect(materialOf('PLA-silk', HANDBOOK)).toMatchObject({ material: 'PLA', hardenedNozzle: false });
 		expect(materialOf('unobtainium', HANDBOOK)).toBeNull();
 	});
+	// What labels say (common practice, no source).
+	it.each([
+		['PLA+', 'PLA'],
+		['pla pro', 'PLA'],
+		['Tough PLA', 'PLA'],
+		['silk', 'PLA'],
+		['Silk PETG', 'PETG'],
+		['high-temperature PLA', 'PLA'],
+		['recycled PETG', 'PETG'],
+		['rPLA', 'PLA'],
+		['ABS+', 'ABS'],
+		['PCTG', 'PETG'],
+		['co-polyester', 'PETG'],
+		['nylon', 'PA6'],
+		['PA', 'PA6'],
+		['Nylon 12', 'PA12'],
+		['TPE', 'TPU'],
+		['HIPS', 'HIPS'],
+		['PVB', 'PVB']
+	])('%s is counted as %s', (written, counted) => expect(materialOf(written, HANDBOOK)?.material).toBe(counted));
+	it('another word that says fibre wants a hardened nozzle; what is none of them is unknown', () => {
+		expect(materialOf('nylon GF30', HANDBOOK)).toMatchObject({ material: 'PA6', hardenedNozzle: true });
+		for (const word of ['', 'recycled', 'PET', 'resin']) expect(materialOf(word, HANDBOOK)).toBeNull();
+	});
 	it('a workshop’s own copy counts before the figures Draught came with', () => {
 		const own = { ...(HANDBOOK[0] as (typeof HANDBOOK)[number]), softeningC: { low: 58, high: 58, source: 'our own test' }, edited: true };
 		const [soft] = handbookStation.find(evidence({ spool: { material: 'PLA' } }), { ...basis, handbook: [own, ...HANDBOOK.slice(1)] }, 0);

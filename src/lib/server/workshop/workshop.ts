@@ -68,15 +68,17 @@ export async function postInstrument(db: Database, body: z.output<typeof instrum
 	return await writeOnce(db, { id: body.id, kind: 'instrument', body, now }, async (tx) => {
 		const errors: FieldError[] = [];
 		const most = LARGEST[body.measures];
-		const valueOf = (path: 'errorLimit' | 'resolution') => {
-			const read = readQuantityText(body[path].replace(/^(\+\/-|±)\s*/, ''), body.measures);
+		const valueOf = (path: 'errorLimit' | 'resolution', typed: string) => {
+			const read = readQuantityText(typed.replace(/^(\+\/-|±)\s*/, ''), body.measures);
 			if (read.ok && read.value > 0 && read.value <= most) return read.value;
 			errors.push(fieldError(path, 'notAnErrorLimit', { dimension: body.measures, most }));
 			return 0;
 		};
-		const errorLimit = valueOf('errorLimit');
-		const resolution = valueOf('resolution');
+		const limit = body.errorLimit ? valueOf('errorLimit', body.errorLimit) : null;
+		const resolution = valueOf('resolution', body.resolution);
 		if (errors.length > 0) throw refuse(errors);
+		// A leaflet is soon lost: then one step of the display is assumed, and the form says so.
+		const errorLimit = limit ?? resolution;
 		await tx.insert(instrument).values({ id: body.id, name: body.name, quantity: body.measures, errorLimit, resolution, createdAt: now });
 		return { id: body.id };
 	});

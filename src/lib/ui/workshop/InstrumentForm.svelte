@@ -16,7 +16,8 @@
 
 	async function add(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const refused = await keep({ ...typed, measures });
+		const { errorLimit, ...rest } = typed;
+		const refused = await keep({ ...rest, ...(errorLimit.trim() ? { errorLimit } : {}), measures });
 		errors = refused ?? [];
 		if (!refused) typed = fresh();
 	}
@@ -32,7 +33,7 @@
 			bind:value={typed.errorLimit}
 			{errors}
 			placeholder={examples.errorLimit}
-			hint="its leaflet's error limit"
+			hint="as its leaflet says; empty: one display step"
 		/>
 		<Field
 			id="{measures}-resolution"

@@ -15,6 +15,7 @@
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
+	import { materialOf } from '$lib/core/handbook/material-of';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label } from 'flowbite-svelte';
@@ -45,6 +46,14 @@
 		note: ''
 	});
 	let typed = $state(empty());
+	/** What a material is counted as, where that is not what was typed; the handbook can be given an entry of its own. */
+	const materialHint = $derived.by(() => {
+		const written = typed.material.trim();
+		if (written === '') return undefined;
+		const known = materialOf(written, data.basis.handbook)?.material;
+		if (known === undefined) return 'not in the handbook yet';
+		return known.toUpperCase() === written.toUpperCase() ? undefined : `counted as ${known}; an entry in the handbook changes that`;
+	});
 	let colourHex = $state('');
 	let obtained = $state<(typeof OBTAINED)[number]>('bought');
 	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
@@ -137,6 +146,7 @@
 						list={data.materials}
 						required
 						placeholder="PETG"
+						hint={materialHint}
 					/>
 					<Field
 						id="price"
