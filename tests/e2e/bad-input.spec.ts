@@ -104,7 +104,7 @@ test('diameter: a slip is asked about, text is refused, an odd value is question
 	await page.getByRole('region', { name: 'Corrections' }).getByRole('button', { name: 'undo' }).click();
 	await expect(page.getByText('(undone)')).toBeVisible();
 	await expect(page.getByRole('region', { name: 'Diameter readings' }).getByRole('button', { name: '1.57' })).toBeVisible();
-	expect(await diameters(spoolId)).toBe(5);
+	expect(await diameters(spoolId)).toBe(7);
 });
 
 test('a failed print wants to know how far and why; marks in the wrong order are refused at the field', async ({ page }) => {

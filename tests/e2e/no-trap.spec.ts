@@ -7,6 +7,30 @@ let server: TestServer;
 test.beforeAll(async () => (server = await TestServer.start()));
 test.afterAll(() => server.stop());
 
+test('an empty record offers three ways to begin, and every page its help', async ({ page }) => {
+	await open(page, server.url);
+	const ways = page.getByRole('region', { name: 'Three ways to begin' });
+	await expect(ways).toContainText('npm run demo');
+	await ways.getByRole('button', { name: 'A quick comparison' }).click();
+	await expect(page.getByLabel('Name of the trial')).toBeFocused();
+	await page.keyboard.type('Quick one');
+	await page.getByRole('button', { name: 'Start and paste a list' }).click();
+	await page
+		.getByLabel('Rows from a spreadsheet, headings first')
+		.fill('Material\tPrice\tFilament weight\nSilk PLA+\t19.90\t1 kg\nPCTG\t24\t750 g');
+	await page.getByRole('button', { name: 'Add 2 spools' }).click();
+	await expect(page.getByText('2 spools added.')).toBeVisible();
+	await page.getByLabel('Material').fill('co-polyester');
+	await expect(page.getByText('counted as PETG; an entry in the handbook changes that')).toBeVisible();
+	await page.getByRole('heading', { name: 'Intake' }).click();
+	await page.keyboard.press('?');
+	const help = page.getByRole('dialog');
+	await expect(help).toContainText('Only the material is needed.');
+	await page.keyboard.press('Escape');
+	await open(page, `${server.url}/trials/new`);
+	await expect(ways).toHaveCount(0);
+});
+
 test('a new trial asks which state counts and says what follows from it', async ({ page }) => {
 	await open(page, `${server.url}/trials/new`);
 	const follows = page.getByRole('complementary', { name: 'What follows' });

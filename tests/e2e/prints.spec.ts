@@ -222,7 +222,7 @@ test('marks of the other spools come after the page and are there when the serve
 	await print(b, ladder, { marks: { overhangLastClean: '55', overhangFirstFaulty: '65' } });
 	const address = `${server.url}/trials/${trialId}/prints?spool=`;
 	// Counted where it is not opened, with its marks only where it is.
-	const served = async (id: string) => /typedText[\\"]+:[\\"]+55/.test(await (await fetch(`${address}${id}`)).text());
+	const served = async (id: string) => /typedText[\\"`]+:[\\"`]+55/.test(await (await fetch(`${address}${id}`)).text());
 	expect([await served(a), await served(b)]).toEqual([false, true]);
 	const fetched = page.waitForResponse((r) => r.url().includes(`/spools/${b}/evidence?station=prints`));
 	await open(page, `${address}${a}`);

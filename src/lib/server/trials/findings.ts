@@ -66,8 +66,10 @@ const FEW_SPOOLS = 12;
 export function pickOf(whole: TrialWhole, now: number, look: 'first' | 'whole' = 'whole') {
 	const input = pickInputOf(whole, now);
 	const draws = look === 'first' && input.candidates.length > FEW_SPOOLS ? QUICK_DRAWS : PICK_DRAWS;
-	const { rows, references, chances } = remembered(whole, `pick ${draws} ${JSON.stringify([input.criteria, input.rule])}`, () =>
-		pickFrom(input, blocksOf(input, draws, PICK_SEED))
+	const { rows, references, chances } = remembered(
+		whole,
+		`pick ${draws} ${JSON.stringify([input.criteria, input.rule, input.references ?? []])}`,
+		() => pickFrom(input, blocksOf(input, draws, PICK_SEED))
 	);
 	return { rule: input.rule, rows, references, explanation: explain(input, rows), chances };
 }

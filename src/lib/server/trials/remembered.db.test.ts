@@ -7,7 +7,7 @@ import { intakeBody } from '../../schemas/spool';
 import { criteriaBody, protocolBody, trialBody } from '../../schemas/trial';
 import { addSpool } from '../intake/add-spool';
 import { postReading } from '../readings/post';
-import { shownSheetOf, pickInputOf, sheetOf } from './findings';
+import { pickInputOf, pickOf, sheetOf, shownSheetOf } from './findings';
 import { loadTrial } from './load';
 import { postCriteria, postProtocol, postTrial } from './post';
 
@@ -47,4 +47,19 @@ it('a reading, a rule and a weight each make it anew', async () => {
 	expect(ruled).not.toBe(measured);
 	await postCriteria(t.db, checked(criteriaBody, { trialId, items: [{ quantity: 'diameterSpread', weight: 9, gate: null }] }), NOW);
 	expect(await sheet()).not.toBe(ruled);
+});
+
+it('so does a spool that only stands beside the others, and how many draws are asked for', async () => {
+	const other = await addSpool(t.db, checked(intakeBody, { trialId, material: 'PETG', nothingOdd: true, at: AT }), NOW);
+	const whole = await loadTrial(t.db, trialId);
+	const aside = { ...whole, roles: { ...whole.roles, [other.answer.spoolId]: 'house' as const } };
+	expect([pickOf(whole, NOW), pickOf(aside, NOW)].map((pick) => pick.rows.length)).toEqual([2, 1]);
+	const many = {
+		...whole,
+		spools: Array.from({ length: 13 }, (_, i) => ({ ...whole.spools[0], spool: { ...whole.spools[0]?.spool, id: `${i}` } }))
+	};
+	const draws = (look: 'first' | 'whole', of: typeof whole) => pickOf(of, NOW, look).chances.draws;
+	expect([draws('first', whole), draws('first', many as typeof whole), draws('whole', many as typeof whole)]).toEqual([
+		20_000, 2000, 20_000
+	]);
 });

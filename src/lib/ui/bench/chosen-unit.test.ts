@@ -38,6 +38,8 @@ describe('the unit tapped beside a field', () => {
 		expect([unit.again(grams), unit.again(undefined)]).toEqual(['998', null]);
 		unit.choose('lb');
 		expect(unit.again(grams)).toBe('998 g');
-		expect(unit.again(reading({ station: 'diameter', quantity: 'diameter', value: 1.74, typedText: '174', typedUnit: 'mm' }))).toBe('1.74 mm');
+		expect(unit.again(reading({ station: 'diameter', quantity: 'diameter', value: 1.74, typedText: '174', typedUnit: 'mm' }))).toBe(
+			'1.74 mm'
+		);
 	});
 });

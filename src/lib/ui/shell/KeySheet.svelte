@@ -1,12 +1,15 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import { Modal } from 'flowbite-svelte';
+	import { HELP } from '../words/help';
 
 	let { open = $bindable() }: { open: boolean } = $props();
+	const help = $derived(HELP[page.route.id ?? '']);
 	const keys = [
 		{
 			where: 'Anywhere outside a text field',
 			rows: [
-				['?', 'this sheet'],
+				['?', 'this help'],
 				['N', 'take the next useful act']
 			]
 		},
@@ -50,9 +53,15 @@
 	] as const;
 </script>
 
-<Modal bind:open title="Shortcuts" size="sm">
+<Modal bind:open title="Help" size="sm">
+	{#if help}
+		<p class="text-[1.1rem] font-semibold">{help.purpose}</p>
+		<p>{help.counts}</p>
+		<p class="text-muted">For example: {help.example}</p>
+	{/if}
+	<h3 class="hidden border-t pt-2 font-semibold md:block">Keys</h3>
 	{#each keys as group (group.where)}
-		<section>
+		<section class="hidden md:block">
 			<h3 class="small font-semibold">{group.where}</h3>
 			<dl class="grid grid-cols-[8rem_1fr] gap-y-1">
 				{#each group.rows as [key, does] (key)}

@@ -103,7 +103,7 @@
 					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
 				{/each}
 				<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}
-					>Shortcuts <kbd>?</kbd></button
+					>Help <kbd>?</kbd></button
 				>
 				<ThemeSwitch />
 				{#if loggedIn}<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => void logOut()}

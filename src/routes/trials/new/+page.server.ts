@@ -6,10 +6,11 @@ import type { PageServerLoad } from './$types';
 /** `like`: the trial whose rules the new one takes over. */
 export const load: PageServerLoad = async ({ url }) => {
 	const likeId = url.searchParams.get('like');
-	if (likeId === null) return { like: null };
-	const like = (await listTrials(database())).find((t) => t.id === likeId);
+	const trials = await listTrials(database());
+	if (likeId === null) return { like: null, isFirst: trials.length === 0 };
+	const like = trials.find((t) => t.id === likeId);
 	if (!like) error(404, 'There is no such trial.');
 	const { id, name, preset, currency } = like;
 	const { conditionPolicy } = (await loadTrial(database(), id)).basis;
-	return { like: { id, name, preset, currency, conditionPolicy } };
+	return { isFirst: false, like: { id, name, preset, currency, conditionPolicy } };
 };

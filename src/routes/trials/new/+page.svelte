@@ -21,6 +21,12 @@
 	let currency = $state(untrack(() => data.like?.currency ?? 'EUR'));
 	let counts = $state<(typeof CONDITION_POLICIES)[number]>(untrack(() => data.like?.conditionPolicy ?? 'asReceived'));
 	const form = new Form({ fields: ['name', 'question'] });
+	/** Begun with a list of names and prices, to be printed once each. */
+	let quick = $state(false);
+	function begin(way: 'quick' | 'full'): void {
+		quick = way === 'quick';
+		document.getElementById('name')?.focus();
+	}
 	/** What the state that counts means at the bench. */
 	const FOLLOWS: Record<(typeof CONDITION_POLICIES)[number], string[]> = {
 		asReceived: [
@@ -60,7 +66,7 @@
 			conditionPolicy: counts,
 			...(data.like ? { likeId: data.like.id } : {})
 		});
-		if (sent.ok) await goto(`/trials/${sent.answer.id}/intake`);
+		if (sent.ok) await goto(`/trials/${sent.answer.id}/intake${quick ? '?paste' : ''}`);
 	}
 </script>
 
@@ -78,6 +84,27 @@
 				prices are not copied.
 			</p>
 		{/if}
+		{#if data.isFirst}
+			<section class="panel space-y-2 px-4 py-3" aria-label="Three ways to begin">
+				<h2 class="font-semibold">Three ways to begin</h2>
+				<ul class="space-y-2">
+					<li>
+						<strong>Look around first.</strong> <code>npm run demo</code> opens a finished trial at an address of its own. Nothing of it mixes
+						with your record.
+					</li>
+					<li>
+						<button type="button" class="link tap font-semibold" aria-pressed={quick} onclick={() => begin('quick')}
+							>A quick comparison</button
+						>: paste names and prices, print each spool once, and read the pick.
+					</li>
+					<li>
+						<button type="button" class="link tap font-semibold" aria-pressed={!quick} onclick={() => begin('full')}>A full trial</button>:
+						add spools one by one, measure what you like, in any order.
+					</li>
+				</ul>
+				<p class="small">Give it a name below either way.</p>
+			</section>
+		{/if}
 		<FormProblem title={form.problem} />
 		<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
 		<Field id="question" label="Question (optional)" bind:value={question} errors={form.errors} />
@@ -92,7 +119,7 @@
 			<Label for="currency">Currency</Label>
 			<Select id="currency" size="sm" bind:value={currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} placeholder="" />
 		</div>
-		<Button type="submit">Start and add a spool</Button>
+		<Button type="submit">{quick ? 'Start and paste a list' : 'Start and add a spool'}</Button>
 	</div>
 	<aside class="panel h-fit space-y-2 px-4 py-3" aria-label="What follows" aria-live="polite">
 		<h2 class="font-semibold">What follows</h2>

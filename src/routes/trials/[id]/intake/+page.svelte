@@ -59,7 +59,7 @@
 	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let said = $state('');
-	let pasting = $state(false);
+	let pasting = $state(untrack(() => page.url.searchParams.has('paste')));
 	const opened = new When();
 	const form = new Form({ fields: [...Object.keys(untrack(empty)), 'colourHex'], when: opened });
 	const looked = new When();
