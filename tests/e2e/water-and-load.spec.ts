@@ -66,6 +66,25 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	expect((await found(spoolId, 'waterUptake'))?.estimate).toBeCloseTo((0.8 / 1070) * 100, 6);
 });
 
+test('two weighings a minute apart and 7 g lighter are asked about; pressed again it is meant', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Jump', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/moisture`);
+	await enter(page, '998');
+	await enter(page, '991');
+	await expect(page.getByText('991 is 7 g less than a moment ago, with nothing in between. If it is right, save it again')).toBeVisible();
+	await expect(page.getByRole('row', { name: /991/ })).toHaveCount(0);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('row', { name: /991/ })).toBeVisible();
+	// In ounces the same again is what it was, and a number is in ounces.
+	await page.getByRole('button', { name: 'oz', exact: true }).click();
+	await page.keyboard.press('=');
+	await expect(page.getByRole('row', { name: /air 991 g/ })).toBeVisible();
+	await enter(page, '34.9');
+	await expect(page.getByRole('row', { name: /34\.9 oz/ })).toBeVisible();
+	await page.reload();
+	await expect(page.getByRole('button', { name: 'oz', exact: true })).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('what lay before a weighing is corrected on the page', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Corrected', [{}]);
 	for (const [typed, hours] of [

@@ -100,6 +100,7 @@ type BenchRefusals = {
 	bucketRefused: { why: string };
 	notBelowGross: { grossG: number };
 	notAboveEmpty: { emptyG: number };
+	suddenChange: { changeG: number };
 	mustDiffer: None;
 	notAMoment: None;
 	oneToSixNames: None;

@@ -121,6 +121,8 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	notMoreThanLast: () => 'is not more than the last step',
 	bucketRefused: (p) => `: the bucket ${p.why}`,
 	notBelowGross: (p) => `g must be less than the last weighing (${upTo(p.grossG, 1)} g)`,
+	suddenChange: (p) =>
+		`is ${upTo(Math.abs(p.changeG), 1)} g ${p.changeG < 0 ? 'less' : 'more'} than a moment ago, with nothing in between. If it is right, save it again`,
 	notAboveEmpty: (p) => `g must be more than the empty spool (${upTo(p.emptyG, 1)} g)`,
 	notAMoment: () => 'is no time; try yesterday 9:00, -2 h or 26 Nov 18:30',
 	mustDiffer: () => 'must differ from each other',

@@ -4,7 +4,8 @@
 	import { waterUptake } from '$lib/core/moisture/quantities';
 	import { moistureStation, referenceIndex } from '$lib/core/moisture/station';
 	import { tareOf } from '$lib/core/moisture/tare';
-	import { inferBefore, weighings } from '$lib/core/moisture/weighings';
+	import { suddenChange } from '$lib/core/moisture/sudden-change';
+	import { inferBefore, weighings, weighingUncertainty } from '$lib/core/moisture/weighings';
 	import type { Before } from '$lib/core/evidence/reading';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
@@ -63,6 +64,21 @@
 	const total = $derived(netWater(chain));
 	const tares = $derived((evidence?.readings ?? []).filter((r) => r.quantity === 'tareMass'));
 
+	/** What was asked about once: pressed again, it is meant. */
+	let askedAbout = '';
+	/** A jump that nothing explains is asked about before it is kept. */
+	function jump(typed: string): FieldError | null {
+		const read = readReading(what, typed);
+		const at = bench.when.isNow ? Date.now() : bench.when.at();
+		if (!read.ok || what !== 'grossMass' || !last || !evidence || askedAbout === typed) return null;
+		const scale = evidence.instruments.find((i) => i.id === scaleId);
+		const before = said ?? inferBefore(evidence, last.at, at);
+		const change = suddenChange(last, { at, grossG: read.value, uG: weighingUncertainty(read.resolution, scale), before });
+		if (change === null) return null;
+		askedAbout = typed;
+		return fieldError('typed', 'suddenChange', { changeG: change });
+	}
+
 	const unit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
 	onMount(() => unit.recall());
 
@@ -73,11 +89,15 @@
 		const contradicted = read.ok ? contradiction(read.value) : null;
 		const refusal =
 			contradicted ??
+			jump(typed) ??
 			bench.keep(what, typed, {
 				...(scaleId ? { instrumentId: scaleId } : {}),
 				...(what === 'grossMass' && said ? { before: said } : {})
 			});
-		if (!refusal) next();
+		if (!refusal) {
+			next();
+			askedAbout = '';
+		}
 		return refusal;
 	}
 	/** The full reel weighs more than the empty one. */
