@@ -48,7 +48,7 @@ test('a pasted list: wrong rows are named, nothing is taken in until all are rig
 	await page.getByRole('button', { name: 'Add 3 spools' }).click();
 	await expect(page.getByText('Nothing was added: 2 things to put right.')).toBeVisible();
 	await expect(page.getByRole('row', { name: /^2 PLA/ })).toContainText('price is not a price');
-	await expect(page.getByRole('row', { name: /^3 ASA/ })).toContainText('netMass must be above zero');
+	await expect(page.getByRole('row', { name: /^3 ASA/ })).toContainText('filament weight must be above zero');
 	await expect(page.getByText('No spool yet.')).toBeVisible();
 	await paste.fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\t15\t1 kg\nASA\t30\t750 g');
 	await page.getByRole('button', { name: 'Add 3 spools' }).click();
@@ -123,6 +123,25 @@ test('a failed print wants to know how far and why; marks in the wrong order are
 	await page.getByLabel('First bad °').fill('75');
 	await page.getByRole('button', { name: 'Save print' }).click();
 	await expect(page.getByText('Saved:')).toBeVisible();
+});
+
+test('a print that failed the same way again is one press', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Five tries', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	await page.getByText('failed', { exact: true }).click();
+	await page.getByLabel('Got to, %').fill('12');
+	await page.getByRole('group', { name: 'Cause' }).getByText('the set-up', { exact: true }).click();
+	await page.getByRole('button', { name: 'Save print' }).click();
+	for (const n of [1, 2]) {
+		await expect(page.getByRole('heading', { name: new RegExp(`^${n} prints? of`) })).toBeVisible();
+		await page.getByRole('button', { name: 'Same again' }).click();
+	}
+	await expect(page.getByRole('heading', { name: /^3 prints of/ })).toBeVisible();
+	// One line each; the newest is open.
+	await expect(page.getByText('Failed at 12 %, cause: the set-up')).toHaveCount(3);
+	await expect(page.getByRole('button', { name: 'edit' })).toHaveCount(1);
+	await page.getByText('Failed at 12 %, cause: the set-up').last().click();
+	await expect(page.getByRole('button', { name: 'edit' })).toHaveCount(2);
 });
 
 test('the API answers junk with a problem and stores nothing', async () => {

@@ -18,8 +18,10 @@ test('an empty record offers three ways to begin, and every page its help', asyn
 	await page
 		.getByLabel('Rows from a spreadsheet, headings first')
 		.fill('Material\tPrice\tFilament weight\nSilk PLA+\t19.90\t1 kg\nPCTG\t24\t750 g');
+	await page.getByLabel('Nothing wrong with any of them at unboxing').check();
 	await page.getByRole('button', { name: 'Add 2 spools' }).click();
 	await expect(page.getByText('2 spools added.')).toBeVisible();
+	await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Intake 2 of 2/ })).toBeVisible();
 	await page.getByLabel('Material').fill('co-polyester');
 	await expect(page.getByText('counted as PETG; an entry in the handbook changes that')).toBeVisible();
 	await page.getByRole('heading', { name: 'Intake' }).click();

@@ -17,6 +17,27 @@ describe('a pasted list of spools', () => {
 			rows: [{ maker: 'A', filament: 'B', material: 'PLA', netMass: '1000' }]
 		});
 	});
+	it('takes the empty and the full spool, the reel, what the box was like, and a list or a sale price', () => {
+		const heads = 'Material\tList price\tSale price\tFull spool\tEmpty spool\tReel\tUnboxing\tNote';
+		expect(readPaste(`${heads}\nPETG\t25\t19,90\t1240 g\t240 g\tCardboard\tfine\tblue\nPLA\t20\t\t\t\t\tseal open\t`)).toEqual({
+			ok: true,
+			fields: ['material', 'grossMass', 'tare', 'reelMaterial', 'note', 'price', 'quoteKind', 'nothingOdd'],
+			ignored: [],
+			rows: [
+				{
+					material: 'PETG',
+					price: '19,90',
+					quoteKind: 'sale',
+					grossMass: '1240 g',
+					tare: '240 g',
+					reelMaterial: 'card',
+					nothingOdd: 'yes',
+					note: 'blue; list price 25'
+				},
+				{ material: 'PLA', price: '20', quoteKind: 'list', note: 'unboxing: seal open' }
+			]
+		});
+	});
 	it.each([
 		['', 'empty'],
 		['  \n\t\n', 'empty'],

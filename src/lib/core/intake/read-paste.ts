@@ -14,6 +14,13 @@ const HEADINGS: Record<string, readonly string[]> = {
 	labelTolerance: ['tolerance', 'labeltolerance'],
 	shipping: ['shipping', 'postage'],
 	quantity: ['quantity', 'spools', 'pieces'],
+	listPrice: ['listprice', 'regularprice', 'fullprice'],
+	salePrice: ['saleprice', 'offer', 'offerprice', 'onsale'],
+	grossMass: ['fullspool', 'full', 'gross', 'grossmass'],
+	tare: ['emptyspool', 'empty', 'tare', 'reelmass', 'emptyreel'],
+	reelMaterial: ['spoolbody', 'reel', 'reelmaterial'],
+	hardness: ['hardness', 'shore'],
+	unboxing: ['unboxing', 'box', 'odd', 'anythingwrong'],
 	note: ['note', 'notes', 'remark']
 };
 
@@ -21,6 +28,25 @@ type PastedRow = Record<string, string>;
 export type Paste =
 	| { ok: true; fields: string[]; ignored: string[]; rows: PastedRow[] }
 	| { ok: false; reason: 'empty' | 'noHeader' | 'headerOnly' | 'tooLong'; known: string[] };
+
+/** A box in which nothing was wrong, as people write it. */
+const NOTHING_WRONG = /^(ok|okay|fine|good|nothing.*|none|no|-)$/i;
+
+/** What several headings say of one thing, as intake asks for it: the sale price is what is paid where both are given. */
+function asAsked({ listPrice, salePrice, unboxing, ...row }: PastedRow): PastedRow {
+	const price = salePrice ?? listPrice;
+	const notes = [row.note, salePrice && listPrice && `list price ${listPrice}`];
+	const isFine = unboxing !== undefined && NOTHING_WRONG.test(unboxing);
+	if (unboxing && !isFine) notes.push(`unboxing: ${unboxing}`);
+	const note = notes.filter(Boolean).join('; ');
+	return {
+		...row,
+		...(price && !row.price ? { price, quoteKind: salePrice ? 'sale' : 'list' } : {}),
+		...(row.reelMaterial ? { reelMaterial: row.reelMaterial.toLowerCase().replace('cardboard', 'card') } : {}),
+		...(isFine ? { nothingOdd: 'yes' } : {}),
+		...(note ? { note } : {})
+	};
+}
 
 const LONGEST = 2_000_000;
 
@@ -44,7 +70,13 @@ export function readPaste(text: string): Paste {
 	if (!columns.includes('material')) return { ok: false, reason: 'noHeader', known };
 	if (body.length === 0) return { ok: false, reason: 'headerOnly', known };
 	const rows = body.map((cells) =>
-		Object.fromEntries(columns.flatMap((field, i) => (field && cells[i]?.trim() ? [[field, cells[i].trim()]] : [])))
+		asAsked(Object.fromEntries(columns.flatMap((field, i) => (field && cells[i]?.trim() ? [[field, cells[i].trim()]] : []))))
 	);
-	return { ok: true, fields: columns.filter((f): f is string => f !== null), ignored: header.filter((_, i) => columns[i] === null), rows };
+	const shown = new Set(rows.flatMap((row) => Object.keys(row)));
+	return {
+		ok: true,
+		fields: [...columns.filter((f): f is string => f !== null && shown.has(f)), ...[...shown].filter((f) => !columns.includes(f))],
+		ignored: header.filter((_, i) => columns[i] === null),
+		rows
+	};
 }

@@ -13,6 +13,23 @@
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
 	let text = $state('');
+	/** Said once for all that the list says nothing else of. */
+	let allFine = $state(false);
+	const NAMES: Readonly<Record<string, string>> = {
+		netMass: 'filament weight',
+		labelNozzle: 'label temperature',
+		filament: 'product',
+		benchCode: 'code',
+		colourName: 'colour',
+		labelTolerance: 'tolerance',
+		quantity: 'spools for that price',
+		quoteKind: 'kind of price',
+		grossMass: 'full spool',
+		tare: 'empty spool',
+		reelMaterial: 'spool body',
+		nothingOdd: 'nothing wrong'
+	};
+	const nameOf = (field: string) => NAMES[field] ?? field;
 	const when = new When();
 	const form = new Form({ fields: ['rows'], when });
 	const paste = $derived(readPaste(text));
@@ -33,13 +50,14 @@
 			'intake/list',
 			({ inner, at, zone }) => ({
 				trialId,
-				rows: rows.map(({ quantity, ...rest }, i) => ({
+				rows: rows.map(({ quantity, nothingOdd, ...rest }, i) => ({
 					id: inner[i],
 					at,
 					zone,
 					currency,
 					...rest,
-					...(quantity ? { quantity: Number(quantity) } : {})
+					...(quantity ? { quantity: Number(quantity) } : {}),
+					...(nothingOdd || allFine ? { nothingOdd: true } : {})
 				}))
 			}),
 			rows.length
@@ -61,7 +79,7 @@
 			<table class="w-full text-left text-[0.9rem]">
 				<thead
 					><tr class="border-b"
-						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{field}</th>{/each}<th
+						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{nameOf(field)}</th>{/each}<th
 							class="px-2 py-1">To put right</th
 						></tr
 					></thead
@@ -74,13 +92,16 @@
 							{#each paste.fields as field (field)}
 								<td class="px-2 py-0.5 {wrong.some((e) => fieldOf(e) === field) ? 'font-bold text-harm' : ''}">{row[field] ?? ''}</td>
 							{/each}
-							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${fieldOf(e)} ${refusalWords(e)}`).join('; ')}</td>
+							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${nameOf(fieldOf(e))} ${refusalWords(e)}`).join('; ')}</td>
 						</tr>
 					{/each}
 				</tbody>
 			</table>
 		</div>
 		{#if paste.ignored.length}<p class="small">Ignored columns: {paste.ignored.join(', ')}.</p>{/if}
+		<label class="flex min-h-[26px] items-center gap-1.5"
+			><input type="checkbox" bind:checked={allFine} /> Nothing wrong with any of them at unboxing</label
+		>
 		<WhenField {when} errors={form.errors} what="opened" />
 		<Button type="button" disabled={form.busy} onclick={() => void take()}>Add {plural(paste.rows.length, 'spool')}</Button>
 	{:else}

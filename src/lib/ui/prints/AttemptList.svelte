@@ -91,8 +91,15 @@
 	{#each newestFirst.slice(0, rows.shown) as attempt (attempt.id)}
 		{@const last = lastOf(attempt)}
 		<li class="panel {attempt.status === 'excluded' ? 'opacity-75' : ''}">
-			<details class="px-3 py-1" open={isOpen(attempt)} ontoggle={(e) => opened.set(attempt.id, e.currentTarget.open)}>
-				<summary class="py-1">
+			<details class="px-3 py-1" open={isOpen(attempt)}>
+				<summary
+					class="py-1"
+					onclick={(e) => {
+						// The page says which are open: one that was opened by being the newest folds when a newer one comes.
+						e.preventDefault();
+						opened.set(attempt.id, !isOpen(attempt));
+					}}
+				>
 					<strong class={attempt.status === 'excluded' ? 'line-through' : ''}>
 						{endWords(attempt)}
 					</strong>

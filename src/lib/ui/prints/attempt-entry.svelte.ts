@@ -27,6 +27,8 @@ export class AttemptEntry {
 	settingsOpen = $state(false);
 	/** A print that was refused after something else had been typed in its place. */
 	#rejected = $state<{ spoolId: string; draft: AttemptDraft } | null>(null);
+	/** The print kept last, should it be tried and fail the same way again. */
+	#kept = $state.raw<{ spoolId: string; draft: AttemptDraft } | null>(null);
 	/** When it was printed. */
 	readonly when = new When();
 	readonly #form = new Form({ when: this.when });
@@ -43,6 +45,11 @@ export class AttemptEntry {
 	});
 	/** Whether a print of the spool on the bench was refused and lies aside. */
 	readonly isRejected = $derived.by(() => this.#rejected !== null && this.#rejected.spoolId === this.#given().spool?.id);
+
+	/** Whether the print kept last was of this spool and failed: then it may have failed more than once. */
+	readonly mayRepeat = $derived.by(
+		() => this.#kept !== null && this.#kept.spoolId === this.#given().spool?.id && this.#kept.draft.outcome !== 'finished'
+	);
 
 	constructor(given: () => Given) {
 		this.#given = given;
@@ -86,11 +93,26 @@ export class AttemptEntry {
 			return;
 		}
 		this.#rejected = null;
+		this.#kept = { spoolId: id, draft: pressed };
 		this.said = `Saved: ${code}, ${pressed.outcome}${sent.answer.marks ? `, ${plural(sent.answer.marks, 'mark')}` : ''}.`;
 		await invalidateAll();
 		// What wants printing next is known only now; it must not change under a hand that types.
 		const after = this.#given();
 		if (after.spool?.id === id && isUntouched()) this.#drafts[id] = { ...next, pieceId: after.wantedPiece || next.pieceId };
+	}
+
+	/** Keeps another print like the last one, that failed the same way; what is typed meanwhile stays. */
+	async again(): Promise<void> {
+		if (!this.#kept || !this.mayRepeat) return;
+		const { spoolId, draft } = this.#kept;
+		const typed = this.#drafts[spoolId];
+		// What was noted of the first is not said again of the next.
+		const next = { ...structuredClone(draft), note: '' };
+		this.#drafts[spoolId] = next;
+		await this.submit();
+		if (!typed) return;
+		if (!this.said) this.#rejected ??= { spoolId, draft: next };
+		this.#drafts[spoolId] = typed;
 	}
 
 	/** Puts a refused print back into the form, and what was typed since in its place. */

@@ -71,6 +71,41 @@ describe('a print that is typed', () => {
 		await pressed;
 		expect(made.draft).toMatchObject({ pieceId: 'tile', note: 'typing' });
 	});
+	it('that failed can have failed the same way again, and again; what is typed meanwhile stays', async () => {
+		const { made } = entry();
+		if (made.draft)
+			Object.assign(made.draft, { outcome: 'failed', percentReached: '12', failure: 'lifted', cause: 'setUp', note: 'first try' });
+		expect(made.mayRepeat).toBe(false);
+		let pressed = made.submit();
+		await answer(KEPT);
+		await pressed;
+		for (let i = 0; i < 2; i++) {
+			if (made.draft) made.draft.note = 'typing';
+			pressed = made.again();
+			await answer(KEPT);
+			await pressed;
+			expect(made.draft).toMatchObject({ outcome: 'finished', note: 'typing' });
+		}
+		const failed = { outcome: 'failed', percentReached: 12, failure: 'lifted', cause: 'setUp' };
+		expect(bodies).toMatchObject([{ ...failed, note: 'first try' }, failed, failed]);
+		expect(bodies.slice(1).map((b) => b.note)).toEqual([undefined, undefined]);
+		expect(new Set(bodies.map((b) => b.id)).size).toBe(3);
+		pressed = made.again();
+		await answer(refused('percentReached'));
+		await pressed;
+		expect([made.isRejected, made.draft?.note]).toEqual([true, 'typing']);
+		made.putBack();
+		expect(made.draft).toMatchObject({ outcome: 'failed', percentReached: '12' });
+	});
+	it('that finished is not offered again', async () => {
+		const { made } = entry();
+		const pressed = made.submit();
+		await answer(KEPT);
+		await pressed;
+		expect(made.mayRepeat).toBe(false);
+		await made.again();
+		expect(bodies).toHaveLength(1);
+	});
 	it('that is refused comes back with its errors; wrong settings open their fold', async () => {
 		const { made } = entry();
 		if (made.draft) made.draft.note = 'first';

@@ -192,7 +192,12 @@
 			<a class="link" href="/trials/{data.head.id}/prints/compare">compare</a>
 			<a class="link" href="/trials/{data.head.id}/prints/queue">print queue</a>
 		</nav>
-		<p role="status" class="min-h-5 font-semibold">{entry.said}</p>
+		<p role="status" class="min-h-5 font-semibold">
+			{entry.said}
+			{#if entry.said && entry.mayRepeat}
+				<button type="button" class="link font-normal" onclick={() => void entry.again()}>Same again</button>
+			{/if}
+		</p>
 		<form
 			bind:this={element}
 			class="space-y-4"
