@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { allKept, open, tabTo, type } from './bench';
+import { allKept, makeTrial, open, tabTo, type } from './bench';
 import { TestServer } from './server';
 
 let server: TestServer;
@@ -119,4 +119,23 @@ test('moving a weight re-ranks at once and is kept', async ({ page }) => {
 	await expect(page.getByTestId('weights-state')).toHaveText('saved');
 	await page.reload();
 	await expect(page.getByTestId('ranking').locator('a').first()).toHaveText(before[2] ?? '');
+});
+
+test('keys lead to the station before and after with the spool, and the skip link to the field', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'From station to station', [{}, {}]);
+	await open(page, `${server.url}/trials/${trialId}/moisture?spool=${spoolIds[1]}`);
+	await page.getByRole('heading', { level: 1 }).click();
+	await page.keyboard.press('h');
+	await expect(page).toHaveTitle(/^Diameter/);
+	expect(new URL(page.url()).searchParams.get('spool')).toBe(spoolIds[1]);
+	// In the field letters are letters.
+	await expect(page.locator('#capture')).toBeFocused();
+	await page.keyboard.type('l');
+	await expect(page.locator('#capture')).toHaveValue('l');
+	await page.getByRole('heading', { level: 1 }).click();
+	await page.keyboard.press('l');
+	await expect(page).toHaveTitle(/^Moisture/);
+	await page.getByRole('link', { name: 'Skip to the field' }).focus();
+	await page.keyboard.press('Enter');
+	await expect(page.locator('#capture')).toBeFocused();
 });

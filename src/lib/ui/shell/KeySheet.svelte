@@ -10,7 +10,8 @@
 			where: 'Anywhere outside a text field',
 			rows: [
 				['?', 'this help'],
-				['N', 'take the next useful act']
+				['N', 'take the next useful act'],
+				['H L', 'the station before, the station after']
 			]
 		},
 		{

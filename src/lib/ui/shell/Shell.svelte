@@ -25,6 +25,9 @@
 	$effect(() => {
 		if (trial) lastTrial = trial;
 	});
+	const SKIP = 'sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2';
+	/** Benches where numbers are typed into one field. */
+	const hasField = $derived(/\/(diameter|moisture|strength|own)$/.test(page.url.pathname));
 	let keysOpen = $state(false);
 	let menuOpen = $state(false);
 	const here = $derived(page.url.pathname);
@@ -62,7 +65,8 @@
 	}}
 />
 
-<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-panel focus:p-2">Skip to content</a>
+{#if hasField}<a href="#capture" class={SKIP}>Skip to the field</a>{/if}
+<a href="#content" class={SKIP}>Skip to content</a>
 <div class="min-h-screen md:grid md:grid-cols-[188px_minmax(0,1fr)] print:block">
 	<header
 		class="relative border-line bg-rail max-md:border-b md:sticky md:top-0 md:flex md:h-screen md:flex-col md:overflow-y-auto md:border-r print:hidden"

@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import { isShortcut } from '../form/keys';
 	import { plural } from '../words/numbers';
 	import { STATION_WORDS } from '../words/quantities';
 	import type { ShellTrial } from './types';
@@ -17,9 +19,26 @@
 		})),
 		{ href: `${base}/pick`, name: 'Pick', done: trial.verdicts, total: trial.verdicts, status: trial.verdicts ? 'decided' : '' }
 	]);
+	const isHere = (href: string) => page.url.pathname === href || (href !== base && page.url.pathname.startsWith(`${href}/`));
+	/** To the station before or after this one, with the same spool on the bench. */
+	function move(by: 1 | -1): void {
+		const next = stops[stops.findIndex((stop) => isHere(stop.href)) + by];
+		const spool = page.url.searchParams.get('spool');
+		if (next) void goto(spool ? `${next.href}?spool=${spool}` : next.href);
+	}
+	/** Where letters score prints they are no shortcuts. */
+	const isScoring = $derived(page.url.pathname.endsWith('/prints/score'));
 	const state = (stop: { done: number; total: number }) =>
 		stop.total > 0 && stop.done === stop.total ? 'whole' : stop.done > 0 ? 'half' : 'none';
 </script>
+
+<svelte:window
+	onkeydown={(event) => {
+		if (isScoring) return;
+		if (isShortcut(event, 'h')) move(-1);
+		if (isShortcut(event, 'l')) move(1);
+	}}
+/>
 
 <div class="px-[18px] pt-2 md:pt-5">
 	<a href="/trials" class="panel block px-2.5 py-1.5">
@@ -30,7 +49,7 @@
 <nav aria-label="Stations in working order" class="mt-3">
 	<ol>
 		{#each stops as stop, i (stop.href)}
-			{@const here = page.url.pathname === stop.href || (stop.href !== base && page.url.pathname.startsWith(`${stop.href}/`))}
+			{@const here = isHere(stop.href)}
 			{@const how = state(stop)}
 			<li class="relative">
 				{#if i < stops.length - 1}
