@@ -41,6 +41,39 @@ test('a mistyped material, maker and code are put right on the spool, and undone
 	await expect(corrections).toContainText('(undone)');
 });
 
+test('a weighing made on the other scale: said on the page, value and reading stay', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Two scales', [{}]);
+	const scales = { parcel: v7(), kitchen: v7() };
+	await api(server.url, 'instruments', {
+		id: scales.parcel,
+		name: 'Parcel scale',
+		measures: 'mass',
+		errorLimit: '0.1 g',
+		resolution: '0.1 g'
+	});
+	await api(server.url, 'instruments', { id: scales.kitchen, name: 'Kitchen scale', measures: 'mass', resolution: '1 g' });
+	const reading = {
+		spoolId: spoolIds[0],
+		quantity: 'grossMass',
+		typed: '998',
+		instrumentId: scales.parcel,
+		takenAt: new Date().toISOString()
+	};
+	expect((await api(server.url, 'readings', { id: v7(), ...reading })).status).toBe(201);
+	await open(page, `${server.url}/trials/${trialId}/moisture`);
+	await page.getByRole('row', { name: /998/ }).getByRole('button', { name: /998/ }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('Measured with').selectOption({ label: 'Kitchen scale' });
+	await dialog.getByLabel('Why').fill('the other one was empty');
+	await dialog.getByRole('button', { name: 'Correct it' }).click();
+	await expect(dialog).toBeHidden();
+	const evidence: unknown = await (await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/evidence?station=moisture`)).json();
+	expect(evidence).toMatchObject({ evidence: { readings: [{ typedText: '998', instrumentId: scales.kitchen, corrected: true }] } });
+	await open(page, `${server.url}/spools/${spoolIds[0]}`);
+	await page.getByRole('region', { name: 'Corrections' }).getByRole('button', { name: 'undo' }).click();
+	await expect(page.getByText('(undone)')).toBeVisible();
+});
+
 test('a print is put right whole: result, piece, settings and the time it was printed', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Printed late', [{}]);
 	const spoolId = spoolIds[0] as string;

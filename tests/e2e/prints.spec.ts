@@ -217,7 +217,7 @@ test('a piece made better in mid-trial: the older version still shows, and is fl
 
 test('marks of the other spools come after the page and are there when the server is away', async ({ page }) => {
 	const ladder = await registered({ name: 'Fetched', kind: 'overhangLadder', params: LADDER });
-	const { trialId, spoolIds } = await makeTrial(server.url, 'Fetched marks', [{}, {}]);
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Fetched marks', [{ benchCode: 'QQ1' }, { benchCode: 'QQ2' }]);
 	const [a, b] = spoolIds as [string, string];
 	await print(b, ladder, { marks: { overhangLastClean: '55', overhangFirstFaulty: '65' } });
 	const address = `${server.url}/trials/${trialId}/prints?spool=`;
@@ -229,7 +229,7 @@ test('marks of the other spools come after the page and are there when the serve
 	await (await fetched).finished();
 	await page.context().setOffline(true);
 	await page.keyboard.press('k');
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('DO2');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('QQ2');
 	await expect(page.getByText(/clean .*55/).first()).toBeVisible();
 	await page.context().setOffline(false);
 });

@@ -1,16 +1,30 @@
 <script lang="ts">
+	import type { Instrument } from '$lib/core/evidence/instrument';
 	import type { Reading } from '$lib/core/evidence/reading';
+	import { Label, Select } from 'flowbite-svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Field from '../form/Field.svelte';
 
-	/** One dialog for however many readings a page shows. */
-	let { onchange }: { onchange: () => void } = $props();
-	const amending = new Amending<Reading>('reading', () => onchange(), ['typed']);
+	/** One dialog for however many readings a page shows; `instruments` where it can be said which one was really in hand. */
+	type Props = { onchange: () => void; instruments?: readonly Pick<Instrument, 'id' | 'name' | 'quantity'>[] };
+	let { onchange, instruments = [] }: Props = $props();
+	const amending = new Amending<Reading>('reading', () => onchange(), ['typed', 'instrumentId']);
 	let typed = $state('');
+	let instrumentId = $state('');
+	const MEASURED_WITH: Readonly<Record<string, Instrument['quantity']>> = { diameter: 'length', grossMass: 'mass', tareMass: 'mass' };
+	const fitting = $derived(instruments.filter((i) => i.quantity === MEASURED_WITH[amending.chosen?.quantity ?? '']));
+
+	/** What is said anew: the value unless only the instrument was wrong. */
+	function correction(): object {
+		const other = instrumentId !== '' && instrumentId !== amending.chosen?.instrumentId ? { instrumentId } : {};
+		const same = 'instrumentId' in other && typed === amending.chosen?.typedText;
+		return same ? other : { typed, ...other };
+	}
 
 	export function edit(reading: Reading): void {
 		typed = reading.typedText;
+		instrumentId = reading.instrumentId ?? '';
 		amending.edit(reading);
 	}
 </script>
@@ -20,7 +34,16 @@
 	title="Reading {amending.chosen?.typedText ?? ''}"
 	about="The first value stays on record; this one counts instead."
 	placeholder="digits swapped"
-	correction={() => ({ typed })}
+	{correction}
 >
 	<Field id="amend-typed" path="typed" label="Right value" bind:value={typed} errors={amending.errors} />
+	{#if fitting.length > 0}
+		<div class="mt-2">
+			<Label for="amend-instrument">Measured with</Label>
+			<Select placeholder="" size="sm" id="amend-instrument" bind:value={instrumentId}>
+				{#if !amending.chosen?.instrumentId}<option value="">not noted</option>{/if}
+				{#each fitting as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+			</Select>
+		</div>
+	{/if}
 </AmendDialog>

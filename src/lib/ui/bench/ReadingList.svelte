@@ -1,11 +1,12 @@
 <script lang="ts">
+	import type { Instrument } from '$lib/core/evidence/instrument';
 	import type { Reading } from '$lib/core/evidence/reading';
 	import { growing } from '../shell/growing.svelte';
 	import ReadingButton from './ReadingButton.svelte';
 	import ReadingEditor from './ReadingEditor.svelte';
 
-	type Props = { readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
-	let { readings, waiting, onchange }: Props = $props();
+	type Props = { readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void; instruments?: Instrument[] };
+	let { readings, waiting, onchange, instruments = [] }: Props = $props();
 	/** The newest first: hundreds at once would keep the field waiting. */
 	const row = growing(() => readings.length, 10, 40);
 	let editor = $state<ReadingEditor>();
@@ -19,4 +20,4 @@
 	{#each readings.slice(-row.shown) as reading (reading.id)}<ReadingButton {reading} waiting={waiting.has(reading.id)} {edit} />{/each}
 </span>
 
-<ReadingEditor bind:this={editor} {onchange} />
+<ReadingEditor bind:this={editor} {onchange} {instruments} />

@@ -2,6 +2,7 @@
 	import { Select } from 'flowbite-svelte';
 	import { BEFORE } from '$lib/core/closed-lists';
 	import type { Reading } from '$lib/core/evidence/reading';
+	import type { Instrument } from '$lib/core/evidence/instrument';
 	import type { AccountInterval } from '$lib/core/moisture/account';
 	import type { Weighing } from '$lib/core/moisture/weighings';
 	import ReadingButton from '../bench/ReadingButton.svelte';
@@ -19,8 +20,10 @@
 		since: number;
 		onsince: (index: number) => void;
 		onchange: () => void;
+		/** Scales that a weighing may really have been made on. */
+		instruments: Instrument[];
 	};
-	let { chain, intervals, readings, waiting, since, onsince, onchange }: Props = $props();
+	let { chain, intervals, readings, waiting, since, onsince, onchange, instruments }: Props = $props();
 	let editor = $state<ReadingEditor>();
 	const form = new Form({ fields: [], supersedes: true });
 	const signed = (g: number) => `${g > 0 ? '+' : ''}${fixed(g, 1)} g`;
@@ -42,7 +45,7 @@
 	<ReadingButton {reading} waiting={waiting.has(reading.id)} edit={(chosen) => editor?.edit(chosen)} />
 {/snippet}
 
-<ReadingEditor bind:this={editor} {onchange} />
+<ReadingEditor bind:this={editor} {onchange} {instruments} />
 <div class="relative overflow-x-auto">
 	<table class="w-full text-left text-[0.93rem]">
 		<caption class="sr-only">Weighings with what lay before each, and the water that came or went</caption>

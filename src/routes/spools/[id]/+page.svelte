@@ -249,7 +249,12 @@
 		{#if diameters.length}
 			<section aria-label="Diameter readings">
 				<h2 class="mb-1 font-semibold">Diameter readings</h2>
-				<ReadingList readings={diameters} waiting={new Set()} onchange={() => void invalidateAll()} />
+				<ReadingList
+					readings={diameters}
+					waiting={new Set()}
+					onchange={() => void invalidateAll()}
+					instruments={data.evidence.instruments}
+				/>
 			</section>
 		{/if}
 		<MarksChanged wetDry={data.wetDry} finished={data.driedFinished} over={data.marksOver} defs={data.defs} />
@@ -257,7 +262,12 @@
 			<section aria-label="Weighings">
 				<h2 class="mb-1 font-semibold">Weighings</h2>
 				<p>
-					<ReadingList readings={weighed} waiting={new Set()} onchange={() => void invalidateAll()} />
+					<ReadingList
+						readings={weighed}
+						waiting={new Set()}
+						onchange={() => void invalidateAll()}
+						instruments={data.evidence.instruments}
+					/>
 				</p>
 			</section>
 		{/if}

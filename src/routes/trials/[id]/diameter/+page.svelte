@@ -127,7 +127,13 @@
 				{#if here.length}
 					<dt class="text-muted">{way === 'across' ? 'turned 90°' : 'as it lies'}</dt>
 					<dd>
-						<ReadingList bind:this={list} readings={here} waiting={bench.captured.waiting} onchange={() => void measuring.reload()} />
+						<ReadingList
+							bind:this={list}
+							readings={here}
+							waiting={bench.captured.waiting}
+							onchange={() => void measuring.reload()}
+							instruments={evidence.instruments}
+						/>
 					</dd>
 				{/if}
 			{/each}

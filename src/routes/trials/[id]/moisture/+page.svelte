@@ -188,11 +188,17 @@
 					{since}
 					onsince={(i) => (sinceOf[evidence.spool.id] = i)}
 					onchange={() => void bench.reload()}
+					instruments={evidence.instruments}
 				/>
 			{/if}
 			{#if tares.length}
 				<p class="small mt-2">
-					Empty spool: <ReadingList readings={tares} waiting={bench.captured.waiting} onchange={() => void bench.reload()} />
+					Empty spool: <ReadingList
+						readings={tares}
+						waiting={bench.captured.waiting}
+						onchange={() => void bench.reload()}
+						instruments={evidence.instruments}
+					/>
 				</p>
 			{/if}
 		</Later>
