@@ -67,7 +67,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 });
 
 test('two weighings a minute apart and 7 g lighter are asked about; pressed again it is meant', async ({ page }) => {
-	const { trialId } = await makeTrial(server.url, 'Jump', [{}]);
+	const { trialId } = await makeTrial(server.url, 'Jump', [{}, {}]);
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
 	await enter(page, '998');
 	await enter(page, '991');
@@ -75,6 +75,19 @@ test('two weighings a minute apart and 7 g lighter are asked about; pressed agai
 	await expect(page.getByRole('row', { name: /991/ })).toHaveCount(0);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('row', { name: /991/ })).toBeVisible();
+	// Asked of another spool and left, it is asked again.
+	await page.keyboard.press('ArrowDown');
+	await enter(page, '998');
+	await enter(page, '991');
+	await expect(page.getByText('991 is 7 g less than a moment ago')).toBeVisible();
+	await page.keyboard.press('ArrowUp');
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('991 is 7 g less than a moment ago')).toBeVisible();
+	await expect(page.getByRole('row', { name: /991/ })).toHaveCount(0);
+	await page.keyboard.press('ArrowUp');
+	await page.keyboard.press('Control+A');
+	await page.keyboard.press('Delete');
 	// In ounces the same again is what it was, and a number is in ounces.
 	await page.getByRole('button', { name: 'oz', exact: true }).click();
 	await page.keyboard.press('=');

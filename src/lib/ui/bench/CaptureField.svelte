@@ -92,6 +92,13 @@
 	}
 </script>
 
+<!-- The second way to keep it: beside the first on a phone, among the keys at a desk. -->
+{#snippet other(look: string)}
+	{#if also}
+		<button type="button" class={look} disabled={typed.trim() === ''} onclick={() => submit(`${typed}${also.suffix}`)}>{also.label}</button>
+	{/if}
+{/snippet}
+
 <div bind:this={frame} class="scroll-mt-2 scroll-mb-[84px]">
 	<div
 		class="rounded-lg border-2 border-act bg-panel px-5 py-2 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act-ink"
@@ -151,25 +158,11 @@
 	</div>
 	<div class="flex gap-2 max-lg:mb-2 lg:hidden">
 		<button type="button" class="grow basis-0 rounded-lg bg-act px-4 py-3 font-semibold text-on-act" onclick={enter}>{save}</button>
-		{#if also}
-			<button
-				type="button"
-				class="panel grow basis-0 px-4 py-3 font-semibold text-ink"
-				disabled={typed.trim() === ''}
-				onclick={() => submit(`${typed}${also.suffix}`)}>{also.label}</button
-			>
-		{/if}
+		{@render other('panel grow basis-0 px-4 py-3 font-semibold text-ink')}
 	</div>
 </div>
 <div class="flex flex-wrap items-center gap-x-4 gap-y-2 text-[0.9rem] text-muted">
-	{#if also}
-		<button
-			type="button"
-			class="panel hidden px-3 py-1 font-semibold text-ink lg:block"
-			disabled={typed.trim() === ''}
-			onclick={() => submit(`${typed}${also.suffix}`)}>{also.label}</button
-		>
-	{/if}
+	{@render other('panel hidden px-3 py-1 font-semibold text-ink lg:block')}
 	{#if when}<WhenField {when} />{/if}
 	<span class="hidden lg:inline"><kbd>Enter</kbd> save</span>
 	{#if last !== null}<button type="button" onclick={again}><kbd>=</kbd> same again</button>{/if}

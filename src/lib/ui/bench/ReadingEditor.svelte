@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Instrument } from '$lib/core/evidence/instrument';
 	import type { Reading } from '$lib/core/evidence/reading';
+	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 	import { Label, Select } from 'flowbite-svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
@@ -12,8 +13,7 @@
 	const amending = new Amending<Reading>('reading', () => onchange(), ['typed', 'instrumentId']);
 	let typed = $state('');
 	let instrumentId = $state('');
-	const MEASURED_WITH: Readonly<Record<string, Instrument['quantity']>> = { diameter: 'length', grossMass: 'mass', tareMass: 'mass' };
-	const fitting = $derived(instruments.filter((i) => i.quantity === MEASURED_WITH[amending.chosen?.quantity ?? '']));
+	const fitting = $derived(instruments.filter((i) => i.quantity === READING_QUANTITIES[amending.chosen?.quantity ?? '']?.dimension));
 
 	/** What is said anew: the value unless only the instrument was wrong. */
 	function correction(): object {

@@ -107,12 +107,11 @@ export class AttemptEntry {
 		const { spoolId, draft } = this.#kept;
 		const typed = this.#drafts[spoolId];
 		// What was noted of the first is not said again of the next.
-		const next = { ...structuredClone(draft), note: '' };
-		this.#drafts[spoolId] = next;
-		await this.submit();
-		if (!typed) return;
-		if (!this.said) this.#rejected ??= { spoolId, draft: next };
-		this.#drafts[spoolId] = typed;
+		this.#drafts[spoolId] = { ...structuredClone(draft), note: '' };
+		// It is taken at the press; the form is at once what it was before.
+		const sent = this.submit();
+		if (typed) this.#drafts[spoolId] = typed;
+		await sent;
 	}
 
 	/** Puts a refused print back into the form, and what was typed since in its place. */

@@ -82,9 +82,10 @@ describe('a print that is typed', () => {
 		for (let i = 0; i < 2; i++) {
 			if (made.draft) made.draft.note = 'typing';
 			pressed = made.again();
+			if (made.draft) made.draft.note += ' on';
 			await answer(KEPT);
 			await pressed;
-			expect(made.draft).toMatchObject({ outcome: 'finished', note: 'typing' });
+			expect(made.draft).toMatchObject({ outcome: 'finished', note: 'typing on' });
 		}
 		const failed = { outcome: 'failed', percentReached: 12, failure: 'lifted', cause: 'setUp' };
 		expect(bodies).toMatchObject([{ ...failed, note: 'first try' }, failed, failed]);
@@ -93,7 +94,7 @@ describe('a print that is typed', () => {
 		pressed = made.again();
 		await answer(refused('percentReached'));
 		await pressed;
-		expect([made.isRejected, made.draft?.note]).toEqual([true, 'typing']);
+		expect([made.isRejected, made.draft?.note]).toEqual([true, 'typing on']);
 		made.putBack();
 		expect(made.draft).toMatchObject({ outcome: 'failed', percentReached: '12' });
 	});

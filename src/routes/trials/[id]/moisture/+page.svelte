@@ -43,6 +43,7 @@
 	});
 	/** The next weighing is of the whole spool again, and nothing is said yet of what lay before. */
 	function next(): void {
+		askedAbout = '';
 		said = null;
 		what = 'grossMass';
 	}
@@ -94,10 +95,7 @@
 				...(scaleId ? { instrumentId: scaleId } : {}),
 				...(what === 'grossMass' && said ? { before: said } : {})
 			});
-		if (!refusal) {
-			next();
-			askedAbout = '';
-		}
+		if (!refusal) next();
 		return refusal;
 	}
 	/** The full reel weighs more than the empty one. */
