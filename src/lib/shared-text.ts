@@ -70,6 +70,14 @@ export const sharedEvidence = {
 	})
 };
 
+/** Most spools did not change since they were last sent, so what their findings allow was put into words before. */
+const samplingTexts = new WeakMap<Sampling, string>();
+function samplingText(sampling: Sampling): string {
+	const text = samplingTexts.get(sampling) ?? JSON.stringify(sampling);
+	samplingTexts.set(sampling, text);
+	return text;
+}
+
 type PackedCandidate = Omit<Candidate, 'findings'> & {
 	findings: { [quantity: string]: Omit<NonNullable<Candidate['findings'][string]>, 'sampling'> & { sampling: number } };
 };
@@ -79,7 +87,7 @@ function packed(list: readonly Candidate[]): { samplings: Sampling[]; candidates
 	const samplings: Sampling[] = [];
 	const places = new Map<string, number>();
 	const placeOf = (sampling: Sampling): number => {
-		const text = JSON.stringify(sampling);
+		const text = samplingText(sampling);
 		const place = places.get(text) ?? samplings.push(sampling) - 1;
 		places.set(text, place);
 		return place;

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { TRIAL_ROLES } from '$lib/core/closed-lists';
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
@@ -6,17 +6,14 @@ import type { ValueRule } from '$lib/core/trial/protocol';
 import type { UsePreset } from '$lib/core/pick/presets';
 import type { Criterion } from '$lib/core/pick/types';
 import type { Reader } from '../db/client';
-import { criteria, ownMeasure, printer, protocol, trial, trialSpool, verdict } from '../db/schema';
+import { trial, trialSpool } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { isArchived, withFacts } from '../facts/facts';
-import { isValidRow } from '../exchange/row-schema';
 import { asOwnMeasure } from '../own/measure';
-import { loadHandbook } from '../handbook/handbook';
-import { notFound, problem } from '../problem';
-import { lastTurn, priorsOfTrial } from '../priors/load';
-import { loadPieces } from '../pieces/load';
+import { notFound } from '../problem';
 import { abilitiesOf, basisOf } from './basis-of';
 import { housesBeside } from './house';
+import { saidOfTrial, type TrialVerdict } from './said';
 
 /** How a spool takes part in a trial. */
 type TrialRole = (typeof TRIAL_ROLES)[number];
@@ -54,63 +51,24 @@ export type TrialWhole = {
 	verdicts: TrialVerdict[];
 };
 
-type TrialVerdict = {
-	id: string;
-	spoolId: string;
-	kind: 'buy' | 'leave' | 'buyFor' | 'dryFirst';
-	buyFor: string | null;
-	note: string | null;
-	at: number;
-	coreVersion: string;
-};
-
 /** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
 export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole> {
-	// All at once: of a busy server every wait is a long one.
-	const [[head], allRules, allWeights, measures, members, verdicts, turned, handbook, pieces, priors] = await Promise.all([
-		db
-			.select()
-			.from(trial)
-			.where(eq(trial.id, trialId))
-			.then((rows) => withFacts(db, 'trial', rows)),
-		db
-			.select({ protocol, printer })
-			.from(protocol)
-			.leftJoin(printer, eq(printer.id, protocol.printerId))
-			.where(eq(protocol.trialId, trialId))
-			.orderBy(desc(protocol.version)),
-		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)),
-		db.select().from(ownMeasure).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
-		db
-			.select()
-			.from(trialSpool)
-			.where(and(eq(trialSpool.trialId, trialId), isNull(trialSpool.leftAt)))
-			.orderBy(asc(trialSpool.position)),
-		loadVerdicts(db, trialId),
-		lastTurn(db, trialId),
-		loadHandbook(db),
-		loadPieces(db),
-		priorsOfTrial(db, trialId)
-	]);
-	if (!head) throw notFound('trial');
-	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
-	const weights = allWeights.find((w) => isValidRow('criteria', w));
-	if (!rules || !weights) throw problem(422, 'damagedTrial');
+	const said = await saidOfTrial(db, trialId);
+	if (!said) throw notFound('trial');
+	const { head, rules, weights, measures, members, verdicts, turned, handbook, pieces, priors } = said;
 	const isBeside = new Set(members.filter((m) => m.role === 'house').map((m) => m.spoolId));
 	const houseId = members.find((m) => m.role !== 'candidate')?.spoolId;
-	const [loaded, [printerNow]] = await Promise.all([
-		loadEvidence(
-			db,
-			members.map((m) => m.spoolId)
-		),
-		rules.printer ? withFacts(db, 'printer', [rules.printer]) : []
-	]);
+	const loaded = await loadEvidence(
+		db,
+		members.map((m) => m.spoolId)
+	);
 	const candidates = loaded.filter((s) => !isBeside.has(s.spool.id));
 	const houses = loaded.filter((s) => isBeside.has(s.spool.id));
 	const beside = housesBeside(houses, candidates, handbook);
 	const aside = houses.find((h) => !beside.includes(h))?.spool;
 	const spools = [...beside, ...candidates];
-	const measuredHere = new Set(spools.flatMap((s) => s.readings.flatMap((r) => r.ownMeasureId ?? [])));
+	const measuredHere = new Set<string>();
+	for (const { readings } of spools) for (const { ownMeasureId } of readings) if (ownMeasureId) measuredHere.add(ownMeasureId);
 	const house = loaded.find((s) => s.spool.id === houseId) ?? null;
 	return {
 		head: {
@@ -130,7 +88,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			turned,
 			houseId: house?.spool.id ?? null,
 			houseAside: aside ? { id: aside.id, code: aside.code, material: aside.material } : null,
-			damaged: [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])]
+			damaged: said.damaged
 		},
 		basis: basisOf(
 			{
@@ -148,7 +106,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 				currency: head.currency,
 				costReference: weights.costReference,
 				chosenKinds: rules.protocol.specimenKinds ?? {},
-				printer: abilitiesOf(printerNow ?? null),
+				printer: abilitiesOf(said.printerNow),
 				ownMeasures: measures.map((m) =>
 					asOwnMeasure(m, m.trialId === trialId || measuredHere.has(m.id) || (rules.protocol.ownMeasureIds ?? []).includes(m.id))
 				)
@@ -161,22 +119,6 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 		spools,
 		verdicts
 	};
-}
-
-async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]> {
-	return await db
-		.select({
-			id: verdict.id,
-			spoolId: verdict.spoolId,
-			kind: verdict.kind,
-			buyFor: verdict.buyFor,
-			note: verdict.note,
-			at: verdict.at,
-			coreVersion: verdict.coreVersion
-		})
-		.from(verdict)
-		.where(eq(verdict.trialId, trialId))
-		.orderBy(desc(verdict.at), desc(verdict.id));
 }
 
 export type TrialListing = Pick<TrialHead, 'id' | 'name' | 'question' | 'createdAt' | 'blind' | 'preset' | 'currency'> & {
