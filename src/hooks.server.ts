@@ -14,6 +14,8 @@ export const init: ServerInit = async () => {
 	if (building) return;
 	try {
 		await startServer(process.env, Date.now());
+		// Read now what the first file that comes in needs: later it would hold up all others.
+		await import('$lib/server/exchange/bundle');
 	} catch (cause) {
 		console.error(`draught: ${cause instanceof Error ? cause.message : String(cause)}`);
 		process.exit(1);

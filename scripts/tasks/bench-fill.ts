@@ -38,14 +38,15 @@ export async function fill(db: Database): Promise<string> {
 				}),
 				now
 			);
-		for (let r = 0; r < READINGS / SPOOLS; r++)
+		for (let r = 0; r < READINGS / SPOOLS; r++) {
+			const typedText = (1.75 + (source() - 0.5) / 50).toFixed(2);
 			rows.push({
 				id: v7(),
 				spoolId: answer.spoolId,
 				station: 'diameter',
 				quantity: 'diameter',
-				value: 1.75 + (source() - 0.5) / 50,
-				typedText: '1.75',
+				value: Number(typedText),
+				typedText,
 				typedUnit: 'mm',
 				resolution: 0.01,
 				takenAt: now,
@@ -54,6 +55,7 @@ export async function fill(db: Database): Promise<string> {
 				direction: r % 2 ? 'across' : 'along',
 				createdAt: now
 			});
+		}
 	}
 	for (let i = 0; i < rows.length; i += 500) await db.insert(reading).values(rows.slice(i, i + 500));
 	return trialId;

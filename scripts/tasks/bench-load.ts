@@ -3,6 +3,7 @@ import { createServer } from 'node:net';
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
+import type { Bundle } from '../../src/lib/schemas/exchange';
 import { connect } from '../../src/lib/server/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
 import { loadTrial } from '../../src/lib/server/trials/load';
@@ -67,6 +68,10 @@ async function longestWait(url: string, work: () => Promise<unknown>): Promise<n
 /** Resident memory of a process, MB. */
 const memoryMb = (pid: number): number => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
+/** The same bundle as another bench would send it: every id another one. */
+const underNewIds = (bundle: Bundle): Bundle =>
+	JSON.parse(JSON.stringify(bundle).replace(/\b01([0-9a-f]{6}-[0-9a-f]{4}-7[0-9a-f]{3}-)/g, '02$1')) as Bundle;
+
 export async function benchLoad(databaseUrl: string, trialId: string): Promise<void> {
 	const { url, child } = await serve(databaseUrl);
 	const { db, pool } = connect(databaseUrl);
@@ -74,13 +79,19 @@ export async function benchLoad(databaseUrl: string, trialId: string): Promise<v
 		const plain = percentile(await Promise.all(Array.from({ length: 20 }, () => msAsync(() => pool.query('SELECT 1')))), 0.5);
 		const whole = await exportBundle(db, trialId, Date.now());
 		const empty = { ...whole, tables: { ...whole.tables, readings: Array.from({ length: 150_000 }, () => ({})) } };
-		const wait = async (what: string, body: object) => {
+		const wait = async (what: string, body: object, status: number) => {
 			// Put into words beforehand: what this process is busy with is no wait of the server.
 			const text = JSON.stringify({ id: v7(), bundle: body });
-			line(what, await longestWait(url, () => post(url, 'bundles', text).then((r) => r.text())), 200, 'a query', plain);
+			const send = async () => {
+				const response = await post(url, 'bundles', text);
+				const answer = await response.text();
+				if (response.status !== status) throw new Error(`${what}: ${response.status} ${answer.slice(0, 300)}`);
+			};
+			line(what, await longestWait(url, send), 200, 'a query', plain);
 		};
-		await wait('longest wait for /healthz, 150,000 empty rows come in', empty);
-		await wait('longest wait for /healthz, a bundle of 40 spools comes in', whole);
+		await wait('longest wait for /healthz, 150,000 empty rows come in', empty, 422);
+		await wait('longest wait for /healthz, a bundle that is here comes in', whole, 201);
+		await wait('longest wait for /healthz, a bundle of 40 new spools comes in', underNewIds(whole), 201);
 		const rows = Array.from(
 			{ length: 7000 },
 			(_, i) => `${whole.tables.spools?.[0]?.id as string},diameter,1.7${i % 10},2026-11-01T10:00:00Z`

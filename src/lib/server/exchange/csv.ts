@@ -1,13 +1,10 @@
 import Papa from 'papaparse';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import { letOthersIn } from '../http/let-others-in';
+import { letOthersIn, turns } from '../http/let-others-in';
 import type { Column } from './column';
 
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
 export type FileRow = { row: number; values: Record<string, unknown> };
-
-/** Rows that are read before waiting requests are let through. */
-const SLICE = 500;
 
 /** Spreadsheets run what begins like this; an apostrophe in front makes it text. */
 const FORMULA = /^[=+\-@\t\r]/;
@@ -50,8 +47,9 @@ export async function readCsv(
 	if (twice) errors.push(fieldError('rows.1', 'columnTwice', { name: twice }));
 	const wanted = columns.filter((c) => names.includes(c.name)).map((column) => ({ column, at: names.indexOf(column.name) }));
 	const rows: FileRow[] = [];
+	const turn = turns();
 	for (const [i, line] of lines.entries()) {
-		if (i % SLICE === SLICE - 1) await letOthersIn();
+		if (turn.over()) await letOthersIn();
 		if (line.every((c) => c.trim() === '')) continue;
 		if (line.length !== names.length) {
 			errors.push(fieldError(`rows.${i + 2}`, 'wrongCells', { has: line.length, wanted: names.length }));

@@ -5,7 +5,7 @@ import { read } from '$lib/schemas/read';
 import type { Transaction } from '../db/client';
 import { isFuture } from '../time';
 import { columnsOf, fromWire, toWire, type Column } from './column';
-import { letOthersIn } from '../http/let-others-in';
+import { letOthersIn, turns } from '../http/let-others-in';
 import { canonical } from '../write/canonical';
 import { checkRow } from './check-row';
 import type { Checked } from './checked';
@@ -23,8 +23,6 @@ export type Imported = { fresh: number; known: number; errors: FieldError[] };
 export type Aliases = Map<string, string>;
 
 const CHUNK = 400;
-/** Rows that are checked before waiting requests are let through. */
-const SLICE = 100;
 /** A file that is wrong from end to end is told a hundred times, not twenty thousand. */
 export const MOST_ERRORS = 100;
 
@@ -46,10 +44,11 @@ export async function importRows(
 	const errors: FieldError[] = [];
 	const named = await namesOf(tx, table, rows);
 	const checked: { row: number; values: Record<string, unknown> }[] = [];
-	for (const [i, { row, values }] of rows.entries()) {
+	const turn = turns();
+	for (const { row, values } of rows) {
 		// A file that is wrong from end to end is told by its first faults.
 		if (errors.length >= MOST_ERRORS) return { fresh: 0, known: 0, errors: errors.slice(0, MOST_ERRORS) };
-		if (i % SLICE === SLICE - 1) await letOthersIn();
+		if (turn.over()) await letOthersIn();
 		const path = `rows.${row}`;
 		const whole = completeRow(table, withAliases(named(values), aliases), now, local);
 		const parsed = read(schema, whole);
@@ -197,10 +196,11 @@ async function partByKnown(
 	const clashes: FieldError[] = [];
 	const inFile = new Map<string, number>();
 	let known = 0;
-	for (const [i, one] of rows.entries()) {
+	const turn = turns();
+	for (const one of rows) {
 		const { values, row } = one;
 		const path = `rows.${row}`;
-		if (i % SLICE === SLICE - 1) await letOthersIn();
+		if (turn.over()) await letOthersIn();
 		const twice = inFile.get(keyOf(values));
 		inFile.set(keyOf(values), row);
 		if (twice !== undefined) {
