@@ -97,20 +97,25 @@ export class Tally {
 	rangeOfValues(what: string): { low: number; high: number } | null {
 		const bins = new Uint32Array(BINS + 1);
 		let count = 0;
-		for (const block of this.#blocks.get(what) ?? [])
+		for (const block of this.#blocks.get(what) ?? []) {
+			count += block.length;
 			for (let d = 0; d < block.length; d++) {
-				const bin = Math.round((block[d] as number) * BINS);
+				const bin = ((block[d] as number) * BINS + 0.5) | 0;
 				bins[bin] = (bins[bin] as number) + 1;
-				count++;
 			}
+		}
 		if (count === 0) return null;
-		const at = (p: number) => {
-			let left = Math.floor(p * count);
-			const bin = bins.findIndex((n) => (left -= n) < 0);
-			return bin / BINS;
-		};
+		const at = (p: number) => binAfter(bins, Math.floor(p * count)).bin / BINS;
 		return { low: at(0.025), high: at(0.975) };
 	}
+}
+
+/** The bin of the value that so many others stay below, and how many of these are in it too. */
+function binAfter(counts: Uint32Array, below: number): { bin: number; left: number } {
+	let bin = 0;
+	let left = below;
+	while (left >= (counts[bin] as number)) left -= counts[bin++] as number;
+	return { bin, left };
 }
 
 /**
@@ -132,9 +137,7 @@ function leastAfter(all: Float64Array, before: readonly number[]): number[] {
 		counts[bin] = (counts[bin] as number) + 1;
 	}
 	return before.map((below) => {
-		let bin = 0;
-		let left = below;
-		while (left >= (counts[bin] as number)) left -= counts[bin++] as number;
+		const { bin, left } = binAfter(counts, below);
 		const alike: number[] = [];
 		for (let d = 0; d < bins.length; d++) if (bins[d] === bin) alike.push(all[d] as number);
 		return Float64Array.from(alike).sort()[left] as number;
