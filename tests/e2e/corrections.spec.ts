@@ -119,3 +119,58 @@ test('trials and spools are archived, found again and brought back', async ({ pa
 	await page.getByRole('searchbox').fill('umber archived');
 	await expect(page.getByRole('status').filter({ hasText: '1 spool' })).toBeVisible();
 });
+
+test('a drying’s temperature and end are put right, and undone', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Warm', [{ maker: 'Lathe', filament: 'Warm one' }]);
+	const dryerId = v7();
+	await api(server.url, 'dryers', { id: dryerId, name: 'Low box' });
+	const [startedAt, endedAt] = [8, 4].map((h) => new Date(Date.now() - h * 3_600_000).toISOString());
+	await api(server.url, 'drying-runs', { id: v7(), dryerId, spoolIds, setPoint: '60 C', duration: '4 h', at: startedAt, endedAt });
+	await open(page, `${server.url}/trials/${trialId}/drying`);
+	const past = page.getByRole('region', { name: 'Past runs' });
+	await expect(past).toContainText('60 °C, 4 h');
+	await past.getByRole('button', { name: /^edit/ }).click();
+	await past.getByLabel('Temperature').fill('50 C');
+	await past.getByRole('button', { name: /^ended/ }).click();
+	await past.getByLabel('ended').fill('in two hours');
+	await past.getByLabel('Why').fill('forgot to note it');
+	await past.getByRole('button', { name: 'Correct it' }).click();
+	// A time that has not been is refused at its field, and what was typed stays.
+	await expect(past.getByLabel('ended')).toHaveAttribute('aria-invalid', 'true');
+	await expect(past.getByLabel('Temperature')).toHaveValue('50 C');
+	await past.getByLabel('ended').fill('2 hours ago');
+	await past.getByRole('button', { name: 'Correct it' }).click();
+	await expect(past).toContainText('50 °C, 6 h');
+	await expect(past).toContainText('corrected: forgot to note it');
+	await past.getByRole('button', { name: /^undo/ }).click();
+	await expect(past).toContainText('60 °C, 4 h');
+});
+
+test('a spool is taken out of a trial on its own page, and put back', async ({ page }) => {
+	const { spoolIds } = await makeTrial(server.url, 'Left', [{ maker: 'Lathe', filament: 'Left one' }]);
+	await open(page, `${server.url}/spools/${spoolIds[0]}`);
+	const trials = page.getByRole('region', { name: 'Trials' });
+	await trials.getByRole('button', { name: 'remove from it: Left' }).click();
+	await expect(trials.getByRole('status')).toHaveText(/Removed from Left; what was measured stays/);
+	await expect(trials.getByRole('link', { name: 'Left' })).toHaveCount(0);
+	await trials.getByRole('button', { name: 'put it back' }).click();
+	await expect(trials.getByRole('link', { name: 'Left' })).toBeVisible();
+});
+
+test('a verdict of yesterday is withdrawn, and brought back', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Decided', [{ maker: 'Lathe', filament: 'Decided one' }]);
+	await open(page, `${server.url}/trials/${trialId}/pick`);
+	const verdict = page.getByRole('region', { name: 'Verdict' });
+	await verdict.getByText('Verdict', { exact: true }).first().click();
+	await verdict.getByRole('group', { name: 'Spool' }).getByRole('radio').first().check({ force: true });
+	await verdict.getByRole('radio', { name: 'buy', exact: true }).check({ force: true });
+	await verdict.getByRole('button', { name: /^decided/ }).click();
+	await verdict.getByLabel('decided').fill('yesterday 9:00');
+	await verdict.getByRole('button', { name: 'Save verdict' }).click();
+	const yesterday = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(Date.now() - 86_400_000);
+	await expect(verdict.getByRole('listitem').first()).toContainText(`${yesterday} `);
+	await verdict.getByRole('button', { name: /^withdraw/ }).click();
+	await expect(verdict.getByText(/: withdrawn/)).toBeVisible();
+	await verdict.getByRole('button', { name: /^bring back/ }).click();
+	await expect(verdict.getByRole('button', { name: /^withdraw/ })).toBeVisible();
+});

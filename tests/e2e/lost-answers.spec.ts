@@ -252,6 +252,14 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 		await button(page, 'Start the timer').click();
 	});
 	await once(page, 'drying-ends', 'dryingEnd', () => button(page, 'Finished').first().click());
+	await once(page, 'drying-facts', 'dryingFacts', async (first) => {
+		if (first) {
+			await button(page, /^edit Low box/).click();
+			await page.getByLabel('Temperature', { exact: true }).last().fill('48 C');
+			await page.getByLabel('Why').fill('read the dial wrongly');
+		}
+		await button(page, 'Correct it').click();
+	});
 	await open(page, `${server.url}/spools/${spoolId}`);
 	await once(page, 'amendments', 'amendment', () =>
 		button(page, /did not happen/)

@@ -77,7 +77,7 @@ test('one spool is judged against the house spool, which joins by itself', async
 	await page.getByRole('group', { name: 'Verdict' }).getByText('buy', { exact: true }).click();
 	await page.getByLabel('Your reason').fill('better in every mark');
 	await page.getByRole('button', { name: 'Save verdict' }).click();
-	await expect(page.getByText('frozen with core')).toBeVisible();
+	await expect(page.getByText('with the figures of that day')).toBeVisible();
 	await page.goto(`${server.url}/trials/${trialId}`);
 	await expect(rows.last()).toContainText('buy');
 });

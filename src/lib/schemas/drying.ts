@@ -26,5 +26,15 @@ export const dryingRunBody = z.object({
 });
 export type DryingRunBody = z.output<typeof dryingRunBody>;
 
+/** When a run really was, or how hot; what is left out stays. */
+export const dryingFactsBody = z.object({
+	id,
+	runId: id,
+	setPoint: requiredWords(40).optional().describe('such as 50 C'),
+	startedAt: instant.optional(),
+	endedAt: instant.optional().describe('of a run that has ended'),
+	reason: requiredWords(500)
+});
+
 /** `void`: the run did not dry anything (it never got warm, the wrong spools were in it). */
 export const dryingEndBody = z.object({ id, runId: id, outcome: z.enum(DRYING_OUTCOMES), at: instant, zone });

@@ -175,6 +175,7 @@ type TogetherRefusals = {
 	studyTooSmall: None;
 	beforeDrying: None;
 	runEnded: None;
+	notEndedYet: None;
 	beforeService: None;
 	beyondDryer: { dryer: string; highC: number };
 	belowDryer: { dryer: string; lowC: number };

@@ -1,10 +1,11 @@
+import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import type { Finding } from '$lib/core/finding/types';
 import { amendmentBody, instrumentBody } from '../schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '../schemas/attempt';
-import { dryerBody, dryingEndBody, dryingRunBody } from '../schemas/drying';
+import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '../schemas/drying';
 import type { FieldError } from '../schemas/field-error';
 import { handbookBody } from '../schemas/handbook';
 import { read } from '../schemas/read';
@@ -14,6 +15,8 @@ import { specimenBody } from '../schemas/strength';
 import { protocolBody, trialBody, trialFactsBody, trialLeaveBody, trialSpoolBody } from '../schemas/trial';
 import { partBody, partStateBody } from '../schemas/use-log';
 import { postAmendment } from './amendments/post';
+import { dryingRun } from './db/schema';
+import { postDryingFacts } from './drying/correct-run';
 import { postDryer, postDryingEnd, postDryingRun } from './drying/post';
 import { runningRuns, runsOf } from './drying/runs';
 import { loadHandbook, postHandbook } from './handbook/handbook';
@@ -177,6 +180,36 @@ describe('drying', () => {
 		});
 		expect((await runsOf(t.db, [pla]))[0]?.end).toEqual({ at: NOW - 26 * HOUR, outcome: 'done' });
 		expect((await runningRuns(t.db)).map((r) => r.id)).not.toContain(run.id);
+	});
+	it('times and temperature of a run are put right with a reason, and undone', async () => {
+		const spoolId = await intake();
+		const run = await start(await dryer(), [spoolId]);
+		const seen = async () => (await loadSpool(t.db, spoolId, NOW)).evidence.events.at(-1);
+		const correct = (more: object) =>
+			postDryingFacts(t.db, checked(dryingFactsBody, { runId: run.id, reason: 'wrong clock', ...more }), NOW);
+		await correct({ startedAt: ago(6) });
+		expect(await seen()).toMatchObject({ kind: 'drying', at: NOW - 6 * HOUR });
+		// It was to run for four hours, whenever it began.
+		expect((await runningRuns(t.db)).find((r) => r.id === run.id)).toMatchObject({
+			startedAt: NOW - 6 * HOUR,
+			plannedEndAt: NOW - 2 * HOUR
+		});
+		expect(await errorsOf(() => correct({ endedAt: ago(1) }))).toMatchObject([{ path: 'endedAt', code: 'notEndedYet' }]);
+		await end(run.id);
+		await correct({ endedAt: ago(0.5), setPoint: '55 C' });
+		expect(await seen()).toMatchObject({ kind: 'dried', at: NOW - HOUR / 2, drying: { startedAt: NOW - 6 * HOUR, setPointC: 55 } });
+		expect(await errorsOf(() => correct({ endedAt: ago(7) }))).toMatchObject([{ path: 'endedAt', code: 'beforeDrying' }]);
+		expect(await errorsOf(() => correct({ startedAt: ago(0.2) }))).toMatchObject([{ path: 'startedAt', code: 'beforeDrying' }]);
+		expect(await errorsOf(() => correct({ setPoint: 'warm' }))).toMatchObject([{ path: 'setPoint' }]);
+		expect(await errorsOf(() => correct({}))).toMatchObject([{ code: 'correctionMissing' }]);
+		const [kept] = await runsOf(t.db, [spoolId]);
+		expect(kept).toMatchObject({ setPointC: 55, end: { at: NOW - HOUR / 2 }, corrected: { reason: 'wrong clock' } });
+		const undo = { targetKind: 'dryingRun', targetId: run.id, action: 'undo', undoesId: kept?.corrected?.id, at: ago(0) };
+		await postAmendment(t.db, checked(amendmentBody, undo), NOW + 1);
+		expect(await seen()).toMatchObject({ at: NOW - HOUR, drying: { startedAt: NOW - 6 * HOUR, setPointC: 60 } });
+		// What was noted first stays as it was.
+		const [raw] = await t.db.select().from(dryingRun).where(eq(dryingRun.id, run.id));
+		expect(raw).toMatchObject({ startedAt: NOW - 5 * HOUR, setPointC: 60 });
 	});
 	it('a run of the past ends after it began, not in the future, and may be told while the spool is in a dryer again', async () => {
 		const spoolId = await intake();

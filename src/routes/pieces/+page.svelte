@@ -6,6 +6,8 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import OwnModel from '$lib/ui/pieces/OwnModel.svelte';
 	import PieceMaker from '$lib/ui/pieces/PieceMaker.svelte';
+	import Archive from '$lib/ui/form/Archive.svelte';
+	import { offered } from '$lib/ui/form/offered';
 	import { day, fixed } from '$lib/ui/words/numbers';
 	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
 	import type { PageProps } from './$types';
@@ -14,6 +16,7 @@
 	let { data }: PageProps = $props();
 	const form = new Form({ fields: ['name', 'params', 'marks', 'gramsG'] });
 	const newestFirst = $derived([...data.pieces].reverse());
+	const away = $derived(newestFirst.filter((p) => p.archived));
 	const outdated = (p: (typeof data.pieces)[number]) => data.pieces.some((o) => o.familyId === p.familyId && o.version > p.version);
 
 	async function register(body: object): Promise<FieldError[] | null> {
@@ -34,7 +37,7 @@
 	<section class="space-y-2" aria-label="Saved test pieces">
 		<h2 class="font-semibold">Registered</h2>
 		<ul class="grid gap-2 md:grid-cols-2">
-			{#each newestFirst as piece (piece.id)}
+			{#each offered(newestFirst) as piece (piece.id)}
 				<li class="panel px-3 py-1.5 {outdated(piece) ? 'opacity-75' : ''}">
 					<strong>{piece.name} {piece.version}</strong>
 					<span class="small">
@@ -56,9 +59,24 @@
 					{:else if piece.gramsG !== null}
 						<span class="small block">{fixed(piece.gramsG, 1)} g</span>
 					{/if}
+					<Archive kind="piece" id={piece.id} name="{piece.name} {piece.version}" archived={false} />
 				</li>
 			{/each}
 		</ul>
+		{#if away.length}
+			<details>
+				<summary class="small">Put away</summary>
+				<ul class="mt-1 space-y-1">
+					{#each away as piece (piece.id)}
+						<li>
+							{piece.name}
+							{piece.version}
+							<Archive kind="piece" id={piece.id} name="{piece.name} {piece.version}" archived={true} />
+						</li>
+					{/each}
+				</ul>
+			</details>
+		{/if}
 	</section>
 	<section class="space-y-2" aria-label="A model of your own">
 		<h2 class="font-semibold">Upload a model of your own</h2>

@@ -58,10 +58,7 @@
 			'setPointLow',
 			'setPointHigh',
 			'errorLimit',
-			'resolution',
-			'reference',
-			'referenceLimit',
-			'readings'
+			'resolution'
 		]
 	});
 	/** What calipers are judged for where no trial says otherwise. */
@@ -133,7 +130,7 @@
 					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
 					<span class="small block">{checkWords(one)}</span>
 					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
-					<CheckForm instrumentId={one.id} name={one.name} keep={(body) => keep('instrument-checks', body)} />
+					<CheckForm instrumentId={one.id} name={one.name} ondone={invalidateAll} />
 					<a class="link mx-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
 					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>

@@ -9,6 +9,7 @@ import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, attempt, event, instrument, ownMeasure, photo, piece, quote, reading, series, specimen } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
+import { raiseSpoolsOfRun } from '../drying/correct-run';
 import { settleCode, settleProducts } from '../facts/product';
 import { readWholeLog } from '../diameter/logs';
 import { readBy } from '../own/measure';
@@ -64,6 +65,7 @@ async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
 		if (body.action !== 'undo') throw refuseField('action', 'onlyUndone');
 		if (kind === 'spool') await raiseRevision(tx, targetId);
 		if (kind === 'trial') await raiseTrial(tx, targetId);
+		if (kind === 'dryingRun') await raiseSpoolsOfRun(tx, targetId);
 		return targetId;
 	}
 	if (kind === 'quote') {

@@ -2,6 +2,7 @@ import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Reader } from '../db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
+import { correctedRuns } from './run-facts';
 
 export type DryingRun = {
 	id: string;
@@ -11,6 +12,8 @@ export type DryingRun = {
 	plannedEndAt: number;
 	spools: { id: string; code: string; material: string }[];
 	end: { at: number; outcome: 'done' | 'void' } | null;
+	/** The correction made last, which can be undone. */
+	corrected: { id: string; reason: string } | null;
 };
 
 /** Runs that nobody has ended yet, the one due first in front. What their timers show follows from these moments alone. */
@@ -63,13 +66,22 @@ async function withSpools(
 		)
 		.orderBy(asc(spool.benchCode));
 	const of = groupBy(members, (m) => m.runId);
-	return rows.map(({ run, dryer: name, end }) => ({
-		id: run.id,
-		dryer: name,
-		setPointC: run.setPointC,
-		startedAt: run.startedAt,
-		plannedEndAt: run.plannedEndAt,
-		spools: (of.get(run.id) ?? []).map(({ id, code, material }) => ({ id, code, material })),
-		end: end ? { at: end.endedAt, outcome: end.outcome } : null
-	}));
+	const corrected = await correctedRuns(
+		db,
+		rows.map((r) => r.run.id)
+	);
+	return rows.map(({ run: raw, dryer: name, end }) => {
+		const right = corrected.get(raw.id);
+		const run = { ...raw, ...right?.facts };
+		return {
+			id: run.id,
+			dryer: name,
+			setPointC: run.setPointC,
+			startedAt: run.startedAt,
+			plannedEndAt: run.plannedEndAt,
+			spools: (of.get(run.id) ?? []).map(({ id, code, material }) => ({ id, code, material })),
+			end: end ? { at: right?.facts.endedAt ?? end.endedAt, outcome: end.outcome } : null,
+			corrected: right?.last ?? null
+		};
+	});
 }

@@ -1,8 +1,10 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import type { Amended } from '$lib/core/evidence/amended';
 import type { SpoolEvent } from '$lib/core/evidence/event';
 import type { Reader } from '../db/client';
 import { amendment, dryer, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
+import { correctedRuns, type RunFacts } from '../drying/run-facts';
 import { groupBy } from './group';
 
 /** Events of spools after amendments, in time order. */
@@ -14,19 +16,42 @@ export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<st
 		.where(inArray(event.spoolId, spoolIds))
 		.orderBy(asc(event.at));
 	const amendments = await loadAmendments(db, spoolIds);
-	const events = rows.map(({ event: row, dryer: name }) => ({
-		spoolId: row.spoolId,
-		event: applyAmendments(
-			{ id: row.id, kind: row.kind, at: row.at, drying: dryingOf(row.detail, name), portionId: row.portionId, ...saidOf(row.detail) },
-			amendments.get(row.spoolId) ?? []
-		)
+	const raw = [...rows.map(({ event: row, dryer: name }) => rawEvent(row, name)), ...(await runningDryings(db, spoolIds))];
+	const runs = await correctedRuns(
+		db,
+		raw.flatMap((e) => e.drying?.runId ?? [])
+	);
+	const events = raw.map(({ spoolId, ...event }) => ({
+		spoolId,
+		event: applyAmendments(asRun(event, runs.get(event.drying?.runId ?? '')?.facts), amendments.get(spoolId) ?? [])
 	}));
-	const running = await runningDryings(db, spoolIds);
-	return new Map([...groupBy([...events, ...running], (e) => e.spoolId)].map(([id, list]) => [id, list.map((e) => e.event)]));
+	// A drying that was put right may stand elsewhere in the order.
+	return new Map(
+		[...groupBy(events, (e) => e.spoolId)].map(([id, list]) => [id, list.map((e) => e.event).toSorted((a, b) => a.at - b.at)])
+	);
+}
+
+type RawEvent = Omit<SpoolEvent, keyof Amended> & { spoolId: string };
+
+const rawEvent = (row: typeof event.$inferSelect, dryerName: string | null): RawEvent => ({
+	id: row.id,
+	spoolId: row.spoolId,
+	kind: row.kind,
+	at: row.at,
+	drying: dryingOf(row.detail, dryerName),
+	portionId: row.portionId,
+	...saidOf(row.detail)
+});
+
+/** A drying as it really was, where its run was put right later. */
+function asRun<T extends Omit<RawEvent, 'spoolId'>>(raw: T, facts: RunFacts | undefined): T {
+	if (!facts || !raw.drying) return raw;
+	const { startedAt = raw.drying.startedAt, setPointC = raw.drying.setPointC, endedAt = raw.at } = facts;
+	return { ...raw, at: raw.kind === 'drying' ? startedAt : endedAt, drying: { ...raw.drying, startedAt, setPointC } };
 }
 
 /** Dryings that nobody has ended yet: what is printed from the dryer meanwhile is dried. */
-async function runningDryings(db: Reader, spoolIds: string[]): Promise<{ spoolId: string; event: SpoolEvent }[]> {
+async function runningDryings(db: Reader, spoolIds: string[]): Promise<RawEvent[]> {
 	const rows = await db
 		.select({ run: dryingRun, spoolId: dryingRunSpool.spoolId, dryer: dryer.name })
 		.from(dryingRunSpool)
@@ -36,15 +61,13 @@ async function runningDryings(db: Reader, spoolIds: string[]): Promise<{ spoolId
 		.where(and(inArray(dryingRunSpool.spoolId, spoolIds), isNull(dryingRunEnd.runId)))
 		.orderBy(asc(dryingRun.startedAt));
 	return rows.map(({ run, spoolId, dryer: name }) => ({
+		id: run.id,
 		spoolId,
-		event: {
-			...applyAmendments({ id: run.id }, []),
-			kind: 'drying',
-			at: run.startedAt,
-			drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: name },
-			...NOTHING_SAID,
-			portionId: null
-		}
+		kind: 'drying',
+		at: run.startedAt,
+		drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: name },
+		...NOTHING_SAID,
+		portionId: null
 	}));
 }
 

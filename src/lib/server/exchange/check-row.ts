@@ -103,6 +103,7 @@ function checkAttempt(row: Row, path: string): FieldError[] {
 }
 
 const finite = z.number();
+const moment = z.int().min(0);
 const product = { maker: words(), name: words(), material: requiredWords(40) };
 
 /** What an amendment may supersede of each kind of record. Anything else would let a file rewrite what it points at. */
@@ -123,7 +124,7 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		tuning: z.boolean().optional(),
 		settings: settings.optional(),
 		pieceId: id.optional(),
-		at: z.int().min(0).optional()
+		at: moment.optional()
 	}),
 	spool: z.strictObject({
 		colourName: words().optional(),
@@ -154,7 +155,15 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		archived: z.boolean().optional()
 	}),
 	instrument: z.strictObject({ archived: z.boolean() }),
-	dryer: z.strictObject({ archived: z.boolean() })
+	dryer: z.strictObject({ archived: z.boolean() }),
+	piece: z.strictObject({ archived: z.boolean() }),
+	verdict: z.strictObject({ archived: z.boolean() }),
+	dryingRun: z.strictObject({
+		startedAt: moment.optional(),
+		plannedEndAt: moment.optional(),
+		endedAt: moment.optional(),
+		setPointC: finite.optional()
+	})
 };
 
 const isFact = (row: Row): boolean => (AMENDED_FACTS as readonly string[]).includes(String(row.targetKind));

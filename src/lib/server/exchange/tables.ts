@@ -327,10 +327,22 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: { position: z.int().min(0), samples: whole }
 	},
 	{
+		name: 'verdicts',
+		table: db.verdict,
+		about: 'decisions, frozen with what they rest on',
+		rules: {
+			buyFor: words(),
+			note: words(2000),
+			coreVersion: knownCore,
+			snapshot: z.record(z.string(), z.unknown())
+		},
+		reveals: true
+	},
+	{
 		name: 'amendments',
 		table: db.amendment,
 		about:
-			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument or dryer its own id stands in spoolId, for a price that of its filament',
+			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument, dryer, drying run, test piece or verdict its own id stands in spoolId, for a price that of its filament',
 		rules: {
 			reason: words(500),
 			rangeFrom: z.int().min(0),
@@ -357,18 +369,6 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.handbookEntry,
 		about: 'own copies of what the handbook says of a material',
 		rules: { figures: materialFigures }
-	},
-	{
-		name: 'verdicts',
-		table: db.verdict,
-		about: 'decisions, frozen with what they rest on',
-		rules: {
-			buyFor: words(),
-			note: words(2000),
-			coreVersion: knownCore,
-			snapshot: z.record(z.string(), z.unknown())
-		},
-		reveals: true
 	}
 ];
 
@@ -385,6 +385,9 @@ export const TARGET_TABLES: Record<string, string> = {
 	filament: 'filaments',
 	instrument: 'instruments',
 	dryer: 'dryers',
+	dryingRun: 'drying-runs',
+	piece: 'pieces',
+	verdict: 'verdicts',
 	quote: 'quotes'
 };
 
@@ -394,6 +397,9 @@ export const OWNER_TABLES: Record<string, string> = {
 	printer: 'printers',
 	instrument: 'instruments',
 	dryer: 'dryers',
+	dryingRun: 'drying-runs',
+	piece: 'pieces',
+	verdict: 'verdicts',
 	filament: 'filaments',
 	quote: 'filaments'
 };

@@ -5,12 +5,14 @@ import { testDatabase, type TestDatabase } from '../../../../tests/support/datab
 import { instrumentBody } from '../../schemas/amendment';
 import { archivingBody } from '../../schemas/archiving';
 import { intakeBody } from '../../schemas/spool';
-import { trialBody, trialFactsBody } from '../../schemas/trial';
+import { trialBody, trialFactsBody, verdictBody } from '../../schemas/trial';
 import { addSpool } from '../intake/add-spool';
+import { loadPieces } from '../pieces/load';
 import { recallSpools } from '../spools/recall';
 import { loadSpool } from '../spools/load';
 import { listTrials, loadTrial } from '../trials/load';
 import { postTrial, postTrialFacts } from '../trials/post';
+import { postVerdict } from '../verdicts/post';
 import { listWorkshop, postInstrument } from '../workshop/workshop';
 import { postArchiving } from './archive';
 
@@ -51,6 +53,38 @@ describe('what is put away', () => {
 		await archive('instrument', id);
 		expect((await listWorkshop(t.db)).instruments.map((i) => [i.name, i.archived, i.errorLimit])).toContainEqual(['Caliper C', true, 0.02]);
 	});
+	it('a verdict that is withdrawn decides nothing, anywhere, and is brought back', async () => {
+		const trialId = v7();
+		await postTrial(t.db, checked(trialBody, { id: trialId, name: 'Winter' }), NOW);
+		const taken = await addSpool(t.db, checked(intakeBody, { trialId, material: 'PETG', at: '2026-11-01T11:00:00Z' }), NOW);
+		const { spoolId } = taken.answer;
+		const said = { trialId, spoolId, kind: 'buy', at: '2026-11-01T11:30:00Z' };
+		const { id } = (await postVerdict(t.db, checked(verdictBody, said), NOW)).answer;
+		const seen = async () => {
+			const whole = await loadTrial(t.db, trialId);
+			const [recalled] = (await recallSpools(t.db, '', NOW)).filter((s) => s.id === spoolId);
+			return [
+				whole.verdicts.length,
+				whole.withdrawn.length,
+				(await loadSpool(t.db, spoolId, NOW)).verdicts.length,
+				recalled?.verdict?.kind ?? null
+			];
+		};
+		expect(await seen()).toEqual([1, 0, 1, 'buy']);
+		await archive('verdict', id);
+		expect(await seen()).toEqual([0, 1, 0, null]);
+		await archive('verdict', id, false);
+		expect(await seen()).toEqual([1, 0, 1, 'buy']);
+	});
+
+	it('a test piece is marked, and prints of it keep it', async () => {
+		const [piece] = await loadPieces(t.db);
+		await archive('piece', piece?.id ?? '');
+		expect((await loadPieces(t.db)).map((p) => p.archived)).toEqual([true]);
+		await archive('piece', piece?.id ?? '', false);
+		expect((await loadPieces(t.db)).map((p) => p.archived)).toEqual([false]);
+	});
+
 	it('nothing unknown', async () => {
 		await expect(archive('dryer', v7())).rejects.toMatchObject({ status: 404 });
 	});

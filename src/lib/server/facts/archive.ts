@@ -2,12 +2,12 @@ import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { archivingBody } from '$lib/schemas/archiving';
 import type { Database } from '../db/client';
-import { dryer, instrument, printer, spool, trial } from '../db/schema';
+import { dryer, instrument, piece, printer, spool, trial, verdict } from '../db/schema';
 import { notFound } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { amendFacts } from './facts';
 
-const TABLES = { trial, spool, instrument, printer, dryer };
+const TABLES = { trial, spool, instrument, printer, dryer, piece, verdict };
 
 /** Takes something out of the lists people choose from, or puts it back. No evidence changes by it, so nothing is found anew. */
 export async function postArchiving(

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
+import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
 import { spoolFindings, trialFindings } from '$lib/schemas/finding';
@@ -84,10 +84,11 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('dryers', dryerBody, 'add a dryer'),
 	post('drying-runs', dryingRunBody, 'start a load with its timer'),
 	post('drying-ends', dryingEndBody, 'end a load'),
+	post('drying-facts', dryingFactsBody, 'put right when a load was dried, or how hot'),
 	post('events', eventBody, 'say that something happened to a spool: printed from, wound onto another reel, filament cut off'),
 	post('parts', partBody, 'put a part into service'),
 	post('part-states', partStateBody, 'how a part in service was found'),
-	post('archivings', archivingBody, 'put a spool, trial, printer, instrument or dryer away, or bring it back'),
+	post('archivings', archivingBody, 'put a spool, trial, printer, instrument, dryer, test piece or verdict away, or bring it back'),
 	post('amendments', amendmentBody, 'correct, exclude, reinstate, confirm or undo; the record itself stays'),
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),

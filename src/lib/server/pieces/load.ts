@@ -4,6 +4,7 @@ import type { PieceMark } from '$lib/core/pieces/types';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
+import { isArchived, withFacts } from '../facts/facts';
 
 export type KnownPiece = Piece & {
 	kind: string | null;
@@ -11,27 +12,28 @@ export type KnownPiece = Piece & {
 	gramsG: number | null;
 	createdAt: number;
 	damaged: boolean;
+	archived: boolean;
 };
 
 /** Every piece in every version, oldest first. */
 export async function loadPieces(db: Reader): Promise<KnownPiece[]> {
 	const rows = await db.select().from(piece).orderBy(asc(piece.createdAt), asc(piece.version));
-	return rows
-		.map((p) => ({ ...p, damaged: !isValidRow('pieces', p) }))
-		.map((p) => ({
-			id: p.id,
-			familyId: p.familyId,
-			version: p.version,
-			name: p.name,
-			// One that cannot be read stays, so that prints of it keep their name, but nothing can be looked at on it.
-			marks: p.damaged ? [] : (p.marks ?? marksOfSteps(p)),
-			params: p.damaged ? null : p.params,
-			damaged: p.damaged,
-			kind: p.kind,
-			volumeMm3: p.volumeMm3,
-			gramsG: p.gramsG,
-			createdAt: p.createdAt
-		}));
+	const looked = rows.map((p) => ({ ...p, damaged: !isValidRow('pieces', p) }));
+	return (await withFacts(db, 'piece', looked)).map((p) => ({
+		id: p.id,
+		familyId: p.familyId,
+		version: p.version,
+		name: p.name,
+		// One that cannot be read stays, so that prints of it keep their name, but nothing can be looked at on it.
+		marks: p.damaged ? [] : (p.marks ?? marksOfSteps(p)),
+		params: p.damaged ? null : p.params,
+		damaged: p.damaged,
+		kind: p.kind,
+		volumeMm3: p.volumeMm3,
+		gramsG: p.gramsG,
+		createdAt: p.createdAt,
+		archived: isArchived(p)
+	}));
 }
 
 /** A piece of earlier versions told only its steps; it carried overhangs, bridges and a pair of spikes. */

@@ -177,7 +177,7 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		archived: isArchived(applyAmendments({ id: spoolId }, amendments.get(spoolId) ?? [])),
 		raw: raw.filter((r) => corrected.has(r.id)),
 		trials: await withFacts(db, 'trial', trials),
-		verdicts
+		verdicts: (await withFacts(db, 'verdict', verdicts)).filter((v) => !isArchived(v))
 	};
 }
 

@@ -13,6 +13,7 @@ import { settled } from '$lib/core/prints/settled';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Reader } from '../db/client';
 import { trial, trialSpool, verdict } from '../db/schema';
+import { isArchived, withFacts } from '../facts/facts';
 import { loadEvidence } from '../evidence/load';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
 import { loadTrial } from '../trials/load';
@@ -84,11 +85,12 @@ function priceOf(evidence: SpoolEvidence): Recalled['price'] {
 /** The newest verdict on each. */
 async function newestVerdicts(db: Reader, ids: string[]): Promise<Map<string, Recalled['verdict']>> {
 	const rows = await db
-		.select({ spoolId: verdict.spoolId, kind: verdict.kind, buyFor: verdict.buyFor, at: verdict.at })
+		.select({ id: verdict.id, spoolId: verdict.spoolId, kind: verdict.kind, buyFor: verdict.buyFor, at: verdict.at })
 		.from(verdict)
 		.where(inArray(verdict.spoolId, ids))
 		.orderBy(verdict.at);
-	return new Map(rows.map(({ spoolId, ...row }) => [spoolId, row]));
+	const standing = (await withFacts(db, 'verdict', rows)).filter((row) => !isArchived(row));
+	return new Map(standing.map(({ spoolId, kind, buyFor, at }) => [spoolId, { kind, buyFor, at }]));
 }
 
 /** What was found of each, as its own page says it: by the rules of the newest trial it is in, or by plain ones. */

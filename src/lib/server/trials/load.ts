@@ -49,6 +49,8 @@ export type TrialWhole = {
 	roles: Record<string, TrialRole>;
 	spools: SpoolEvidence[];
 	verdicts: TrialVerdict[];
+	/** Verdicts that were taken back. */
+	withdrawn: TrialVerdict[];
 };
 
 /** A trial with the evidence of its spools: all a page or the API needs to compute its findings. */
@@ -117,7 +119,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 		criteria: weights.items as Criterion[],
 		roles: Object.fromEntries(members.map((m) => [m.spoolId, m.role])),
 		spools,
-		verdicts
+		verdicts: verdicts.filter((v) => !v.archived),
+		withdrawn: verdicts.filter((v) => v.archived)
 	};
 }
 

@@ -42,7 +42,7 @@ async function said() {
 	return found;
 }
 const row = () => ({ id: v7(), createdAt: NOW });
-const amend = (kind: 'trial' | 'printer', id: string, facts: Record<string, unknown>) =>
+const amend = (kind: 'trial' | 'printer' | 'verdict', id: string, facts: Record<string, unknown>) =>
 	t.db.transaction((tx) => amendFacts(tx, kind, { id, facts, now: NOW }));
 
 it('is one object as long as nothing is said anew, and nothing for a trial that is not there', async () => {
@@ -88,7 +88,10 @@ describe('is read anew after', () => {
 		await t.db
 			.insert(verdict)
 			.values({ ...row(), trialId, spoolId, kind: 'buy', snapshot: {}, coreVersion: '0.1.0', at: NOW, zone: 'Europe/Vienna' });
-		expect((await said()).verdicts.map((v) => v.spoolId)).toEqual([spoolId]);
+		const [kept] = (await said()).verdicts;
+		expect(kept).toMatchObject({ spoolId, archived: false });
+		await amend('verdict', kept?.id ?? '', { archived: true });
+		expect((await said()).verdicts[0]?.archived).toBe(true);
 	});
 
 	it('another name, and blindness', async () => {

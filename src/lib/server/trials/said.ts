@@ -16,7 +16,7 @@ import {
 	verdict
 } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
-import { withFacts } from '../facts/facts';
+import { isArchived, withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
 import { loadPieces } from '../pieces/load';
 import { problem } from '../problem';
@@ -69,6 +69,7 @@ const STAMP = {
 	adopted: rowsOf(trialPriorSet),
 	facts: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetId} = ${trial.id})`,
 	printerFacts: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetId} IN (SELECT ${protocol.printerId} FROM ${protocol} WHERE ${protocol.trialId} = ${trial.id}))`,
+	withdrawn: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetId} IN (SELECT ${verdict.id} FROM ${verdict} WHERE ${verdict.trialId} = ${trial.id}))`,
 	pieces: allOf(piece),
 	handbook: allOf(handbookEntry),
 	measures: allOf(ownMeasure)
@@ -111,10 +112,13 @@ async function readSaid(db: Reader, trialId: string) {
 	return { head, rules, weights, damaged, printerNow: printerNow ?? null, measures, members, verdicts, turned, handbook, pieces, priors };
 }
 
-export type TrialVerdict = Pick<typeof verdict.$inferSelect, 'id' | 'spoolId' | 'kind' | 'buyFor' | 'note' | 'at' | 'coreVersion'>;
+export type TrialVerdict = Pick<typeof verdict.$inferSelect, 'id' | 'spoolId' | 'kind' | 'buyFor' | 'note' | 'at' | 'coreVersion'> & {
+	/** Withdrawn: it stays on record and decides nothing. */
+	archived: boolean;
+};
 
 async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]> {
-	return await db
+	const rows = await db
 		.select({
 			id: verdict.id,
 			spoolId: verdict.spoolId,
@@ -127,4 +131,5 @@ async function loadVerdicts(db: Reader, trialId: string): Promise<TrialVerdict[]
 		.from(verdict)
 		.where(eq(verdict.trialId, trialId))
 		.orderBy(desc(verdict.at), desc(verdict.id));
+	return (await withFacts(db, 'verdict', rows)).map((row) => ({ ...row, archived: isArchived(row) }));
 }

@@ -10,6 +10,7 @@ import type { Database, Reader } from '../db/client';
 import { instrument, instrumentCheck } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
+import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
 /** How far a reading of a check may lie from the reference, in the canonical unit: beyond it something else was measured. */
@@ -65,7 +66,7 @@ export async function postInstrumentCheck(
 		const { id, instrumentId, zone } = body;
 		await tx
 			.insert(instrumentCheck)
-			.values({ id, instrumentId, reference, referenceLimit, readings, at: Date.parse(body.at), zone, createdAt: now });
+			.values({ id, instrumentId, reference, referenceLimit, readings, at: pastInstant(body.at, now, 'at'), zone, createdAt: now });
 		await raiseSpoolsOf(tx, instrumentId);
 		return { id };
 	});

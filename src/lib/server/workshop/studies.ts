@@ -11,6 +11,7 @@ import { gaugeStudy, instrument } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { refuse, refuseField } from '../problem';
 import { refusedReading } from '$lib/schemas/refused-reading';
+import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { raiseSpoolsOf } from '../write/revisions';
 
@@ -69,7 +70,7 @@ export async function postGaugeStudy(
 		const cells = cellsOf(readings);
 		if (cells?.[0]?.length !== body.raters.length) throw refuseField('readings', 'unbalancedStudy');
 		const { id, instrumentId, raters, zone } = body;
-		await tx.insert(gaugeStudy).values({ id, instrumentId, raters, readings, at: Date.parse(body.at), zone, createdAt: now });
+		await tx.insert(gaugeStudy).values({ id, instrumentId, raters, readings, at: pastInstant(body.at, now, 'at'), zone, createdAt: now });
 		await raiseSpoolsOf(tx, instrumentId);
 		return { id };
 	});

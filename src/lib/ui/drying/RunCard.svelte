@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { dayAndTime, upTo } from '../words/numbers';
+	import CorrectRun from './CorrectRun.svelte';
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
 	import { timerWords } from './timer-words';
@@ -22,5 +23,5 @@
 	<p class="small mt-1">
 		{run.spools.map((s) => `${s.code} (${s.material})`).join(', ')} · since {dayAndTime(run.startedAt)}, to {dayAndTime(run.plannedEndAt)}
 	</p>
-	<div class="mt-2"><RunEnd {run} /></div>
+	<div class="mt-2 flex flex-wrap items-center gap-x-3"><RunEnd {run} /> <CorrectRun {run} /></div>
 </article>

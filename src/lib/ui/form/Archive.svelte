@@ -4,8 +4,15 @@
 	import { Form } from './form.svelte';
 	import Problem from './Problem.svelte';
 
-	type Props = { kind: (typeof ARCHIVED_KINDS)[number]; id: string; name: string; archived: boolean };
-	let { kind, id, name, archived }: Props = $props();
+	type Props = {
+		kind: (typeof ARCHIVED_KINDS)[number];
+		id: string;
+		name: string;
+		archived: boolean;
+		/** What it is called where nothing is put away. */ does?: string;
+	};
+	let { kind, id, name, archived, does = 'archive' }: Props = $props();
+	const word = $derived(archived ? 'bring back' : does);
 	const form = new Form({ fields: [] });
 
 	async function turn(): Promise<void> {
@@ -13,7 +20,5 @@
 	}
 </script>
 
-<button type="button" class="link min-h-[26px] text-[0.9rem]" onclick={() => void turn()}
-	>{archived ? 'bring back' : 'archive'}<span class="sr-only"> {name}</span></button
->
+<button type="button" class="link min-h-[26px] text-[0.9rem]" aria-label="{word} {name}" onclick={() => void turn()}>{word}</button>
 {#if form.problem}<Problem>{form.problem}</Problem>{/if}

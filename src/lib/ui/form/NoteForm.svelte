@@ -3,6 +3,8 @@
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from './form.svelte';
+	import { When } from './when.svelte';
+	import WhenField from './WhenField.svelte';
 	import Problem from './Problem.svelte';
 
 	type Props = {
@@ -13,8 +15,10 @@
 	};
 	let { targetKind, targetId, notes = [], ondone }: Props = $props();
 	let text = $state('');
-	const form = new Form();
-	const problem = $derived(form.errors[0] ? refusalWords(form.errors[0]) : form.problem);
+	const when = new When();
+	const form = new Form({ when });
+	const refused = $derived(form.errors.find((e) => e.path === 'text'));
+	const problem = $derived(refused ? refusalWords(refused) : form.problem);
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -34,5 +38,6 @@
 		aria-describedby={problem ? `note-error-${targetId}` : undefined}
 	/>
 	{#if problem}<Problem live={false} id="note-error-{targetId}">{problem}</Problem>{/if}
+	<WhenField {when} id="note-when-{targetId}" errors={form.errors} />
 	<Button type="submit" size="xs" color="alternative">Save note</Button>
 </form>

@@ -6,6 +6,8 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 	import { choices, VERDICT_WORDS } from '../words/closed-lists';
 
 	let { trialId, spools, ondone }: { trialId: string; spools: { id: string; code: string }[]; ondone: () => void } = $props();
@@ -13,7 +15,8 @@
 	let kind = $state<(typeof VERDICT_KINDS)[number] | null>(null);
 	let buyFor = $state('');
 	let note = $state('');
-	const form = new Form({ fields: ['buyFor'] });
+	const when = new When();
+	const form = new Form({ fields: ['buyFor'], when });
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -52,6 +55,7 @@
 		<Label for="verdict-note">Your reason</Label>
 		<TextArea id="verdict-note" bind:value={note} />
 	</div>
+	<WhenField {when} id="verdict-when" errors={form.errors} what="decided" />
 	<Button type="submit" size="sm">Save verdict</Button>
 	<p class="small">A verdict is frozen with the findings it rests on; later readings do not change it.</p>
 </form>

@@ -93,7 +93,7 @@
 		<li class="panel {attempt.status === 'excluded' ? 'opacity-75' : ''}">
 			<details class="px-3 py-1" open={isOpen(attempt)}>
 				<summary
-					class="py-1"
+					class="py-1 {isOpen(attempt) ? '' : 'truncate'}"
 					onclick={(e) => {
 						// The page says which are open: one that was opened by being the newest folds when a newer one comes.
 						e.preventDefault();

@@ -5,7 +5,7 @@
 	import type { Finding } from '$lib/core/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { selectFindings } from '$lib/core/sheet/select';
-	import { percent } from '../words/numbers';
+	import { percent, upTo } from '../words/numbers';
 	import { quantityName } from '../words/quantities';
 
 	let { findings, criteria, basis, rules }: { findings: Finding[]; criteria: Criterion[]; basis: Basis; rules: string } = $props();
@@ -28,18 +28,18 @@
 		<table class="mt-1 w-full text-[0.85rem]">
 			<thead
 				><tr class="text-left text-muted"
-					><th class="font-normal">mark</th><th class="text-right font-normal">weight</th><th class="text-right font-normal">value</th><th
-						class="text-right font-normal">n</th
-					></tr
+					><th class="font-normal">mark</th><th class="pl-3 text-right font-normal">importance</th><th class="pl-3 text-right font-normal"
+						>value</th
+					><th class="pl-3 text-right font-normal">n</th></tr
 				></thead
 			>
 			<tbody>
 				{#each found.parts as part (part.quantity)}
 					<tr class={part.n === 0 ? 'text-muted' : ''}>
 						<td>{quantityName({ id: part.quantity })}</td>
-						<td class="text-right">{part.weight}</td>
-						<td class="text-right">{part.n === 0 ? '?' : Math.round(100 * part.value)}</td>
-						<td class="text-right">{part.n}</td>
+						<td class="pl-3 text-right">{upTo(part.weight, 1)}</td>
+						<td class="pl-3 text-right">{part.n === 0 ? '?' : Math.round(100 * part.value)}</td>
+						<td class="pl-3 text-right">{part.n}</td>
 					</tr>
 				{/each}
 			</tbody>

@@ -58,7 +58,7 @@ export const HELP: Readonly<Record<string, Help>> = {
 	'/trials/[id]/prints/photos': {
 		purpose: 'All photographs of this trial, to hold two prints under one slider.',
 		counts: 'Photographs are looked at; they do not count by themselves.',
-		example: 'Choose two spools and pull the slider.'
+		example: 'Choose two photographs and pull the slider; choose three to see them side by side.'
 	},
 	'/trials/[id]/prints/compare': {
 		purpose: 'One change, two ways: with glue and without, one printer and the other.',

@@ -15,6 +15,7 @@ const ADDRESSED: Record<Addressed, string> = {
 	instrument: 'instrument',
 	printer: 'printer',
 	dryer: 'dryer',
+	verdict: 'verdict',
 	piece: 'piece',
 	page: 'page',
 	slice: 'slice',

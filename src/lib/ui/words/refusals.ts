@@ -196,6 +196,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	studyTooSmall: () => 'needs at least two spots read twice',
 	beforeDrying: () => 'is before the start of the run',
 	runEnded: () => 'was already ended',
+	notEndedYet: () => 'is not known yet: this load is still in the dryer',
 	beforeService: () => 'is before the part went into use',
 	beyondDryer: (p) => `is more than ${p.dryer} reaches (${upTo(p.highC, 3)} °C)`,
 	belowDryer: (p) => `is less than ${p.dryer} can be set to (${upTo(p.lowC, 3)} °C)`,

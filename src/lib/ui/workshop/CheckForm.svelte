@@ -4,39 +4,48 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Form } from '../form/form.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
 
-	type Props = { instrumentId: string; name: string; keep: (body: object) => Promise<FieldError[] | null> };
-	let { instrumentId, name, keep }: Props = $props();
+	type Props = { instrumentId: string; name: string; ondone: () => Promise<void> };
+	let { instrumentId, name, ondone }: Props = $props();
 	const fresh = () => ({ reference: '', referenceLimit: '', readings: '' });
 	let open = $state(false);
 	let typed = $state(fresh());
-	let errors = $state.raw<FieldError[]>([]);
+	const when = new When();
+	const form = new Form({ fields: ['reference', 'referenceLimit', 'readings'], when });
+	/** Errors of single readings stand at the one field they were typed into, with their place. */
+	const errors = $derived(
+		form.errors.map((e): FieldError => {
+			const place = /^readings\.(\d+)$/.exec(e.path);
+			if (!place) return e;
+			const at = Number(place[1]);
+			return fieldError('readings', 'singleReading', { number: at + 1, typed: readings[at] ?? '', why: refusalWords(e) });
+		})
+	);
 	/** One reading a word; a unit stays with its number. */
 	const readings = $derived(typed.readings.match(/\d+(?:[.,]\d+)?\s*[a-z"]*/gi) ?? []);
 
 	async function add(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const refused = await keep({
+		const sent = await form.send('instrument-checks', {
 			instrumentId,
 			reference: typed.reference,
 			referenceLimit: typed.referenceLimit,
 			readings: readings.map((r) => r.trim())
 		});
-		// Errors of single readings stand at the one field they were typed into, with their place.
-		errors = (refused ?? []).map((e) => {
-			const place = /^readings\.(\d+)$/.exec(e.path);
-			if (!place) return e;
-			const at = Number(place[1]);
-			return fieldError('readings', 'singleReading', { number: at + 1, typed: readings[at] ?? '', why: refusalWords(e) });
-		});
-		if (refused) return;
+		if (!sent.ok) return;
 		typed = fresh();
 		open = false;
+		await ondone();
 	}
 </script>
 
 {#if open}
 	<form class="mt-1 space-y-2" novalidate onsubmit={add} aria-label="Check {name}">
+		<FormProblem title={form.problem} />
 		<div class="grid grid-cols-2 gap-3">
 			<Field
 				id="{instrumentId}-reference"
@@ -65,6 +74,7 @@
 			placeholder="1.71 1.70 1.71 1.71 …"
 			hint="{readings.length} read, ten are a good number; put it down between them"
 		/>
+		<WhenField {when} id="{instrumentId}-when" errors={form.errors} what="checked" />
 		<Button type="submit" size="xs">Save check</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
 	</form>

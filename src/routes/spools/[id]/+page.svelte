@@ -113,6 +113,16 @@
 		if (sent.ok) await invalidateAll();
 		return sent.ok;
 	}
+	type Membership = (typeof data.trials)[number];
+	/** The trial this spool was taken out of just now. */
+	let left = $state.raw<(Membership & { spoolId: string }) | null>(null);
+	async function leave(trial: Membership): Promise<void> {
+		const spoolId = spool.id;
+		if (await post('trial-leaves', { trialId: trial.id, spoolId })) left = { ...trial, spoolId };
+	}
+	async function putBack({ id: trialId, role, spoolId }: NonNullable<typeof left>): Promise<void> {
+		if (await post('trial-spools', { trialId, spoolId, role })) left = null;
+	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
@@ -322,6 +332,12 @@
 				{#each data.trials as trial (trial.id)}
 					<li>
 						<a class="link inline-block leading-[26px]" href="/trials/{trial.id}">{trial.name}</a>
+						<button
+							type="button"
+							class="link ml-2 min-h-[26px] text-[0.9rem]"
+							aria-label="remove from it: {trial.name}"
+							onclick={() => void leave(trial)}>remove from it</button
+						>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
 							<span class="block"
 								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}{verdict.note
@@ -332,6 +348,13 @@
 					</li>
 				{/each}
 			</ul>
+			{#if left?.spoolId === spool.id}
+				{@const from = left}
+				<p class="small" role="status">
+					Removed from {from.name}; what was measured stays.
+					<button type="button" class="link" onclick={() => void putBack(from)}>put it back</button>
+				</p>
+			{/if}
 			{#if !data.isHouse}
 				<Button type="button" size="xs" color="alternative" class="mt-2" onclick={() => void post('house-spool', { spoolId: spool.id })}
 					>Make it the house spool</Button

@@ -76,7 +76,7 @@
 
 <svelte:head><title>Train the eye · Draught</title></svelte:head>
 <svelte:window onkeydown={keydown} />
-<div class="max-w-4xl p-3 md:px-5 md:py-4">
+<div class="max-w-6xl p-3 md:px-5 md:py-4">
 	<p class="small"><a class="link" href="/workshop">Workshop</a></p>
 	<h1 class="text-[1.6rem] font-bold">Train the eye</h1>
 	{#if problem}<Problem class="mt-2">{problem}</Problem>{/if}
@@ -125,37 +125,41 @@
 				{resultWords(done.subject, done.result)}
 			</p>
 		{/if}
-		<form
-			class="panel mt-3 space-y-3 px-4 py-3"
-			onsubmit={(e) => {
-				e.preventDefault();
-				begin();
-			}}
-		>
-			<label class="block text-[0.9rem]"
-				>Who scores
-				<input type="text" class="w-48 rounded border bg-panel px-2 py-1" maxlength="60" bind:value={scorer} /></label
+		<div class="mt-3 grid gap-5 lg:grid-cols-2">
+			<form
+				class="panel space-y-3 px-4 py-3"
+				onsubmit={(e) => {
+					e.preventDefault();
+					begin();
+				}}
 			>
-			<Choice
-				name="subject"
-				legend="What is trained"
-				bind:value={subject}
-				options={TRAINER_SUBJECTS.map((value) => ({ value, label: SUBJECT_WORDS[value].title }))}
-			/>
-			<Button type="submit">{done ? 'Once more' : 'Begin'}</Button>
-		</form>
-		{#if data.trainings.length}
-			<h2 class="mt-5 font-semibold">Runs on record</h2>
-			<ul class="mt-1 space-y-1">
-				{#each data.trainings.slice(0, 12) as one (one.id)}
-					<li>
-						<strong>{one.scorer}</strong>, {SUBJECT_WORDS[one.subject].title.toLowerCase()}, {day(one.at)}: {resultWords(
-							one.subject,
-							one.result
-						)}
-					</li>
-				{/each}
-			</ul>
-		{/if}
+				<label class="block text-[0.9rem]"
+					>Who scores
+					<input type="text" class="w-48 rounded border bg-panel px-2 py-1" maxlength="60" bind:value={scorer} /></label
+				>
+				<Choice
+					name="subject"
+					legend="What is trained"
+					bind:value={subject}
+					options={TRAINER_SUBJECTS.map((value) => ({ value, label: SUBJECT_WORDS[value].title }))}
+				/>
+				<Button type="submit">{done ? 'Once more' : 'Begin'}</Button>
+			</form>
+			{#if data.trainings.length}
+				<section aria-label="Runs on record">
+					<h2 class="font-semibold">Runs on record</h2>
+					<ul class="mt-1 space-y-1">
+						{#each data.trainings.slice(0, 12) as one (one.id)}
+							<li>
+								<strong>{one.scorer}</strong>, {SUBJECT_WORDS[one.subject].title.toLowerCase()}, {day(one.at)}: {resultWords(
+									one.subject,
+									one.result
+								)}
+							</li>
+						{/each}
+					</ul>
+				</section>
+			{/if}
+		</div>
 	{/if}
 </div>

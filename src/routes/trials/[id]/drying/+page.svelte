@@ -4,6 +4,7 @@
 	import { dryingLoss } from '$lib/core/drying/quantities';
 	import { dryingStation } from '$lib/core/drying/station';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
+	import CorrectRun from '$lib/ui/drying/CorrectRun.svelte';
 	import LoadForm from '$lib/ui/drying/LoadForm.svelte';
 	import RunCard from '$lib/ui/drying/RunCard.svelte';
 	import { running } from '$lib/ui/drying/running.svelte';
@@ -72,6 +73,7 @@
 									((run.end?.at ?? run.startedAt) - run.startedAt) / 3_600_000,
 									1
 								)} h · {run.spools.map((s) => s.code).join(', ')}{run.end?.outcome === 'void' ? ' · dried nothing' : ''}
+								<CorrectRun {run} />
 							</li>
 						{/each}
 					</ul>

@@ -15,6 +15,7 @@ export const load: PageServerLoad = async (event) => {
 		references: references ?? [],
 		picked: { rows, references: beside, chances },
 		turned: whole.head.turned,
+		withdrawn: whole.withdrawn,
 		priors: whole.basis.priors.number,
 		flags: sheetOf(whole, now).flags,
 		lacks: lacksOf(whole),

@@ -22,6 +22,7 @@
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
 	import { flagLines } from '$lib/ui/words/messages';
+	import Archive from '$lib/ui/form/Archive.svelte';
 	import { day, dayAndTime, fixed, grouped } from '$lib/ui/words/numbers';
 	import { inSentence } from '$lib/ui/words/quantities';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
@@ -363,7 +364,22 @@
 										? `buy for ${verdict.buyFor}`
 										: VERDICT_WORDS[verdict.kind]}
 									{#if verdict.note}<span class="block italic">{verdict.note}</span>{/if}
-									<span class="small block">{dayAndTime(verdict.at)} · frozen with core {verdict.coreVersion}</span>
+									<span class="small block"
+										>{dayAndTime(verdict.at)} · with the figures of that day (calculations {verdict.coreVersion})</span
+									>
+									<Archive
+										kind="verdict"
+										id={verdict.id}
+										name="the verdict on {codeOf(verdict.spoolId)}"
+										archived={false}
+										does="withdraw"
+									/>
+								</li>
+							{/each}
+							{#each data.withdrawn as verdict (verdict.id)}
+								<li class="text-muted">
+									<span class="line-through">{codeOf(verdict.spoolId)}</span>, {day(verdict.at)}: withdrawn
+									<Archive kind="verdict" id={verdict.id} name="the verdict on {codeOf(verdict.spoolId)}" archived={true} />
 								</li>
 							{/each}
 						</ul>

@@ -39,6 +39,7 @@ export const load: PageServerLoad = async (event) => {
 		evidence: whole.spools.map((e) => (e === opened ? onlyStation(e, 'prints') : lightEvidence(e, 'prints'))),
 		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationsOf(e, whole.basis, now))])),
 		printers: workshop.printers,
+		putAway: workshop.pieces.filter((p) => p.archived).map((p) => p.id),
 		notes,
 		photos,
 		amendments: [...amendments.values()].flat().filter((a) => a.targetKind === 'attempt')

@@ -111,7 +111,7 @@
 	const pieces = $derived.by(() => {
 		const all = evidence?.pieces ?? [];
 		const ours = data.basis.pieceIds.flatMap((id) => all.filter((p) => p.id === id));
-		return [...ours, ...all.filter((p) => !ours.includes(p))];
+		return [...ours, ...all.filter((p) => !ours.includes(p) && (!data.putAway.includes(p.id) || p.id === draft?.pieceId))];
 	});
 
 	function fresh(): AttemptDraft {

@@ -157,7 +157,7 @@
 		<fieldset>
 			<legend class="mb-0.5 text-[0.85rem] font-medium">Test pieces to print</legend>
 			<div class="flex flex-wrap gap-x-4 gap-y-1">
-				{#each data.pieces as piece (piece.id)}
+				{#each data.pieces.filter((p) => !p.archived || rules.pieceIds.includes(p.id)) as piece (piece.id)}
 					<label class="flex min-h-[26px] items-center gap-1.5"
 						><input type="checkbox" value={piece.id} bind:group={rules.pieceIds} />
 						{piece.name}

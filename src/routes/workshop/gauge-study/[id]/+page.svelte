@@ -12,6 +12,8 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
+	import { When } from '$lib/ui/form/when.svelte';
+	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
 	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
 	import { day } from '$lib/ui/words/numbers';
@@ -25,8 +27,11 @@
 	onMount(() => (draft = new StudyDraft(data.instrument.id)));
 	let setup = $state({ raters: '', places: '5', repeats: '3' });
 	let errors = $state.raw<FieldError[]>([]);
-	const form = new Form();
-	const problem = $derived([form.problem, ...form.errors.map(refusalWords)].filter(Boolean).join(' '));
+	const when = new When();
+	const form = new Form({ when });
+	const problem = $derived(
+		[form.problem, ...form.errors.filter((e) => e.path !== 'when' && e.path !== 'at').map(refusalWords)].filter(Boolean).join(' ')
+	);
 	let field = $state<CaptureField>();
 	const names = $derived(
 		setup.raters
@@ -123,6 +128,7 @@
 		{:else if draft.found}
 			<section class="panel mt-4 px-4 py-3" aria-label="What the study says" aria-live="polite">
 				<StudyResult study={draft.found} />
+				<WhenField {when} errors={form.errors} what="measured" class="mt-3" />
 				<p class="mt-3 flex flex-wrap items-center gap-3">
 					<Button size="sm" onclick={() => void finish()}>Save study</Button>
 					<button type="button" class="link" onclick={() => draft?.takeBack()}>Undo the last reading</button>

@@ -2,6 +2,7 @@
 	import { page } from '$app/state';
 	import { conditionOf } from '$lib/core/conditions/condition-at';
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
+	import { day } from '$lib/ui/words/numbers';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 	import ChosenIcon from '$lib/ui/form/ChosenIcon.svelte';
@@ -16,7 +17,8 @@
 					.map((p) => ({
 						id: p.id,
 						pieceId: a.pieceId,
-						label: `${e.spool.code}, ${CONDITION_WORDS[conditionOf(e, a).kind]}`
+						label: `${e.spool.code}, ${CONDITION_WORDS[conditionOf(e, a).kind]}`,
+						day: day(a.at)
 					}))
 			)
 		)
@@ -26,11 +28,10 @@
 	const strip = $derived(shown.filter((s) => s.pieceId === piece?.id));
 	const measurable = $derived(piece?.marks.some((m) => m.mark === 'strings') ?? false);
 	let chosen = $state<string[]>([]);
-	const pair = $derived(chosen.flatMap((id) => strip.find((s) => s.id === id) ?? []));
+	const together = $derived(chosen.flatMap((id) => strip.find((s) => s.id === id) ?? []));
 
-	/** The newest two that were chosen are held side by side. */
 	function choose(id: string): void {
-		chosen = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id].slice(-2);
+		chosen = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
 	}
 </script>
 
@@ -48,20 +49,25 @@
 				>
 			{/each}
 		</nav>
-		<p class="small mt-1">Choose two to compare with a slider.</p>
-		<ul class="mt-2 flex gap-2 overflow-x-auto pb-2">
+		<p class="small mt-1">Choose two to compare with a slider, or more to see them side by side.</p>
+		<ul class="mt-2 grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
 			{#each strip as one (one.id)}
-				<li class="shrink-0">
+				<li>
 					<button
 						type="button"
 						aria-pressed={chosen.includes(one.id)}
-						class="panel block p-1 {chosen.includes(one.id) ? 'border-act bg-chosen' : ''}"
+						class="panel block w-full p-1 text-left {chosen.includes(one.id) ? 'border-act bg-chosen' : ''}"
 						onclick={() => choose(one.id)}
 					>
-						<img src="/api/v1/photos/{one.id}?size=small" alt="Photograph of {one.label}" class="h-36 w-36 object-cover" loading="lazy" />
+						<img
+							src="/api/v1/photos/{one.id}?size=small"
+							alt="Photograph of {one.label}"
+							class="aspect-square w-full object-cover"
+							loading="lazy"
+						/>
 						<span class="block px-1 text-[0.9rem]"
 							>{#if chosen.includes(one.id)}<ChosenIcon />
-							{/if}{one.label}</span
+							{/if}{one.label}<span class="small block">{one.day}</span></span
 						>
 					</button>
 					{#if measurable}<a class="link text-[0.9rem] leading-[26px]" href="/trials/{data.head.id}/prints/strings/{one.id}"
@@ -70,8 +76,19 @@
 				</li>
 			{/each}
 		</ul>
-		{#if pair.length === 2 && pair[0] && pair[1]}
-			<div class="mt-3"><CompareSlider left={pair[0]} right={pair[1]} /></div>
+		{#if together.length === 2 && together[0] && together[1]}
+			<div class="mt-3"><CompareSlider left={together[0]} right={together[1]} /></div>
+		{:else if together.length > 2}
+			<ul class="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3" aria-label="Side by side">
+				{#each together as one (one.id)}
+					<li>
+						<figure>
+							<img src="/api/v1/photos/{one.id}" alt="Photograph of {one.label}, {one.day}" class="w-full rounded border" />
+							<figcaption class="mt-1"><strong>{one.label}</strong> <span class="small">{one.day}</span></figcaption>
+						</figure>
+					</li>
+				{/each}
+			</ul>
 		{/if}
 	{:else}
 		<p class="mt-3">No print of this trial has a photograph yet. They are added to a print, on the page of prints.</p>
