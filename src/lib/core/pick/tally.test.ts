@@ -37,4 +37,28 @@ describe('ranges of values from 0 to 1', () => {
 		for (let i = 0; i < 30; i++) tally.keepForRange('x', new Float64Array(1000));
 		expect(tally.all('x')).toHaveLength(20_000);
 	});
+	it('goes by the first 20,000 of more, also where the bound cuts a block in two', () => {
+		const tally = new Tally();
+		tally.keep('x', new Float64Array(15_000).fill(1));
+		tally.keep(
+			'x',
+			Float64Array.from({ length: 10_000 }, (_, i) => (i < 5000 ? 2 : 3))
+		);
+		const first = tally.all('x', 20_000);
+		expect([first.length, first[14_999], first[15_000], first[19_999]]).toEqual([20_000, 1, 2, 2]);
+		expect(tally.all('x').at(-1)).toBe(3);
+		expect(tally.range('x')).toEqual({ low: 1, high: 2 });
+	});
+	it('keeps nothing of what it was never told', () => expect([new Tally().blocks('x'), [...new Tally().all('x')]]).toEqual([[], []]));
+});
+
+describe('means', () => {
+	it('weigh each part by its draws', () => {
+		const tally = new Tally();
+		tally.add('worth', 0.5, 100);
+		tally.add('worth', 0.8, 50);
+		tally.add('score', 0.1, 1);
+		expect(tally.mean('worth')).toBeCloseTo(0.6, 12);
+		expect([tally.mean('score'), tally.mean('cost')]).toEqual([0.1, null]);
+	});
 });
