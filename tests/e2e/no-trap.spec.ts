@@ -104,3 +104,45 @@ test('the trials say where each stands: the next step, with piece and state, and
 	await trial.getByRole('link', { name: 'Do it' }).click();
 	await expect(page).toHaveURL(new RegExp(`/trials/${trialId}/prints`));
 });
+
+test('a bucket, and what is copied, stay in their trial; a price that was seen is not one that was paid', async ({ page }) => {
+	const first = await makeTrial(server.url, 'First bench', [{ maker: 'Lathe', filament: 'Everyday', price: '20', netMass: '1 kg' }]);
+	await open(page, `${server.url}/trials/${first.trialId}/strength`);
+	await page.getByLabel('Bucket (added to every load)').fill('350 g');
+	await page.reload();
+	await expect(page.getByLabel('Bucket (added to every load)')).toHaveValue('350 g');
+	const second = await makeTrial(server.url, 'Second bench', []);
+	await open(page, `${server.url}/trials/${second.trialId}/intake`);
+	await page.getByRole('button', { name: /^Copy from .+ \(First bench\)$/ }).click();
+	await expect(page.getByLabel('Maker')).toHaveValue('Lathe');
+	await page.getByRole('button', { name: 'Add spool' }).click();
+	await expect(page.getByText(/added\. Write the code/)).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Copy from [A-Z]{2}\d$/ })).toBeVisible();
+	await open(page, `${server.url}/trials/${second.trialId}/strength`);
+	await expect(page.getByLabel('Bucket (added to every load)')).toHaveValue('');
+	await open(page, `${server.url}/trials/${first.trialId}/cost`);
+	await page.getByRole('link', { name: /new price/ }).click();
+	await page.getByLabel('Total price, EUR').fill('12');
+	await expect(page.getByRole('radio', { name: 'only seen' })).toBeChecked();
+	await page.getByRole('button', { name: 'Save price' }).click();
+	await expect(page.getByText('2 prices seen')).toBeVisible();
+	// What was paid still counts.
+	await expect(page.getByRole('row').filter({ hasText: 'Everyday' })).toContainText('20.00');
+	await page.getByRole('link', { name: /new price/ }).click();
+	await page.getByLabel('Total price, EUR').fill('15');
+	await page.getByRole('radio', { name: /paid for/ }).check({ force: true });
+	await page.getByRole('button', { name: 'Save price' }).click();
+	await expect(page.getByRole('row').filter({ hasText: 'Everyday' })).toContainText('15.00');
+});
+
+test('the verdict is reached by its key', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'By keys', [{ maker: 'Lathe', filament: 'Keyed' }]);
+	await open(page, `${server.url}/trials/${trialId}/pick`);
+	await page.keyboard.press('v');
+	await expect(page.getByRole('group', { name: 'Spool' }).getByRole('radio').first()).toBeFocused();
+	await page.keyboard.press('Space');
+	await page.keyboard.press('Tab');
+	await page.keyboard.press('Space');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('button', { name: /^withdraw/ })).toBeVisible();
+});

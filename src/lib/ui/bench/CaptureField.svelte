@@ -25,8 +25,10 @@
 		/** Units to tap, where there is more than one to choose from. */
 		units?: readonly string[];
 		onunit?: (unit: string) => void;
+		/** A letter typed into the empty field; true where it was meant for something else than the field. */
+		onletter?: (letter: string) => boolean;
 	};
-	let { label, unit, last, keep, takeBack, move, describedBy, when, also, save = 'Save', units = [], onunit }: Props = $props();
+	let { label, unit, last, keep, takeBack, move, describedBy, when, also, save = 'Save', units = [], onunit, onletter }: Props = $props();
 	let frame = $state<HTMLElement>();
 	let typed = $state('');
 	let refusal = $state.raw<FieldError | null>(null);
@@ -78,6 +80,8 @@
 		} else if (event.key === 'Backspace' && typed === '' && !event.repeat) {
 			event.preventDefault();
 			takeBack();
+		} else if (typed === '' && /^[a-z]$/i.test(event.key) && onletter?.(event.key.toLowerCase())) {
+			event.preventDefault();
 		} else if (move && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
 			event.preventDefault();
 			move(event.key === 'ArrowDown' ? 1 : -1);

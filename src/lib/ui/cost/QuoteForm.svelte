@@ -3,6 +3,7 @@
 	import { QUOTE_KINDS } from '$lib/core/closed-lists';
 	import type { Quote } from '$lib/core/evidence/quote';
 	import { Button } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
@@ -10,8 +11,8 @@
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 
-	type Props = { spoolId: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
-	let { spoolId, filamentId, currency, quote, ondone }: Props = $props();
+	type Props = { spoolId: string; code: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
+	let { spoolId, code, filamentId, currency, quote, ondone }: Props = $props();
 	const start = () => ({
 		price: quote ? (quote.priceMinor / 100).toFixed(2) : '',
 		shipping: quote && quote.shippingMinor > 0 ? (quote.shippingMinor / 100).toFixed(2) : '',
@@ -20,6 +21,8 @@
 	});
 	let typed = $state(start());
 	let kind = $state<'list' | 'sale' | 'bundle'>('list');
+	/** A price that was only seen is not what this reel cost. */
+	let was = $state<'seen' | 'paid'>(untrack(() => (quote ? 'seen' : 'paid')));
 	const when = new When();
 	const form = new Form({ fields: ['price', 'quantity', 'netMass', 'shipping'], when });
 
@@ -27,7 +30,7 @@
 		event.preventDefault();
 		const { shipping, quantity, ...rest } = typed;
 		const sent = await form.send('quotes', {
-			spoolId,
+			...(was === 'paid' ? { spoolId } : {}),
 			filamentId,
 			currency,
 			...rest,
@@ -42,12 +45,21 @@
 <form class="space-y-3" onsubmit={submit} novalidate>
 	<FormProblem title={form.problem} />
 	<div class="grid gap-3 sm:grid-cols-4">
-		<Field id="price" label="Total paid, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
+		<Field id="price" label="Total price, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
 		<Field id="quantity" label="Spools" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
 		<Field id="netMass" label="Weight per spool" bind:value={typed.netMass} errors={form.errors} />
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />
-	<WhenField {when} errors={form.errors} what="seen" />
+	<Choice
+		name="was"
+		legend="This price was"
+		bind:value={was}
+		options={[
+			{ value: 'paid', label: `paid for ${code}` },
+			{ value: 'seen', label: 'only seen' }
+		]}
+	/>
+	<WhenField {when} errors={form.errors} what={was} />
 	<Button type="submit" size="sm">Save price</Button>
 </form>

@@ -28,7 +28,8 @@
 			where: 'Strength, at the load field',
 			rows: [
 				['x', 'behind a load: it broke there'],
-				['h', 'behind a load or blows: it held']
+				['h', 'behind a load or blows: it held'],
+				['A S D F G H', 'in the empty field: how it failed, or what damage it took']
 			]
 		},
 		{
@@ -50,6 +51,7 @@
 				['Backspace', 'one back']
 			]
 		},
+		{ where: 'Pick', rows: [['V', 'the verdict']] },
 		{ where: 'Intake', rows: [['Enter', 'take the spool in']] }
 	] as const;
 </script>

@@ -13,9 +13,10 @@ import { plural } from '../words/numbers';
 import { feltByHand, nozzleOf, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
 import { specimenOfItem } from './specimen-of-item';
 
-type Given = { evidence: SpoolEvidence[]; basis: Basis };
+type Given = { head: { id: string }; evidence: SpoolEvidence[]; basis: Basis };
 
-const BUCKET = 'draught-bucket';
+/** What hangs on the hook is another bucket in another trial. */
+const bucketOf = (trialId: string) => `draught-bucket-${trialId}`;
 const UNIT = 'draught-load-unit';
 
 /** The strength station at the bench: how things are loaded, which specimen is under load on each spool, and what was captured. */
@@ -83,7 +84,7 @@ export class StrengthBench {
 				.filter((r) => quantities.includes(r.quantity) && r.status === 'counts')
 				.toSorted((a, b) => a.takenAt - b.takenAt)
 				.at(-1);
-		this.#bucket = localStorage.getItem(BUCKET) ?? latest('bucketMass')?.typedText ?? '';
+		this.#bucket = localStorage.getItem(bucketOf(this.#given().head.id)) ?? latest('bucketMass')?.typedText ?? '';
 		this.#unit = localStorage.getItem(UNIT) ?? latest('loadHeld', 'loadBroke')?.typedUnit ?? '';
 	}
 
@@ -103,7 +104,7 @@ export class StrengthBench {
 
 	set bucket(mass: string) {
 		this.#bucket = mass;
-		localStorage.setItem(BUCKET, mass);
+		localStorage.setItem(bucketOf(this.#given().head.id), mass);
 	}
 
 	/** Whether one broke a moment ago and can still be told how. */

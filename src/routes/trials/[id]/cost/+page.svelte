@@ -94,6 +94,7 @@
 							<td colspan="5" class="px-3 py-3">
 								<QuoteForm
 									spoolId={cost.spool.id}
+									code={cost.spool.code}
 									filamentId={cost.filamentId}
 									currency={data.head.currency}
 									{quote}

@@ -6,7 +6,11 @@ import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
-	const [whole, suggestions] = await Promise.all([trialOfRequest(event), intakeSuggestions(database())]);
+	const whole = await trialOfRequest(event);
+	const suggestions = await intakeSuggestions(
+		database(),
+		whole.spools.map((s) => s.spool.id)
+	);
 	const wanted = wantedOf(whole, 'intake', Date.now());
 	// Spools that nobody has looked at yet.
 	return { ...suggestions, lacks: lacksOf(whole), unseen: whole.spools.flatMap((e, i) => (wanted[i] ? [e.spool.id] : [])) };

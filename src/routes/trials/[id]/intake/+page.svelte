@@ -70,7 +70,7 @@
 
 	function copyLast(): void {
 		if (!data.last) return;
-		const { code: _, ...rest } = data.last;
+		const { code: _, trial: __, ...rest } = data.last;
 		typed = { ...typed, ...rest };
 	}
 
@@ -118,7 +118,9 @@
 		<div class="flex flex-wrap items-baseline justify-between gap-3">
 			<h1 class="text-[1.6rem] font-bold">Intake</h1>
 			<div class="flex gap-4">
-				{#if data.last}<button type="button" class="link" onclick={copyLast}>Copy from {data.last.code}</button>{/if}
+				{#if data.last}<button type="button" class="link" onclick={copyLast}
+						>Copy from {data.last.code}{data.last.trial ? ` (${data.last.trial})` : ''}</button
+					>{/if}
 				<button type="button" class="link" aria-expanded={pasting} onclick={() => (pasting = !pasting)}
 					>{pasting ? 'Type one spool' : 'Paste a list'}</button
 				>

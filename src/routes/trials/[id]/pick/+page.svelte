@@ -12,6 +12,7 @@
 	import type { Criterion, PickInput } from '$lib/core/pick/types';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
+	import { isShortcut } from '$lib/ui/form/keys';
 	import { Draws } from '$lib/ui/pick/draws.svelte';
 	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
@@ -30,7 +31,7 @@
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
-	import { onDestroy, untrack } from 'svelte';
+	import { onDestroy, tick, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
@@ -46,6 +47,13 @@
 	const joining = new Form({ fields: [] });
 	const problem = $derived(weighing.problem || ruling.problem || joining.problem);
 	let tableOpen = $state(false);
+	async function openVerdict(): Promise<void> {
+		verdictOpen = true;
+		await tick();
+		const first = document.querySelector<HTMLElement>('input[name="verdict-spool"]');
+		first?.focus();
+		first?.scrollIntoView({ block: 'center' });
+	}
 	let verdictOpen = $state(untrack(() => data.verdicts.length > 0));
 	const criteria = $derived(moved ?? data.criteria);
 	const rule = $derived(movedRule ?? data.rule);
@@ -154,6 +162,14 @@
 		await ruling.send('protocols', { trialId: data.head.id, valueRule: value });
 	}
 </script>
+
+<svelte:window
+	onkeydown={(event) => {
+		if (!isShortcut(event, 'v')) return;
+		event.preventDefault();
+		void openVerdict();
+	}}
+/>
 
 <svelte:head><title>Pick · {data.head.name} · Draught</title></svelte:head>
 <div class="p-3 md:px-5 md:py-4">

@@ -44,7 +44,22 @@
 		loading.recall();
 		if (window.innerWidth >= 1024) setUpOpen = true;
 	});
+
+	/** What is asked after a load is answered from its empty field, by the row of letters under the left hand. */
+	const LETTERS = 'asdfgh';
+	function onletter(typed: string): boolean {
+		const i = LETTERS.indexOf(typed);
+		const [failure, damage] = [FAILURE_WORDS[i], DAMAGE_WORDS[i]];
+		if (loading.broken && failure) loading.failed(failure);
+		else if (loading.held && damage) loading.damaged(damage);
+		else return false;
+		return true;
+	}
 </script>
+
+{#snippet letter(i: number)}
+	<kbd class="mr-1 hidden lg:inline" aria-hidden="true">{LETTERS[i]?.toUpperCase()}</kbd>
+{/snippet}
 
 <svelte:head><title>Strength · {data.head.name} · Draught</title></svelte:head>
 {#if !evidence}
@@ -150,6 +165,7 @@
 				when={loading.bench.when}
 				takeBack={() => loading.takeBack()}
 				{move}
+				{onletter}
 				describedBy="how"
 				also={loading.method === 'steps' ? { label: 'It broke', suffix: ' x' } : { label: 'It held', suffix: ' h' }}
 			/>
@@ -163,8 +179,10 @@
 			<fieldset class="question mt-3">
 				<legend class="float-left mr-3 font-medium">How did it fail?</legend>
 				<div class="flex flex-wrap gap-1.5">
-					{#each FAILURE_WORDS as word (word)}
-						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.failed(word)}>{FAILURE_MODE_WORDS[word]}</button>
+					{#each FAILURE_WORDS as word, i (word)}
+						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.failed(word)}
+							>{@render letter(i)}{FAILURE_MODE_WORDS[word]}</button
+						>
 					{/each}
 				</div>
 			</fieldset>
@@ -172,8 +190,10 @@
 			<fieldset class="question mt-3">
 				<legend class="float-left mr-3 font-medium">Any damage?</legend>
 				<div class="flex flex-wrap gap-1.5">
-					{#each DAMAGE_WORDS as word (word)}
-						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.damaged(word)}>{DAMAGE_TELLS[word]}</button>
+					{#each DAMAGE_WORDS as word, i (word)}
+						<button type="button" class="panel px-2.5 py-1" onclick={() => loading.damaged(word)}
+							>{@render letter(i)}{DAMAGE_TELLS[word]}</button
+						>
 					{/each}
 				</div>
 			</fieldset>
