@@ -146,3 +146,55 @@ test('the verdict is reached by its key', async ({ page }) => {
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { name: /^withdraw/ })).toBeVisible();
 });
+
+test('a caliper, a scale, a dryer and a printer are added where they are missed', async ({ page }) => {
+	const own = await TestServer.start();
+	try {
+		const { trialId } = await makeTrial(own.url, 'Bare bench', [{}]);
+		const trial = `${own.url}/trials/${trialId}`;
+		const dialog = page.getByRole('dialog');
+		await open(page, `${trial}/diameter`);
+		await page.getByRole('button', { name: 'add your caliper' }).click();
+		await dialog.getByLabel('Name').fill('Caliper B');
+		await dialog.getByLabel('Display step').fill('thin');
+		await dialog.getByRole('button', { name: 'Add it' }).click();
+		await expect(dialog.getByLabel('Display step')).toHaveAttribute('aria-invalid', 'true');
+		await expect(dialog.getByLabel('Name')).toHaveValue('Caliper B');
+		await dialog.getByLabel('Display step').fill('0.01 mm');
+		await dialog.getByLabel('Display step').press('Enter');
+		await expect(page.getByLabel('Instrument')).toHaveValue(/[0-9a-f-]{36}/);
+		await expect(page.getByRole('textbox', { name: /^Reading|^Diameter/ })).toBeFocused();
+		await open(page, `${trial}/moisture`);
+		await page.getByRole('button', { name: 'add your scale' }).click();
+		await dialog.getByLabel('Name').fill('Kitchen');
+		await dialog.getByLabel('Display step').fill('1 g');
+		await dialog.getByRole('button', { name: 'Add it' }).click();
+		await expect(page.getByLabel('Instrument')).toContainText('Kitchen');
+		await open(page, `${trial}/drying`);
+		await page.getByRole('button', { name: 'add your dryer' }).click();
+		await dialog.getByLabel('Name').fill('Low box');
+		await dialog.getByRole('button', { name: 'Add it' }).click();
+		// The form it was missed in was not sent, and has it now.
+		await expect(page.getByLabel('Dryer')).toContainText('Low box');
+		await expect(page.getByRole('region', { name: 'Past runs' })).toHaveCount(0);
+		await open(page, `${trial}/prints`);
+		await page.getByText('Settings', { exact: false }).first().click();
+		await page.locator('summary', { hasText: 'Settings' }).click();
+		await page.getByRole('button', { name: 'add a printer' }).click();
+		await dialog.getByLabel('Name').fill('North');
+		await dialog.getByLabel('Nozzle').fill('0.4 brass');
+		await dialog.getByRole('button', { name: 'Add it' }).click();
+		await expect(page.getByLabel('Printer and nozzle')).toContainText('North, 0.4 brass');
+		await expect(page.getByText(/prints of /)).toHaveCount(0);
+		await expect(page.getByRole('link', { name: 'no file here: make one' })).toBeVisible();
+		await open(page, `${own.url}/pieces`);
+		await page.getByRole('region', { name: 'A test piece from sizes' }).getByRole('button', { name: 'Save', exact: true }).click();
+		await expect(page.getByRole('region', { name: 'Saved test pieces' }).getByRole('link', { name: '3MF' })).toBeVisible();
+		await open(page, `${trial}/prints`);
+		await page.getByLabel('Test piece').selectOption({ index: 1 });
+		const file = page.getByRole('link', { name: 'its file' });
+		expect((await page.request.get(`${own.url}${(await file.getAttribute('href')) ?? ''}`)).status()).toBe(200);
+	} finally {
+		await own.stop();
+	}
+});

@@ -11,6 +11,7 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
+	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -255,26 +256,7 @@
 				if (!errors) dryer = { name: '', setPointLow: '', setPointHigh: '' };
 			}}
 		>
-			<Field id="dryer-name" path="name" label="Name" bind:value={dryer.name} errors={dryerErrors} placeholder="Tall box" />
-			<div class="grid grid-cols-2 gap-3">
-				<Field
-					id="dryer-low"
-					path="setPointLow"
-					label="Lowest temperature"
-					bind:value={dryer.setPointLow}
-					errors={dryerErrors}
-					placeholder="40 C"
-				/>
-				<Field
-					id="dryer-high"
-					path="setPointHigh"
-					label="Highest temperature"
-					bind:value={dryer.setPointHigh}
-					errors={dryerErrors}
-					placeholder="70 C"
-				/>
-			</div>
-			<p class="caution">Dryers burn; an unattended heater is a fire risk. The appliance’s manual comes first.</p>
+			<DryerFields bind:typed={dryer} errors={dryerErrors} />
 			<Button type="submit" size="sm">Add it</Button>
 		</form>
 	</section>

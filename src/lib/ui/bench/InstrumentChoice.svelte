@@ -2,11 +2,20 @@
 	import { Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import { offered } from '../form/offered';
+	import AddHere from '../workshop/AddHere.svelte';
 	import { upTo } from '../words/numbers';
 
 	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
-	type Props = { instruments: Named[]; chosen: string; unit: string; store: string; none: string; onchange: () => void };
-	let { instruments, chosen = $bindable(), unit, store, none, onchange }: Props = $props();
+	type Props = {
+		instruments: Named[];
+		chosen: string;
+		unit: string;
+		store: string;
+		what: 'caliper' | 'scale';
+		none: string;
+		onchange: () => void;
+	};
+	let { instruments, chosen = $bindable(), unit, store, what, none, onchange }: Props = $props();
 
 	onMount(() => {
 		// The first that was named is the bench's own; borrowed ones came later.
@@ -34,5 +43,13 @@
 			>{/each}
 	</Select>
 {:else}
-	<a class="link" href="/workshop">{none}</a>
+	<AddHere
+		{what}
+		label={none}
+		onadded={(id) => {
+			chosen = id;
+			localStorage.setItem(store, id);
+			onchange();
+		}}
+	/>
 {/if}

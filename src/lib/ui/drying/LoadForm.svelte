@@ -8,6 +8,7 @@
 	import { Button, Select } from 'flowbite-svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { clock } from '../form/clock';
+	import AddHere from '../workshop/AddHere.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
@@ -134,7 +135,7 @@
 						>{/each}
 				</Select>
 			{:else}
-				<a class="link" href="/workshop">add your dryer in the workshop</a>
+				<AddHere what="dryer" label="add your dryer" onadded={(id) => (dryerId = id)} />
 			{/if}
 		</div>
 		<Field

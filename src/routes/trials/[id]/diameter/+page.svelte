@@ -64,7 +64,8 @@
 					bind:chosen={measuring.instrumentId}
 					unit="mm"
 					store="draught-caliper"
-					none="choose your caliper"
+					what="caliper"
+					none="add your caliper"
 					onchange={() => bench.focus()}
 				/>
 			</span>

@@ -131,7 +131,8 @@
 					bind:chosen={scaleId}
 					unit="g"
 					store="draught-scale"
-					none="name your scale"
+					what="scale"
+					none="add your scale"
 					onchange={() => bench.focus()}
 				/>
 			</span>

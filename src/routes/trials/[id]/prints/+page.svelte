@@ -15,6 +15,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import AddHere from '$lib/ui/workshop/AddHere.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import { LOAD_WORDS } from '$lib/core/prints/mark-words';
@@ -183,6 +184,8 @@
 						{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 					</Select></label
 				>
+				{#if piece?.params}<a class="link text-[0.9rem]" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>its file</a>
+				{:else if piece}<a class="link text-[0.9rem]" href="/pieces">no file here: make one</a>{/if}
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
 			>
 		</div>
@@ -304,7 +307,15 @@
 									>{printer.name}, {printer.nozzle}</option
 								>{/each}
 						</Select>
-						<a class="link ml-2 text-[0.9rem]" href="/workshop">add a printer</a>
+						<span class="ml-2 text-[0.9rem]"
+							><AddHere
+								what="printer"
+								label="add a printer"
+								onadded={(id) => {
+									if (draft) draft.printerId = id;
+								}}
+							/></span
+						>
 					</div>
 				{/if}
 			</details>

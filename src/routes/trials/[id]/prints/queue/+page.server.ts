@@ -10,5 +10,5 @@ export const load: PageServerLoad = async (event) => {
 		const piece = pieces.find((p) => p.id === id);
 		return { grams: piece?.gramsG ?? null, volumeMm3: piece?.volumeMm3 ?? null };
 	});
-	return { queue, pieces: pieces.map(({ id, name, version }) => ({ id, name: `${name} ${version}` })) };
+	return { queue, pieces: pieces.map(({ id, name, version, params }) => ({ id, name: `${name} ${version}`, hasFile: params !== null })) };
 };

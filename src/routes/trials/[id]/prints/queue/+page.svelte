@@ -17,6 +17,8 @@
 		[...new Set(ids)].map((id) => `${ids.filter((i) => i === id).length} × ${pieceOf(id)}`).join(', ')
 	);
 	const changes = $derived(data.queue.changes);
+	/** Pieces of the queue that were made here: their files can be had. */
+	const files = $derived(data.pieces.filter((p) => p.hasFile && prints.some((one) => one.pieceId === p.id)));
 </script>
 
 <svelte:head><title>Print queue · {data.head.name} · Draught</title></svelte:head>
@@ -56,6 +58,13 @@
 					</li>
 				{/each}
 			</ol>
+			{#if files.length}
+				<p class="small mt-1">
+					Files:
+					{#each files as file (file.id)}<a class="link mr-3" href="/api/v1/pieces/{file.id}/file?format=3mf" download>{file.name}</a
+						>{/each}
+				</p>
+			{/if}
 			<p class="small mt-1">
 				Taking turns, no spool is always first and none is printed in another season than the rest; spool by spool spares filament. Print
 				object by object where the printer can.

@@ -1,0 +1,68 @@
+<script lang="ts">
+	import { Button, Modal } from 'flowbite-svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Form } from '../form/form.svelte';
+	import type { Added } from './added';
+	import DryerFields from './DryerFields.svelte';
+
+	type Props = { what: Added; open: boolean; onadded: (id: string) => Promise<void> };
+	let { what, open = $bindable(), onadded }: Props = $props();
+	const PATHS = { caliper: 'instruments', scale: 'instruments', dryer: 'dryers', printer: 'printers' } as const;
+	const EXAMPLES = { caliper: ['Caliper B', '0.02 mm', '0.01 mm'], scale: ['Kitchen scale', '0.3 g', '0.1 g'] } as const;
+	let instrument = $state({ name: '', errorLimit: '', resolution: '' });
+	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
+	let printer = $state({ name: '', nozzle: '' });
+	const form = new Form({ fields: ['name', 'errorLimit', 'resolution', 'setPointLow', 'setPointHigh', 'nozzle'] });
+
+	function bodyOf(): object {
+		if (what === 'dryer') return { ...dryer };
+		if (what === 'printer') return { ...printer };
+		const { errorLimit, ...rest } = instrument;
+		return { ...rest, ...(errorLimit.trim() ? { errorLimit } : {}), measures: what === 'scale' ? 'mass' : 'length' };
+	}
+
+	async function add(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		// The form it was missed in is not sent by it.
+		event.stopPropagation();
+		const sent = await form.send<{ id: string }>(PATHS[what], { ...bodyOf() });
+		if (sent.ok) await onadded(sent.answer.id);
+	}
+</script>
+
+<Modal bind:open title="Add a {what}" size="sm">
+	<form class="space-y-3" novalidate onsubmit={add}>
+		<FormProblem title={form.problem} />
+		{#if what === 'dryer'}
+			<DryerFields bind:typed={dryer} errors={form.errors} />
+		{:else if what === 'printer'}
+			<Field id="add-name" path="name" label="Name" bind:value={printer.name} errors={form.errors} placeholder="North" />
+			<Field id="add-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={form.errors} placeholder="0.4 brass" />
+			<p class="small">What else it can do is said in the workshop, whenever you like.</p>
+		{:else}
+			{@const [name, limit, step] = EXAMPLES[what]}
+			<Field id="add-name" path="name" label="Name" bind:value={instrument.name} errors={form.errors} placeholder={name} />
+			<div class="grid grid-cols-2 gap-3">
+				<Field
+					id="add-limit"
+					path="errorLimit"
+					label="Good to"
+					bind:value={instrument.errorLimit}
+					errors={form.errors}
+					placeholder={limit}
+					hint="as its leaflet says; empty: one display step"
+				/>
+				<Field
+					id="add-resolution"
+					path="resolution"
+					label="Display step"
+					bind:value={instrument.resolution}
+					errors={form.errors}
+					placeholder={step}
+				/>
+			</div>
+		{/if}
+		<Button type="submit" size="sm">Add it</Button>
+	</form>
+</Modal>
