@@ -198,3 +198,23 @@ test('a caliper, a scale, a dryer and a printer are added where they are missed'
 		await own.stop();
 	}
 });
+
+test('a unit tapped beside a field is the one that is meant, and remembered', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Fahrenheit', [{}]);
+	await api(server.url, 'dryers', { id: v7(), name: 'Low box' });
+	await open(page, `${server.url}/trials/${trialId}/drying`);
+	await page.getByRole('group', { name: 'Spools' }).getByRole('checkbox').first().check();
+	await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('65 C');
+	await page.getByRole('group', { name: 'Unit of Temperature' }).getByRole('button', { name: 'F' }).click();
+	await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('149 F');
+	await page.getByLabel('Temperature', { exact: true }).fill('140');
+	await page.getByLabel('Temperature', { exact: true }).press('Tab');
+	await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('140 F');
+	await page.getByRole('button', { name: 'Start the timer' }).click();
+	await expect(page.getByText(/at 60 °C\. The timer shows/)).toBeVisible();
+	await page.reload();
+	await expect(page.getByRole('group', { name: 'Unit of Temperature' }).getByRole('button', { name: 'F' })).toHaveAttribute(
+		'aria-pressed',
+		'true'
+	);
+});

@@ -158,7 +158,7 @@ test('a trial of three spools with one thumb: from a name to a verdict', async (
 	// What the house spool's parts were is copied, in one line that opens.
 	await page.getByText('dew-shield hook · upright').tap();
 	await page.getByLabel('Test part').fill('hook');
-	await page.getByRole('button', { name: 'lb', exact: true }).tap();
+	await page.getByRole('group', { name: 'Unit', exact: true }).getByRole('button', { name: 'lb', exact: true }).tap();
 	await field.fill('10');
 	await page.getByRole('button', { name: 'It holds' }).tap();
 	await field.fill('15');

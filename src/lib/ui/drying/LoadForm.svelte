@@ -10,6 +10,9 @@
 	import { clock } from '../form/clock';
 	import AddHere from '../workshop/AddHere.svelte';
 	import Field from '../form/Field.svelte';
+	import UnitField from '../form/UnitField.svelte';
+	import { inUnit } from '../form/in-unit';
+	import { ChosenUnit } from '../bench/chosen-unit.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
@@ -42,7 +45,8 @@
 	const dryer = $derived(dryers.find((d) => d.id === dryerId));
 	/** The lower limit of the load, and no more than the dryer reaches. */
 	const proposedC = $derived(limit.dryingHighC === null ? null : Math.min(limit.dryingHighC, dryer?.setPointHighC ?? Infinity));
-	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : `${upTo(proposedC, 0)} C`));
+	const degrees = new ChosenUnit('temperature', ['C', 'F']);
+	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : inUnit(`${upTo(proposedC, 0)} C`, degrees.unit, 'temperature')));
 	const duration = $derived(typedDuration ?? (limit.hours === null ? '' : `${upTo(limit.hours, 1)} h`));
 	const judged = $derived.by(() => {
 		const read = readQuantityText(setPoint, 'temperature');
@@ -125,7 +129,7 @@
 			<a class="link" href="/handbook">handbook</a>
 		</p>
 	{/if}
-	<div class="flex flex-wrap items-end gap-3">
+	<div class="flex flex-wrap items-start gap-3">
 		<div>
 			<label for="load-dryer" class="mb-0.5 block text-[0.85rem] font-medium">Dryer</label>
 			{#if offered(dryers).length > 0}
@@ -138,9 +142,11 @@
 				<AddHere what="dryer" label="add your dryer" onadded={(id) => (dryerId = id)} />
 			{/if}
 		</div>
-		<Field
+		<UnitField
 			id="setPoint"
 			label="Temperature"
+			dimension="temperature"
+			chosen={degrees}
 			bind:value={() => setPoint, (v) => (typedSetPoint = v)}
 			errors={form.errors}
 			placeholder="50 C"
@@ -154,7 +160,9 @@
 			placeholder="4 h"
 			class="w-28"
 		/>
-		<Button type="submit" disabled={load.length === 0 || !dryerId}>{over === null ? 'Start the timer' : 'Save this drying'}</Button>
+		<Button type="submit" class="sm:mt-[22px]" disabled={load.length === 0 || !dryerId}
+			>{over === null ? 'Start the timer' : 'Save this drying'}</Button
+		>
 	</div>
 	<WhenField {when} id="load-when" errors={form.errors} what="started" />
 	{#if over !== null}<p class="small">It was over {dayAndTime(over)}: it is saved as done.</p>{/if}

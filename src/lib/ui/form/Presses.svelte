@@ -12,7 +12,7 @@
 	<div class="flex flex-wrap gap-1">
 		{#each options as option (option.value)}
 			<label
-				class="panel cursor-pointer px-2.5 py-1 text-[0.93rem] focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-act-ink {chosen.includes(
+				class="panel inline-flex cursor-pointer items-center px-2.5 py-1 text-[0.93rem] focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-act-ink {chosen.includes(
 					option.value
 				)
 					? 'border-act bg-chosen font-semibold'

@@ -1,14 +1,37 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
+	import { ChosenUnit } from '../bench/chosen-unit.svelte';
 	import Field from '../form/Field.svelte';
+	import UnitField from '../form/UnitField.svelte';
 
 	type Typed = { name: string; setPointLow: string; setPointHigh: string };
 	let { typed = $bindable(), errors }: { typed: Typed; errors: readonly FieldError[] } = $props();
+	const degrees = new ChosenUnit('temperature', ['C', 'F']);
 </script>
 
 <Field id="dryer-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder="Tall box" />
 <div class="grid grid-cols-2 gap-3">
-	<Field id="dryer-low" path="setPointLow" label="Lowest temperature" bind:value={typed.setPointLow} {errors} placeholder="40 C" />
-	<Field id="dryer-high" path="setPointHigh" label="Highest temperature" bind:value={typed.setPointHigh} {errors} placeholder="70 C" />
+	<UnitField
+		id="dryer-low"
+		path="setPointLow"
+		label="Lowest temperature"
+		dimension="temperature"
+		chosen={degrees}
+		bind:value={typed.setPointLow}
+		{errors}
+		placeholder="40 C"
+		class=""
+	/>
+	<UnitField
+		id="dryer-high"
+		path="setPointHigh"
+		label="Highest temperature"
+		dimension="temperature"
+		chosen={degrees}
+		bind:value={typed.setPointHigh}
+		{errors}
+		placeholder="70 C"
+		class=""
+	/>
 </div>
 <p class="caution">Dryers burn; an unattended heater is a fire risk. The appliance’s manual comes first.</p>

@@ -5,7 +5,9 @@
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/intake/station';
 	import Choice from '$lib/ui/form/Choice.svelte';
+	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { When } from '$lib/ui/form/when.svelte';
@@ -57,6 +59,9 @@
 	let colourHex = $state('');
 	let obtained = $state<(typeof OBTAINED)[number]>('bought');
 	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
+	/** What is on a label is not told as a scale tells it. */
+	const labelUnit = new ChosenUnit('label-mass', ['g', 'kg', 'lb']);
+	const scaleUnit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let said = $state('');
 	let pasting = $state(untrack(() => page.url.searchParams.has('paste')));
@@ -158,7 +163,16 @@
 						inputmode="decimal"
 						placeholder="21.90"
 					/>
-					<Field id="netMass" label="Filament weight" bind:value={typed.netMass} errors={form.errors} placeholder="1 kg" />
+					<UnitField
+						id="netMass"
+						label="Filament weight"
+						dimension="mass"
+						chosen={labelUnit}
+						bind:value={typed.netMass}
+						errors={form.errors}
+						placeholder="1 kg"
+						class=""
+					/>
 					<Field id="labelNozzle" label="Label temperature" bind:value={typed.labelNozzle} errors={form.errors} placeholder="230-250 C" />
 					{#if isFlexible(typed.material)}
 						<Field id="hardness" label="Stated hardness, Shore" bind:value={typed.hardness} errors={form.errors} placeholder="95A" />
@@ -215,8 +229,26 @@
 							errors={form.errors}
 							placeholder="0.03 mm"
 						/>
-						<Field id="grossMass" label="Full spool as opened" bind:value={typed.grossMass} errors={form.errors} placeholder="1240 g" />
-						<Field id="tare" label="Empty spool (tare)" bind:value={typed.tare} errors={form.errors} placeholder="230 g" />
+						<UnitField
+							id="grossMass"
+							label="Full spool as opened"
+							dimension="mass"
+							chosen={scaleUnit}
+							bind:value={typed.grossMass}
+							errors={form.errors}
+							placeholder="1240 g"
+							class=""
+						/>
+						<UnitField
+							id="tare"
+							label="Empty spool (tare)"
+							dimension="mass"
+							chosen={scaleUnit}
+							bind:value={typed.tare}
+							errors={form.errors}
+							placeholder="230 g"
+							class=""
+						/>
 						<Field
 							id="quantity"
 							label="Spools for that price"

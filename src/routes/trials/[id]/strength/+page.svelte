@@ -6,7 +6,9 @@
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import Choice from '$lib/ui/form/Choice.svelte';
+	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
@@ -44,6 +46,8 @@
 		loading.recall();
 		if (window.innerWidth >= 1024) setUpOpen = true;
 	});
+
+	const bucketUnit = new ChosenUnit('bucket', ['g', 'kg', 'lb', 'oz']);
 
 	/** What is asked after a load is answered from its empty field, by the row of letters under the left hand. */
 	const LETTERS = 'asdfgh';
@@ -105,9 +109,11 @@
 				/>
 				<Field id="made" label="Made how" bind:value={loading.made} errors={[]} placeholder="optional: four walls" class="w-44" />
 				{#if loading.method === 'steps'}
-					<Field
+					<UnitField
 						id="bucket"
 						label="Bucket (added to every load)"
+						dimension="mass"
+						chosen={bucketUnit}
 						bind:value={loading.bucket}
 						errors={[]}
 						placeholder="0.4 kg"

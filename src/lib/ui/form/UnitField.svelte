@@ -1,0 +1,46 @@
+<script lang="ts">
+	import type { FieldError } from '$lib/schemas/field-error';
+	import type { Dimension } from '$lib/core/units/dimension';
+	import { onMount } from 'svelte';
+	import type { ChosenUnit } from '../bench/chosen-unit.svelte';
+	import Field from './Field.svelte';
+	import { inUnit } from './in-unit';
+
+	type Props = {
+		id: string;
+		label: string;
+		value: string;
+		dimension: Dimension;
+		chosen: ChosenUnit;
+		errors: readonly FieldError[];
+		path?: string;
+		hint?: string;
+		placeholder?: string;
+		class?: string;
+	};
+	let { id, label, value = $bindable(), dimension, chosen, errors, path = id, hint, placeholder, class: extra = 'w-36' }: Props = $props();
+	onMount(() => chosen.recall());
+	/** What is in the field says its unit itself. */
+	const inText = $derived(chosen.units.find((unit) => new RegExp(`\\d\\s*${unit}\\s*$`).test(value)) ?? chosen.unit);
+
+	function tap(unit: string): void {
+		chosen.choose(unit);
+		value = inUnit(value, unit, dimension);
+	}
+</script>
+
+<!-- A number typed without a unit gets the one that was tapped when the field is left, so that nothing is sent that is not seen. -->
+<div class={extra} onchange={() => (value = inUnit(value, chosen.unit, dimension))}>
+	<Field {id} {label} bind:value {errors} {path} {hint} {placeholder} inputmode="decimal" />
+	<fieldset class="mt-1 flex gap-1">
+		<legend class="sr-only">Unit of {label}</legend>
+		{#each chosen.units as unit (unit)}
+			<button
+				type="button"
+				aria-pressed={unit === inText}
+				class="panel px-2 text-[0.85rem] {unit === inText ? 'border-act bg-chosen font-semibold' : ''}"
+				onclick={() => tap(unit)}>{unit}</button
+			>
+		{/each}
+	</fieldset>
+</div>

@@ -1,0 +1,18 @@
+import type { Dimension } from '$lib/core/units/dimension';
+import { fromCanonical } from '$lib/core/units/convert';
+import { readQuantityText } from '$lib/core/units/quantity-text';
+import { withUnit } from '../bench/chosen-unit.svelte';
+
+/**
+ * A typed text in the unit that was tapped beside its field: a bare number is meant in it, what carries another unit is converted, and what cannot
+ * be read stays as it is.
+ * @example inUnit('65 C', 'F', 'temperature') // '149 F'
+ */
+export function inUnit(typed: string, unit: string, dimension: Dimension): string {
+	const meant = withUnit(typed, unit);
+	const read = readQuantityText(meant, dimension);
+	if (!read.ok || read.typedUnit === unit) return meant;
+	// Six digits: no scale and no dial tells more.
+	const value = Number(fromCanonical(read.value, unit, dimension).toPrecision(6));
+	return `${dimension === 'temperature' ? Math.round(value) : value} ${unit}`;
+}
