@@ -47,7 +47,10 @@ test('nothing on the demo’s pages is too small for a finger or an eye, or wide
 	const stations = ['', '/intake', '/diameter', '/moisture', '/drying', '/prints', '/strength', '/cost', '/pick', '/rules', '/report'];
 	const spool = /\/spools\/[0-9a-f-]+/.exec(await (await fetch(`${server.url}${home}/pick`)).text())?.[0] ?? '';
 	const seen: Record<string, string[]> = {};
-	for (const path of [...stations.map((s) => home + s), spool, `${spool}/scorecard`, '/spools', '/trials', '/trials/new', '/workshop']) {
+	const ofPrints = ['queue', 'score', 'photos', 'compare'].map((s) => `/prints/${s}`);
+	const here = [...stations, ...ofPrints, '/own', '/diameter/spools'].map((s) => home + s);
+	const others = ['/spools', '/trials', '/trials/new', '/workshop', '/workshop/trainer', '/pieces', '/handbook', '/exchange', '/drying'];
+	for (const path of [...here, spool, `${spool}/scorecard`, ...others]) {
 		await open(page, server.url + path);
 		const small = await tooSmall(page);
 		if (small.length) seen[path.replace(home, '')] = small;

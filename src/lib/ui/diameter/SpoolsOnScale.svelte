@@ -20,7 +20,9 @@
 	const half = (s: SpoolOnScale) => (s.sdMm === null ? null : (tQuantile(0.975, s.places - 1) * s.sdMm) / Math.sqrt(s.places));
 </script>
 
-<div class="overflow-x-auto">
+<!-- Wider than a phone: whoever has no finger on it moves it by its arrow keys. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="overflow-x-auto" role="region" aria-label="Spools on one scale" tabindex="0">
 	<table class="w-full min-w-[640px] text-left text-[0.93rem]">
 		<caption class="sr-only"
 			>Mean diameter of every spool on one scale, in millimetres, with its 95 % range as read and its stated limits</caption

@@ -37,6 +37,7 @@
 		{#each chosen.units as unit (unit)}
 			<button
 				type="button"
+				tabindex="-1"
 				aria-pressed={unit === inText}
 				class="panel px-2 text-[0.85rem] {unit === inText ? 'border-act bg-chosen font-semibold' : ''}"
 				onclick={() => tap(unit)}>{unit}</button

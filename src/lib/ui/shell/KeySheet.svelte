@@ -52,7 +52,13 @@
 			]
 		},
 		{ where: 'Pick', rows: [['V', 'the verdict']] },
-		{ where: 'Intake', rows: [['Enter', 'take the spool in']] }
+		{
+			where: 'Intake',
+			rows: [
+				['Enter', 'add the spool'],
+				['Ctrl Enter', 'add it, nothing wrong with it']
+			]
+		}
 	] as const;
 </script>
 

@@ -132,7 +132,7 @@
 
 <svelte:head><title>{spool.code} · Draught</title></svelte:head>
 <div class="grid gap-5 p-3 md:px-5 md:py-4 xl:grid-cols-[minmax(0,1fr)_330px]">
-	<div class="space-y-5">
+	<div class="min-w-0 space-y-5">
 		<header>
 			<div class="flex flex-wrap items-baseline gap-x-3">
 				<h1 class="text-[2.2rem] leading-none font-bold">{spool.code}</h1>

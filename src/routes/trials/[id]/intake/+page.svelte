@@ -22,7 +22,7 @@
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -73,10 +73,25 @@
 	const chosen = $derived(page.url.searchParams.get('spool'));
 	let later = $state<Partial<Record<Oddity, string>> | null>(null);
 
+	// One types the material first; on a phone a keyboard that opens by itself would cover the page.
+	onMount(() => {
+		if (!chosen && !pasting && window.innerWidth >= 1024) document.getElementById('material')?.focus();
+	});
+
 	function copyLast(): void {
 		if (!data.last) return;
 		const { code: _, trial: __, ...rest } = data.last;
 		typed = { ...typed, ...rest };
+		document.querySelector<HTMLInputElement>('#price')?.select();
+	}
+
+	let element = $state<HTMLFormElement>();
+	/** Most spools come out of their box as they should: one press says so and adds it. */
+	function nothingWrong(event: KeyboardEvent): void {
+		if (event.key !== 'Enter' || !event.ctrlKey || !element?.contains(event.target as Node)) return;
+		event.preventDefault();
+		odd = {};
+		element.requestSubmit();
 	}
 
 	async function submit(event: SubmitEvent): Promise<void> {
@@ -117,6 +132,7 @@
 	}
 </script>
 
+<svelte:window onkeydown={nothingWrong} />
 <svelte:head><title>Intake · {data.head.name} · Draught</title></svelte:head>
 <div class="grid gap-5 p-3 md:px-5 md:py-4 xl:grid-cols-[minmax(0,1fr)_320px]">
 	<div class="space-y-4">
@@ -142,7 +158,7 @@
 				}}
 			/>
 		{:else}
-			<form class="space-y-4" onsubmit={submit} novalidate>
+			<form class="space-y-4" bind:this={element} onsubmit={submit} novalidate>
 				<FormProblem title={form.problem} />
 				<div class="grid gap-3 sm:grid-cols-4">
 					<Field

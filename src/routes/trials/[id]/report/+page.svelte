@@ -111,7 +111,8 @@
 	{#if measured.length > 0}
 		<section class="mt-4" aria-label="Measured">
 			<h2 class="wide text-[1.05rem] font-bold">Measured</h2>
-			<div class="mt-1 overflow-x-auto">
+			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+			<div class="mt-1 overflow-x-auto" role="region" aria-label="Results as a table" tabindex="0">
 				<table class="w-full text-left text-[0.75rem] leading-tight">
 					<thead>
 						<tr class="border-b align-bottom">

@@ -76,7 +76,8 @@
 		</ul>
 		{#if found.products.length}
 			<h2 class="font-semibold">One product, several spools</h2>
-			<div class="overflow-x-auto">
+			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+			<div class="overflow-x-auto" role="region" aria-label="What tells spools apart" tabindex="0">
 				<table class="text-left text-[0.93rem]">
 					<caption class="sr-only">Where the spread of a product comes from</caption>
 					<thead>
