@@ -14,7 +14,7 @@ export const csvImportBody = z.object({
 });
 
 /** Raised when an older program could misread what a newer one writes. */
-export const FORMAT_VERSION = 8;
+export const FORMAT_VERSION = 9;
 
 /** A version such as 0.5.0, not newer than this program's. */
 const VERSION = /^\d{1,3}\.\d{1,3}\.\d{1,3}$/;

@@ -19,6 +19,12 @@ describe('who is good for what counts', () => {
 			])
 		).toEqual([{ id: 'family.looks', best: ['a', 'b'], behind: ['c'] }]);
 	});
+	it('the best is the highest, wherever it stands in the list', () => {
+		const low = row('c', [['family.looks', 0.1, 0.3, 0.59]]);
+		const high = row('a', [['family.looks', 0.6, 0.7, 0.8]]);
+		expect(goodForFamilies([low, high])).toEqual([{ id: 'family.looks', best: ['a'], behind: ['c'] }]);
+		expect(goodForFamilies([high, low])).toEqual([{ id: 'family.looks', best: ['a'], behind: ['c'] }]);
+	});
 	it('what nobody measured of a spool puts it nowhere', () => {
 		expect(goodForFamilies([row('a', [['family.looks', 0.6, 0.7, 0.8]]), row('b', [['family.looks', 0, 0.1, 0.2, false]])])).toEqual([]);
 		expect(goodForFamilies([])).toEqual([]);
@@ -55,6 +61,42 @@ describe('who is good for a kind of test part', () => {
 			{ variant: 'bar · flat · byHand', best: ['tough'], behind: ['even'] },
 			{ variant: 'bar · upright · byHand', best: ['even'], behind: ['tough'] }
 		]);
+	});
+	it('tells what each came to, in its own quantity, and goes by no finding of another station or without a figure', () => {
+		const [tough, weak] = [broken('tough', [['bar', 'flat', 'bends']]), broken('weak', [['bar', 'flat', 'snaps']])];
+		const findings = [tough, weak].flatMap((e) => strengthStation.find(e, basis, 0));
+		const defs = strengthStation.quantities(basis);
+		const [told] = goodForParts(findings, defs);
+		const of = (id: string) => findings.find((f) => f.subject.spoolId === id && f.subject.variant === 'bar · flat · byHand');
+		expect(told?.def).toBe(defs.find((d) => d.id === of('tough')?.quantity));
+		expect(Object.keys(told?.values ?? {})).toEqual(['tough', 'weak']);
+		expect(told?.values.tough?.estimate).toBe(of('tough')?.estimate);
+		const elsewhere = findings.map((f) => ({ ...f, station: 'own' as const }));
+		expect(goodForParts(elsewhere, defs)).toEqual([]);
+		expect(
+			goodForParts(
+				findings.map((f) => ({ ...f, subject: { ...f.subject, variant: null } })),
+				defs
+			)
+		).toEqual([]);
+		expect(
+			goodForParts(
+				findings.map((f) => (f.subject.spoolId === 'weak' ? { ...f, estimate: null } : f)),
+				defs
+			)
+		).toEqual([]);
+		expect(
+			goodForParts(
+				findings.map((f) => (f.subject.spoolId === 'weak' ? { ...f, n: 0, estimate: f.estimate } : f)),
+				defs
+			)
+		).toEqual([]);
+		expect(
+			goodForParts(
+				findings,
+				defs.filter((d) => d.id !== of('tough')?.quantity)
+			)
+		).toEqual([]);
 	});
 	it('nothing is told of a kind that one spool has, nor where nobody is clearly behind', () => {
 		expect(found(broken('a', [['bar', 'flat', 'bends']]))).toEqual([]);

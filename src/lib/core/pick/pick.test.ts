@@ -59,6 +59,8 @@ describe('value functions', () => {
 		expect(valueOf(0, strings)).toBe(1);
 		expect(valueOf(1.75, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBe(1);
 		expect(valueOf(1.8, { direction: 'nearest', target: 1.75, scale: { low: 1.65, high: 1.85 } })).toBeCloseTo(0.5, 9);
+		// A target that lies aside: the farther end of the scale is worth nothing.
+		expect(valueOf(1.8, { direction: 'nearest', target: 1.75, scale: { low: 1.7, high: 1.95 } })).toBeCloseTo(0.75, 9);
 	});
 	it('of a whole list, value by value the same', () => {
 		const xs = Float64Array.of(0.1, 29.9, 30, 42, 70, 79.99, 80, 90, 200);

@@ -5,7 +5,11 @@ import { testDatabase, type TestDatabase } from '../../../../tests/support/datab
 import { bundle as bundleSchema, bundleImportBody, FORMAT_VERSION, csvImportBody, type Bundle } from '$lib/schemas/exchange';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
-import { reading, spool, trial } from '../db/schema';
+import { archivingBody } from '$lib/schemas/archiving';
+import { dryingFactsBody } from '$lib/schemas/drying';
+import { dryingRunEnd, piece, reading, spool, trial, verdict } from '../db/schema';
+import { postDryingFacts } from '../drying/correct-run';
+import { postArchiving } from '../facts/archive';
 import { seedDemo } from '../demo/seed';
 import { Problem } from '../problem';
 import { postBlind } from '../trials/post';
@@ -20,6 +24,17 @@ const NOW = Date.now();
 beforeAll(async () => {
 	bench = await testDatabase();
 	await seedDemo(bench.db, NOW);
+	// What was put right or put away goes along, like all else.
+	const [run] = await bench.db.select().from(dryingRunEnd);
+	const facts = { id: v7(), runId: run?.runId, setPoint: '51 C', reason: 'wrong dial' };
+	await postDryingFacts(bench.db, dryingFactsBody.parse(facts), NOW);
+	const [decided] = await bench.db.select().from(verdict);
+	const [made] = await bench.db.select().from(piece);
+	for (const [kind, one] of [
+		['verdict', decided],
+		['piece', made]
+	] as const)
+		await postArchiving(bench.db, archivingBody.parse({ id: v7(), kind, targetId: one?.id, archived: true }), NOW);
 });
 afterAll(() => bench.close());
 
