@@ -150,7 +150,7 @@ test('a spool is taken out of a trial on its own page, and put back', async ({ p
 	const { spoolIds } = await makeTrial(server.url, 'Left', [{ maker: 'Lathe', filament: 'Left one' }]);
 	await open(page, `${server.url}/spools/${spoolIds[0]}`);
 	const trials = page.getByRole('region', { name: 'Trials' });
-	await trials.getByRole('button', { name: 'remove from it: Left' }).click();
+	await trials.getByRole('button', { name: 'remove from trial: Left' }).click();
 	await expect(trials.getByRole('status')).toHaveText(/Removed from Left; what was measured stays/);
 	await expect(trials.getByRole('link', { name: 'Left' })).toHaveCount(0);
 	await trials.getByRole('button', { name: 'put it back' }).click();

@@ -186,7 +186,7 @@ test('a caliper, a scale, a dryer and a printer are added where they are missed'
 		await dialog.getByRole('button', { name: 'Add it' }).click();
 		await expect(page.getByLabel('Printer and nozzle')).toContainText('North, 0.4 brass');
 		await expect(page.getByText(/prints of /)).toHaveCount(0);
-		await expect(page.getByRole('link', { name: 'no file here: make one' })).toBeVisible();
+		await expect(page.getByRole('link', { name: 'no file: make one' })).toBeVisible();
 		await open(page, `${own.url}/pieces`);
 		await page.getByRole('region', { name: 'A test piece from sizes' }).getByRole('button', { name: 'Save', exact: true }).click();
 		await expect(page.getByRole('region', { name: 'Saved test pieces' }).getByRole('link', { name: '3MF' })).toBeVisible();

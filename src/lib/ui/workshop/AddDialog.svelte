@@ -39,7 +39,7 @@
 		{:else if what === 'printer'}
 			<Field id="add-name" path="name" label="Name" bind:value={printer.name} errors={form.errors} placeholder="North" />
 			<Field id="add-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={form.errors} placeholder="0.4 brass" />
-			<p class="small">What else it can do is said in the workshop, whenever you like.</p>
+			<p class="small">You can add what else it can do in the workshop at any time.</p>
 		{:else}
 			{@const [name, limit, step] = EXAMPLES[what]}
 			<Field id="add-name" path="name" label="Name" bind:value={instrument.name} errors={form.errors} placeholder={name} />

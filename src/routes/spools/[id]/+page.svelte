@@ -335,8 +335,8 @@
 						<button
 							type="button"
 							class="link ml-2 min-h-[26px] text-[0.9rem]"
-							aria-label="remove from it: {trial.name}"
-							onclick={() => void leave(trial)}>remove from it</button
+							aria-label="remove from trial: {trial.name}"
+							onclick={() => void leave(trial)}>remove from trial</button
 						>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
 							<span class="block"

@@ -185,7 +185,7 @@
 					</Select></label
 				>
 				{#if piece?.params}<a class="link text-[0.9rem]" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>its file</a>
-				{:else if piece}<a class="link text-[0.9rem]" href="/pieces">no file here: make one</a>{/if}
+				{:else if piece}<a class="link text-[0.9rem]" href="/pieces">no file: make one</a>{/if}
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
 			>
 		</div>
