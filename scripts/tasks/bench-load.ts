@@ -59,9 +59,12 @@ async function longestWait(url: string, work: () => Promise<unknown>): Promise<n
 			await new Promise((done) => setTimeout(done, 20));
 		}
 	})();
-	await work();
-	busy = false;
-	await watching;
+	try {
+		await work();
+	} finally {
+		busy = false;
+		await watching;
+	}
 	return longest;
 }
 

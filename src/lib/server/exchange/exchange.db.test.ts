@@ -7,7 +7,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import { archivingBody } from '$lib/schemas/archiving';
 import { dryingFactsBody } from '$lib/schemas/drying';
-import { dryingRunEnd, piece, reading, spool, trial, verdict } from '../db/schema';
+import { attempt, dryingRunEnd, piece, reading, spool, trial, verdict } from '../db/schema';
 import { postDryingFacts } from '../drying/correct-run';
 import { postArchiving } from '../facts/archive';
 import { seedDemo } from '../demo/seed';
@@ -251,6 +251,18 @@ describe('a trial as one bundle', () => {
 			expect((await taken(other.db, out)).answer.fresh).toBe(0);
 			await other.close();
 		}
+	});
+	it('a print of an earlier version, with settings that were not asked for then, is known when its own bundle comes back', async () => {
+		const [{ id } = { id: '' }] = await listTrials(bench.db);
+		const [of] = (await exportBundle(bench.db, id, NOW)).tables.attempts ?? [];
+		await bench.db
+			.update(attempt)
+			.set({ settings: { nozzleC: 240 } })
+			.where(eq(attempt.id, String(of?.id)));
+		const out = await exportBundle(bench.db, id, NOW);
+		expect((await taken(bench.db, out)).answer.fresh).toBe(0);
+		const otherwise = JSON.parse(JSON.stringify(out).replace('"settings":{"nozzleC":240}', '"settings":{"nozzleC":241}')) as Bundle;
+		expect(await errorsOf(taken(bench.db, otherwise))).toMatchObject([{ code: 'hereOtherwise' }]);
 	});
 	it('a bench code that is taken gets a free one, and it is told', async () => {
 		const other = await testDatabase();

@@ -64,7 +64,7 @@ export async function importRows(
 		checked.push({ row, values: parsed.value });
 	}
 	errors.push(...(await unknownReferences(tx, table, checked)));
-	const { fresh, known, clashes } = await partByKnown(tx, table, columns, checked, aliases);
+	const { fresh, known, clashes } = await partByKnown(tx, table, { columns, schema }, checked, aliases);
 	errors.push(...clashes);
 	if (errors.length > 0) return { fresh: fresh.length, known, errors: errors.sort((a, b) => rowOf(a) - rowOf(b)).slice(0, MOST_ERRORS) };
 	if (previewOnly) return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: false }) };
@@ -169,7 +169,7 @@ function pointersOf(
 async function partByKnown(
 	tx: Transaction,
 	table: RecordTable,
-	columns: readonly Column[],
+	{ columns, schema }: { columns: readonly Column[]; schema: ReturnType<typeof rowSchema> },
 	rows: readonly Checked[],
 	aliases: Aliases
 ): Promise<{ fresh: Checked[]; known: number; clashes: FieldError[] }> {
@@ -210,7 +210,10 @@ async function partByKnown(
 		const before = here.get(keyOf(values));
 		const sameName = table.knownBy ? others.get(String(values[table.knownBy])) : undefined;
 		if (before) {
-			const differs = differsFrom([before, { ...before, ...firstSaid.get(keyOf(values)) }], values, (c) => !ignored.has(c));
+			// What an earlier version did not ask for is nothing said, in the file as here.
+			const reread = read(schema, before);
+			const ways = [before, { ...before, ...firstSaid.get(keyOf(values)) }, ...(reread.ok ? [reread.value] : [])];
+			const differs = differsFrom(ways, values, (c) => !ignored.has(c));
 			if (differs) clashes.push(fieldError(`${path}.${differs.name}`, 'hereOtherwise'));
 			known += 1;
 		} else if (sameName !== undefined) {
