@@ -139,11 +139,7 @@
 				<li class="small">None yet. Until you add one, a common caliper accurate to ±0.02 mm is assumed.</li>
 			{/each}
 		</ul>
-		<InstrumentForm
-			measures="length"
-			examples={{ name: 'Caliper B', errorLimit: '0.02 mm', resolution: '0.01 mm' }}
-			keep={(body) => keep('instruments', body)}
-		/>
+		<InstrumentForm measures="length" keep={(body) => keep('instruments', body)} />
 	</section>
 	<section class="space-y-2" aria-label="Printers">
 		<h2 class="font-semibold">Printers</h2>
@@ -225,11 +221,7 @@
 				<li class="small">None yet. Until one is named, a scale good to one step of its display is assumed.</li>
 			{/each}
 		</ul>
-		<InstrumentForm
-			measures="mass"
-			examples={{ name: 'Kitchen scale', errorLimit: '0.3 g', resolution: '0.1 g' }}
-			keep={(body) => keep('instruments', body)}
-		/>
+		<InstrumentForm measures="mass" keep={(body) => keep('instruments', body)} />
 	</section>
 	<section class="space-y-2" aria-label="Dryers">
 		<h2 class="font-semibold">Dryers</h2>

@@ -31,24 +31,25 @@ export async function amendFacts(
 	});
 }
 
-/** Rows as their later facts leave them. */
-export async function withFacts<T extends { id: string }>(db: Reader, kind: FactKind, rows: T[]): Promise<T[]> {
-	if (rows.length === 0) return rows;
+/** What was said later of things of one kind, by the id of each, in the order in which it was said. */
+export async function factsOf(db: Reader, kind: FactKind, ids: readonly string[]): Promise<Map<string, Amendment[]>> {
+	if (ids.length === 0) return new Map();
 	const found = await db
 		.select()
 		.from(amendment)
-		.where(
-			and(
-				eq(amendment.targetKind, kind),
-				inArray(
-					amendment.targetId,
-					rows.map((r) => r.id)
-				)
-			)
-		)
+		.where(and(eq(amendment.targetKind, kind), inArray(amendment.targetId, [...new Set(ids)])))
 		.orderBy(asc(amendment.at), asc(amendment.id));
-	const of = groupBy(found, (a) => a.targetId);
-	return rows.map((row) => applyAmendments(row, (of.get(row.id) ?? []) as Amendment[]));
+	return groupBy(found as Amendment[], (a) => a.targetId);
+}
+
+/** Rows as their later facts leave them. */
+export async function withFacts<T extends { id: string }>(db: Reader, kind: FactKind, rows: T[]): Promise<T[]> {
+	const of = await factsOf(
+		db,
+		kind,
+		rows.map((r) => r.id)
+	);
+	return rows.map((row) => applyAmendments(row, of.get(row.id) ?? []));
 }
 
 /** Whether a row was put away, as its later facts leave it. */

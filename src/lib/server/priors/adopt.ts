@@ -1,7 +1,7 @@
-import { eq, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../db/client';
 import { trial, trialPriorSet, verdict } from '../db/schema';
+import { isArchived, withFacts } from '../facts/facts';
 import { firstPlaceOf } from '../trials/findings';
 import { loadTrial } from '../trials/load';
 import { newestPriors } from './load';
@@ -14,11 +14,10 @@ import { newestPriors } from './load';
 export async function adoptPriors(db: Database, now: number): Promise<{ adopted: number; changed: number }> {
 	const set = await newestPriors(db);
 	if (set.id === null) return { adopted: 0, changed: 0 };
-	const open = await db
-		.selectDistinct({ id: trial.id })
-		.from(trial)
-		.leftJoin(verdict, eq(verdict.trialId, trial.id))
-		.where(isNull(verdict.id));
+	const verdicts = await withFacts(db, 'verdict', await db.select({ id: verdict.id, trialId: verdict.trialId }).from(verdict));
+	// One that was withdrawn decides nothing.
+	const decided = new Set(verdicts.filter((v) => !isArchived(v)).map((v) => v.trialId));
+	const open = (await db.select({ id: trial.id }).from(trial)).filter(({ id }) => !decided.has(id));
 	let adopted = 0;
 	let changed = 0;
 	for (const { id } of open) {

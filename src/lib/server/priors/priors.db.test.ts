@@ -7,6 +7,7 @@ import { bundleImportBody } from '../../schemas/exchange';
 import { houseSpoolBody } from '../../schemas/trial';
 import { trialBody } from '../../schemas/trial';
 import { intakeBody } from '../../schemas/spool';
+import { archivingBody } from '../../schemas/archiving';
 import { verdictBody } from '../../schemas/trial';
 import { priorSet, trialPriorSet } from '../db/schema';
 import { exportBundle, importBundle } from '../exchange/bundle';
@@ -16,6 +17,7 @@ import { loadSpool } from '../spools/load';
 import { sheetOf } from '../trials/findings';
 import { loadTrial } from '../trials/load';
 import { postHouseSpool, postTrial } from '../trials/post';
+import { postArchiving } from '../facts/archive';
 import { postVerdict } from '../verdicts/post';
 import { adoptPriors } from './adopt';
 import { learnPriors } from './learn';
@@ -119,6 +121,12 @@ describe('what the record teaches', () => {
 		const own = (await postTrial(other.db, checked(trialBody, { id: v7(), name: 'Own' }), NOW)).answer.id;
 		expect((await loadTrial(other.db, own)).basis.priors.number).toBe(0);
 		await other.close();
+	});
+	it('a trial whose verdict was withdrawn is open again, and adopts', async () => {
+		const [decided] = (await loadTrial(t.db, open)).verdicts;
+		await postArchiving(t.db, checked(archivingBody, { kind: 'verdict', targetId: decided?.id, archived: true }), NOW + 7);
+		await adoptPriors(t.db, NOW + 8);
+		expect((await loadTrial(t.db, open)).basis.priors.number).toBe(2);
 	});
 	it('a set that puts another spool first is told with the trial', async () => {
 		const close = await newTrial('Close');

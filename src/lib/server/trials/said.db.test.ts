@@ -61,6 +61,15 @@ it('a transaction sees what it wrote, and nobody else does', async () => {
 	expect(await said()).toBe(before);
 });
 
+it('a failure is not remembered, and what is read after it is', async () => {
+	await t.db.update(protocol).set({ repeats: -5 });
+	await expect(said()).resolves.toBeDefined();
+	await t.db.update(server).set({ epoch: v7() });
+	await expect(said()).rejects.toMatchObject({ status: 422 });
+	await t.db.update(protocol).set({ repeats: 3 });
+	expect(await said()).toBe(await said());
+});
+
 /** Rows as a file or the background brings them, past what raises the revision of the trial. */
 describe('is read anew after', () => {
 	it('a restore', async () => {

@@ -25,7 +25,7 @@ import { lastTurn, priorsOfTrial } from '../priors/load';
 type SaidOfTrial = NonNullable<Awaited<ReturnType<typeof readSaid>>>;
 
 /** What was said of trials that are looked at now. */
-const known = remembering<string, Promise<SaidOfTrial | null>>(16);
+const known = remembering<string, { said: Promise<SaidOfTrial | null> | null }>(16);
 
 /**
  * What was said of a trial and around it (rules, weights, members, verdicts, pieces, handbook, priors), as far as it is not measured on a spool.
@@ -40,12 +40,14 @@ export async function saidOfTrial(db: Reader, trialId: string): Promise<SaidOfTr
 		.leftJoin(server, sql`TRUE`)
 		.where(eq(trial.id, trialId));
 	if (!stamp) return null;
-	const said = known(Object.values(stamp).join(' '), () => readSaid(db, trialId));
+	const kept = known(Object.values(stamp).join(' '), () => ({ said: null }));
+	kept.said ??= readSaid(db, trialId);
 	try {
-		return await said;
-	} catch {
+		return await kept.said;
+	} catch (cause) {
 		// A failure is nothing to remember: who asks next may find the database well again.
-		return await readSaid(db, trialId);
+		kept.said = null;
+		throw cause;
 	}
 }
 

@@ -17,7 +17,7 @@ import type { FieldError } from '$lib/schemas/field-error';
 import { fieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { Bench } from '../bench/bench.svelte';
-import { ChosenUnit } from '../bench/chosen-unit.svelte';
+import { ChosenUnit } from '../form/chosen-unit.svelte';
 import { Shelf } from '../bench/shelf.svelte';
 import { Form } from '../form/form.svelte';
 import { plural, upTo } from '../words/numbers';

@@ -12,7 +12,7 @@
 	import Field from '../form/Field.svelte';
 	import UnitField from '../form/UnitField.svelte';
 	import { inUnit } from '../form/in-unit';
-	import { ChosenUnit } from '../bench/chosen-unit.svelte';
+	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';

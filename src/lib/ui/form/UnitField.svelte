@@ -2,7 +2,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import type { Dimension } from '$lib/core/units/dimension';
 	import { onMount } from 'svelte';
-	import type { ChosenUnit } from '../bench/chosen-unit.svelte';
+	import type { ChosenUnit } from './chosen-unit.svelte';
 	import Field from './Field.svelte';
 	import { inUnit } from './in-unit';
 

@@ -1,7 +1,7 @@
 import type { Dimension } from '$lib/core/units/dimension';
 import { fromCanonical } from '$lib/core/units/convert';
 import { readQuantityText } from '$lib/core/units/quantity-text';
-import { withUnit } from '../bench/chosen-unit.svelte';
+import { withUnit } from './chosen-unit.svelte';
 
 /**
  * A typed text in the unit that was tapped beside its field: a bare number is meant in it, what carries another unit is converted, and what cannot

@@ -3,7 +3,7 @@ import { readReading } from '$lib/core/readings/read-reading';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { refusalWords } from '../words/refusals';
-import { withUnit } from '../bench/chosen-unit.svelte';
+import { withUnit } from '../form/chosen-unit.svelte';
 import { readLoad, unitTyped } from './read-load';
 
 /** How specimens are made and loaded, as the page says it. */

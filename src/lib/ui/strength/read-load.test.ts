@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { withUnit } from '../bench/chosen-unit.svelte';
+import { withUnit } from '../form/chosen-unit.svelte';
 import { readLoad, unitTyped } from './read-load';
 import { specimenOfItem } from './specimen-of-item';
 

@@ -3,13 +3,14 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import type { Added } from './added';
+	import { type Added, saidOf } from './added';
 	import DryerFields from './DryerFields.svelte';
+	import InstrumentFields from './InstrumentFields.svelte';
 
 	type Props = { what: Added; open: boolean; onadded: (id: string) => Promise<void> };
 	let { what, open = $bindable(), onadded }: Props = $props();
 	const PATHS = { caliper: 'instruments', scale: 'instruments', dryer: 'dryers', printer: 'printers' } as const;
-	const EXAMPLES = { caliper: ['Caliper B', '0.02 mm', '0.01 mm'], scale: ['Kitchen scale', '0.3 g', '0.1 g'] } as const;
+	const measures = $derived(what === 'scale' ? 'mass' : 'length');
 	let instrument = $state({ name: '', errorLimit: '', resolution: '' });
 	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
 	let printer = $state({ name: '', nozzle: '' });
@@ -18,8 +19,7 @@
 	function bodyOf(): object {
 		if (what === 'dryer') return { ...dryer };
 		if (what === 'printer') return { ...printer };
-		const { errorLimit, ...rest } = instrument;
-		return { ...rest, ...(errorLimit.trim() ? { errorLimit } : {}), measures: what === 'scale' ? 'mass' : 'length' };
+		return saidOf(instrument, measures);
 	}
 
 	async function add(event: SubmitEvent): Promise<void> {
@@ -41,27 +41,7 @@
 			<Field id="add-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={form.errors} placeholder="0.4 brass" />
 			<p class="small">You can add what else it can do in the workshop at any time.</p>
 		{:else}
-			{@const [name, limit, step] = EXAMPLES[what]}
-			<Field id="add-name" path="name" label="Name" bind:value={instrument.name} errors={form.errors} placeholder={name} />
-			<div class="grid grid-cols-2 gap-3">
-				<Field
-					id="add-limit"
-					path="errorLimit"
-					label="Good to"
-					bind:value={instrument.errorLimit}
-					errors={form.errors}
-					placeholder={limit}
-					hint="as its leaflet says; empty: one display step"
-				/>
-				<Field
-					id="add-resolution"
-					path="resolution"
-					label="Display step"
-					bind:value={instrument.resolution}
-					errors={form.errors}
-					placeholder={step}
-				/>
-			</div>
+			<InstrumentFields bind:typed={instrument} errors={form.errors} {measures} />
 		{/if}
 		<Button type="submit" size="sm">Add it</Button>
 	</form>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { ChosenUnit } from '../bench/chosen-unit.svelte';
+	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import Field from '../form/Field.svelte';
 	import UnitField from '../form/UnitField.svelte';
 

@@ -5,7 +5,7 @@
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/intake/station';
 	import Choice from '$lib/ui/form/Choice.svelte';
-	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
+	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';

@@ -10,7 +10,7 @@
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';
-	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
+	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import InstrumentChoice from '$lib/ui/bench/InstrumentChoice.svelte';

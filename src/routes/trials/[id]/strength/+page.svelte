@@ -6,7 +6,7 @@
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import Choice from '$lib/ui/form/Choice.svelte';
-	import { ChosenUnit } from '$lib/ui/bench/chosen-unit.svelte';
+	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';

@@ -1,0 +1,33 @@
+<script lang="ts">
+	import type { FieldError } from '$lib/schemas/field-error';
+	import Field from '../form/Field.svelte';
+
+	type Props = {
+		typed: { name: string; errorLimit: string; resolution: string };
+		errors: readonly FieldError[];
+		measures: 'length' | 'mass';
+	};
+	let { typed = $bindable(), errors, measures }: Props = $props();
+	const examples = $derived(measures === 'mass' ? ['Kitchen scale', '0.3 g', '0.1 g'] : ['Caliper B', '0.02 mm', '0.01 mm']);
+</script>
+
+<Field id="{measures}-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder={examples[0]} />
+<div class="grid grid-cols-2 gap-3">
+	<Field
+		id="{measures}-limit"
+		path="errorLimit"
+		label="Good to"
+		bind:value={typed.errorLimit}
+		{errors}
+		placeholder={examples[1]}
+		hint="as its leaflet says; empty: one display step"
+	/>
+	<Field
+		id="{measures}-resolution"
+		path="resolution"
+		label="Display step"
+		bind:value={typed.resolution}
+		{errors}
+		placeholder={examples[2]}
+	/>
+</div>
