@@ -75,7 +75,7 @@ const memoryMb = (pid: number): number => Number(/VmRSS:\s+(\d+)/.exec(readFileS
 const underNewIds = (bundle: Bundle): Bundle =>
 	JSON.parse(JSON.stringify(bundle).replace(/\b01([0-9a-f]{6}-[0-9a-f]{4}-7[0-9a-f]{3}-)/g, '02$1')) as Bundle;
 
-export async function benchLoad(databaseUrl: string, trialId: string): Promise<void> {
+export async function benchFiles(databaseUrl: string, trialId: string): Promise<void> {
 	const { url, child } = await serve(databaseUrl);
 	const { db, pool } = connect(databaseUrl);
 	try {

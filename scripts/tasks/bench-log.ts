@@ -34,7 +34,7 @@ const LAYOUT = {
 	place: { kind: 'position', column: 0, perMetre: 1 }
 };
 
-/** A log of a million rows: imported, stored, worked out, drawn. Before the rest, so that its memory is its own. */
+/** A log of a million rows: imported, stored, worked out, drawn. */
 export async function benchLog(db: Database): Promise<void> {
 	const folder = mkdtempSync(join(tmpdir(), 'draught-bench-'));
 	const path = join(folder, 'gauge.csv');

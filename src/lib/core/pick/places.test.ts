@@ -45,6 +45,14 @@ describe('places', () => {
 		);
 	});
 
+	it('are shared by nothing and minus nothing', () => {
+		expect(counted([[0], [-0], [-1e-300]])).toEqual([
+			[0.5, 0.5, 0],
+			[0.5, 0.5, 0],
+			[0, 0, 1]
+		]);
+	});
+
 	it('are told apart by a difference of a million-millionth', () => {
 		expect(counted([[0.3], [0.3 + 1e-12]])).toEqual([
 			[0, 1],

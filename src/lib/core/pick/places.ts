@@ -19,15 +19,19 @@ export class Places {
 		const counts = this.#counts;
 		const row = new Float64Array(n);
 		const words = new Int32Array(row.buffer);
+		const bits = new BigInt64Array(row.buffer);
 		const most = 2 ** Math.ceil(Math.log2(Math.max(2, n))) - 1;
 		const draws = standing[0]?.length ?? 0;
 		for (let d = 0; d < draws; d++) {
 			for (let i = 0; i < n; i++) {
-				row[i] = (standing[i] as Float64Array)[d] as number;
-				// Whose standing it is takes the last bits of the number itself: so the row can be sorted as plain numbers, many times quicker.
+				// Nothing and minus nothing are one standing.
+				row[i] = ((standing[i] as Float64Array)[d] as number) + 0;
+				if ((words[HIGH + 2 * i] as number) < 0) turn(words, i);
+				// Whose standing it is takes the last bits of the number itself: so the row can be sorted as plain numbers, many times quicker,
+				// and as whole ones, which takes two thirds of the time.
 				words[LOW + 2 * i] = ((words[LOW + 2 * i] as number) & ~most) | i;
 			}
-			row.sort();
+			bits.sort();
 			let last = n - 1;
 			while (last >= 0) {
 				let next = last - 1;
@@ -68,8 +72,14 @@ export class Places {
 /** Which of the two words of a number holds its last bits. */
 const LOW = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1 ? 0 : 1;
 
+const HIGH = 1 - LOW;
+
+/** The bits of a negative number turned, so that those of any two numbers, read as whole ones, are in the order of the numbers. */
+function turn(words: Int32Array, i: number): void {
+	words[HIGH + 2 * i] = (words[HIGH + 2 * i] as number) ^ 0x7fffffff;
+	words[LOW + 2 * i] = ~(words[LOW + 2 * i] as number);
+}
+
 function equal(words: Int32Array, a: number, b: number, most: number): boolean {
-	return (
-		words[1 - LOW + 2 * a] === words[1 - LOW + 2 * b] && ((words[LOW + 2 * a] as number) ^ (words[LOW + 2 * b] as number)) >>> 0 <= most
-	);
+	return words[HIGH + 2 * a] === words[HIGH + 2 * b] && ((words[LOW + 2 * a] as number) ^ (words[LOW + 2 * b] as number)) >>> 0 <= most;
 }

@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import type { Attempt } from '../evidence/attempt';
 import type { Reading } from '../evidence/reading';
+import { readingsAt } from '../evidence/readings-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { settled } from './settled';
 
@@ -14,8 +15,8 @@ export type MarksOn = ReadonlyMap<string, readonly Marked[]>;
  * Finds the marks on any of a spool's prints, so that its readings are gone through once, not once a mark. Prints that do not count have none, nor have those whose settings were still being looked for.
  * @example marksFinder(evidence)(evidence.attempts).get('strings')?.length // 3
  */
-export function marksFinder({ readings }: Pick<SpoolEvidence, 'readings'>): (attempts: readonly Attempt[]) => MarksOn {
-	const marks = readings.filter((r): r is Marked => r.station === 'prints' && r.attemptId !== null && r.value !== null);
+export function marksFinder(evidence: Pick<SpoolEvidence, 'readings'>): (attempts: readonly Attempt[]) => MarksOn {
+	const marks = readingsAt(evidence, 'prints').filter((r): r is Marked => r.attemptId !== null && r.value !== null);
 	const byAttempt = group(marks, (r) => r.attemptId);
 	return (attempts) =>
 		group(

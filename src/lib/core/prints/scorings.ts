@@ -1,3 +1,4 @@
+import { readingsAt } from '../evidence/readings-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { roundsOf, type ScoringRound } from './scoring-rounds';
 import type { MarkDef } from './marks';
@@ -50,7 +51,7 @@ export function scoringsOf(spools: readonly SpoolEvidence[], mark: MarkDef): Sco
 	const readings = readingsOfMark(mark);
 	return asScorings(
 		spools.flatMap((spool) =>
-			spool.readings.filter(
+			readingsAt(spool, 'prints').filter(
 				(r): r is Marked => r.attemptId !== null && r.value !== null && r.status === 'counts' && readings.includes(r.quantity)
 			)
 		)

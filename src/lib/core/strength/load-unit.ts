@@ -1,4 +1,5 @@
 import { greatest, rollup } from 'd3-array';
+import { readingsAt } from '../evidence/readings-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { UNITS } from '../units/dimension';
 
@@ -13,7 +14,7 @@ const isLoadUnit = (unit: string): unit is LoadUnit => (UNITS.load as readonly s
  */
 export function loadUnitOf(spools: readonly Pick<SpoolEvidence, 'readings'>[]): LoadUnit {
 	const typed = spools.flatMap((s) =>
-		s.readings.flatMap((r) =>
+		readingsAt(s, 'strength').flatMap((r) =>
 			(r.quantity === 'loadHeld' || r.quantity === 'loadBroke') && r.status === 'counts' && isLoadUnit(r.typedUnit) ? [r.typedUnit] : []
 		)
 	);

@@ -2,9 +2,10 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { CORE_VERSION } from '$lib/core/version';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
-import { pickOf, sheetOf } from '../trials/findings';
+import { partsOf, pickInputOf, pickOf, sheetOf, shownSheetOf } from '../trials/findings';
 import { listTrials, loadTrial } from '../trials/load';
 import { seedDemo } from './seed';
+import { foundBy } from '../evidence/stations';
 
 /** Every finding of the demo as one version of core computes it. `npm run golden` writes it anew, after CORE_VERSION was raised. */
 const GOLDEN = 'tests/reference/demo-findings.txt';
@@ -54,4 +55,24 @@ it('the demo’s findings are those of this version of core', async () => {
 	const golden = readFileSync(GOLDEN, 'utf8');
 	expect(golden.split('\n')[0], 'CORE_VERSION was changed: look at what changed with it, then npm run golden').toBe(`core ${CORE_VERSION}`);
 	expect(now, 'a number came out differently: raise CORE_VERSION, then npm run golden').toBe(golden);
+});
+
+it('what pages of the demo share comes out of JSON as it went in', async () => {
+	const changed: string[] = [];
+	const look = (what: string, value: unknown) => {
+		try {
+			expect(JSON.parse(JSON.stringify(value))).toEqual(value);
+		} catch (cause) {
+			changed.push(`${what}: ${String(cause)}`);
+		}
+	};
+	for (const { id } of await listTrials(bench.db)) {
+		const whole = await loadTrial(bench.db, id);
+		look('basis', whole.basis);
+		look('sheet', shownSheetOf(whole, NOW));
+		look('pick', { ...pickOf(whole, NOW), input: pickInputOf(whole, NOW), parts: partsOf(whole, NOW) });
+		for (const evidence of whole.spools)
+			look(evidence.spool.code, { evidence, found: ['diameter', 'prints'].map((s) => foundBy(s, evidence, whole.basis, NOW)) });
+	}
+	expect(changed).toEqual([]);
 });

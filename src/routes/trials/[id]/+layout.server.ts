@@ -1,3 +1,4 @@
+import { share } from '$lib/shared-text';
 import type { ShellTrial } from '$lib/ui/shell/types';
 import { sheetOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -26,10 +27,10 @@ export const load: LayoutServerLoad = async (event) => {
 	return {
 		shellTrial,
 		head: whole.head,
-		basis: whole.basis,
+		basis: share(whole.basis),
 		criteria: whole.criteria,
 		roles: whole.roles,
-		spools: whole.spools.map((s) => s.spool),
+		spools: share(whole.spools.map((s) => s.spool)),
 		verdicts: whole.verdicts
 	};
 };

@@ -1,3 +1,4 @@
+import { share } from '$lib/shared-text';
 import { diameterProgress, firstUnmeasured } from '$lib/core/diameter/progress';
 import { database } from '$lib/server/context';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
@@ -19,7 +20,7 @@ export const load: PageServerLoad = async (event) => {
 		evidence: spools.map((e) => (e === open ? onlyStation(e, 'diameter') : lightEvidence(e, 'diameter'))),
 		opened: open?.spool.id ?? null,
 		/** What was found of the one that is opened, so that it stands in the page. */
-		found: open ? foundBy('diameter', open, basis, Date.now()) : [],
+		found: share(open ? foundBy('diameter', open, basis, Date.now()) : []),
 		progress,
 		instruments: workshop.instruments
 	};

@@ -1,3 +1,4 @@
+import { share } from '$lib/shared-text';
 import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -10,15 +11,15 @@ export const load: PageServerLoad = async (event) => {
 	const { rows, references: beside, chances } = pickOf(whole, now, 'first');
 	return {
 		candidates,
-		defs,
+		defs: share(defs),
 		rule,
 		references: references ?? [],
-		picked: { rows, references: beside, chances },
+		picked: share({ rows, references: beside, chances }),
 		turned: whole.head.turned,
 		withdrawn: whole.withdrawn,
 		priors: whole.basis.priors.number,
 		flags: sheetOf(whole, now).flags,
 		lacks: lacksOf(whole),
-		parts: partsOf(whole, now)
+		parts: share(partsOf(whole, now))
 	};
 };

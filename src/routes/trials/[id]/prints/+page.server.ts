@@ -1,3 +1,4 @@
+import { share } from '$lib/shared-text';
 import { settingsOffered } from '$lib/core/calibration/offered';
 import { PRINT_QUANTITIES } from '$lib/core/prints/station';
 import { database } from '$lib/server/context';
@@ -33,7 +34,7 @@ export const load: PageServerLoad = async (event) => {
 		first: first?.spool.id ?? null,
 		opened: opened?.spool.id ?? null,
 		// What was found of the one that is opened is known here; a slow phone would work it out before it answers a key.
-		found: Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis, now)]] : []),
+		found: share(Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis, now)]] : [])),
 		weighed: pickInputOf(whole, now).criteria,
 		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => (e === opened ? onlyStation(e, 'prints') : lightEvidence(e, 'prints'))),
