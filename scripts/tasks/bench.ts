@@ -40,7 +40,7 @@ function twelveCriteria(input: Omit<PickInput, 'criteria' | 'rule'>): PickInput 
 		...c,
 		findings: Object.fromEntries(defs.map((d) => [d.id, c.findings[d.id.split('.')[0] as string]]))
 	}));
-	return { candidates, defs, criteria: defs.map((d) => ({ quantity: d.id, weight: 1, gate: null })), rule: 'weighted' };
+	return { candidates, defs, criteria: defs.map((d) => ({ quantity: d.id, weight: 1, gate: null, family: d.family })), rule: 'weighted' };
 }
 
 /** The sheet of forty spools, and the pick from it. */
