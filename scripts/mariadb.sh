@@ -33,7 +33,7 @@ make_data_directory() {
 	rm -rf "$data.new"
 	TMPDIR=$temporary mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$data.new" --auth-root-authentication-method=socket \
 		--auth-root-socket-user="$(id -un)" --skip-test-db --skip-name-resolve >"$dir/install.log" 2>&1 ||
-		die "mariadb-install-db failed: $(grep -m 1 ERROR "$dir/install.log"); see $dir/install.log"
+		die "mariadb-install-db failed: $(grep -m 1 ERROR "$dir/install.log" || tail -n 1 "$dir/install.log"); see $dir/install.log"
 	mv "$data.new" "$data"
 }
 

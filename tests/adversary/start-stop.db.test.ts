@@ -124,6 +124,15 @@ describe('a first start', () => {
 		expect(started.said()).toMatch(/MariaDB ended as soon as it was started: .*\[ERROR\]/);
 	});
 
+	it('without the program that makes the data directory says which one is missing', async () => {
+		const one = await instance();
+		const { PATH, DRAUGHT_SBIN } = ordinaryUser();
+		rmSync(join(PATH, 'mariadb-install-db'));
+		const started = one.run(resolve('scripts/mariadb.sh'), ['start', join(one.dir, 'own')], { PATH, DRAUGHT_SBIN });
+		expect(await started.ended).toBe(1);
+		expect(started.said()).toMatch(/mariadb-install-db failed: .*mariadb-install-db: command not found/);
+	});
+
 	it('keeps the socket where nobody else can look', async () => {
 		const one = await instance();
 		script('mariadb.sh', ['start', join(one.dir, 'own')]);
