@@ -87,6 +87,8 @@ test('a print is put right whole: result, piece, settings and the time it was pr
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
 	await expect(dialog.getByText('Choose a cause')).toBeVisible();
 	await dialog.getByText('the filament', { exact: true }).click();
+	await dialog.getByRole('group', { name: 'State of the spool' }).getByText('dried', { exact: true }).click();
+	await expect(dialog.getByText('Changes this print only')).toBeVisible();
 	await dialog.getByText('Settings', { exact: true }).click();
 	await dialog.getByLabel('Nozzle').fill('245');
 	await dialog.getByRole('button', { name: /^printed:/ }).click();
@@ -97,9 +99,29 @@ test('a print is put right whole: result, piece, settings and the time it was pr
 	await expect(prints).toContainText('Failed at 40 %');
 	await expect(prints).toContainText('245');
 	await expect(prints).toContainText('9:00');
+	await expect(prints).toContainText('dried');
 	await expect(prints).toContainText('Corrected: ticked the wrong line');
 	await prints.getByRole('button', { name: 'undo' }).click();
 	await expect(prints).toContainText('Finished');
+	await expect(prints).toContainText('as received');
+});
+
+test('a trial’s name and currency are put right with a reason, and undone', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Clibs', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/rules`);
+	const facts = page.getByRole('region', { name: 'Name, question, currency' });
+	await expect(facts.getByRole('button', { name: 'Save changes' })).toBeDisabled();
+	await facts.getByLabel('Name of the trial').fill('Clips');
+	await facts.getByLabel('Currency').selectOption('CZK');
+	await facts.getByLabel('Why').fill('typed in a hurry');
+	await facts.getByRole('button', { name: 'Save changes' }).click();
+	await expect(facts.getByRole('listitem')).toContainText('name Clips; currency CZK, typed in a hurry');
+	await expect(facts.getByLabel('Name of the trial')).toHaveValue('Clips');
+	await expect(facts.getByRole('button', { name: 'Save changes' })).toBeDisabled();
+	await facts.getByRole('button', { name: /^undo/ }).click();
+	await expect(facts.getByRole('listitem')).toContainText('(undone)');
+	await expect(facts.getByLabel('Name of the trial')).toHaveValue('Clibs');
+	await expect(facts.getByLabel('Currency')).toHaveValue('EUR');
 });
 
 test('trials and spools are archived, found again and brought back', async ({ page }) => {

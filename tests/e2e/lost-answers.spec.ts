@@ -151,7 +151,7 @@ test('a trial’s forms store once', async ({ page }) => {
 	});
 	await once(page, 'trial-facts', 'trialFacts', async (first) => {
 		if (first) await label(page, 'Name of the trial').fill('Lost and found');
-		await button(page, 'Save name').click();
+		await button(page, 'Save changes').click();
 	});
 	await once(page, 'own-measures', 'ownMeasure', async (first) => {
 		if (first) {

@@ -97,6 +97,7 @@ export function attempt(given: Partial<Attempt> = {}): Attempt {
 		tuning: false,
 		signs: [],
 		portionId: null,
+		condition: null,
 		printer: 'North',
 		nozzle: '0.4 brass',
 		settings: { nozzleC: 215, bedC: 60, fanPct: null, speedPct: null, flowPct: null, retractionMm: null, pressureAdvance: null },

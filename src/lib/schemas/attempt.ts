@@ -102,7 +102,14 @@ export type AttemptInput = z.input<typeof attemptBody>;
 
 /** What a correction of an attempt may supersede. */
 export const attemptReplacement = z
-	.object({ ...outcomeFields, outcome: outcomeFields.outcome.optional(), pieceId: id, settings, at: instant })
+	.object({
+		...outcomeFields,
+		outcome: outcomeFields.outcome.optional(),
+		pieceId: id,
+		settings,
+		at: instant,
+		condition: z.enum(CONDITIONS).describe('the state of the spool for this print; its history stays as it is')
+	})
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: saying('nothingCorrected') });
 

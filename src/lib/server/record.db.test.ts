@@ -10,6 +10,7 @@ import { intakeBody, intakeListBody, quoteBody, spoolFactsBody, type IntakeInput
 import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
 import { piece, reading, spool, verdict, writeLog } from './db/schema';
+import { conditionOf } from '$lib/core/conditions/condition-at';
 import { loadEvidence } from './evidence/load';
 import { addSpool, addSpools } from './intake/add-spool';
 import { postNote } from './notes/post';
@@ -263,6 +264,21 @@ describe('amendments', () => {
 			'replacement.percentReached percentWhole'
 		]);
 		expect(await errorsOf(replace({ outcome: 'ofNoUse' }))).toEqual(['replacement.cause causeMissing']);
+	});
+	it('a print noted in the wrong state has the one that was said, until that is undone; its spool keeps its history', async () => {
+		const { spoolId } = (await intake()).answer;
+		const { id, condition } = (await print(spoolId, { condition: 'dried', at: '2026-10-01T08:00:00Z' })).answer;
+		expect(condition).toBe('dried');
+		const states = async () => {
+			const [spool] = await loadEvidence(t.db, [spoolId]);
+			return spool?.attempts.map((a) => conditionOf(spool, a).kind);
+		};
+		const wrong = { targetKind: 'attempt' as const, action: 'correct' as const, reason: 'never was in the dryer' };
+		const { id: corrected } = (await amend(id, { ...wrong, replacement: { condition: 'asReceived' } })).answer;
+		await print(spoolId, { at: '2026-10-01T09:00:00Z' });
+		expect(await states()).toEqual(['asReceived', 'dried']);
+		await amend(id, { targetKind: 'attempt', action: 'undo', undoesId: corrected });
+		expect(await states()).toEqual(['dried', 'dried']);
 	});
 	it('a reading taken with another caliper than was noted', async () => {
 		const { spoolId } = (await intake()).answer;

@@ -28,6 +28,7 @@ import { loadSpool } from './spools/load';
 import { postSpecimen } from './strength/post-specimen';
 import { sheetOf } from './trials/findings';
 import { listTrials, loadTrial } from './trials/load';
+import { saidLater } from './trials/said-later';
 import { postHouseSpool, postProtocol, postTrial, postTrialFacts, postTrialLeave, postTrialSpool } from './trials/post';
 import { postPart, postPartState } from './use-log/use-log';
 import { listWorkshop, postInstrument, postPrinter, postPrinterFacts } from './workshop/workshop';
@@ -379,6 +380,22 @@ describe('use log, trial facts and membership', () => {
 		await postTrialFacts(t.db, checked(trialFactsBody, { trialId, name: 'First', question: 'Which one?' }), NOW);
 		expect((await loadTrial(t.db, trialId)).head).toMatchObject({ name: 'First', question: 'Which one?' });
 		expect((await listTrials(t.db)).find((x) => x.id === trialId)?.name).toBe('First');
+	});
+	it('what was said of a trial later is undone by itself, and stays in the list', async () => {
+		const trialId = (await postTrial(t.db, checked(trialBody, { name: 'Frist' }), NOW)).answer.id;
+		const say = async (facts: object, now: number) =>
+			(await postTrialFacts(t.db, checked(trialFactsBody, { trialId, ...facts }), now)).answer.id;
+		await say({ name: 'First', reason: 'a slip' }, NOW);
+		await say({ currency: 'CZK', question: '' }, NOW + 1);
+		const [second, first] = await saidLater(t.db, trialId);
+		expect([first, second]).toEqual([
+			{ id: first?.id, at: NOW, reason: 'a slip', undone: false, name: 'First' },
+			{ id: second?.id, at: NOW + 1, reason: 'said later', undone: false, question: null, currency: 'CZK' }
+		]);
+		const undo = { targetKind: 'trial', targetId: trialId, action: 'undo', undoesId: second?.id, at: ago(0) };
+		await postAmendment(t.db, checked(amendmentBody, undo), NOW + 2);
+		expect((await loadTrial(t.db, trialId)).head).toMatchObject({ name: 'First', currency: 'EUR' });
+		expect((await saidLater(t.db, trialId)).map((one) => one.undone)).toEqual([true, false]);
 	});
 	it('a spool leaves a trial and comes back; what was measured stays with it', async () => {
 		const spoolId = await intake();

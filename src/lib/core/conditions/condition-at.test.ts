@@ -75,6 +75,24 @@ describe('portions', () => {
 		const at = (moment: number, portionId: string | null) => conditionAt(history(events), moment, portionId).kind;
 		expect([at(15, cut.id), at(25, cut.id), at(35, cut.id)]).toEqual(['dried', 'soaked', 'soaked']);
 		expect([at(15, null), at(25, null), at(35, null)]).toEqual(['dried', 'dried', 'exposed']);
-		expect(conditionOf(history(events), { at: 25, portionId: cut.id }).kind).toBe('soaked');
+		expect(conditionOf(history(events), { at: 25, portionId: cut.id, condition: null }).kind).toBe('soaked');
+	});
+});
+
+describe('a print whose state was put right', () => {
+	const of = history([event({ kind: 'dried', at: 10 * HOUR })]);
+	const at = 34 * HOUR;
+	it('has the one that was said, since nobody knows when', () => {
+		expect(conditionOf(of, { at, portionId: null, condition: 'asReceived' })).toEqual({
+			kind: 'asReceived',
+			since: null,
+			hours: null,
+			humidityPct: null
+		});
+		expect(conditionOf(of, { at, portionId: null, condition: 'soaked' }).kind).toBe('soaked');
+	});
+	it('keeps the moment of its history where that says the same', () => {
+		expect(conditionOf(of, { at, portionId: null, condition: 'dried' })).toEqual(conditionAt(of, at));
+		expect(conditionAt(of, at).since).toBe(10 * HOUR);
 	});
 });

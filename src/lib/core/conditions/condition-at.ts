@@ -37,11 +37,14 @@ export function conditionAt({ events, dryForH }: History, at: number, portionId:
 const CHANGES: readonly SpoolEvent['kind'][] = ['dried', 'drying', 'exposed', 'soaked'];
 
 /**
- * The state in which something was printed.
+ * The state in which something was printed: what the history of its spool says, unless it was put right for this print. Since when is known only where
+ * the history says the same.
  * @example conditionOf(evidence, evidence.attempts[0]).kind // 'asReceived'
  */
-export const conditionOf = (history: History, { at, portionId }: Pick<Attempt, 'at' | 'portionId'>): ConditionAt =>
-	conditionAt(history, at, portionId);
+export function conditionOf(history: History, { at, portionId, condition }: Pick<Attempt, 'at' | 'portionId' | 'condition'>): ConditionAt {
+	const told = conditionAt(history, at, portionId);
+	return condition === null || condition === told.kind ? told : { ...AS_RECEIVED, kind: condition };
+}
 
 /** When an event began to matter: a drying with its start, since what is printed from the dryer is dried. */
 const beginOf = (event: SpoolEvent): number => event.drying?.startedAt ?? event.at;

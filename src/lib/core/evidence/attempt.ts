@@ -1,4 +1,4 @@
-import type { FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '../closed-lists';
+import type { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '../closed-lists';
 import type { Amended } from './amended';
 
 export type FailureCause = (typeof FAILURE_CAUSES)[number];
@@ -33,6 +33,8 @@ export type Attempt = Amended & {
 	signs: (typeof WATER_SIGNS)[number][];
 	/** The portion it was printed from, by the event that cut it off; null for the spool itself. */
 	portionId: string | null;
+	/** The state of the spool as it was put right for this print; null where its history tells it. */
+	condition: (typeof CONDITIONS)[number] | null;
 	printer: string | null;
 	nozzle: string | null;
 	settings: PrintSettings;

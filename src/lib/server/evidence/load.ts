@@ -179,6 +179,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								tuning: a.tuning,
 								signs: a.signs ?? [],
 								portionId: a.portionId,
+								condition: null,
 								printer: p?.name ?? null,
 								nozzle: p?.nozzle ?? null,
 								settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },

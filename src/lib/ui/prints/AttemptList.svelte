@@ -75,12 +75,14 @@
 	let editor = $state<ReadingEditor>();
 	/** When it was really printed, if that was noted wrongly. */
 	const printed = new When();
-	const FIELDS = ['percentReached', 'cause', 'failure', 'outcome', 'pieceId', 'settings'].map((name) => `replacement.${name}`);
+	const FIELDS = ['percentReached', 'cause', 'failure', 'outcome', 'pieceId', 'settings', 'condition'].map((name) => `replacement.${name}`);
 	const amending = new Amending<Attempt>('attempt', () => onchange(), [...FIELDS, 'replacement', 'when'], printed);
 	let draft = $state<AttemptEdit | null>(null);
 
+	const stateBefore = (attempt: Attempt) => conditionOf(history, attempt).kind;
+
 	function edit(attempt: Attempt): void {
-		draft = editOf(attempt);
+		draft = editOf(attempt, stateBefore(attempt));
 		printed.backToNow();
 		amending.edit(attempt);
 	}
@@ -173,8 +175,12 @@
 	placeholder="belt was loose"
 	correction={() => {
 		const at = printed.isNow ? {} : { at: printed.moment().at };
-		return { replacement: amending.chosen && draft ? { ...correctedIn(amending.chosen, draft), ...at } : {} };
+		const { chosen } = amending;
+		return { replacement: chosen && draft ? { ...correctedIn(chosen, stateBefore(chosen), draft), ...at } : {} };
 	}}
 >
-	{#if draft && amending.chosen}<EditPrint at={amending.chosen.at} {draft} {pieces} {printed} errors={amending.errors} />{/if}
+	{#if draft && amending.chosen}
+		{@const { at } = amending.chosen}
+		<EditPrint {at} condition={stateBefore(amending.chosen)} {draft} {pieces} {printed} errors={amending.errors} />
+	{/if}
 </AmendDialog>

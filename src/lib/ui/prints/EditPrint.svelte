@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES } from '$lib/core/closed-lists';
 	import type { Piece } from '$lib/core/evidence/piece';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Label, Select } from 'flowbite-svelte';
@@ -7,7 +7,7 @@
 	import Field from '../form/Field.svelte';
 	import type { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { CAUSE_WORDS, choices, FAILURE_KIND_WORDS, OUTCOME_WORDS } from '../words/closed-lists';
+	import { CAUSE_WORDS, choices, CONDITION_WORDS, FAILURE_KIND_WORDS, OUTCOME_WORDS } from '../words/closed-lists';
 	import { dayAndTime } from '../words/numbers';
 	import { SETTING_WORDS } from '../words/settings';
 	import type { AttemptEdit } from './attempt-edit';
@@ -15,12 +15,14 @@
 	type Props = {
 		/** When it was printed, as it stands. */
 		at: number;
+		/** The state it was printed in, as it stands. */
+		condition: AttemptEdit['condition'];
 		draft: AttemptEdit;
 		pieces: readonly Pick<Piece, 'id' | 'name' | 'version'>[];
 		printed: When;
 		errors: readonly FieldError[];
 	};
-	let { at, draft, pieces, printed, errors }: Props = $props();
+	let { at, condition, draft, pieces, printed, errors }: Props = $props();
 	const SETTINGS = Object.entries(SETTING_WORDS) as [keyof typeof SETTING_WORDS, (typeof SETTING_WORDS)[keyof typeof SETTING_WORDS]][];
 </script>
 
@@ -52,6 +54,17 @@
 		{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 	</Select>
 </div>
+<Choice
+	name="edit-condition"
+	path="replacement.condition"
+	legend="State of the spool"
+	bind:value={draft.condition}
+	{errors}
+	options={choices(CONDITIONS, CONDITION_WORDS)}
+/>
+{#if draft.condition !== condition}
+	<p class="small">Changes this print only; what happened to the spool stays as noted.</p>
+{/if}
 <details>
 	<summary class="font-medium">Settings</summary>
 	<div class="mt-2 grid gap-2 sm:grid-cols-2">

@@ -1,11 +1,18 @@
+import type { ConditionKind } from '$lib/core/finding/types';
 import type { Attempt } from '$lib/core/evidence/attempt';
 import { textOf, textOrNumber, type AttemptDraft } from './attempt-draft';
 
 /** What can be put right about a print. Text stays text until the server reads it. */
-export type AttemptEdit = Pick<AttemptDraft, 'outcome' | 'percentReached' | 'cause' | 'failure' | 'tuning' | 'pieceId' | 'settings'>;
+export type AttemptEdit = Pick<
+	AttemptDraft,
+	'outcome' | 'percentReached' | 'cause' | 'failure' | 'tuning' | 'pieceId' | 'settings' | 'condition'
+>;
 
-/** A print as it stands, to be put right. */
-export function editOf(attempt: Attempt): AttemptEdit {
+/**
+ * A print as it stands, to be put right.
+ * @param condition the state it was printed in
+ */
+export function editOf(attempt: Attempt, condition: ConditionKind): AttemptEdit {
 	const { outcome, cause, failure, tuning, pieceId, settings, percentReached } = attempt;
 	return {
 		outcome,
@@ -14,18 +21,20 @@ export function editOf(attempt: Attempt): AttemptEdit {
 		failure,
 		tuning,
 		pieceId,
-		settings: textOf(settings)
+		settings: textOf(settings),
+		condition
 	};
 }
 
 /** What was changed, as the fields of a correction; what was not touched is left out. */
-export function correctedIn(attempt: Attempt, edit: AttemptEdit): Record<string, unknown> {
-	const before = editOf(attempt);
+export function correctedIn(attempt: Attempt, condition: ConditionKind, edit: AttemptEdit): Record<string, unknown> {
+	const before = editOf(attempt, condition);
 	const changed = (name: keyof AttemptEdit) => JSON.stringify(edit[name]) !== JSON.stringify(before[name]);
 	const end = (['outcome', 'percentReached', 'cause', 'failure'] as const).some(changed);
 	return {
 		...(end ? endOf(edit) : {}),
 		...(changed('tuning') ? { tuning: edit.tuning } : {}),
+		...(changed('condition') ? { condition: edit.condition } : {}),
 		...(changed('pieceId') ? { pieceId: edit.pieceId } : {}),
 		...(changed('settings') ? { settings: settingsOf(edit.settings) } : {})
 	};

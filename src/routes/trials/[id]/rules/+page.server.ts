@@ -1,14 +1,22 @@
 import { database } from '$lib/server/context';
+import { pathId } from '$lib/server/http/path-id';
 import { searchSpools } from '$lib/server/spools/search';
+import { saidLater } from '$lib/server/trials/said-later';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
-	const [whole, workshop, all] = await Promise.all([trialOfRequest(event), listWorkshop(database()), searchSpools(database(), '')]);
+	const [whole, workshop, all, later] = await Promise.all([
+		trialOfRequest(event),
+		listWorkshop(database()),
+		searchSpools(database(), ''),
+		saidLater(database(), pathId(event))
+	]);
 	return {
 		printers: workshop.printers,
 		pieces: [...workshop.pieces].reverse(),
+		later,
 		others: all.filter((s) => !s.archived && !(s.id in whole.roles))
 	};
 };

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, FAMILIES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
-	import { CURRENCIES } from '$lib/core/units/money';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -19,8 +18,8 @@
 		SETTINGS_POLICY_WORDS
 	} from '$lib/ui/words/closed-lists';
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
-	import { untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
+	import TrialFacts from '$lib/ui/trial/TrialFacts.svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
@@ -39,10 +38,9 @@
 	});
 	let rules = $state(start());
 	const versions = new Form({ supersedes: true, fields: ['pieceIds', 'repeats', 'diameterPlaces', 'strengthHighN'] });
-	const naming = new Form({ supersedes: true, fields: ['name', 'question'] });
 	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high', 'words'] });
 	const form = new Form({ fields: [] });
-	const problem = $derived(versions.problem || naming.problem || measuring.problem || form.problem);
+	const problem = $derived(versions.problem || measuring.problem || form.problem);
 	let said = $state('');
 	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '', words: '' });
 	let measure = $state(freshMeasure());
@@ -50,7 +48,7 @@
 	let told = $state<'number' | 'words'>('number');
 	let family = $state<(typeof OWN_FAMILIES)[number] | 'none'>('none');
 	let add = $state('');
-	let facts = $state(untrack(() => ({ name: data.head.name, question: data.head.question ?? '', currency: data.head.currency })));
+	const facts = $derived({ name: data.head.name, question: data.head.question ?? '', currency: data.head.currency });
 	/** Leaving asks twice: the second click takes the spool out. */
 	let leaving = $state<string | null>(null);
 
@@ -207,30 +205,17 @@
 		<Button type="submit" size="sm">Save rules</Button>
 	</form>
 	<Later>
-		<form
-			class="panel space-y-3 px-4 py-3"
-			novalidate
-			onsubmit={async (e) => {
-				e.preventDefault();
-				await post(naming, 'trial-facts', facts, 'Saved; what stood there before stays on record.');
-			}}
-		>
-			<h2 class="font-semibold">Name, question, currency</h2>
-			<Field id="trial-name" path="name" label="Name of the trial" bind:value={facts.name} errors={naming.errors} />
-			<Field id="trial-question" path="question" label="Question" bind:value={facts.question} errors={naming.errors} />
-			<div>
-				<Label for="trial-currency">Currency</Label>
-				<Select
-					placeholder=""
-					id="trial-currency"
-					size="sm"
-					bind:value={facts.currency}
-					items={CURRENCIES.map((c) => ({ value: c, name: c }))}
-				/>
-				<p class="small">Prices in another currency stay as they are, and are not ranked with these.</p>
-			</div>
-			<Button type="submit" size="sm" color="alternative">Save name</Button>
-		</form>
+		{#key JSON.stringify(facts)}
+			<TrialFacts
+				trialId={data.head.id}
+				{facts}
+				later={data.later}
+				onchange={async (words) => {
+					await invalidateAll();
+					said = words;
+				}}
+			/>
+		{/key}
 		<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
 			<h2 class="font-semibold">Blind scoring</h2>
 			<Toggle

@@ -1,0 +1,28 @@
+import { inForce } from '$lib/core/amendments/apply';
+import type { Reader } from '../db/client';
+import { factsOf } from '../facts/facts';
+
+/** What was said of a trial after it was begun: only what was changed is there. */
+export type SaidLater = {
+	id: string;
+	at: number;
+	reason: string;
+	undone: boolean;
+	name?: string;
+	/** Null takes it away. */
+	question?: string | null;
+	currency?: string;
+};
+
+/** Names, questions and currencies a trial was given later, newest first; undone ones among them. Whether it is put away is told elsewhere. */
+export async function saidLater(db: Reader, trialId: string): Promise<SaidLater[]> {
+	const all = (await factsOf(db, 'trial', [trialId])).get(trialId) ?? [];
+	const standing = new Set(inForce(all).map((a) => a.id));
+	return all
+		.flatMap(({ id, at, action, reason, replacement }) => {
+			const { name, question, currency } = (replacement ?? {}) as Partial<SaidLater>;
+			const facts = Object.fromEntries(Object.entries({ name, question, currency }).filter(([, value]) => value !== undefined));
+			return action === 'correct' && Object.keys(facts).length > 0 ? [{ id, at, reason, undone: !standing.has(id), ...facts }] : [];
+		})
+		.reverse();
+}
