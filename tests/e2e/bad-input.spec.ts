@@ -18,11 +18,12 @@ const diameters = async (spoolId: string) => {
 test('intake: the error stands at its field, what was typed stays, nothing is stored', async ({ page }) => {
 	const { trialId } = await makeTrial(server.url, 'Bad intake', []);
 	await open(page, `${server.url}/trials/${trialId}/intake`);
-	await page.getByLabel('Material').fill('PETG');
 	await page.getByLabel('Price, EUR').fill('about twenty');
 	await page.getByLabel('Filament weight').fill('1');
 	await page.getByLabel('Label temperature').fill('21');
 	await page.getByRole('button', { name: 'Add spool' }).click();
+	// All at once: what is missing, and what cannot be read.
+	await expect(page.getByText('Material is missing')).toBeVisible();
 	await expect(page.getByText('Price, EUR is not a price such as 21.90')).toBeVisible();
 	await expect(page.getByText('Label temperature looks wrong for a nozzle temperature')).toBeVisible();
 	await expect(page.getByLabel('Price, EUR')).toHaveValue('about twenty');
@@ -30,10 +31,15 @@ test('intake: the error stands at its field, what was typed stays, nothing is st
 	await expect(page.getByText('No spool yet.')).toBeVisible();
 	await page.getByRole('button', { name: 'Use 1 kg' }).click();
 	await expect(page.getByLabel('Filament weight')).toHaveValue('1 kg');
+	await page.getByLabel('Material').fill('PETG');
 	await page.getByLabel('Price, EUR').fill('20,50');
+	await page.getByLabel('Good points').fill('wound neatly');
 	await page.getByLabel('Label temperature').fill('210-230 C');
 	await page.getByRole('button', { name: 'Add spool' }).click();
 	await expect(page.getByText('added. Write the code')).toBeVisible();
+	await expect(page.getByLabel('Good points')).toHaveValue('');
+	const bundle = (await (await fetch(`${server.url}/api/v1/trials/${trialId}/bundle`)).json()) as { tables: { readings: object[] } };
+	expect(bundle.tables.readings).toMatchObject([{ quantity: 'goodPoints', typedText: 'wound neatly', station: 'intake' }]);
 });
 
 test('a pasted list: wrong rows are named, nothing is taken in until all are right', async ({ page }) => {
@@ -44,9 +50,11 @@ test('a pasted list: wrong rows are named, nothing is taken in until all are rig
 	await expect(page.getByText('Nothing pasted yet.')).toBeVisible();
 	await paste.fill('Material\tPrice\tFilament weight');
 	await expect(page.getByText('There is a heading but no spool under it.')).toBeVisible();
-	await paste.fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\tcheap\t1 kg\nASA\t30\t-5 g');
-	await page.getByRole('button', { name: 'Add 3 spools' }).click();
-	await expect(page.getByText('Nothing was added: 2 things to put right.')).toBeVisible();
+	await paste.fill('Material\tPrice\tFilament weight\nPETG\t20\t1 kg\nPLA\tcheap\t1 kg\nASA\t30\t-5 g\n\t25\theavy');
+	await page.getByRole('button', { name: 'Add 4 spools' }).click();
+	await expect(page.getByText('Nothing was added: 4 things to put right.')).toBeVisible();
+	await expect(page.getByRole('row', { name: /^4/ })).toContainText('material is missing');
+	await expect(page.getByRole('row', { name: /^4/ })).toContainText('filament weight');
 	await expect(page.getByRole('row', { name: /^2 PLA/ })).toContainText('price is not a price');
 	await expect(page.getByRole('row', { name: /^3 ASA/ })).toContainText('filament weight must be above zero');
 	await expect(page.getByText('No spool yet.')).toBeVisible();

@@ -28,6 +28,13 @@ const quoteFields = {
 
 const obtained = z.enum(OBTAINED);
 
+/** What was seen at unboxing. */
+const unboxed = {
+	nothingOdd: z.boolean().optional(),
+	odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
+	good: words().optional().describe('good points: wound neatly, a bag that can be closed again')
+};
+
 /** What intake asks: material, price, net mass and label temperature; everything else may come later. */
 export const intakeBody = z.object({
 	id,
@@ -56,8 +63,7 @@ export const intakeBody = z.object({
 	quoteKind: quoteFields.quoteKind,
 	obtained: obtained.optional(),
 	reelMaterial: z.enum(REEL_MATERIALS).optional(),
-	nothingOdd: z.boolean().optional(),
-	odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
+	...unboxed,
 	note: words(2000).optional(),
 	at: instant,
 	zone
@@ -79,12 +85,11 @@ export const unboxingBody = z
 	.object({
 		id,
 		spoolId: id,
-		nothingOdd: z.boolean().optional(),
-		odd: z.partialRecord(z.enum(ODDITIES), words()).optional(),
+		...unboxed,
 		at: instant,
 		zone
 	})
-	.refine((b) => b.nothingOdd || Object.keys(b.odd ?? {}).length > 0, { error: saying('nothingOddSaid'), path: ['odd'] });
+	.refine((b) => b.nothingOdd || b.good || Object.keys(b.odd ?? {}).length > 0, { error: saying('nothingOddSaid'), path: ['odd'] });
 
 export const filamentBody = z.object({
 	id,

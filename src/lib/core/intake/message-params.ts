@@ -4,6 +4,7 @@ import type { None } from '../finding/none';
 export type IntakeMessages = {
 	notLookedAt: None;
 	nothingOdd: None;
+	goodPoints: { words: string };
 	'odd.seal': { words: string };
 	'odd.desiccant': { words: string };
 	'odd.winding': { words: string };

@@ -18,10 +18,12 @@ describe('a pasted list of spools', () => {
 		});
 	});
 	it('takes the empty and the full spool, the reel, what the box was like, and a list or a sale price', () => {
-		const heads = 'Material\tList price\tSale price\tFull spool\tEmpty spool\tReel\tUnboxing\tNote';
-		expect(readPaste(`${heads}\nPETG\t25\t19,90\t1240 g\t240 g\tCardboard\tfine\tblue\nPLA\t20\t\t\t\t\tseal open\t`)).toEqual({
+		const heads = 'Material\tList price\tSale price\tFull spool\tEmpty spool\tReel\tUnboxing\tGood points\tNote';
+		expect(
+			readPaste(`${heads}\nPETG\t25\t19,90\t1240 g\t240 g\tCardboard\tfine\twound neatly\tblue\nPLA\t20\t\t\t\t\tseal open\t\t`)
+		).toEqual({
 			ok: true,
-			fields: ['material', 'grossMass', 'tare', 'reelMaterial', 'note', 'price', 'quoteKind', 'nothingOdd'],
+			fields: ['material', 'grossMass', 'tare', 'reelMaterial', 'good', 'note', 'price', 'quoteKind', 'nothingOdd'],
 			ignored: [],
 			rows: [
 				{
@@ -32,6 +34,7 @@ describe('a pasted list of spools', () => {
 					tare: '240 g',
 					reelMaterial: 'card',
 					nothingOdd: 'yes',
+					good: 'wound neatly',
 					note: 'blue; list price 25'
 				},
 				{ material: 'PLA', price: '20', quoteKind: 'list', note: 'unboxing: seal open' }

@@ -21,6 +21,7 @@ const HEADINGS: Record<string, readonly string[]> = {
 	reelMaterial: ['spoolbody', 'reel', 'reelmaterial'],
 	hardness: ['hardness', 'shore'],
 	unboxing: ['unboxing', 'box', 'odd', 'anythingwrong'],
+	good: ['goodpoints', 'good', 'liked'],
 	note: ['note', 'notes', 'remark']
 };
 

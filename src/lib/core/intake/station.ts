@@ -7,6 +7,9 @@ import type { Station } from '../station';
 /** What may be odd when a spool is unboxed, in the order the eye meets it. */
 export const ODDITIES = ['seal', 'desiccant', 'winding', 'label', 'spoolBody', 'dirt', 'odour', 'brittle'] as const;
 
+/** Every reading that unboxing can give: something odd, nothing odd, what was good. */
+export const UNBOXING_READINGS = ['nothingOdd', 'goodPoints', ...ODDITIES] as const;
+
 export type Oddity = (typeof ODDITIES)[number];
 
 const isOddity = (quantity: string): quantity is Oddity => (ODDITIES as readonly string[]).includes(quantity);
@@ -34,8 +37,13 @@ export const intakeStation: Station = {
 
 /** Count of odd things seen at unboxing. One look by one person: exact as a count, thin as a judgement. */
 function findOdd(evidence: SpoolEvidence): Finding {
-	const looks = evidence.readings.filter((r) => r.station === 'intake' && (r.quantity === 'nothingOdd' || isOddity(r.quantity)));
+	const seen = evidence.readings.filter((r) => r.station === 'intake');
+	const looks = seen.filter((r) => r.quantity === 'nothingOdd' || isOddity(r.quantity));
 	const counted = looks.filter((r) => r.status === 'counts');
+	// Good points take nothing away from what is odd, and say nothing of the rest.
+	const good = seen
+		.filter((r) => r.quantity === 'goodPoints' && r.status === 'counts')
+		.map((r) => say('goodPoints', { words: r.typedText }));
 	const odd = counted.flatMap((r) => (isOddity(r.quantity) ? [{ oddity: r.quantity, words: r.typedText }] : []));
 	const common = {
 		subject: { spoolId: evidence.spool.id, condition: null, pieceId: null },
@@ -52,6 +60,7 @@ function findOdd(evidence: SpoolEvidence): Finding {
 		return makeFinding(intakeOdd, {
 			...common,
 			sampling: { kind: 'unknown', reason: say('notLookedAt') },
+			messages: good,
 			missing: [{ action: 'unbox', station: 'intake', count: 1, minutes: 1, params: {} }]
 		});
 	return makeFinding(intakeOdd, {
@@ -60,6 +69,6 @@ function findOdd(evidence: SpoolEvidence): Finding {
 		n: 1,
 		sampling: { kind: 'exact', value: odd.length },
 		gradeAtMost: 'thin',
-		messages: odd.length === 0 ? [say('nothingOdd')] : odd.map(({ oddity, words }) => say(`odd.${oddity}`, { words }))
+		messages: [...(odd.length === 0 ? [say('nothingOdd')] : odd.map(({ oddity, words }) => say(`odd.${oddity}`, { words }))), ...good]
 	});
 }

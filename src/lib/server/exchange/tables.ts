@@ -6,7 +6,7 @@ import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
 import { PIECE_KINDS } from '$lib/core/pieces/library';
 import { MARK_IDS } from '$lib/core/pieces/types';
 import { spellsMaterial } from '$lib/core/intake/bench-code';
-import { ODDITIES } from '$lib/core/intake/station';
+import { UNBOXING_READINGS } from '$lib/core/intake/station';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
 import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
@@ -296,7 +296,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.reading,
 		about: 'raw observations as typed',
 		rules: {
-			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), 'nothingOdd', ...ODDITIES]),
+			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), ...UNBOXING_READINGS]),
 			typedText: requiredWords(),
 			...readingContextCells,
 			resolution: finite.min(0),

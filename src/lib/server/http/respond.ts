@@ -1,5 +1,6 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
+import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
 import { isAway, isDuplicate, isFull, isLost, OutcomeUnknown } from '../db/errors';
@@ -26,16 +27,19 @@ function json(value: unknown, status = 200): Response {
 /**
  * A route that keeps something: body read under its limit, checked by its schema, written once, acknowledged after COMMIT.
  * 201 the first time, 200 when the same id and body came again.
+ * @param faultsBeside what else is wrong with a body that its schema refused: all of it is told at once
  */
 export function keep<S extends z.ZodType, T>(
 	schema: S,
 	write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>,
-	limit: number = LIMITS.capture
+	limit: number = LIMITS.capture,
+	faultsBeside: (body: unknown, refused: readonly FieldError[]) => FieldError[] = () => []
 ) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
-			const parsed = read(schema, await readJson(event.request, limit));
-			if (!parsed.ok) throw refuse(parsed.errors);
+			const body = await readJson(event.request, limit);
+			const parsed = read(schema, body);
+			if (!parsed.ok) throw refuse([...parsed.errors, ...faultsBeside(body, parsed.errors)]);
 			const { answer, repeated } = await withClockAhead(event.request, () => write(database(), parsed.value, Date.now()));
 			return json(answer, repeated ? 200 : 201);
 		});

@@ -4,17 +4,15 @@ import { v7 } from 'uuid';
 import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { IntakeBody } from '$lib/schemas/spool';
 import { keepQuote } from '../cost/keep-quote';
-import { readQuote } from '../cost/read-quote';
 import type { Database, Transaction } from '../db/client';
 import { claim, event, filament, lot, maker, note, spool, trial, trialSpool } from '../db/schema';
 import { refuse } from '../problem';
-import { keepReadings, readFields } from '../readings/keep-readings';
+import { keepReadings } from '../readings/keep-readings';
 import { isFuture } from '../time';
 import { raiseFilament, raiseTrial } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { chooseCode, lockCodes } from './bench-codes';
-import { readClaims } from './claims';
-import { massesApart, massFields } from './masses';
+import { readTexts } from './texts';
 import { unboxingValues } from './unboxing';
 
 export type AddedSpool = { spoolId: string; filamentId: string; benchCode: string };
@@ -60,14 +58,10 @@ async function takeInRow(
 	const at = Date.parse(body.at);
 	const errors: FieldError[] = [];
 	if (isFuture(at, now)) errors.push(fieldError('at', 'future'));
-	const money = readQuote({ price: body.price, shipping: body.shipping, netMass: body.netMass, quantity: body.quantity });
-	errors.push(...money.errors);
 	const filamentId = await findFilament(tx, body);
 	const newFilamentId = filamentId ?? v7();
-	const claims = readClaims(newFilamentId, body, now);
-	errors.push(...claims.errors);
-	const masses = readFields(massFields(body), errors);
-	errors.push(...massesApart(masses));
+	const { money, claims, masses, errors: unread } = readTexts(body, newFilamentId, now);
+	errors.push(...unread);
 	const code = await chooseCode(tx, body.benchCode);
 	if (!code.ok) errors.push(code.error);
 	if (trialId) {
@@ -84,7 +78,7 @@ async function takeInRow(
 			material: body.material,
 			createdAt: now
 		});
-	if (claims.rows.length > 0) await tx.insert(claim).values(claims.rows);
+	if (claims.length > 0) await tx.insert(claim).values(claims);
 	if (money.netMassG !== null)
 		await tx.insert(claim).values({
 			id: v7(),

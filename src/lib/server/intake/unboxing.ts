@@ -7,12 +7,18 @@ import { pastInstant } from '../time';
 import { raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 
-/** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd. */
-export function unboxingValues(seen: { nothingOdd?: boolean; odd?: Partial<Record<(typeof ODDITIES)[number], string>> }): ReadValue[] {
+/** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd, and what was good. */
+export function unboxingValues(seen: {
+	nothingOdd?: boolean;
+	odd?: Partial<Record<(typeof ODDITIES)[number], string>>;
+	good?: string;
+}): ReadValue[] {
 	const base = { typedUnit: '', resolution: null };
+	const good = seen.good ? [{ ...base, quantity: 'goodPoints', value: 1, typedText: seen.good }] : [];
 	const odd = ODDITIES.filter((oddity) => seen.odd?.[oddity] !== undefined);
-	if (odd.length > 0) return odd.map((oddity) => ({ ...base, quantity: oddity, value: 1, typedText: seen.odd?.[oddity] ?? '' }));
-	return seen.nothingOdd ? [{ ...base, quantity: 'nothingOdd', value: 0, typedText: 'nothing odd' }] : [];
+	if (odd.length > 0)
+		return [...odd.map((oddity) => ({ ...base, quantity: oddity, value: 1, typedText: seen.odd?.[oddity] ?? '' })), ...good];
+	return seen.nothingOdd ? [{ ...base, quantity: 'nothingOdd', value: 0, typedText: 'nothing odd' }, ...good] : good;
 }
 
 /** What was seen at unboxing, when it was not said at intake. */

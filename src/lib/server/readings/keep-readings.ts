@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { ODDITIES } from '$lib/core/intake/station';
+import { UNBOXING_READINGS } from '$lib/core/intake/station';
 import { contextOfReading, type ReadingContext } from '$lib/core/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
@@ -20,10 +20,10 @@ type Given = ReadValue &
 	Partial<ReadingContext> &
 	Pick<Row, 'roomTemperatureC' | 'roomHumidityPct' | 'photoId' | 'photoCorners' | 'instrumentCheckId'> & { id?: string };
 
-const isOddity = (quantity: string): boolean => quantity === 'nothingOdd' || (ODDITIES as readonly string[]).includes(quantity);
+const isSeenAtUnboxing = (quantity: string): boolean => (UNBOXING_READINGS as readonly string[]).includes(quantity);
 
 /** The station a quantity belongs to: what is seen at unboxing is no quantity that is typed. */
-const stationOf = (quantity: string): string => (isOddity(quantity) ? 'intake' : (READING_QUANTITIES[quantity]?.station ?? 'own'));
+const stationOf = (quantity: string): string => (isSeenAtUnboxing(quantity) ? 'intake' : (READING_QUANTITIES[quantity]?.station ?? 'own'));
 
 /** Every raw reading is written here, whatever form or station it came by. Inside a running write. */
 export async function keepReadings(tx: Transaction, { spoolId, takenAt, zone, now }: Taken, given: readonly Given[]): Promise<void> {

@@ -27,7 +27,8 @@
 		grossMass: 'full spool',
 		tare: 'empty spool',
 		reelMaterial: 'spool body',
-		nothingOdd: 'nothing wrong'
+		nothingOdd: 'nothing wrong',
+		good: 'good points'
 	};
 	const nameOf = (field: string) => NAMES[field] ?? field;
 	const when = new When();

@@ -4,7 +4,11 @@
 	import { ODDITY_WORDS } from '../words/oddities';
 
 	/** Null: nothing said. An empty record: nothing odd. */
-	let { odd = $bindable(), idPrefix }: { odd: Partial<Record<Oddity, string>> | null; idPrefix: string } = $props();
+	let {
+		odd = $bindable(),
+		good = $bindable(),
+		idPrefix
+	}: { odd: Partial<Record<Oddity, string>> | null; good: string; idPrefix: string } = $props();
 
 	function toggle(oddity: Oddity, on: boolean): void {
 		const next = { ...(odd ?? {}) };
@@ -55,4 +59,8 @@
 			</div>
 		{/each}
 	</div>
+	<label class="mt-1.5 flex flex-wrap items-center gap-2" for="{idPrefix}-good">
+		<span class="w-28 shrink-0">Good points</span>
+		<Input size="sm" id="{idPrefix}-good" class="max-w-md grow py-1" placeholder="wound neatly, bag closes again" bind:value={good} />
+	</label>
 </fieldset>

@@ -22,6 +22,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	noPrice: () => 'No price noted.',
 	priceHidden: () => 'The price is hidden while the trial is blind.',
 	nothingOdd: () => 'Nothing wrong at unboxing.',
+	goodPoints: (p) => `Good at unboxing: ${p.words}.`,
 	'odd.seal': (p) => oddity('Seal', p),
 	'odd.desiccant': (p) => oddity('Desiccant', p),
 	'odd.winding': (p) => oddity('Winding', p),

@@ -79,6 +79,7 @@ function everyState() {
 		evidence({
 			readings: [
 				reading({ station: 'intake', quantity: 'nothingOdd', value: 0 }),
+				reading({ station: 'intake', quantity: 'goodPoints', value: 1, typedText: 'wound neatly' }),
 				reading({ station: 'own', quantity: 'own', value: 3, ownMeasureId: 'm1' })
 			]
 		}),

@@ -1,5 +1,6 @@
 import { intakeBody } from '$lib/schemas/spool';
-import { keep } from '$lib/server/http/respond';
+import { keep, LIMITS } from '$lib/server/http/respond';
 import { addSpool } from '$lib/server/intake/add-spool';
+import { faultsBeside } from '$lib/server/intake/texts';
 
-export const POST = keep(intakeBody, addSpool);
+export const POST = keep(intakeBody, addSpool, LIMITS.capture, faultsBeside);

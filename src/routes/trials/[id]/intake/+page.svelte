@@ -63,6 +63,7 @@
 	const labelUnit = new ChosenUnit('label-mass', ['g', 'kg', 'lb']);
 	const scaleUnit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
+	let good = $state('');
 	let said = $state('');
 	let pasting = $state(untrack(() => page.url.searchParams.has('paste')));
 	const opened = new When();
@@ -72,6 +73,7 @@
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
 	let later = $state<Partial<Record<Oddity, string>> | null>(null);
+	let laterGood = $state('');
 
 	// One types the material first; on a phone a keyboard that opens by itself would cover the page.
 	onMount(() => {
@@ -106,7 +108,8 @@
 			...(colourHex ? { colourHex } : {}),
 			obtained,
 			...(reelMaterial ? { reelMaterial } : {}),
-			...unboxing
+			...unboxing,
+			...(good.trim() ? { good } : {})
 		});
 		if (!sent.ok) return;
 		said = `${sent.answer.benchCode} added. Write the code on the spool.`;
@@ -114,18 +117,21 @@
 		colourHex = '';
 		reelMaterial = null;
 		odd = null;
+		good = '';
 		await invalidateAll();
 		document.getElementById('material')?.focus();
 	}
 
 	async function keepLook(spoolId: string): Promise<void> {
-		if (later === null) return;
+		if (later === null && !laterGood.trim()) return;
 		const sent = await looking.send('unboxings', {
 			spoolId,
-			...(Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later })
+			...(later === null ? {} : Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }),
+			...(laterGood.trim() ? { good: laterGood } : {})
 		});
 		if (!sent.ok) return;
 		later = null;
+		laterGood = '';
 		await invalidateAll();
 		const following = data.unseen.find((s) => s !== spoolId);
 		await goto(`?${following ? `spool=${following}` : ''}`, { keepFocus: true, noScroll: true });
@@ -206,7 +212,7 @@
 						hint="proposed: {data.code ?? 'type one'}"
 					/>
 				</div>
-				<Unboxing bind:odd idPrefix="new" />
+				<Unboxing bind:odd bind:good idPrefix="new" />
 				<details class="panel px-3 py-2">
 					<summary class="font-medium">Optional: tolerance, colour, lot, weights, shipping, how obtained, note</summary>
 					<div class="mt-3 grid gap-3 sm:grid-cols-3">
@@ -323,9 +329,9 @@
 						}}
 					>
 						<FormProblem title={looking.problem} />
-						<Unboxing bind:odd={later} idPrefix="later" />
+						<Unboxing bind:odd={later} bind:good={laterGood} idPrefix="later" />
 						<WhenField when={looked} id="looked" errors={looking.errors} />
-						<Button type="submit" size="xs" disabled={later === null}>Save</Button>
+						<Button type="submit" size="xs" disabled={later === null && !laterGood.trim()}>Save</Button>
 					</form>
 				{:else if open}
 					<a class="link text-[0.9rem]" href="?spool={spool.id}">Inspect</a>

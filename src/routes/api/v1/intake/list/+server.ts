@@ -1,5 +1,6 @@
 import { intakeListBody } from '$lib/schemas/spool';
 import { keep, LIMITS } from '$lib/server/http/respond';
 import { addSpools } from '$lib/server/intake/add-spool';
+import { faultsBesideInRows } from '$lib/server/intake/texts';
 
-export const POST = keep(intakeListBody, addSpools, LIMITS.list);
+export const POST = keep(intakeListBody, addSpools, LIMITS.list, faultsBesideInRows);
