@@ -135,6 +135,31 @@ test('a bucket, and what is copied, stay in their trial; a price that was seen i
 	await expect(page.getByRole('row').filter({ hasText: 'Everyday' })).toContainText('15.00');
 });
 
+test('every page begins where one types first, but not on a phone', async ({ page }) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Begin here', [{ price: '20', netMass: '1 kg' }]);
+	const begins: [path: string, field: string][] = [
+		['/trials/new', '#name'],
+		['/spools', '#q'],
+		[`/trials/${trialId}/intake`, '#material'],
+		[`/trials/${trialId}/diameter`, '#capture'],
+		[`/trials/${trialId}/moisture`, '#capture'],
+		[`/trials/${trialId}/strength`, '#capture'],
+		[`/trials/${trialId}/prints`, '#overhangLastClean'],
+		[`/trials/${trialId}/drying`, 'form[aria-label="Dry spools"] input[type=checkbox]'],
+		[`/trials/${trialId}/cost?spool=${spoolIds[0]}`, '#price']
+	];
+	for (const [path, field] of begins) {
+		await open(page, server.url + path);
+		await expect(page.locator(field).first(), path).toBeFocused();
+	}
+	await page.setViewportSize({ width: 390, height: 844 });
+	for (const [path, field] of [begins[2], begins[6], begins[8]] as [string, string][]) {
+		await open(page, server.url + path);
+		await expect(page.locator(field), path).toBeVisible();
+		await expect(page.locator(field), path).not.toBeFocused();
+	}
+});
+
 test('the verdict is reached by its key', async ({ page }) => {
 	const { trialId } = await makeTrial(server.url, 'By keys', [{ maker: 'Lathe', filament: 'Keyed' }]);
 	await open(page, `${server.url}/trials/${trialId}/pick`);

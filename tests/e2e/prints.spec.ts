@@ -228,7 +228,7 @@ test('marks of the other spools come after the page and are there when the serve
 	await open(page, `${address}${a}`);
 	await (await fetched).finished();
 	await page.context().setOffline(true);
-	await page.keyboard.press('k');
+	await page.keyboard.press('ArrowDown');
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('QQ2');
 	await expect(page.getByText(/clean .*55/).first()).toBeVisible();
 	await page.context().setOffline(false);

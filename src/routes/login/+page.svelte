@@ -1,10 +1,13 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { Button, Input, Label } from 'flowbite-svelte';
+	import { onMount } from 'svelte';
+	import { focusFirst } from '$lib/ui/form/focus-first';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let passphrase = $state('');
 	let problem = $state('');
+	onMount(() => focusFirst('passphrase'));
 	let busy = $state(false);
 	/** Only to a page of this server. */
 	const to = $derived(/^\/(?![/\\])/.test(page.url.searchParams.get('to') ?? '') ? (page.url.searchParams.get('to') ?? '/') : '/');

@@ -3,9 +3,10 @@
 	import { QUOTE_KINDS } from '$lib/core/closed-lists';
 	import type { Quote } from '$lib/core/evidence/quote';
 	import { Button } from 'flowbite-svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
+	import { focusFirst } from '../form/focus-first';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
@@ -25,6 +26,8 @@
 	let was = $state<'seen' | 'paid'>(untrack(() => (quote ? 'seen' : 'paid')));
 	const when = new When();
 	const form = new Form({ fields: ['price', 'quantity', 'netMass', 'shipping'], when });
+
+	onMount(() => focusFirst('price'));
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();

@@ -6,6 +6,7 @@
 	import { weighings } from '$lib/core/moisture/weighings';
 	import { readQuantityText } from '$lib/core/units/quantity-text';
 	import { Button, Select } from 'flowbite-svelte';
+	import { onMount } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { clock } from '../form/clock';
 	import AddHere from '../workshop/AddHere.svelte';
@@ -13,6 +14,7 @@
 	import UnitField from '../form/UnitField.svelte';
 	import { inUnit } from '../form/in-unit';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';
+	import { focusFirst } from '../form/focus-first';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
@@ -64,6 +66,10 @@
 		return last !== undefined && !e.attempts.some((a) => a.status === 'counts' && a.at > last.at);
 	};
 
+	let element = $state<HTMLFormElement>();
+	// Which spools is said first.
+	onMount(() => focusFirst(element?.querySelector<HTMLElement>('input:not(:disabled)')));
+
 	async function start(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		said = '';
@@ -87,7 +93,7 @@
 	}
 </script>
 
-<form class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Dry spools">
+<form bind:this={element} class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Dry spools">
 	<h2 class="font-semibold">Dry spools</h2>
 	<p role="status" class="font-semibold empty:hidden">{said}</p>
 	<FormProblem title={form.problem} />

@@ -37,6 +37,7 @@
 			rows: [
 				['Ctrl Enter', 'keep the print'],
 				['← →', 'choose among words'],
+				['↑ ↓', 'other spool, from a field with a number'],
 				['J K', 'other spool, outside a field']
 			]
 		},

@@ -6,6 +6,7 @@
 	import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import { focusFirst } from '$lib/ui/form/focus-first';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
@@ -54,7 +55,7 @@
 	const presets = choices(USE_PRESETS, PRESET_WORDS);
 
 	// One came here to name it.
-	onMount(() => document.getElementById('name')?.focus());
+	onMount(() => focusFirst('name'));
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();

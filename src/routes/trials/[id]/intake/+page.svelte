@@ -7,6 +7,7 @@
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import { focusFirst } from '$lib/ui/form/focus-first';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
@@ -75,9 +76,8 @@
 	let later = $state<Partial<Record<Oddity, string>> | null>(null);
 	let laterGood = $state('');
 
-	// One types the material first; on a phone a keyboard that opens by itself would cover the page.
 	onMount(() => {
-		if (!chosen && !pasting && window.innerWidth >= 1024) document.getElementById('material')?.focus();
+		if (!chosen && !pasting) focusFirst('material');
 	});
 
 	function copyLast(): void {

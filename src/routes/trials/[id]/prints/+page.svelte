@@ -14,6 +14,7 @@
 	import { Shelf } from '$lib/ui/bench/shelf.svelte';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
+	import { focusFirst } from '$lib/ui/form/focus-first';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import AddHere from '$lib/ui/workshop/AddHere.svelte';
 	import { offered } from '$lib/ui/form/offered';
@@ -35,7 +36,7 @@
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
-	import { onDestroy, untrack } from 'svelte';
+	import { onDestroy, onMount, untrack } from 'svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
@@ -148,8 +149,24 @@
 	const calibrated = $derived(Object.entries(data.calibrated[bySpool] ?? {}) as [keyof typeof SETTING_WORDS, number][]);
 	let element = $state<HTMLFormElement>();
 
+	/** Most prints finish, and that is what stands there: the first mark is what one types. */
+	const beginAnew = () => focusFirst(element?.querySelector<HTMLElement>('input[inputmode="decimal"]') ?? element?.querySelector('input'));
+	onMount(beginAnew);
+
+	/** Arrows lead to another spool from a field of one line, as they do from the field of every bench. */
+	function otherSpool(event: KeyboardEvent): void {
+		const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : null;
+		const isLine = event.target instanceof HTMLInputElement && event.target.inputMode === 'decimal' && element?.contains(event.target);
+		if (by === null || !isLine || event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return;
+		event.preventDefault();
+		bench.move(by);
+		beginAnew();
+	}
+
 	async function submit(): Promise<void> {
+		// Away from what was typed last; on a phone that closes the keyboard.
 		element?.querySelector<HTMLElement>('input')?.focus();
+		beginAnew();
 		await entry.submit();
 	}
 </script>
@@ -160,7 +177,7 @@
 		if (event.key === 'Enter' && (event.ctrlKey || event.metaKey) && !document.querySelector('dialog[open]')) {
 			event.preventDefault();
 			void submit();
-		}
+		} else otherSpool(event);
 	}}
 />
 
