@@ -135,6 +135,42 @@ test('a bucket, and what is copied, stay in their trial; a price that was seen i
 	await expect(page.getByRole('row').filter({ hasText: 'Everyday' })).toContainText('15.00');
 });
 
+test('a scale chosen in one trial is not carried into another', async ({ page }) => {
+	for (const [name, errorLimit] of [
+		['own scale', '1 g'],
+		['borrowed scale', '0.1 g']
+	])
+		await api(server.url, 'instruments', { id: v7(), name, measures: 'mass', errorLimit, resolution: errorLimit });
+	const [first, second] = [await makeTrial(server.url, 'Scale one', [{}]), await makeTrial(server.url, 'Scale two', [{}])];
+	await open(page, `${server.url}/trials/${first.trialId}/moisture`);
+	const scale = page.getByLabel('Instrument');
+	const chosen = () => scale.evaluate((e: HTMLSelectElement) => e.selectedOptions[0]?.textContent ?? '');
+	const own = await chosen();
+	expect(own).not.toContain('borrowed');
+	await scale.selectOption({ label: 'borrowed scale, ±0.1 g' });
+	await page.reload();
+	await expect.poll(chosen).toContain('borrowed');
+	await open(page, `${server.url}/trials/${second.trialId}/moisture`);
+	await expect.poll(chosen).toBe(own);
+});
+
+test('a word that a page cannot do without is told where it stands', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'Plain words', [{ price: '20', netMass: '1 kg' }, {}]);
+	await open(page, `${server.url}/trials/${trialId}/cost`);
+	const note = page.getByText('the filament that failed prints waste');
+	await expect(note).toBeHidden();
+	await page.getByRole('button', { name: 'good kg' }).click();
+	await expect(note).toBeInViewport();
+	await page.keyboard.press('Escape');
+	await expect(note).toBeHidden();
+	await page.setViewportSize({ width: 390, height: 844 });
+	// A row is a card there, and what can be done about it is in sight.
+	const add = page.getByRole('link', { name: 'note the price' });
+	await add.scrollIntoViewIfNeeded();
+	const box = await add.boundingBox();
+	expect((box?.x ?? 0) + (box?.width ?? 999)).toBeLessThanOrEqual(390);
+});
+
 test('every page begins where one types first, but not on a phone', async ({ page }) => {
 	const { trialId, spoolIds } = await makeTrial(server.url, 'Begin here', [{ price: '20', netMass: '1 kg' }]);
 	const begins: [path: string, field: string][] = [

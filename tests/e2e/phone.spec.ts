@@ -12,7 +12,7 @@ const FINGERTIP = 44;
 const LETTER = 14;
 const FIELD_LETTER = 16;
 
-/** What on a page is too small for a finger or an eye; links within a sentence are as large as the sentence. */
+/** What on a page is too small for a finger or an eye; links and words within a sentence are as large as the sentence. */
 const tooSmall = (page: Page): Promise<string[]> =>
 	page.evaluate(
 		([fingertip, letter, fieldLetter]) => {
@@ -21,7 +21,7 @@ const tooSmall = (page: Page): Promise<string[]> =>
 			for (const el of document.querySelectorAll<HTMLElement>('a, button, select, input, textarea, summary')) {
 				const { width, height } = el.getBoundingClientRect();
 				const style = getComputedStyle(el);
-				if (width < 3 || style.visibility === 'hidden' || el.matches('label input') || el.matches('.link')) continue;
+				if (width < 3 || style.visibility === 'hidden' || el.matches('label input') || el.matches('.link, .term')) continue;
 				if (el.tagName === 'A' && style.display === 'inline') continue;
 				const name = (el.textContent || el.getAttribute('aria-label') || el.id).trim().slice(0, 30);
 				if (height < fingertip - half) found.push(`${el.tagName} ${name}: ${height.toFixed(0)} px high`);

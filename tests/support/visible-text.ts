@@ -8,6 +8,15 @@ const SKIPPED = new Set(['script', 'style', 'code', 'kbd']);
 type Node = { type?: string; name?: string; data?: unknown; value?: unknown; [key: string]: unknown };
 const isNode = (value: unknown): value is Node => typeof value === 'object' && value !== null && typeof (value as Node).type === 'string';
 
+/** Words without a blank that an expression may come out as. */
+function outcomes(expression: unknown): string[] {
+	if (!isNode(expression)) return [];
+	if (expression.type === 'Literal')
+		return typeof expression.value === 'string' && !expression.value.includes(' ') ? [expression.value] : [];
+	if (expression.type === 'ConditionalExpression') return [...outcomes(expression.consequent), ...outcomes(expression.alternate)];
+	return expression.type === 'LogicalExpression' ? [...outcomes(expression.left), ...outcomes(expression.right)] : [];
+}
+
 /** The texts of a page's source that a person reads: what stands between tags, in attributes that are read, and in expressions. Dots stand for what is filled in. */
 export function visibleInSvelte(source: string): string[] {
 	const found: string[] = [];
@@ -21,6 +30,8 @@ export function visibleInSvelte(source: string): string[] {
 		if (node.type === 'RegularElement' && SKIPPED.has(String(node.name))) return;
 		if (node.type === 'Text') take(String(node.data));
 		if (node.type === 'Literal' && typeof node.value === 'string' && node.value.includes(' ')) take(node.value);
+		// One word alone is read where an expression comes out as it.
+		if (node.type === 'ExpressionTag') outcomes(node.expression).forEach(take);
 		if (node.type === 'TemplateLiteral') {
 			const quasis = node.quasis as { value: { cooked: string } }[];
 			take(quasis.map((q) => q.value.cooked).join('…'));

@@ -29,7 +29,7 @@
 		The maker’s data sheet comes before it: enter your own figures.
 	</p>
 	<div class="panel relative mt-3 overflow-x-auto">
-		<table class="w-full min-w-[60rem] text-left">
+		<table class="cards w-full text-left md:min-w-[60rem]">
 			<caption class="sr-only">Materials with drying, softening, density and what they ask of a printer</caption>
 			<thead>
 				<tr class="border-b">
@@ -51,15 +51,17 @@
 								>{/if}</th
 						>
 						{#each FIGURES as f (f.key)}
-							<td class="px-2 py-1.5">
+							<td class="px-2 py-1.5" data-name="{f.name}, {f.unit}">
 								{#if m[f.key]}
 									<span class="whitespace-nowrap">{figureText(m[f.key])}</span>
 									<span class="small block max-w-[9rem] text-[0.75rem] leading-tight">{m[f.key]?.source}</span>
 								{:else}<span class="small">not known</span>{/if}
 							</td>
 						{/each}
-						<td class="max-w-[14rem] px-2 py-1.5 text-[0.9rem]">{demandWords(m).join('; ') || 'nothing special'}</td>
-						<td class="max-w-[13rem] px-2 py-1.5 text-[0.9rem]">{m.fumes}</td>
+						<td class="whole max-w-[14rem] px-2 py-1.5 text-[0.9rem]" data-name="Asks for"
+							>{demandWords(m).join('; ') || 'nothing special'}</td
+						>
+						<td class="whole max-w-[13rem] px-2 py-1.5 text-[0.9rem]" data-name="Fumes">{m.fumes}</td>
 						<td class="px-2 py-1.5"
 							><button type="button" class="link" aria-label="Edit {m.material}" onclick={() => edit(m)}>edit</button></td
 						>

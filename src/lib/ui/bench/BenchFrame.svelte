@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack, type Snippet } from 'svelte';
+	import Term from '../help/Term.svelte';
 	import Later from '../shell/Later.svelte';
 	import { isShortcut } from '../form/keys';
 	import SpoolRail from './SpoolRail.svelte';
@@ -33,7 +34,7 @@
 	<SpoolRail {items} {chosen} {onchoose} />
 	<div class="min-w-0 p-4 lg:px-7">{@render children()}</div>
 	<aside class="border-line bg-rail p-4 lg:border-l" aria-label="Results">
-		<h2 class="small font-semibold">Results</h2>
+		<h2 class="small font-semibold">Results <span class="ml-1 font-normal"><Term of="n">n</Term>, <Term of="range">95 %</Term></span></h2>
 		{#if served}{@render results()}{:else}<Later first>{@render results()}</Later>{/if}
 	</aside>
 </div>

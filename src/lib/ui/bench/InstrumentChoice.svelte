@@ -10,12 +10,15 @@
 		instruments: Named[];
 		chosen: string;
 		unit: string;
-		store: string;
+		trialId: string;
 		what: 'caliper' | 'scale';
 		none: string;
 		onchange: () => void;
 	};
-	let { instruments, chosen = $bindable(), unit, store, what, none, onchange }: Props = $props();
+	let { instruments, chosen = $bindable(), unit, trialId, what, none, onchange }: Props = $props();
+
+	// What one trial was measured with says nothing of another.
+	const store = $derived(`draught-${what}-${trialId}`);
 
 	onMount(() => {
 		// The first that was named is the bench's own; borrowed ones came later.

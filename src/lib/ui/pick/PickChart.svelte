@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { ChartConfiguration, Plugin } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';
+	import Term from '../help/Term.svelte';
 	import { axis, inkOfPage, type Ink } from '../charts/ink';
 	import { placeCodes } from './place-codes';
 
@@ -90,5 +91,6 @@
 </script>
 
 <Chart {content} height="h-56" label="Value against cost per good kilogram; the table below has the same numbers">
-	Bars: 95 % range. Dashed line: nothing is both better and cheaper. Cross: misses a limit.
+	<Term of="value">Value without cost</Term> against cost. Bars: 95 % range. Dashed line: nothing is both better and cheaper. Cross: misses a
+	limit.
 </Chart>

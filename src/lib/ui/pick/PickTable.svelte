@@ -6,6 +6,7 @@
 	import { QuestionCircleOutline } from 'flowbite-svelte-icons';
 	import type { Snippet } from 'svelte';
 	import MissedIcon from '../form/MissedIcon.svelte';
+	import Term from '../help/Term.svelte';
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
@@ -122,9 +123,11 @@
 	<thead>
 		<tr class="border-b text-[0.9rem]">
 			<th scope="col" class="px-2 py-1.5 font-medium">Spool</th>
-			<th scope="col" class="px-1 py-1.5 font-medium">{currency} per good kg</th>
+			<th scope="col" class="px-1 py-1.5 font-medium">{currency} per <Term of="goodKg">good kg</Term></th>
 			{#each columns as id (id)}<th scope="col" class="hidden px-1 py-1.5 font-medium sm:table-cell">{criterionName(id, defs)}</th>{/each}
-			<th scope="col" class="px-2 py-1.5 text-right font-medium">{alone ? '' : rule === 'cheapestOfBest' ? 'best' : 'first'}</th>
+			<th scope="col" class="px-2 py-1.5 text-right font-medium"
+				>{#if !alone}{#if rule === 'cheapestOfBest'}<Term of="best">best</Term>{:else}first{/if}{/if}</th
+			>
 		</tr>
 	</thead>
 	<tbody>
@@ -133,8 +136,8 @@
 			{#if heading}
 				<tr class="border-b"
 					><th colspan={columns.length + 3} scope="colgroup" class="wide px-2 pt-3 pb-1 text-[0.95rem] font-bold" data-testid="tier"
-						>{#if heading === 'Cannot be told apart'}Cannot be told apart <span class="small font-normal">cheapest first</span
-							>{:else}{heading}{/if}</th
+						>{#if heading === 'Cannot be told apart'}<Term of="told">Cannot be told apart</Term>
+							<span class="small font-normal">cheapest first</span>{:else}{heading}{/if}</th
 					></tr
 				>
 			{/if}

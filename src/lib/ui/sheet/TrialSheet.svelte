@@ -7,6 +7,7 @@
 	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';
 	import { Select } from 'flowbite-svelte';
+	import Term from '../help/Term.svelte';
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
@@ -51,7 +52,7 @@
 	</Select>
 </label>
 <div class="panel relative overflow-x-auto">
-	<table class="sheet w-full border-collapse text-left" class:single={only !== ''}>
+	<table class="cards sheet w-full border-collapse text-left" class:single={only !== ''}>
 		<caption class="sr-only">One row per spool. Click a cell to measure.</caption>
 		<thead>
 			<tr class="border-b">
@@ -158,49 +159,24 @@
 	</table>
 </div>
 <p class="small mt-2 flex flex-wrap gap-x-5 gap-y-1">
-	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> same letter: no clear difference</span>{/if}
+	{#if lettered.size > 0}<span><strong class="text-act-ink">a b</strong> <Term of="letters">same letter</Term>: no clear difference</span
+		>{/if}
 	<span class="flex items-center gap-1"
 		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"
 			><circle cx="6" cy="6" r="4" fill="none" stroke="var(--water)" stroke-width="2" /></svg
-		> as received</span
+		>
+		<Term of="states">as received</Term></span
 	>
 	<span class="flex items-center gap-1"
 		><svg viewBox="0 0 12 12" class="size-3" aria-hidden="true"><path d="M6,1l5,5l-5,5l-5,-5z" fill="var(--heat)" /></svg> dried</span
 	>
 	<span class="flex items-center gap-1"><span class="hatched inline-block size-3 border"></span> not enough yet</span>
-	<span>lines: 95 % range</span>
-	<span>n in each cell's label</span>
+	<span>lines: <Term of="range">95 % range</Term></span>
+	<span><Term of="n">n</Term> in each cell's label</span>
 </p>
 
 <style>
-	/* On a phone a spool is a card, with the same small figures under their names. */
 	@media (max-width: 767px) {
-		.sheet thead,
-		.sheet tfoot {
-			display: none;
-		}
-		.sheet,
-		.sheet tbody {
-			display: block;
-		}
-		.sheet tr {
-			display: grid;
-			grid-template-columns: 1fr 1fr;
-			gap: 2px 10px;
-			padding: 8px;
-		}
-		.sheet tbody th {
-			grid-column: 1 / -1;
-			position: static;
-			max-width: none;
-			background: none;
-		}
-		.sheet td::before {
-			content: attr(data-name);
-			display: block;
-			font-size: 14px;
-			color: var(--muted);
-		}
 		.sheet .other {
 			display: none;
 		}

@@ -53,7 +53,7 @@
 				class="link ml-auto min-h-[26px] text-[0.85rem]"
 				disabled={waiting.has(specimen.id)}
 				aria-label="Edit test part {number}"
-				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'marked invalid' : 'amend'}</button
+				onclick={() => amending.edit(specimen)}>{specimen.status === 'excluded' ? 'marked invalid' : 'edit'}</button
 			>
 		</li>
 	{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Term from '$lib/ui/help/Term.svelte';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import QuoteList from '$lib/ui/cost/QuoteList.svelte';
@@ -26,13 +27,13 @@
 <div class="p-3 md:px-5 md:py-4">
 	<h1 class="text-[1.6rem] font-bold">Cost</h1>
 	<p class="text-muted">
-		Cost of 1 kg in good prints: price, shipping and wasted filament. Failures of printer, set-up and handling do not count.
+		Cost of a <Term of="goodKg">good kg</Term>: price, shipping and wasted filament. Failures of printer, set-up and handling do not count.
 	</p>
 	{#if currencies.length > 1}
 		<p class="question mt-3">Prices are in {currencies.join(' and ')}. They are not converted: compare only those of one currency.</p>
 	{/if}
 	<div class="panel relative mt-3 overflow-x-auto">
-		<table class="w-full text-left">
+		<table class="cards w-full text-left">
 			<thead>
 				<tr class="border-b align-top">
 					<th scope="col" class="px-3 py-1.5">Spool</th>
@@ -54,7 +55,7 @@
 							<span class="block leading-none"><Sliver hex={cost.spool.colourHex} label={cost.spool.colourName ?? undefined} /></span>
 							<span class="small">{productLine(cost.spool)}</span>
 						</th>
-						<td class="max-w-72 px-3 py-2">
+						<td class="whole max-w-72 px-3 py-2">
 							{#if quote && price}
 								{#each price.messages as message, i (i)}<span class="block">{sentence(message)}</span>{/each}
 								<span class="small">seen {day(quote.seenAt)}</span>
@@ -65,8 +66,10 @@
 								<QuoteList quotes={cost.quotes} counts={cost.counts} onchange={() => void invalidateAll()} />
 							{/if}
 						</td>
-						<td class="px-3 py-2 text-right font-semibold">{price?.estimate != null ? fixed(price.estimate, 2) : '–'}</td>
-						<td class="px-3 py-2">
+						<td class="px-3 py-2 text-right font-semibold" data-name="Per kg, {data.head.currency}"
+							>{price?.estimate != null ? fixed(price.estimate, 2) : '–'}</td
+						>
+						<td class="px-3 py-2" data-name="Per good kg, {data.head.currency}">
 							{#if good && good.figure.kind === 'bar' && good.figure.base !== null}
 								<BarFigure finding={good} def={data.def} label={findingLabel(good, data.def, data.head.currency)} />
 								<span class="small block">
@@ -83,7 +86,7 @@
 								{/if}
 							{/if}
 						</td>
-						<td class="px-3 py-2 text-right whitespace-nowrap">
+						<td class="whole px-3 py-2 text-right whitespace-nowrap">
 							{#if !cost.hidden && chosen !== cost.spool.id}<a class="link" href="?spool={cost.spool.id}"
 									>{quote ? 'new price' : 'note the price'}</a
 								>{/if}
@@ -91,7 +94,7 @@
 					</tr>
 					{#if chosen === cost.spool.id && !cost.hidden}
 						<tr class="border-b bg-rail">
-							<td colspan="5" class="px-3 py-3">
+							<td colspan="5" class="whole px-3 py-3">
 								<QuoteForm
 									spoolId={cost.spool.id}
 									code={cost.spool.code}
@@ -108,6 +111,8 @@
 		</table>
 	</div>
 	<p class="small mt-2">
-		The price per kg is from one order (n 1, no range); old prices stay on record. Pale: price. Dark: failures. Line: 95 % range.
+		The price per kg is from one order (n 1, no range); old prices stay on record. Pale: price. Dark: failures. Line: <Term of="range"
+			>95 % range</Term
+		>.
 	</p>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Term from '$lib/ui/help/Term.svelte';
 	import { READING_DIRECTIONS } from '$lib/core/closed-lists';
 	import { instrumentLine } from '$lib/core/diameter/claim-sentence';
 	import { diameterStation } from '$lib/core/diameter/station';
@@ -56,14 +57,19 @@
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
-				{claims.length
-					? `stated ${upTo(measuring.nominalMm, 3)} ± ${claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}${claims.length > 1 ? ' (shop)' : ''}`
-					: 'no tolerance stated'} ·
+				{#if claims.length}
+					<Term of="stated">stated</Term>
+					{upTo(measuring.nominalMm, 3)} ± {claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}{claims.length > 1
+						? ' (shop)'
+						: ''}
+				{:else}
+					no tolerance <Term of="stated">stated</Term>
+				{/if} ·
 				<InstrumentChoice
 					instruments={data.instruments}
 					bind:chosen={measuring.instrumentId}
 					unit="mm"
-					store="draught-caliper"
+					trialId={data.head.id}
 					what="caliper"
 					none="add your caliper"
 					onchange={() => bench.focus()}

@@ -130,7 +130,7 @@
 					instruments={data.scales}
 					bind:chosen={scaleId}
 					unit="g"
-					store="draught-scale"
+					trialId={data.head.id}
 					what="scale"
 					none="add your scale"
 					onchange={() => bench.focus()}

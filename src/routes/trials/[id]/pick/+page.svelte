@@ -30,6 +30,7 @@
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, tick, untrack } from 'svelte';
 	import type { PageProps } from './$types';
@@ -215,7 +216,7 @@
 						>{/snippet}
 				</PickTable>
 				<p class="small px-2 py-2">
-					Lines are 95 % ranges. {rows.length === 1
+					Lines are <Term of="range">95 % ranges</Term>. {rows.length === 1
 						? ''
 						: rule === 'cheapestOfBest'
 							? 'Best: chance to be best without cost. A spool stays in a group while it may well be as good as the best in it.'

@@ -18,6 +18,7 @@
 		SETTINGS_POLICY_WORDS
 	} from '$lib/ui/words/closed-lists';
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
+	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import TrialFacts from '$lib/ui/trial/TrialFacts.svelte';
 	import type { PageProps } from './$types';
@@ -217,7 +218,7 @@
 			/>
 		{/key}
 		<section class="panel space-y-2 px-4 py-3" aria-label="Blind scoring">
-			<h2 class="font-semibold">Blind scoring</h2>
+			<h2 class="font-semibold"><Term of="blind">Blind scoring</Term></h2>
 			<Toggle
 				checked={data.head.blind}
 				onchange={() =>

@@ -7,6 +7,7 @@
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
+	import Term from '$lib/ui/help/Term.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
@@ -16,7 +17,6 @@
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import { StrengthBench } from '$lib/ui/strength/strength-bench.svelte';
 	import { BY_HAND_TELLS, choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/closed-lists';
-	import { plural } from '$lib/ui/words/numbers';
 	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 
@@ -73,7 +73,9 @@
 		<DamagedRecords damaged={evidence.damaged} kind="specimen" />
 		<div class="flex flex-wrap items-baseline gap-x-3">
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
-			<span class="text-muted">{evidence.spool.material} · {plural(loading.count, 'test part')}</span>
+			<span class="text-muted"
+				>{evidence.spool.material} · {loading.count} <Term of="testPart">{loading.count === 1 ? 'test part' : 'test parts'}</Term></span
+			>
 		</div>
 		<p class="caution my-2">
 			Eye protection and a shield: breaking things throws fragments. Keep clear of hanging weights, nothing under them. Never hang a person,

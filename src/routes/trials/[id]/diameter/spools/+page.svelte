@@ -78,7 +78,7 @@
 			<h2 class="font-semibold">One product, several spools</h2>
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 			<div class="overflow-x-auto" role="region" aria-label="What tells spools apart" tabindex="0">
-				<table class="text-left text-[0.93rem]">
+				<table class="cards text-left text-[0.93rem]">
 					<caption class="sr-only">Where the spread of a product comes from</caption>
 					<thead>
 						<tr class="border-b text-[0.85rem]">
@@ -93,10 +93,10 @@
 						{#each found.products as p (p.maker + p.filament)}
 							<tr class="border-b">
 								<th scope="row" class="py-1 pr-6 font-semibold">{p.maker} · {p.filament}</th>
-								<td class="pr-6">{sd(p.variance.within)}</td>
-								<td class="pr-6">{sd(p.variance.spools)}</td>
-								<td class="pr-6">{p.lotsApart ? sd(p.variance.lots) : 'cannot be separated from spools'}</td>
-								<td class="small"
+								<td class="pr-6" data-name="Within a spool">{sd(p.variance.within)}</td>
+								<td class="pr-6" data-name="Between spools">{sd(p.variance.spools)}</td>
+								<td class="pr-6" data-name="Between lots">{p.lotsApart ? sd(p.variance.lots) : 'cannot be separated from spools'}</td>
+								<td class="small" data-name="From"
 									>{plural(p.variance.n.readings, 'spot')}, {plural(p.variance.n.spools, 'spool')}{p.lotsApart
 										? `, ${plural(p.variance.n.lots, 'lot')}`
 										: ''}; no interval</td
