@@ -5,9 +5,9 @@ import type { Family, QuantityDef } from '../finding/types';
 import { markQuantity } from '../prints/mark-entries';
 import { STATIONS } from '../registry';
 import { NEUTRAL_BASIS } from '../trial/neutral-basis';
-import { askedFor, familyCriterion, notCounted, weighedOf } from './families';
+import { askedFor, familyCriterion, measuredOn, notCounted, pickInput, weighedOf } from './families';
 import { presetCriteria } from './presets';
-import type { Criterion } from './types';
+import type { Candidate, Criterion } from './types';
 
 const DEFS = STATIONS.flatMap((s) => s.quantities(NEUTRAL_BASIS));
 const c = (quantity: string, weight: number, gate: Criterion['gate'] = null): Criterion => ({ quantity, weight, gate });
@@ -109,5 +109,24 @@ describe('presets', () => {
 	});
 	it('a mark belongs to its aspect: both sides of an overhang are one', () => {
 		expect(markQuantity('overhang').aspect).toBe(markQuantity('overhangAway').aspect);
+	});
+});
+
+describe('what was measured on some spools', () => {
+	const found = (n: number, estimate: number | null, method = 'm'): Candidate =>
+		({ spoolId: 's', code: 'KA1', findings: { overhang: { n, estimate, method } } }) as unknown as Candidate;
+	const is = (...candidates: Candidate[]) => measuredOn(candidates)('overhang');
+	it('is what any of them has a reading or a figure of, but no figure of the handbook', () => {
+		expect([is(), is(found(0, null)), is({ spoolId: 's', code: 'KA1', findings: {} })]).toEqual([false, false, false]);
+		expect([is(found(2, 60)), is(found(0, 60)), is(found(2, null)), is(found(0, null), found(1, 55))]).toEqual([true, true, true, true]);
+		expect([is(found(0, 60, 'handbook')), is(found(2, 60, 'handbook'))]).toEqual([false, false]);
+		expect(measuredOn([found(2, 60)])('bridge')).toBe(false);
+	});
+	it('is what its pick weighs, under its rule and beside its references', () => {
+		const candidates = [found(2, 60)];
+		const input = pickInput({ candidates, defs: DEFS }, [looks(6)], 'cheapest', ['s']);
+		expect(input).toMatchObject({ candidates, rule: 'cheapest', references: ['s'] });
+		expect(input.criteria.map((w) => [w.quantity, w.weight])).toEqual([['overhang', 6]]);
+		expect(pickInput({ candidates: [], defs: DEFS }, [looks(6)], 'weighted')).toMatchObject({ criteria: [], references: [] });
 	});
 });
