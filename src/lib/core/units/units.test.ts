@@ -87,6 +87,27 @@ describe('reading what was typed', () => {
 		expect(unitOf('mm', 'mass')).toBeNull();
 	});
 
+	it.each([
+		['1,234.50', 123450],
+		['1.234,50', 123450],
+		["1'234.50 CHF", 123450],
+		['1 234,5', 123450],
+		['€ 12 345', 1234500],
+		['1,234,567', 123456700],
+		['1.234.567,89', 123456789]
+	])('reads %s with its thousands marked', (text, minor) => expect(readMoneyText(text)).toEqual({ ok: true, minor }));
+	it.each(['1,234', '1.234', '12,34,567.00', '1,234.567', '1.234.56', '1,23.50', '1,234 567', '1,2345.60'])(
+		'refuses %s, which may be read in two ways or is no price',
+		(text) => expect(readMoneyText(text).ok).toBe(false)
+	);
+	it('reads every amount as three languages write it', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 2_000_000_000 }), fc.constantFrom('en-US', 'de-DE', 'fr-FR'), (minor, locale) => {
+				const text = new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(minor / 100);
+				expect(readMoneyText(text), text).toEqual({ ok: true, minor });
+			})
+		);
+	});
 	it('reads prices into minor units and refuses a third decimal', () => {
 		expect(readMoneyText('21,90')).toEqual({ ok: true, minor: 2190 });
 		expect(readMoneyText('€ 21.9')).toEqual({ ok: true, minor: 2190 });

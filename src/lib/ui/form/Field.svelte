@@ -15,6 +15,8 @@
 		hint?: string;
 		list?: string[];
 		required?: boolean;
+		/** What is said where nothing was typed; that it is missing if not given. */
+		missing?: string;
 		inputmode?: HTMLInputAttributes['inputmode'];
 		placeholder?: string;
 		class?: string;
@@ -28,6 +30,7 @@
 		hint,
 		list,
 		required = false,
+		missing,
 		inputmode,
 		placeholder,
 		class: extra = ''
@@ -57,7 +60,7 @@
 	{/if}
 	{#if error}
 		<Problem live={false} id="{id}-error" class="mt-0.5 text-[0.85rem]">
-			{fieldWords(label, error)}
+			{missing && error.code === 'missing' ? missing : fieldWords(label, error)}
 			{#if error.suggestion}
 				<button type="button" class="link" onclick={() => (value = error.suggestion ?? value)}>Use {error.suggestion}</button>
 			{/if}

@@ -51,7 +51,14 @@
 	<form class="space-y-3" novalidate onsubmit={keep}>
 		<h2 class="font-semibold">Name, question, currency</h2>
 		<FormProblem title={form.problem || undoing.problem} />
-		<Field id="trial-name" path="name" label="Name of the trial" bind:value={typed.name} errors={form.errors} />
+		<Field
+			id="trial-name"
+			path="name"
+			label="Name of the trial"
+			bind:value={typed.name}
+			errors={form.errors}
+			missing="Give the trial a name"
+		/>
 		<Field id="trial-question" path="question" label="Question" bind:value={typed.question} errors={form.errors} />
 		<div>
 			<Label for="trial-currency">Currency</Label>

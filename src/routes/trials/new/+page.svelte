@@ -107,7 +107,15 @@
 			</section>
 		{/if}
 		<FormProblem title={form.problem} />
-		<Field id="name" label="Name of the trial" bind:value={name} errors={form.errors} required placeholder="Clips before winter" />
+		<Field
+			id="name"
+			label="Name of the trial"
+			bind:value={name}
+			errors={form.errors}
+			required
+			missing="Give the trial a name"
+			placeholder="Clips before winter"
+		/>
 		<Field id="question" label="Question (optional)" bind:value={question} errors={form.errors} />
 		{#if !data.like}<Choice name="preset" legend="What the filament is for" options={presets} bind:value={preset} />{/if}
 		<Choice
