@@ -119,9 +119,13 @@ test('a failed print wants to know how far and why; marks in the wrong order are
 	const { trialId } = await makeTrial(server.url, 'Bad print', [{}]);
 	await open(page, `${server.url}/trials/${trialId}/prints`);
 	await page.getByText('failed', { exact: true }).click();
+	await page.getByLabel('Bridge, clean mm').fill('long');
 	await page.getByRole('button', { name: 'Save print' }).click();
+	// All at once: how it ended, and a mark that cannot be read.
 	await expect(page.getByText('Got to, % Enter how far it got, in %')).toBeVisible();
 	await expect(page.getByText('Choose a cause')).toBeVisible();
+	await expect(page.getByLabel('Bridge, clean mm')).toHaveAttribute('aria-invalid', 'true');
+	await page.getByLabel('Bridge, clean mm').fill('');
 	await page.getByText('finished', { exact: true }).click();
 	await page.getByLabel('Overhang, last clean °').fill('70');
 	await page.getByLabel('First bad °').fill('65');

@@ -1,21 +1,18 @@
-import { keepReadings, readFields } from '../readings/keep-readings';
+import { keepReadings } from '../readings/keep-readings';
 import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/conditions/condition-at';
-import { orderFaults, partnerOf } from '$lib/core/prints/order';
-import type { AttemptBody, Marks } from '$lib/schemas/attempt';
-import type { FieldError } from '$lib/schemas/field-error';
+import type { AttemptBody } from '$lib/schemas/attempt';
 import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { attempt, event, note, piece, printer, protocol } from '../db/schema';
-import { readTemperature } from '../drying/temperature';
 import type { ConditionKind } from '$lib/core/finding/types';
 import { dryForOf } from '../evidence/dry-for';
 import { loadEvents } from '../evidence/load-events';
 import { requirePortion } from '../spools/post-event';
 import { refuse, refuseField } from '../problem';
 import { raiseRevision } from '../write/revisions';
-import { orderError } from './check-order';
+import { readTexts } from './texts';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -33,8 +30,8 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 	await checkKnown(tx, pieceId, body.printerId);
 	if (body.portionId) await requirePortion(tx, body.spoolId, body.portionId);
 	const condition = await bringIntoCondition(tx, body, at, now);
-	const marks = readMarks(body.marks);
-	const roomTemperatureC = readRoom(body.roomTemperature);
+	const { marks, roomTemperatureC, errors } = readTexts(body);
+	if (errors.length > 0) throw refuse(errors);
 	await tx.insert(attempt).values({
 		id: body.id,
 		spoolId: body.spoolId,
@@ -79,16 +76,6 @@ async function insertAttempt(tx: Transaction, body: AttemptBody, now: number): P
 	return { id: body.id, condition, marks: marks.length };
 }
 
-/** A room that somebody prints in. */
-const ROOM_C = { low: -10, high: 60 };
-
-function readRoom(typed: string | undefined): number | null {
-	const errors: FieldError[] = [];
-	const read = readTemperature(typed, 'roomTemperature', errors, ROOM_C);
-	if (errors.length > 0) throw refuse(errors);
-	return read ?? null;
-}
-
 async function trialPiece(tx: Transaction, trialId: string | undefined): Promise<string> {
 	if (!trialId) return STEP_PIECE.id;
 	const [row] = await tx
@@ -130,18 +117,4 @@ async function bringIntoCondition(tx: Transaction, body: AttemptBody, at: number
 		createdAt: now
 	});
 	return body.condition;
-}
-
-/** Marks as typed into readings; a first faulty step must lie beyond the last clean one. */
-function readMarks(marks: Marks) {
-	const errors: FieldError[] = [];
-	const rows = readFields(
-		Object.entries(marks).map(([quantity, text]) => ({ path: `marks.${quantity}`, quantity, text })),
-		errors
-	);
-	const marksTaken = rows.map((r) => ({ ...r, id: r.quantity, takenAt: 0 }));
-	for (const fault of orderFaults(marksTaken))
-		errors.push(orderError(`marks.${fault.code === 'alone' ? partnerOf(fault.quantity) : fault.quantity}`, fault));
-	if (errors.length > 0) throw refuse(errors);
-	return rows;
 }

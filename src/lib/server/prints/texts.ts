@@ -1,0 +1,35 @@
+import { orderFaults, partnerOf } from '$lib/core/prints/order';
+import { attemptBody, type AttemptBody } from '$lib/schemas/attempt';
+import type { FieldError } from '$lib/schemas/field-error';
+import { readTemperature } from '../drying/temperature';
+import { readFields } from '../readings/keep-readings';
+import { orderError } from './check-order';
+
+/** A room that somebody prints in. */
+const ROOM_C = { low: -10, high: 60 };
+
+/** What was typed of a print as text: its marks and the room, with everything that is wrong with them. */
+export function readTexts({ marks, roomTemperature }: Pick<AttemptBody, 'marks' | 'roomTemperature'>) {
+	const errors: FieldError[] = [];
+	const rows = readFields(
+		Object.entries(marks).map(([quantity, text]) => ({ path: `marks.${quantity}`, quantity, text })),
+		errors
+	);
+	const marksTaken = rows.map((r) => ({ ...r, id: r.quantity, takenAt: 0 }));
+	for (const fault of orderFaults(marksTaken))
+		errors.push(orderError(`marks.${fault.code === 'alone' ? partnerOf(fault.quantity) : fault.quantity}`, fault));
+	const roomTemperatureC = readTemperature(roomTemperature, 'roomTemperature', errors, ROOM_C) ?? null;
+	return { marks: rows, roomTemperatureC, errors };
+}
+
+/**
+ * What is wrong with the marks of a print whose body was refused for something else, such as how far it got: a tester is told all of it at once.
+ * @param refused what was refused already; nothing more is said of these fields
+ */
+export function faultsBeside(body: unknown, refused: readonly FieldError[]): FieldError[] {
+	const given = (body ?? {}) as Record<string, unknown>;
+	const marks = attemptBody.shape.marks.safeParse(given.marks);
+	const room = attemptBody.shape.roomTemperature.safeParse(given.roomTemperature);
+	const said = new Set(refused.map((e) => e.path));
+	return readTexts({ marks: marks.data ?? {}, roomTemperature: room.data }).errors.filter((e) => !said.has(e.path));
+}
