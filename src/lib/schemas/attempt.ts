@@ -39,7 +39,6 @@ const marks = z.object({
 	),
 	loadEffort: z.enum(LOAD_WORDS).optional()
 } as unknown as MarkShape);
-export type Marks = z.output<typeof marks>;
 
 const outcomeFields = {
 	outcome: z.enum(PRINT_OUTCOMES),
