@@ -378,6 +378,25 @@ describe('marks over days in the open', () => {
 		expect(trend(both)?.p).toBeCloseTo(12 / 720, 12);
 		expect(overDays(both, basis).find((o) => o.quantity === 'bridgeSag')?.p).toBeCloseTo((2 * 2) / 720, 12);
 	});
+	it('a print whose state was put right has no day, unless it was as received', () => {
+		const e = diary(
+			[
+				[1, 0],
+				[12, 1],
+				[30, 3],
+				[40, 3]
+			],
+			[0]
+		);
+		const putRight = (condition: Attempt['condition']) => ({
+			...e,
+			attempts: e.attempts.map((a, i) => (i === 2 ? { ...a, condition } : a))
+		});
+		const days = (condition: Attempt['condition']) => trend(putRight(condition))?.prints.map((print) => print.at);
+		expect(days(null)).toEqual([1, 12, 30, 40]);
+		expect(days('exposed')).toEqual([1, 12, 40]);
+		expect(days('asReceived')?.length).toBe(4);
+	});
 	it('two prints, or the same mark throughout, have no trend', () => {
 		expect(
 			trend(

@@ -36,7 +36,8 @@ const DAY = 86_400_000;
 type Rules = Pick<Basis, 'scorerEffects'>;
 
 /**
- * Whether marks get worse the longer a spool lies open: since it was dried, or since it was opened. Portions are left out, and what was soaked. Of many
+ * Whether marks get worse the longer a spool lies open: since it was dried, or since it was opened. Portions are left out, what was soaked, and
+ * prints whose state was put right and has no moment. Of many
  * marks one would show a trend by luck: all that are tested are corrected together.
  * Source: Spearman's rank correlation; Holm 1979; the clock is a house rule.
  * @example overDays(evidence, basis)[0]?.outcome // 'looksWorse'
@@ -45,7 +46,11 @@ export function overDays(evidence: SpoolEvidence, basis: Rules): MarkOver[] {
 	const opened = evidence.events.find((e) => e.kind === 'opened' && e.status !== 'excluded')?.at;
 	const open = wholePrints(evidence);
 	const start = opened ?? open[0]?.at ?? 0;
-	return judged('days', open, evidence, basis, (a) => (a.at - (conditionOf(evidence, a).since ?? start)) / DAY);
+	return judged('days', open, evidence, basis, (a) => {
+		const { kind, since } = conditionOf(evidence, a);
+		// A state that was put right has no moment: no day is made up for it.
+		return since === null && kind !== 'asReceived' ? null : (a.at - (since ?? start)) / DAY;
+	});
 }
 
 /**
