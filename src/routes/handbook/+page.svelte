@@ -28,6 +28,10 @@
 		What is typical, with where it comes from; nothing here was measured on your spools. The dryer’s warnings and the pick’s limits use it.
 		The maker’s data sheet comes before it: enter your own figures.
 	</p>
+	<p class="caution mt-3 max-w-3xl">
+		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Fibre-filled dust wants gloves, extraction and a mask. Follow the
+		maker’s safety data sheet and local rules.
+	</p>
 	<div class="panel relative mt-3 overflow-x-auto">
 		<table class="cards w-full text-left md:min-w-[60rem]">
 			<caption class="sr-only">Materials with drying, softening, density and what they ask of a printer</caption>
@@ -70,10 +74,6 @@
 			</tbody>
 		</table>
 	</div>
-	<p class="caution mt-3 max-w-3xl">
-		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Fibre-filled dust wants gloves, extraction and a mask. Follow the
-		maker’s safety data sheet and local rules.
-	</p>
 </div>
 
 <Modal bind:open title={editing ? editing.material : 'Another material'} size="sm">
