@@ -172,6 +172,13 @@ test('the API answers junk with a problem and stores nothing', async () => {
 	expect((await api(server.url, 'intake', { id: v7(), material: 'PLA', benchCode: 'ZA1', at: at() })).answer).toMatchObject({
 		errors: [{ path: 'benchCode', code: 'codeTaken' }]
 	});
+	// A weight that was refused is not missed as well; what else is wrong is told with it.
+	const long = { id: v7(), material: 'PLA', price: '20', netMass: '9'.repeat(50), labelNozzle: 'hot', at: at() };
+	const { answer } = await api(server.url, 'intake', long);
+	expect((answer.errors as { path: string; code: string }[]).map((e) => `${e.path} ${e.code}`)).toEqual([
+		'netMass tooLong',
+		'labelNozzle notANozzleTemperature'
+	]);
 
 	const huge = await fetch(`${server.url}/api/v1/readings`, {
 		method: 'POST',

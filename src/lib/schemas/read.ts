@@ -18,6 +18,16 @@ export function read<S extends z.ZodType>(schema: S, input: unknown): Read<z.out
 	};
 }
 
+/** The fields of a refused body that pass by themselves: what else is wrong with it is looked for in these. */
+export function readableFields<S extends z.ZodObject>(schema: S, input: unknown): Partial<z.output<S>> {
+	const given = (input ?? {}) as Record<string, unknown>;
+	const fields = Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([name, field]) => {
+		const read = field.safeParse(given[name]);
+		return read.success ? [[name, read.data] as const] : [];
+	});
+	return Object.fromEntries(fields) as Partial<z.output<S>>;
+}
+
 function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {
 	return path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], input);
 }

@@ -33,16 +33,22 @@ export function keep<S extends z.ZodType, T>(
 	schema: S,
 	write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>,
 	limit: number = LIMITS.capture,
-	faultsBeside: (body: unknown, refused: readonly FieldError[]) => FieldError[] = () => []
+	faultsBeside: (body: unknown) => FieldError[] = () => []
 ) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
 			const body = await readJson(event.request, limit);
 			const parsed = read(schema, body);
-			if (!parsed.ok) throw refuse([...parsed.errors, ...faultsBeside(body, parsed.errors)]);
+			if (!parsed.ok) throw refuse(withOthers(parsed.errors, faultsBeside(body)));
 			const { answer, repeated } = await withClockAhead(event.request, () => write(database(), parsed.value, Date.now()));
 			return json(answer, repeated ? 200 : 201);
 		});
+}
+
+/** Nothing is told twice of one field. */
+function withOthers(refused: readonly FieldError[], beside: readonly FieldError[]): FieldError[] {
+	const told = new Set(refused.map((e) => e.path));
+	return [...refused, ...beside.filter((e) => !told.has(e.path))];
 }
 
 /** A route that keeps a piece of a file as it is. Sending it again is no harm, so it has no id of its own. */

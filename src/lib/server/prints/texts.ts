@@ -1,6 +1,7 @@
 import { orderFaults, partnerOf } from '$lib/core/prints/order';
 import { attemptBody, type AttemptBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
+import { readableFields } from '$lib/schemas/read';
 import { readTemperature } from '../drying/temperature';
 import { readFields } from '../readings/keep-readings';
 import { orderError } from './check-order';
@@ -22,14 +23,5 @@ export function readTexts({ marks, roomTemperature }: Pick<AttemptBody, 'marks' 
 	return { marks: rows, roomTemperatureC, errors };
 }
 
-/**
- * What is wrong with the marks of a print whose body was refused for something else, such as how far it got: a tester is told all of it at once.
- * @param refused what was refused already; nothing more is said of these fields
- */
-export function faultsBeside(body: unknown, refused: readonly FieldError[]): FieldError[] {
-	const given = (body ?? {}) as Record<string, unknown>;
-	const marks = attemptBody.shape.marks.safeParse(given.marks);
-	const room = attemptBody.shape.roomTemperature.safeParse(given.roomTemperature);
-	const said = new Set(refused.map((e) => e.path));
-	return readTexts({ marks: marks.data ?? {}, roomTemperature: room.data }).errors.filter((e) => !said.has(e.path));
-}
+/** What is wrong with the marks of a print whose body was refused for something else, such as how far it got. */
+export const faultsBeside = (body: unknown): FieldError[] => readTexts({ marks: {}, ...readableFields(attemptBody, body) }).errors;

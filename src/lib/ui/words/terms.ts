@@ -3,7 +3,7 @@ export const TERMS = {
 	range: 'The true figure is in this range in 95 of 100 cases, as far as these tests can tell. The more is measured, the shorter it gets.',
 	n: 'How many readings, prints or test parts a figure comes from. “Few data”, “some” and “good” say how well that settles it; with fewer than three it is always few data.',
 	letters:
-		'Spools that share a letter in a column differ there by no more than chance may do. Spools without a letter in common do differ.',
+		'Spools that share a letter in a column differ there by no more than chance may do. Spools without a letter in common clearly differ.',
 	told: 'Each spool in this group may well be as good as the best one. So the cheapest is on top. More tests can shorten the group.',
 	best: 'How likely it is that this spool is truly the best of all, cost left out.',
 	goodKg: 'What one kilogram of finished prints costs: price and shipping, and the filament that failed prints waste.',
