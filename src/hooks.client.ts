@@ -1,3 +1,4 @@
+import { takeUnits } from '$lib/ui/form/chosen-unit.svelte';
 import { localeFrom } from '$lib/ui/words/locale';
 
 // What the server made the page in; the page goes on in it.
@@ -6,3 +7,4 @@ localeFrom(
 	() => dataset.locale,
 	() => dataset.decimal
 );
+takeUnits(dataset.units);

@@ -6,6 +6,7 @@ import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
 import { Problem, problem, problemResponse } from '$lib/server/problem';
 import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
+import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/ui/words/units';
 import { problemWords } from '$lib/ui/words/problems';
 import { isAway } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
@@ -23,15 +24,17 @@ export const init: ServerInit = async () => {
 	process.once('sveltekit:shutdown', () => void stopServer());
 };
 
-/** The locale of the request that is being answered: what is made for it is written in it. */
-const asked = new AsyncLocalStorage<string>();
-localeFrom(() => asked.getStore());
+/** How the request that is being answered wants to be written to: its locale and its units. */
+const asked = new AsyncLocalStorage<{ locale: string; units: ChosenUnits }>();
+localeFrom(() => asked.getStore()?.locale);
+unitsFrom(() => asked.getStore()?.units);
 
 export const handle: Handle = ({ event, resolve }) => {
 	if (building) return resolve(event);
 	const transformPageChunk = ({ html }: { html: string }) =>
-		html.replace('%draught.locale%', locale()).replace('%draught.decimal%', decimalMark());
-	const asksFor = preferredLocale(event.request.headers.get('accept-language')) ?? USUAL_LOCALE;
+		html.replace('%draught.locale%', locale()).replace('%draught.decimal%', decimalMark()).replace('%draught.units%', unitsText(units));
+	const units = unitsOf(event.cookies.get(UNITS_COOKIE));
+	const asksFor = { locale: preferredLocale(event.request.headers.get('accept-language')) ?? USUAL_LOCALE, units };
 	return asked.run(asksFor, () => answer(event, () => resolve(event, { transformPageChunk })));
 };
 
@@ -51,7 +54,8 @@ const isShared = ({ request, route }: RequestEvent): boolean => request.method =
 
 /** One answer for all who ask for the same page at the same moment; what only one of them brings along plays no part in it. */
 async function answerTogether(event: RequestEvent, resolve: () => Response | Promise<Response>): Promise<Response> {
-	const { status, headers, body } = await together(`${locale()} ${event.isDataRequest} ${event.url.href}`, async () => {
+	const units = asked.getStore()?.units ?? {};
+	const { status, headers, body } = await together(`${locale()} ${unitsText(units)} ${event.isDataRequest} ${event.url.href}`, async () => {
 		const response = await resolve();
 		return { status: response.status, headers: [...response.headers], body: await response.arrayBuffer() };
 	});

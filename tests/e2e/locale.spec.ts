@@ -42,3 +42,45 @@ for (const { locale, day, price, mean } of LOCALES)
 			await expect(page.getByRole('complementary', { name: 'Results' })).toContainText(`${mean} mm`);
 		});
 	});
+
+test('what is tapped beside the field is what results are written in, from then on and on every page of this device', async ({ page }) => {
+	const full = { price: '21.90', netMass: '1 kg', grossMass: '1245.5 g', tare: '230 g' };
+	const { trialId, spoolIds } = await makeTrial(server.url, 'In inches and pounds', [full]);
+	await open(page, `${server.url}/trials/${trialId}/diameter`);
+	const results = page.getByRole('complementary', { name: 'Results' });
+	await page.keyboard.type('1.74');
+	await page.keyboard.press('Enter');
+	await page.keyboard.type('1.76');
+	await page.keyboard.press('Enter');
+	await allKept(page);
+	await expect(results).toContainText('1.750 mm');
+	await page.getByRole('button', { name: 'in', exact: true }).click();
+	await expect(results).toContainText('0.06890 in');
+	await expect(results).not.toContainText(/\d mm/);
+	await page.keyboard.type('.0689');
+	await page.keyboard.press('Enter');
+	await allKept(page);
+	await expect(results).toContainText('n 3');
+
+	await open(page, `${server.url}/trials/${trialId}/moisture`);
+	await page.getByRole('button', { name: 'lb', exact: true }).click();
+	// 1245.5 g are 43.9337 oz: 2 lb 11.93 oz.
+	await expect(page.getByText('empty spool 8.113 oz')).toBeVisible();
+	await open(page, `${server.url}/spools/${spoolIds[0]}`);
+	await expect(page.getByText('2 lb 11.934 oz full spool')).toBeVisible();
+	await open(page, `${server.url}/trials/${trialId}`);
+	await expect(page.getByRole('columnheader', { name: 'Diameter' }).first()).toContainText('limits, in');
+	const cookies = await page.context().cookies();
+	expect(cookies.find((c) => c.name === 'draught-units')?.value).toBe('length-in.mass-lb');
+
+	// Who asks for the same page at the same moment in other units gets it in theirs; the server's own text is in them.
+	const asked = Array.from({ length: 6 }, (_, i) => (i % 2 ? 'length-in' : 'length-parsec'));
+	const texts = await Promise.all(
+		asked.map(async (units) =>
+			(await fetch(`${server.url}/trials/${trialId}/diameter`, { headers: { cookie: `draught-units=${units}` } })).text()
+		)
+	);
+	expect(texts.map((text) => [text.includes('0.06890 in'), text.includes('1.750 mm')])).toEqual(
+		asked.map((units) => (units === 'length-in' ? [true, false] : [false, true]))
+	);
+});

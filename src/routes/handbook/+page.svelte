@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { MaterialFigures } from '$lib/core/handbook/figures';
-	import { FIGURES, demandWords, figureText } from '$lib/ui/handbook/figures';
+	import { FIGURES, demandWords, figureText, figureUnit } from '$lib/ui/handbook/figures';
 	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
 	import { Modal } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -39,7 +39,7 @@
 				<tr class="border-b">
 					<th scope="col" class="sticky left-0 bg-panel px-3 py-1.5 font-semibold">Material</th>
 					{#each FIGURES as f (f.key)}<th scope="col" class="px-2 py-1.5 font-semibold"
-							>{f.name} <span class="small font-normal">{f.unit}</span></th
+							>{f.name} <span class="small font-normal">{figureUnit(f)}</span></th
 						>{/each}
 					<th scope="col" class="px-2 py-1.5 font-semibold">Asks for</th>
 					<th scope="col" class="px-2 py-1.5 font-semibold">Fumes</th>
@@ -55,9 +55,9 @@
 								>{/if}</th
 						>
 						{#each FIGURES as f (f.key)}
-							<td class="px-2 py-1.5" data-name="{f.name}, {f.unit}">
+							<td class="px-2 py-1.5" data-name="{f.name}, {figureUnit(f)}">
 								{#if m[f.key]}
-									<span class="whitespace-nowrap">{figureText(m[f.key])}</span>
+									<span class="whitespace-nowrap">{figureText(f.key, m[f.key])}</span>
 									<span class="small block max-w-[9rem] text-[0.75rem] leading-tight">{m[f.key]?.source}</span>
 								{:else}<span class="small">not known</span>{/if}
 							</td>

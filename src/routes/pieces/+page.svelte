@@ -9,6 +9,7 @@
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import { day, fixed } from '$lib/ui/words/numbers';
+	import { massWords } from '$lib/ui/words/units';
 	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
@@ -52,12 +53,12 @@
 					{#if piece.volumeMm3 !== null}
 						{@const needed = materialNeeded(piece.volumeMm3, USUAL_STRAND.densityGcm3, USUAL_STRAND.diameterMm)}
 						<span class="small block">
-							{fixed(piece.volumeMm3 / 1000, 2)} cm³, at most {fixed(needed.grams, 1)} g or {fixed(needed.metres, 2)} m ·
+							{fixed(piece.volumeMm3 / 1000, 2)} cm³, at most {massWords(needed.grams, 1)} or {fixed(needed.metres, 2)} m ·
 							<a class="link" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>3MF</a> ·
 							<a class="link" href="/api/v1/pieces/{piece.id}/file?format=stl" download>STL</a>
 						</span>
 					{:else if piece.gramsG !== null}
-						<span class="small block">{fixed(piece.gramsG, 1)} g</span>
+						<span class="small block">{massWords(piece.gramsG, 1)}</span>
 					{/if}
 					<Archive kind="piece" id={piece.id} name="{piece.name} {piece.version}" archived={false} />
 				</li>

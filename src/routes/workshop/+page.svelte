@@ -10,6 +10,7 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { lengthWords, massWords, temperatureWords, toleranceWords, bareTemperature } from '$lib/ui/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
@@ -70,24 +71,24 @@
 	/** What an instrument can show of the usual claims. */
 	const verdicts = (one: Caliper) =>
 		[0.02, 0.03, 0.05]
-			.map((tolerance) => `±${fixed(tolerance, 2)} mm ${ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able]}`)
+			.map((tolerance) => `${toleranceWords(tolerance)} ${ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able]}`)
 			.join(', ');
 	/** The last check in words. */
 	const checkWords = (one: Caliper) => {
 		const check = budgetOf(one).check;
 		if (!check) return 'not checked yet';
-		const scatter = check.repeatability === null ? 'no scatter from one reading' : `scatter ${fixed(check.repeatability, 4)} mm`;
-		const bias = `${check.bias < 0 ? '−' : '+'}${fixed(Math.abs(check.bias), 4)} mm`;
-		return `checked ${day(check.at)} against ${upTo(check.reference, 4)} mm: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
+		const scatter = check.repeatability === null ? 'no scatter from one reading' : `scatter ${lengthWords(check.repeatability, 4)}`;
+		const bias = `${check.bias < 0 ? '−' : '+'}${lengthWords(Math.abs(check.bias), 4)}`;
+		return `checked ${day(check.at)} against ${lengthWords(check.reference, 4, upTo)}: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
 	};
 
 	/** The gauge study in force in words; empty while there is none. */
 	const studyWords = (one: Caliper) => {
 		const study = budgetOf(one).study;
 		if (!study) return '';
-		const people = study.raters > 1 ? `, people differ by ${fixed(study.ratersSd, 4)} mm` : '';
+		const people = study.raters > 1 ? `, people differ by ${lengthWords(study.ratersSd, 4)}` : '';
 		const n = study.places * study.raters * study.repeats;
-		return `gauge study ${day(study.at)}: scatter ${fixed(study.repeatabilitySd, 4)} mm${people}, n ${n}; see the study for ranges`;
+		return `gauge study ${day(study.at)}: scatter ${lengthWords(study.repeatabilitySd, 4)}${people}, n ${n}; see the study for ranges`;
 	};
 
 	/** Fields left empty are not said. */
@@ -102,7 +103,7 @@
 			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
 			p.bedMaxC === null ? null : `bed up to ${upTo(p.bedMaxC, 0)} °C`,
 			p.cardReels === false ? 'no card reels' : null,
-			p.reelMaxG === null ? null : `spools up to ${upTo(p.reelMaxG, 0)} g`
+			p.reelMaxG === null ? null : `spools up to ${massWords(p.reelMaxG, 0, upTo)}`
 		]
 			.filter(Boolean)
 			.join(', ');
@@ -127,8 +128,8 @@
 		<ul class="space-y-1.5">
 			{#each offered(data.instruments) as one (one.id)}
 				<li class="panel px-3 py-1.5">
-					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} mm, shows {upTo(one.resolution ?? 0, 4)} mm
-					<span class="small block">u {fixed(budgetOf(one).standardUncertaintyMm, 4)} mm · can show: {verdicts(one)}</span>
+					<strong>{one.name}</strong> · good to {toleranceWords(one.errorLimit ?? 0)}, shows {lengthWords(one.resolution ?? 0, 4, upTo)}
+					<span class="small block">u {lengthWords(budgetOf(one).standardUncertaintyMm, 4)} · can show: {verdicts(one)}</span>
 					<span class="small block">{checkWords(one)}</span>
 					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} ondone={invalidateAll} />
@@ -136,7 +137,7 @@
 					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>
 			{:else}
-				<li class="small">None yet. Until you add one, a common caliper accurate to ±0.02 mm is assumed.</li>
+				<li class="small">None yet. Until you add one, a common caliper accurate to {toleranceWords(0.02)} is assumed.</li>
 			{/each}
 		</ul>
 		<InstrumentForm measures="length" keep={(body) => keep('instruments', body)} />
@@ -208,9 +209,9 @@
 		<ul class="space-y-1.5">
 			{#each offered(data.scales) as one (one.id)}
 				<li class="panel px-3 py-1.5">
-					<strong>{one.name}</strong> · good to ±{upTo(one.errorLimit ?? 0, 3)} g, shows {upTo(one.resolution ?? 0, 3)} g
+					<strong>{one.name}</strong> · good to ±{massWords(one.errorLimit ?? 0, 3, upTo)}, shows {massWords(one.resolution ?? 0, 3, upTo)}
 					<span class="small block"
-						>sees changes of water over {fixed(2 * Math.SQRT2 * weighingUncertainty(null, one), 1)} g, {fixed(
+						>sees changes of water over {massWords(2 * Math.SQRT2 * weighingUncertainty(null, one), 1)}, {fixed(
 							(2 * Math.SQRT2 * weighingUncertainty(null, one)) / 10,
 							2
 						)} % of a kilogram</span
@@ -231,7 +232,7 @@
 					<strong>{one.name}</strong> ·
 					{one.setPointLowC === null && one.setPointHighC === null
 						? 'range not noted'
-						: `${one.setPointLowC === null ? '' : `${upTo(one.setPointLowC, 0)} `}to ${one.setPointHighC === null ? '…' : upTo(one.setPointHighC, 0)} °C`}
+						: `${one.setPointLowC === null ? '' : `${bareTemperature(one.setPointLowC)} `}to ${one.setPointHighC === null ? '…' : temperatureWords(one.setPointHighC)}`}
 					<span class="ml-3"><Archive kind="dryer" id={one.id} name={one.name} archived={false} /></span>
 				</li>
 			{:else}

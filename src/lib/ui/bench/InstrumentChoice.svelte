@@ -4,18 +4,20 @@
 	import { offered } from '../form/offered';
 	import AddHere from '../workshop/AddHere.svelte';
 	import { upTo } from '../words/numbers';
+	import { massWords, toleranceWords } from '../words/units';
 
 	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
 	type Props = {
 		instruments: Named[];
 		chosen: string;
-		unit: string;
 		trialId: string;
 		what: 'caliper' | 'scale';
 		none: string;
 		onchange: () => void;
 	};
-	let { instruments, chosen = $bindable(), unit, trialId, what, none, onchange }: Props = $props();
+	let { instruments, chosen = $bindable(), trialId, what, none, onchange }: Props = $props();
+
+	const accuracy = (limit: number) => (what === 'scale' ? `±${massWords(limit, 3, upTo)}` : toleranceWords(limit));
 
 	// What one trial was measured with says nothing of another.
 	const store = $derived(`draught-${what}-${trialId}`);
@@ -42,8 +44,7 @@
 		}}
 	>
 		<option value="">not named</option>
-		{#each offered(instruments, chosen) as one (one.id)}<option value={one.id}>{one.name}, ±{upTo(one.errorLimit ?? 0, 3)} {unit}</option
-			>{/each}
+		{#each offered(instruments, chosen) as one (one.id)}<option value={one.id}>{one.name}, {accuracy(one.errorLimit ?? 0)}</option>{/each}
 	</Select>
 {:else}
 	<AddHere

@@ -2,7 +2,8 @@
 	import type { ChartConfiguration } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';
 	import { axis, type Ink } from '../charts/ink';
-	import { fixed, plural } from '../words/numbers';
+	import { plural } from '../words/numbers';
+	import { bareLength, lengthUnit, lengthWords } from '../words/units';
 	import { barsToDraw, type Bar, type Limits } from './histogram-bars';
 
 	type Props = { bars: Bar[]; limits: Limits | null; n: number; of: 'reading' | 'sample' };
@@ -46,13 +47,13 @@
 			options: {
 				scales: {
 					x: {
-						...axis(ink, 'diameter, mm'),
+						...axis(ink, `diameter, ${lengthUnit()}`),
 						type: 'linear',
 						min: range.low,
 						max: range.high,
 						offset: false,
 						grid: { display: false },
-						ticks: { color: ink('muted'), callback: (mm) => fixed(Number(mm), 2), maxRotation: 0, includeBounds: false }
+						ticks: { color: ink('muted'), callback: (mm) => bareLength(Number(mm), 2), maxRotation: 0, includeBounds: false }
 					},
 					y: {
 						...axis(ink, `${of}s`),
@@ -69,7 +70,7 @@
 						callbacks: {
 							title: ([item]) => {
 								const bar = item && drawn[item.dataIndex];
-								return bar ? `${fixed(bar.fromMm, 3)} to ${fixed(bar.toMm, 3)} mm` : '';
+								return bar ? `${bareLength(bar.fromMm)} to ${lengthWords(bar.toMm)}` : '';
 							},
 							label: (item) => plural(drawn[item.dataIndex]?.count ?? 0, of)
 						}
@@ -83,5 +84,5 @@
 <Chart
 	{content}
 	height="h-40 max-w-[640px]"
-	label="How often each diameter occurs, {fixed(range.low, 3)} to {fixed(range.high, 3)} mm, {plural(n, of)}"
+	label="How often each diameter occurs, {bareLength(range.low)} to {lengthWords(range.high)}, {plural(n, of)}"
 />

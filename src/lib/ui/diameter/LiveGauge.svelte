@@ -5,6 +5,7 @@
 	import { scaleLinear } from 'd3-scale';
 	import { onDestroy } from 'svelte';
 	import { fixed, plural, upTo } from '../words/numbers';
+	import { bareLength, lengthUnit } from '../words/units';
 	import { LiveLog } from './live-log.svelte';
 	import { ribbonPath } from './ribbon';
 	import HarmIcon from '../form/HarmIcon.svelte';
@@ -77,13 +78,13 @@
 			>
 				{#each y.ticks(3) as tick (tick)}
 					<line x1="44" x2={W - 6} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
-					<text x="39" y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
+					<text x="39" y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{bareLength(tick, 2)}</text>
 				{/each}
 				<path d={ribbonPath(columns, x, y)} fill={hex ?? 'var(--faint)'} stroke="var(--ink)" stroke-width="0.7" stroke-linejoin="round" />
 				{#each limits ? [limits.lowMm, limits.highMm] : [] as limit (limit)}
 					<line x1="44" x2={W - 6} y1={y(limit)} y2={y(limit)} stroke="var(--ink)" stroke-dasharray="4 3" />
 				{/each}
-				<text x="0" y="10" font-size="11" fill="var(--muted)">mm</text>
+				<text x="0" y="10" font-size="11" fill="var(--muted)">{lengthUnit()}</text>
 			</svg>
 		{/if}
 		{#if live.open}

@@ -2,7 +2,8 @@
 	import type { Envelope } from '$lib/core/diameter/log/envelope';
 	import type { LoggedStrand } from '$lib/core/evidence/log';
 	import { scaleLinear } from 'd3-scale';
-	import { fixed, upTo } from '../words/numbers';
+	import { upTo } from '../words/numbers';
+	import { bareLength, lengthUnit } from '../words/units';
 	import { ribbonPath } from './ribbon';
 	import { ArrowLeftOutline, ArrowRightOutline } from 'flowbite-svelte-icons';
 
@@ -124,7 +125,7 @@
 		</defs>
 		{#each y.ticks(4) as tick (tick)}
 			<line x1={box.left} x2={W - box.right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
-			<text x={box.left - 5} y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{fixed(tick, 2)}</text>
+			<text x={box.left - 5} y={y(tick) + 4} font-size="11" text-anchor="end" fill="var(--muted)">{bareLength(tick, 2)}</text>
 		{/each}
 		<path d={ribbon} fill={hex ?? 'var(--faint)'} stroke="var(--ink)" stroke-width="0.7" stroke-linejoin="round" />
 		{#if limits}
@@ -149,7 +150,7 @@
 		{#each x.ticks(6) as tick (tick)}
 			<text x={x(tick)} y={H - 6} font-size="11" text-anchor="middle" fill="var(--muted)">{upTo(tick, 3)}</text>
 		{/each}
-		<text x="0" y={H - 6} font-size="11" fill="var(--muted)">mm / m</text>
+		<text x="0" y={H - 6} font-size="11" fill="var(--muted)">{lengthUnit()} / m</text>
 	</svg>
 	<p class="mt-1 flex flex-wrap items-center gap-2 text-[0.9rem]">
 		<button type="button" class="panel px-2 py-0.5" onclick={() => zoom(0.25)}>nearer <kbd>+</kbd></button>

@@ -3,7 +3,8 @@
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import { scaleLinear } from 'd3-scale';
 	import { tQuantile } from '$lib/core/stats/distributions';
-	import { fixed, plural } from '../words/numbers';
+	import { plural } from '../words/numbers';
+	import { bareLength, lengthUnit, lengthWords } from '../words/units';
 
 	type Props = { spools: SpoolOnScale[]; of: Record<string, SpoolEvidence['spool']>; nominalMm: number };
 	let { spools, of, nominalMm }: Props = $props();
@@ -24,15 +25,13 @@
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="overflow-x-auto" role="region" aria-label="Spools on one scale" tabindex="0">
 	<table class="w-full min-w-[640px] text-left text-[0.93rem]">
-		<caption class="sr-only"
-			>Mean diameter of every spool on one scale, in millimetres, with its 95 % range as read and its stated limits</caption
-		>
+		<caption class="sr-only">Mean diameter of every spool on one scale, with its 95 % range as read and its stated limits</caption>
 		<thead>
 			<tr class="border-b text-[0.85rem]">
 				<th scope="col" class="py-1 pr-3 font-medium">Spool</th>
-				<th scope="col" class="font-medium">{fixed(range.low, 2)} to {fixed(range.high, 2)} mm</th>
-				<th scope="col" class="pl-3 text-right font-medium">Mean, mm</th>
-				<th scope="col" class="pl-3 text-right font-medium">Spread, mm <span class="small">no interval</span></th>
+				<th scope="col" class="font-medium">{bareLength(range.low, 2)} to {lengthWords(range.high, 2)}</th>
+				<th scope="col" class="pl-3 text-right font-medium">Mean, {lengthUnit()}</th>
+				<th scope="col" class="pl-3 text-right font-medium">Spread, {lengthUnit()} <span class="small">no interval</span></th>
 				<th scope="col" class="pl-3 font-medium">Same as</th>
 			</tr>
 		</thead>
@@ -48,7 +47,7 @@
 							class="block w-full"
 							style:max-width="{W}px"
 							role="img"
-							aria-label="{spool?.code}: mean {fixed(s.meanMm, 3)} mm, {plural(s.places, 'spot')}"
+							aria-label="{spool?.code}: mean {lengthWords(s.meanMm)}, {plural(s.places, 'spot')}"
 						>
 							{#if s.limits}
 								<rect
@@ -78,10 +77,10 @@
 						</svg>
 					</td>
 					<td class="pl-3 text-right whitespace-nowrap"
-						>{fixed(s.meanMm, 3)}
-						<span class="small">{h === null ? 'no interval' : `± ${fixed(h, 3)}`}, {plural(s.places, 'spot')}</span></td
+						>{bareLength(s.meanMm)}
+						<span class="small">{h === null ? 'no interval' : `± ${bareLength(h)}`}, {plural(s.places, 'spot')}</span></td
 					>
-					<td class="pl-3 text-right">{s.sdMm === null ? '–' : fixed(s.sdMm, 4)}</td>
+					<td class="pl-3 text-right">{s.sdMm === null ? '–' : bareLength(s.sdMm, 4)}</td>
 					<td class="pl-3 font-bold text-act-ink">{s.letters || '–'}</td>
 				</tr>
 			{/each}
@@ -92,7 +91,7 @@
 				<td>
 					<svg viewBox="0 0 {W} 16" class="block w-full" style:max-width="{W}px" aria-hidden="true">
 						{#each ticks as tick (tick)}
-							<text x={x(tick)} y="12" font-size="11" text-anchor="middle" fill="var(--muted)">{fixed(tick, 2)}</text>
+							<text x={x(tick)} y="12" font-size="11" text-anchor="middle" fill="var(--muted)">{bareLength(tick, 2)}</text>
 						{/each}
 					</svg>
 				</td>

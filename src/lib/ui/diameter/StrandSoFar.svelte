@@ -2,7 +2,8 @@
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import Strand from '../figures/Strand.svelte';
 	import Later from '../shell/Later.svelte';
-	import { fixed, plural } from '../words/numbers';
+	import { plural } from '../words/numbers';
+	import { lengthWords } from '../words/units';
 	import type { DiameterBench } from './diameter-bench.svelte';
 	import Histogram from './Histogram.svelte';
 	import { barsOfLog, barsOfReadings } from './histogram-bars';
@@ -27,7 +28,7 @@
 		<h2 class="mt-4 mb-1 text-[0.93rem] font-semibold">How often each diameter occurs</h2>
 		<Histogram bars={barsOfLog(log.summary.histogram, logBiasMm, claim)} limits={claim} n={log.summary.n} of="sample" />
 		<p class="small mt-1">
-			{#if logBiasMm !== 0}What the gauge shows too much ({fixed(logBiasMm, 4)} mm by its check) is corrected here.{/if}
+			{#if logBiasMm !== 0}What the gauge shows too much ({lengthWords(logBiasMm, 4)} by its check) is corrected here.{/if}
 			<button type="button" class="link" onclick={() => void measuring.strikeOutLog(log.id)}>Mark this log invalid</button>
 		</p>
 	{:else if !measuring.whole}

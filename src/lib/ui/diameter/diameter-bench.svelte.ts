@@ -48,7 +48,7 @@ export class DiameterBench {
 	testing = $state(false);
 	zone = $state<Zone>('first');
 	readonly bench: Bench;
-	readonly unit = new ChosenUnit('length', ['mm', 'in']);
+	readonly unit = new ChosenUnit('length');
 	readonly #given: () => Given;
 	readonly #shelf = new Shelf('diameter');
 	readonly #amending = new Form({ fields: [] });

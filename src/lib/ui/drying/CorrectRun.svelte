@@ -3,10 +3,13 @@
 	import type { DryingRun } from '$lib/server/drying/runs';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
+	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { inUnit } from '../form/in-unit';
 	import Problem from '../form/Problem.svelte';
+	import UnitField from '../form/UnitField.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 	import { dayAndTime, upTo } from '../words/numbers';
@@ -20,7 +23,8 @@
 	const form = new Form({ fields: ['setPoint', 'startedAt', 'endedAt', 'reason'] });
 	const undoing = new Form({ fields: [] });
 	const name = $derived(`${run.dryer}, ${dayAndTime(run.startedAt)}`);
-	const asNoted = $derived(`${upTo(run.setPointC, 1)} C`);
+	const degrees = new ChosenUnit('temperature');
+	const asNoted = $derived(inUnit(`${upTo(run.setPointC, 1)} C`, degrees.unit, 'temperature'));
 	/** Errors of one of the two times, as its field knows them. */
 	const of = (path: string): FieldError[] => form.errors.flatMap((e) => (e.path === path ? [{ ...e, path: 'when' }] : []));
 
@@ -64,7 +68,16 @@
 	<form class="mt-1 max-w-xl space-y-2" novalidate onsubmit={keep} aria-label="Edit the drying {name}">
 		<p class="small">What was noted first stays on record.</p>
 		<FormProblem title={form.problem} />
-		<Field id="{run.id}-setPoint" path="setPoint" label="Temperature" bind:value={setPoint} errors={form.errors} class="w-40" />
+		<UnitField
+			id="{run.id}-setPoint"
+			path="setPoint"
+			label="Temperature"
+			dimension="temperature"
+			chosen={degrees}
+			bind:value={setPoint}
+			errors={form.errors}
+			class="w-40"
+		/>
 		<WhenField when={started} id="{run.id}-started" errors={of('startedAt')} what="started" stands={dayAndTime(run.startedAt)} />
 		{#if run.end}<WhenField when={ended} id="{run.id}-ended" errors={of('endedAt')} what="ended" stands={dayAndTime(run.end.at)} />{/if}
 		<Field id="{run.id}-reason" path="reason" label="Why" bind:value={reason} errors={form.errors} placeholder="read the wrong clock" />

@@ -21,6 +21,7 @@
 	import WhenField from '../form/WhenField.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { dayAndTime, upTo } from '../words/numbers';
+	import { temperatureWords } from '../words/units';
 	import { offered } from '../form/offered';
 	import { running } from './running.svelte';
 	import Problem from '../form/Problem.svelte';
@@ -47,7 +48,7 @@
 	const dryer = $derived(dryers.find((d) => d.id === dryerId));
 	/** The lower limit of the load, and no more than the dryer reaches. */
 	const proposedC = $derived(limit.dryingHighC === null ? null : Math.min(limit.dryingHighC, dryer?.setPointHighC ?? Infinity));
-	const degrees = new ChosenUnit('temperature', ['C', 'F']);
+	const degrees = new ChosenUnit('temperature');
 	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : inUnit(`${upTo(proposedC, 0)} C`, degrees.unit, 'temperature')));
 	const duration = $derived(typedDuration ?? (limit.hours === null ? '' : `${upTo(limit.hours, 1)} h`));
 	const judged = $derived.by(() => {
@@ -82,7 +83,7 @@
 			...(over === null ? {} : { endedAt: new Date(over).toISOString() })
 		});
 		if (!sent.ok) return;
-		const what = `${load.map((e) => e.spool.code).join(', ')} at ${upTo(sent.answer.setPointC, 0)} °C`;
+		const what = `${load.map((e) => e.spool.code).join(', ')} at ${temperatureWords(sent.answer.setPointC)}`;
 		said = over === null ? `Started: ${what}. The timer shows on every page.` : `Saved: ${what}, finished ${dayAndTime(over)}.`;
 		chosen.clear();
 		typedSetPoint = null;
@@ -126,10 +127,10 @@
 		<p class="small">
 			{#if limit.dryingHighC !== null}
 				{materials.length > 1
-					? `${limit.dryingHighOf} limits this run: at most ${upTo(limit.dryingHighC, 0)} °C`
-					: `The handbook dries ${limit.dryingHighOf} at up to ${upTo(limit.dryingHighC, 0)} °C`}{limit.hours
+					? `${limit.dryingHighOf} limits this run: at most ${temperatureWords(limit.dryingHighC)}`
+					: `The handbook dries ${limit.dryingHighOf} at up to ${temperatureWords(limit.dryingHighC)}`}{limit.hours
 					? `, from ${upTo(limit.hours, 1)} h on`
-					: ''}{limit.softeningC === null ? '' : `; ${limit.softeningOf} goes soft at ${upTo(limit.softeningC, 0)} °C`}.
+					: ''}{limit.softeningC === null ? '' : `; ${limit.softeningOf} goes soft at ${temperatureWords(limit.softeningC)}`}.
 			{/if}
 			{#if limit.unknown.length}The handbook does not know {limit.unknown.join(', ')}.{/if}
 			<a class="link" href="/handbook">handbook</a>
@@ -141,7 +142,7 @@
 			{#if offered(dryers).length > 0}
 				<Select placeholder="" size="sm" id="load-dryer" bind:value={dryerId}>
 					{#each offered(dryers, dryerId) as one (one.id)}<option value={one.id}
-							>{one.name}{one.setPointHighC === null ? '' : `, up to ${upTo(one.setPointHighC, 0)} °C`}</option
+							>{one.name}{one.setPointHighC === null ? '' : `, up to ${temperatureWords(one.setPointHighC)}`}</option
 						>{/each}
 				</Select>
 			{:else}
@@ -174,7 +175,7 @@
 	{#if over !== null}<p class="small">It was over {dayAndTime(over)}: it is saved as done.</p>{/if}
 	{#if judged?.kind === 'softens'}
 		<Problem live={false}
-			>{judged.of} softens at {upTo(judged.limitC, 0)} °C{when.isNow
+			>{judged.of} softens at {temperatureWords(judged.limitC)}{when.isNow
 				? ': not started.'
 				: '. It is saved as it was; look whether the spool has warped.'}</Problem
 		>
@@ -182,7 +183,7 @@
 		<label class="flex items-center gap-2"
 			><input type="checkbox" bind:checked={accepted} />
 			{judged.kind === 'aboveRange'
-				? `Above the handbook’s ${upTo(judged.limitC, 0)} °C for ${judged.of}: I mean it`
+				? `Above the handbook’s ${temperatureWords(judged.limitC)} for ${judged.of}: I mean it`
 				: `The handbook has no figure for ${judged.of}: I know its limit`}</label
 		>
 	{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { dayAndTime, upTo } from '../words/numbers';
+	import { dayAndTime } from '../words/numbers';
+	import { temperatureWords } from '../words/units';
 	import CorrectRun from './CorrectRun.svelte';
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
@@ -14,7 +15,7 @@
 <article class="panel px-4 py-3" aria-label="{run.dryer}, running">
 	<div class="flex flex-wrap items-baseline justify-between gap-x-4">
 		<p class="wide text-[1.6rem] leading-tight font-bold" data-testid="run-timer">{timer.words}</p>
-		<p>{run.dryer} at {upTo(run.setPointC, 0)} °C</p>
+		<p>{run.dryer} at {temperatureWords(run.setPointC)}</p>
 	</div>
 	<!-- Like a strand drawn off: what is dry is filled. -->
 	<div class="mt-2 h-[9px] rounded-[5px] border border-ink/60 bg-panel" aria-hidden="true">

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
 	import type { Dimension } from '$lib/core/units/dimension';
-	import { onMount } from 'svelte';
 	import type { ChosenUnit } from './chosen-unit.svelte';
 	import Field from './Field.svelte';
 	import { inUnit } from './in-unit';
@@ -19,7 +18,6 @@
 		class?: string;
 	};
 	let { id, label, value = $bindable(), dimension, chosen, errors, path = id, hint, placeholder, class: extra = 'w-36' }: Props = $props();
-	onMount(() => chosen.recall());
 	/** What is in the field says its unit itself. */
 	const inText = $derived(chosen.units.find((unit) => new RegExp(`\\d\\s*${unit}\\s*$`).test(value)) ?? chosen.unit);
 

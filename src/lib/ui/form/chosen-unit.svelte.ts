@@ -1,5 +1,6 @@
 import type { Reading } from '$lib/core/evidence/reading';
 import { shownReading } from '$lib/core/readings/shown-reading';
+import { chosenUnit, UNIT_CHOICES, UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits, type UnitQuantity } from '../words/units';
 
 /** A number with nothing behind it. */
 const BARE = /^[\d.,\s]+$/;
@@ -7,31 +8,38 @@ const BARE = /^[\d.,\s]+$/;
 /** A typed number with its unit behind it; what carries a unit already stays as it is. @example withUnit('25', 'lb') // '25 lb' */
 export const withUnit = (typed: string, unit: string): string => (BARE.test(typed) && unit ? `${typed.trim()} ${unit}` : typed);
 
+/** What is chosen on this page: what is written in a unit follows at once. */
+const here = $state<{ units: ChosenUnits }>({ units: {} });
+
+/** Takes over what the server made the page in. */
+export function takeUnits(text: string | undefined): void {
+	here.units = unitsOf(text);
+	unitsFrom(() => here.units);
+}
+
+const A_YEAR_S = 365 * 24 * 3600;
+
+function keepUnits(units: ChosenUnits): void {
+	here.units = units;
+	document.cookie = `${UNITS_COOKIE}=${unitsText(units)}; path=/; max-age=${A_YEAR_S}; samesite=lax`;
+}
+
 /** The unit in which a bench's numbers are meant, tapped beside the field and remembered by this device for each quantity. */
 export class ChosenUnit {
 	readonly units: readonly string[];
-	readonly #store: string;
-	#unit = $state('');
+	readonly #of: UnitQuantity;
 
-	/** @param units the first is the one that is meant where none is chosen */
-	constructor(quantity: string, units: readonly string[]) {
-		this.units = units;
-		this.#store = `draught-unit-${quantity}`;
+	constructor(of: UnitQuantity) {
+		this.units = UNIT_CHOICES[of];
+		this.#of = of;
 	}
 
 	get unit(): string {
-		return this.#unit || (this.units[0] ?? '');
-	}
-
-	/** Once the page is in the browser. */
-	recall(): void {
-		const kept = localStorage.getItem(this.#store) ?? '';
-		if (this.units.includes(kept)) this.#unit = kept;
+		return chosenUnit(this.#of);
 	}
 
 	choose(unit: string): void {
-		this.#unit = unit;
-		localStorage.setItem(this.#store, unit);
+		keepUnits({ ...here.units, [this.#of]: unit });
 	}
 
 	/** The same again: what was typed in another unit keeps it. */

@@ -1,16 +1,14 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { reading } from '../../../../tests/support/evidence';
-import { ChosenUnit } from './chosen-unit.svelte';
+import { ChosenUnit, takeUnits } from './chosen-unit.svelte';
 
-const kept = new Map<string, string>();
+const browser = { cookie: '' };
 beforeEach(() => {
-	kept.clear();
-	vi.stubGlobal('localStorage', {
-		getItem: (key: string) => kept.get(key) ?? null,
-		setItem: (key: string, text: string) => kept.set(key, text)
-	});
+	browser.cookie = '';
+	vi.stubGlobal('document', browser);
+	takeUnits(undefined);
 });
-const mass = () => new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
+const mass = () => new ChosenUnit('mass');
 
 describe('the unit tapped beside a field', () => {
 	it('is the usual one until another is tapped, and then stays for this quantity', () => {
@@ -18,18 +16,17 @@ describe('the unit tapped beside a field', () => {
 		expect([first.unit, first.meant('998')]).toEqual(['g', '998']);
 		first.choose('lb');
 		expect([first.meant('2,2'), first.meant('998 g'), first.meant('2 lb 3 oz')]).toEqual(['2,2 lb', '998 g', '2 lb 3 oz']);
-		const later = mass();
-		later.recall();
-		const other = new ChosenUnit('length', ['mm', 'in']);
-		other.recall();
-		expect([later.unit, other.unit]).toEqual(['lb', 'mm']);
+		expect([mass().unit, new ChosenUnit('length').unit]).toEqual(['lb', 'mm']);
+		expect(browser.cookie).toBe('draught-units=mass-lb; path=/; max-age=31536000; samesite=lax');
 	});
 
-	it('does not take a unit from elsewhere that the field does not know', () => {
-		kept.set('draught-unit-mass', 'stone');
-		const unit = mass();
-		unit.recall();
-		expect(unit.unit).toBe('g');
+	it('begins with what the server made the page in, and keeps what else was chosen', () => {
+		takeUnits('length-in.mass-stone');
+		expect([mass().unit, new ChosenUnit('length').unit]).toEqual(['g', 'in']);
+		mass().choose('oz');
+		expect(browser.cookie).toContain('draught-units=length-in.mass-oz;');
+		mass().choose('g');
+		expect(browser.cookie).toContain('draught-units=length-in;');
 	});
 
 	it('the same again means what it meant, whatever is tapped now', () => {

@@ -2,6 +2,7 @@
 	import type { GaugeStudy } from '$lib/core/diameter/gauge-study';
 	import { studyWords } from '../words/gauge-study';
 	import { fixed } from '../words/numbers';
+	import { bareLength, lengthUnit } from '../words/units';
 
 	let { study }: { study: GaugeStudy } = $props();
 	const words = $derived(studyWords(study));
@@ -12,7 +13,7 @@
 <table class="mt-2">
 	<thead>
 		<tr class="small text-left"
-			><th class="pr-6 font-medium">Spread of</th><th class="pr-6 text-right font-medium">SD, mm</th><th class="font-medium"
+			><th class="pr-6 font-medium">Spread of</th><th class="pr-6 text-right font-medium">SD, {lengthUnit()}</th><th class="font-medium"
 				>of the variance</th
 			></tr
 		>
@@ -21,7 +22,7 @@
 		{#each words.parts as part (part.name)}
 			<tr>
 				<td class="pr-6">{part.name}</td>
-				<td class="pr-6 text-right tabular-nums">{fixed(part.sdMm, 4)}</td>
+				<td class="pr-6 text-right tabular-nums">{bareLength(part.sdMm, 4)}</td>
 				<td>
 					<span
 						class="inline-block h-2.5 align-middle"

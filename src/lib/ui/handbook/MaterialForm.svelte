@@ -6,7 +6,7 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import { FIGURES, figureText, readFigure, type FigureKey } from './figures';
+	import { FIGURES, figureText, figureUnit, readFigure, type FigureKey } from './figures';
 	import Problem from '../form/Problem.svelte';
 
 	/** `material` null adds one. `resettable`: Draught came with figures of its own. */
@@ -14,7 +14,7 @@
 	// svelte-ignore state_referenced_locally
 	const start = material;
 	let name = $state(start?.material ?? '');
-	const textOf = (key: FigureKey) => figureText(start?.[key] ?? null);
+	const textOf = (key: FigureKey) => figureText(key, start?.[key] ?? null);
 	let texts = $state(Object.fromEntries(FIGURES.map((f) => [f.key, textOf(f.key)])) as Record<FigureKey, string>);
 	let sources = $state(Object.fromEntries(FIGURES.map((f) => [f.key, start?.[f.key]?.source ?? ''])) as Record<FigureKey, string>);
 	const three = (value: boolean | null | undefined) => (value === true ? 'yes' : value === false ? 'no' : '');
@@ -32,7 +32,7 @@
 	}
 	function own(event: SubmitEvent): void {
 		event.preventDefault();
-		const figures = Object.fromEntries(FIGURES.map((f) => [f.key, readFigure(texts[f.key], sources[f.key])]));
+		const figures = Object.fromEntries(FIGURES.map((f) => [f.key, readFigure(f.key, texts[f.key], sources[f.key])]));
 		void keep({ material: name.trim(), ...figures, hardenedNozzle: said(hardened), enclosure: said(enclosure), fumes, feeder });
 	}
 	const errorOf = (key: string) => form.errors.find((e) => e.path.startsWith(`figures.${key}.`));
@@ -52,7 +52,7 @@
 		{#each FIGURES as f (f.key)}
 			{@const error = errorOf(f.key)}
 			<div class="grid grid-cols-[9rem_1fr] gap-3">
-				<Field id="figure-{f.key}" label="{f.name}, {f.unit}" bind:value={texts[f.key]} errors={[]} placeholder="45 to 50" />
+				<Field id="figure-{f.key}" label="{f.name}, {figureUnit(f)}" bind:value={texts[f.key]} errors={[]} placeholder="45 to 50" />
 				<Field id="source-{f.key}" label="Source" bind:value={sources[f.key]} errors={[]} placeholder="maker's data sheet, own test …" />
 				{#if error}<Problem live={false} class="col-span-2 text-[0.85rem]">{f.name}: {refusalWords(error)}</Problem>{/if}
 			</div>

@@ -1,5 +1,7 @@
 import type { MaterialFigures } from '$lib/core/handbook/figures';
+import { fromCanonical, toCanonical } from '$lib/core/units/convert';
 import { upTo } from '../words/numbers';
+import { chosenUnit, temperatureUnit } from '../words/units';
 
 export const FIGURES = [
 	{ key: 'dryingC', name: 'Drying', unit: '°C' },
@@ -12,17 +14,32 @@ export const FIGURES = [
 
 export type FigureKey = (typeof FIGURES)[number]['key'];
 
+/** Figures of heat that are read in the tester’s unit; a nozzle is set in °C, as slicers have it. */
+const OF_DRYING: ReadonlySet<FigureKey> = new Set(['dryingC', 'softeningC']);
+const unitOf = (key: FigureKey): string => (OF_DRYING.has(key) ? chosenUnit('temperature') : 'C');
+
+/** The unit of a figure as it is read and typed. */
+export const figureUnit = ({ key, unit }: { key: FigureKey; unit: string }): string => (OF_DRYING.has(key) ? temperatureUnit() : unit);
+
 /** A figure as people write it: one number, or its two ends. */
-export function figureText(figure: MaterialFigures[FigureKey]): string {
+export function figureText(key: FigureKey, figure: MaterialFigures[FigureKey]): string {
 	if (!figure) return '';
-	return figure.low === figure.high ? upTo(figure.low, 2) : `${upTo(figure.low, 2)} to ${upTo(figure.high, 2)}`;
+	const [low, high] = [figure.low, figure.high].map((end) => upTo(fromCanonical(end, unitOf(key), 'temperature'), 2));
+	return low === high ? `${low}` : `${low} to ${high}`;
 }
 
 /** What was typed for a figure: one number or two ends with a dash or "to" between; anything else stays the text the schema refuses. */
-export function readFigure(text: string, source: string): { low: number | string; high: number | string; source: string } | null {
+export function readFigure(
+	key: FigureKey,
+	text: string,
+	source: string
+): { low: number | string; high: number | string; source: string } | null {
 	if (text.trim() === '') return null;
 	const ends = text.split(/\s*(?:–|to|\.\.|(?<=\d)\s*-)\s*/).map((end) => end.trim().replace(',', '.'));
-	const number = (end: string | undefined) => (end !== undefined && end !== '' && Number.isFinite(Number(end)) ? Number(end) : (end ?? ''));
+	// What was converted to be shown comes back as it was.
+	const canonical = (value: number) => Number(toCanonical(value, unitOf(key), 'temperature').toFixed(3));
+	const number = (end: string | undefined) =>
+		end !== undefined && end !== '' && Number.isFinite(Number(end)) ? canonical(Number(end)) : (end ?? '');
 	return { low: number(ends[0]), high: number(ends.length > 1 ? ends[1] : ends[0]), source };
 }
 

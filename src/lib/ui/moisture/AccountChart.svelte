@@ -5,6 +5,7 @@
 	import Chart from '../charts/Chart.svelte';
 	import { axis, type Ink } from '../charts/ink';
 	import { day, dayAndTime, fixed, upTo } from '../words/numbers';
+	import { inMassUnit, massUnit, massWords } from '../words/units';
 	import { BEFORE_WORDS } from '../words/closed-lists';
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
@@ -17,7 +18,7 @@
 	};
 	const marks = $derived(points.map((p) => MARKS[p.before] ?? AIR));
 	const label = $derived(
-		`${code}: gross mass from ${upTo(points[0]?.grossG ?? 0, 1)} to ${upTo(points.at(-1)?.grossG ?? 0, 1)} g in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % against the chosen state at the last one`
+		`${code}: gross mass from ${massWords(points[0]?.grossG ?? 0, 1, upTo)} to ${massWords(points.at(-1)?.grossG ?? 0, 1, upTo)} in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % against the chosen state at the last one`
 	);
 	const place = (value: (p: AccountPoint) => number) => points.map((p) => ({ x: p.at, y: value(p) }));
 
@@ -57,7 +58,7 @@
 					},
 					{
 						...line,
-						data: place((p) => p.grossG),
+						data: place((p) => inMassUnit(p.grossG)),
 						yAxisID: 'mass',
 						stepped: 'before',
 						borderColor: ink('muted'),
@@ -78,7 +79,7 @@
 						suggestedMin: 0,
 						suggestedMax: 0.1
 					},
-					mass: { ...axis(ink, 'gross mass, g'), type: 'linear', stack: 'account', stackWeight: 2, offset: true }
+					mass: { ...axis(ink, `gross mass, ${massUnit()}`), type: 'linear', stack: 'account', stackWeight: 2, offset: true }
 				},
 				plugins: {
 					legend: { display: false },
@@ -88,7 +89,7 @@
 							title: ([item]) => (item ? dayAndTime(points[item.dataIndex]?.at ?? 0) : ''),
 							label: ({ dataIndex }) => {
 								const p = points[dataIndex];
-								return p ? `${fixed(p.pct, 2)} % (${fixed(p.lowPct, 2)} to ${fixed(p.highPct, 2)} %), ${upTo(p.grossG, 1)} g` : '';
+								return p ? `${fixed(p.pct, 2)} % (${fixed(p.lowPct, 2)} to ${fixed(p.highPct, 2)} %), ${massWords(p.grossG, 1, upTo)}` : '';
 							}
 						}
 					}

@@ -8,7 +8,8 @@
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { Form } from '../form/form.svelte';
-	import { dayAndTime, fixed, upTo } from '../words/numbers';
+	import { dayAndTime, upTo } from '../words/numbers';
+	import { bareMass, massWords } from '../words/units';
 	import { BEFORE_WORDS } from '../words/closed-lists';
 	import Problem from '../form/Problem.svelte';
 
@@ -26,7 +27,7 @@
 	let { chain, intervals, readings, waiting, since, onsince, onchange, instruments }: Props = $props();
 	let editor = $state<ReadingEditor>();
 	const form = new Form({ fields: [], supersedes: true });
-	const signed = (g: number) => `${g > 0 ? '+' : ''}${fixed(g, 1)} g`;
+	const signed = (g: number) => `${g > 0 ? '+' : ''}${massWords(g, 1)}`;
 	const struck = $derived(readings.filter((r) => r.quantity === 'grossMass' && r.status === 'excluded'));
 
 	async function sayBefore(id: string, before: string): Promise<void> {
@@ -72,7 +73,7 @@
 								placeholder=""
 								size="sm"
 								classes={{ select: 'h-[26px] py-0 pr-7 pl-1.5 text-[0.9rem]' }}
-								aria-label="Before the weighing of {upTo(w.grossG, 1)} g"
+								aria-label="Before the weighing of {massWords(w.grossG, 1, upTo)}"
 								title={w.said ? 'set by you' : 'worked out from the record'}
 								value={w.before}
 								disabled={waiting.has(w.id)}
@@ -90,14 +91,14 @@
 							{#if interval.seen}<strong>{signed(interval.waterG)}</strong>{:else}<span class="text-muted"
 									>not seen <span class="small">({signed(interval.waterG)})</span></span
 								>{/if}
-							<span class="small">±{fixed(2 * interval.uG, 1)}</span>
+							<span class="small">±{bareMass(2 * interval.uG, 1)}</span>
 						{:else if interval}<span class="small">filament used</span>{/if}
 					</td>
-					<td class="pr-3 text-right whitespace-nowrap">{interval?.usedG != null ? `${fixed(interval.usedG, 1)} g` : ''}</td>
+					<td class="pr-3 text-right whitespace-nowrap">{interval?.usedG != null ? massWords(interval.usedG, 1) : ''}</td>
 					<td>
 						<label class="flex items-center gap-1"
 							><input type="radio" name="since" checked={i === since} onchange={() => onsince(i)} /><span class="sr-only"
-								>count from the weighing of {upTo(w.grossG, 1)} g</span
+								>count from the weighing of {massWords(w.grossG, 1, upTo)}</span
 							></label
 						>
 					</td>

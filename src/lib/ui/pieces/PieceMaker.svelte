@@ -13,6 +13,7 @@
 	import Field from '../form/Field.svelte';
 	import { sizeOf } from './size-text';
 	import { fixed, upTo } from '../words/numbers';
+	import { massWords } from '../words/units';
 	import { marksLine, paramName, PIECE_WORDS } from '../words/pieces';
 	import PieceDrawing from './PieceDrawing.svelte';
 
@@ -136,7 +137,7 @@
 			/>
 			<p class="mt-1" data-testid="piece-facts">
 				{upTo(drawn.size.x, 1)} × {upTo(drawn.size.y, 1)} × {upTo(drawn.size.z, 1)} mm · {fixed(drawn.volumeMm3 / 1000, 2)} cm³
-				{#if needed}· at most {fixed(needed.grams, 1)} g, {fixed(needed.metres, 2)} m{/if}
+				{#if needed}· at most {massWords(needed.grams, 1)}, {fixed(needed.metres, 2)} m{/if}
 			</p>
 			<p class="small">
 				Printed solid, at {upTo(usual.densityGcm3, 2)} g/cm³ and {upTo(usual.diameterMm, 2)} mm; a slicer's infill makes it less.

@@ -3,6 +3,7 @@
 	import FormProblem from '../form/FormProblem.svelte';
 	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, wordOf } from '../words/closed-lists';
 	import { dayAndTime, upTo } from '../words/numbers';
+	import { massWords } from '../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/closed-lists';
 
 	type Amended = {
@@ -58,7 +59,7 @@
 				: typeof before === 'string'
 					? `${wordOf(BEFORE_WORDS, before)} before it`
 					: typeof netMassG === 'number'
-						? `for ${upTo(netMassG, 0)} g`
+						? `for ${massWords(netMassG, 0, upTo)}`
 						: instrumentId
 							? 'another instrument'
 							: '';

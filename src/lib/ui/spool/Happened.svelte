@@ -12,6 +12,7 @@
 	import WhenField from '../form/WhenField.svelte';
 	import { choices, CONDITION_WORDS, SAID_EVENT_WORDS } from '../words/closed-lists';
 	import { dayAndTime, upTo } from '../words/numbers';
+	import { temperatureWords } from '../words/units';
 
 	let { spoolId, events }: { spoolId: string; events: SpoolEvent[] } = $props();
 	let kind = $state<(typeof SAID_EVENTS)[number] | null>(null);
@@ -86,7 +87,7 @@
 					e.id,
 					`${dayAndTime(e.at)}${
 						e.drying
-							? `: ${e.drying.dryer ?? 'dryer'}, ${upTo(e.drying.setPointC, 0)} °C, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
+							? `: ${e.drying.dryer ?? 'dryer'}, ${temperatureWords(e.drying.setPointC)}, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
 							: ': said with a print'
 					}`
 				)}

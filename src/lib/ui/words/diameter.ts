@@ -1,20 +1,20 @@
 import type { DiameterMessages } from '$lib/core/diameter/message-params';
 import { fixed, grouped, percent, plural, upTo } from './numbers';
+import { bareLength, bareTolerance, lengthUnit, lengthWords, toleranceWords } from './units';
 
-const tol = (p: { tolerance: number }) => `±${upTo(p.tolerance, 3)} mm`;
+const tol = (p: { tolerance: number }) => toleranceWords(p.tolerance);
 /** Under a head that names the unit. */
-const bareTol = (p: { tolerance: number }) => `±${upTo(p.tolerance, 3)}`;
-const mm = (value: number, decimals = 3) => `${fixed(value, decimals)} mm`;
+const bareTol = (p: { tolerance: number }) => bareTolerance(p.tolerance);
 const readings = (p: { n: number }) => plural(p.n, 'reading');
 /** The claim as it stands in a sentence. */
 const claim = (p: { source: string; tolerance: number }) => `the ${p.source === 'listing' ? 'shop listing' : p.source}’s ${tol(p)}`;
 const pct = (value: number) => percent(value / 100);
-const signed = (value: number, decimals: number) => `${value < 0 ? '−' : '+'}${fixed(Math.abs(value), decimals)}`;
+const signed = (mm: number, decimals: number) => `${mm < 0 ? '−' : '+'}${bareLength(Math.abs(mm), decimals)}`;
 
 /** What the diameter station says. */
 export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMessages[I]) => string } = {
 	noToleranceStated: () => 'No tolerance is stated.',
-	diameterNoClaim: (p) => `No tolerance stated. ${readings(p)}: ${fixed(p.low, 2)} to ${mm(p.high, 2)}.`,
+	diameterNoClaim: (p) => `No tolerance stated. ${readings(p)}: ${bareLength(p.low, 2)} to ${lengthWords(p.high, 2)}.`,
 	claimKept: (p) => `It meets ${claim(p)}: at least ${pct(p.lowPct)} of the length is inside.`,
 	claimBroken: (p) => `It misses ${claim(p)}: at most ${pct(p.highPct)} of the length is inside, the caliper’s error allowed for.`,
 	claimMore: (p) =>
@@ -31,25 +31,25 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 		`${fits(p)} More readings with this instrument will not show whether it meets ${claim(p)}: ${pct(p.lowPct)} to ${pct(p.highPct)} of the length may be inside. A finer one is needed.`,
 	claimOnePlace: (p) => `All readings are from one spot: they say nothing yet about ${claim(p)}.`,
 	'strict.kept': (p) =>
-		`It meets ${claim(p)} by the stricter rule: all ${readings(p)} are inside by more than the guard band of ${mm(p.guard)}.`,
+		`It meets ${claim(p)} by the stricter rule: all ${readings(p)} are inside by more than the guard band of ${lengthWords(p.guard)}.`,
 	'strict.broken': (p) =>
-		`It misses ${claim(p)} by the stricter rule: a reading is outside by more than the guard band of ${mm(p.guard)} (chance that the farthest is really inside: ${percent(p.chance)}).`,
+		`It misses ${claim(p)} by the stricter rule: a reading is outside by more than the guard band of ${lengthWords(p.guard)} (chance that the farthest is really inside: ${percent(p.chance)}).`,
 	'strict.undecided': (p) =>
-		`Unclear by the stricter rule: no reading is clearly outside ${claim(p)}, but not all are clearly inside (guard band ${mm(p.guard)}; chance that the farthest is inside: ${percent(p.chance)}).`,
+		`Unclear by the stricter rule: no reading is clearly outside ${claim(p)}, but not all are clearly inside (guard band ${lengthWords(p.guard)}; chance that the farthest is inside: ${percent(p.chance)}).`,
 	'instrument.both': (p) => `This instrument can confirm or reject ${tol(p)}.`,
 	'instrument.evenFilament': (p) =>
-		`This instrument can confirm ${tol(p)} only if the strand varies by less than ${mm(p.keepSd, 4)}, and reject it only if the mean is ${mm(p.breakFrom)} off.`,
+		`This instrument can confirm ${tol(p)} only if the strand varies by less than ${lengthWords(p.keepSd, 4)}, and reject it only if the mean is ${lengthWords(p.breakFrom)} off.`,
 	'instrument.onlyBroken': (p) =>
-		`This instrument cannot confirm ${tol(p)}, not even on a perfect strand; it can reject it if the mean is ${mm(p.breakFrom)} off.`,
-	instrumentUnnamed: (p) => `No instrument chosen: assuming a common caliper, accurate to ±${upTo(p.errorLimit, 3)} mm.`,
+		`This instrument cannot confirm ${tol(p)}, not even on a perfect strand; it can reject it if the mean is ${lengthWords(p.breakFrom)} off.`,
+	instrumentUnnamed: (p) => `No instrument chosen: assuming a common caliper, accurate to ${toleranceWords(p.errorLimit)}.`,
 	'budget.errorLimit': () => 'Main uncertainty: the caliper’s rated error. Check it on a pin of known size.',
 	'budget.reference': () => 'Main uncertainty: how well the pin’s size is known.',
 	'budget.checkScatter': () => 'Main uncertainty: the scatter of the check. Read the pin more often.',
 	'budget.raters': () => 'Main uncertainty: people differ. Agree how hard to close the jaws, or let one person measure.',
 	'budget.step': () => 'Main uncertainty: the step of its display.',
 	biasTaken: (p) =>
-		`Checked against ${mm(p.reference)} with ${readings(p)}: it shows ${signed(p.bias, 4)} mm; every reading is corrected for that.`,
-	checkFar: (p) => `Its check was at ${mm(p.reference, 2)}, too far from this strand to be used.`,
+		`Checked against ${lengthWords(p.reference)} with ${readings(p)}: it shows ${signed(p.bias, 4)} ${lengthUnit()}; every reading is corrected for that.`,
+	checkFar: (p) => `Its check was at ${lengthWords(p.reference, 2)}, too far from this strand to be used.`,
 	finestOnly: (p) =>
 		`Only the finest instrument counts here: ${readings(p)}; ${plural(p.leftAside, 'reading')} with coarser ones left out.`,
 	diameterOdd: (p) => `The reading ${p.typed} is far from its neighbours.`,
@@ -61,7 +61,7 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	differsByTails: () =>
 		'More is read outside than an even spread would give: single thick or thin spots. Look for them; a mean hides them.',
 	differsByStep: (p) =>
-		`Fewer are read outside: a display of ${mm(p.step, 3)} steps rounds onto the limit, and a reading on the limit is inside.`,
+		`Fewer are read outside: a display of ${lengthWords(p.step, 3)} steps rounds onto the limit, and a reading on the limit is inside.`,
 	differsByBunching: () => 'Fewer are read outside than an even spread would give: the diameter swings between two levels.',
 	'word.kept': (p) => `meets ${bareTol(p)}`,
 	'word.broken': (p) => `misses ${bareTol(p)}`,
@@ -69,14 +69,14 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	'word.onePlace': () => 'one spot only',
 	'word.jams': () => 'may jam',
 	spreadHidden: (p) =>
-		`The readings scatter by ${mm(p.sd, 4)}, hardly more than the instrument alone (${mm(p.repeat, 4)}), which hides the strand’s own variation.`,
+		`The readings scatter by ${lengthWords(p.sd, 4)}, hardly more than the instrument alone (${lengthWords(p.repeat, 4)}), which hides the strand’s own variation.`,
 	spreadSeen: (p) =>
-		`The readings scatter by ${mm(p.sd, 4)}; without the instrument’s ${mm(p.repeat, 4)} the strand varies by ${mm(p.own, 4)}.`,
+		`The readings scatter by ${lengthWords(p.sd, 4)}; without the instrument’s ${lengthWords(p.repeat, 4)} the strand varies by ${lengthWords(p.own, 4)}.`,
 	capability: (p) =>
 		`Pp ${fixed(p.pp, 2)} (95 % ${fixed(p.ppLow, 2)} to ${fixed(p.ppHigh, 2)}), Ppk ${fixed(p.ppk, 2)} (${fixed(p.ppkLow, 2)} to ${fixed(p.ppkHigh, 2)}), over all readings, instrument included; effective n ${p.nEffective}.`,
 	capabilityUndefined: () => 'No capability: all readings are the same.',
 	toleranceInterval: (p) =>
-		`95 % of the length is between ${mm(p.low)} and ${mm(p.high)} with 95 % confidence (factor ${fixed(p.k, 3)}, effective n ${p.nEffective}, as read).`,
+		`95 % of the length is between ${lengthWords(p.low)} and ${lengthWords(p.high)} with 95 % confidence (factor ${fixed(p.k, 3)}, effective n ${p.nEffective}, as read).`,
 	driftSeen: (p) => `It drifts ${drift(p.slope, p)} ${driftUnit(p)} (95 % ${drift(p.low, p)} to ${drift(p.high, p)}, ${driftFrom(p)}).`,
 	driftNotSeen: (p) => `No drift seen in ${driftFrom(p)} (95 % ${drift(p.low, p)} to ${drift(p.high, p)} ${driftUnit(p)}).`,
 	firstMetresOnly: () => 'All readings are from the first metres: the rest of the spool may differ. A full test goes along it.',
@@ -84,21 +84,21 @@ export const DIAMETER_SENTENCES: { [I in keyof DiameterMessages]: (p: DiameterMe
 	logWorth: (p) =>
 		`${grouped(p.n)} samples over ${fixed(p.metres, 1)} m; neighbours repeat each other (correlation ${fixed(p.lag1, 2)}), so they are worth ${grouped(p.nEffective)} independent ones.`,
 	periodicity: (p) =>
-		`It comes and goes every ${upTo(p.period, 3)} m by ±${mm(p.amplitude, 4)}: ${fixed(p.sharePct, 0)} % of its variation, not noise.`,
+		`It comes and goes every ${upTo(p.period, 3)} m by ±${lengthWords(p.amplitude, 4)}: ${fixed(p.sharePct, 0)} % of its variation, not noise.`,
 	periodicityAliased: (p) =>
-		`It seems to come and go every ${upTo(p.period, 3)} m by ±${mm(p.amplitude, 4)}, but the samples are too far apart: the true rhythm may be shorter.`,
+		`It seems to come and go every ${upTo(p.period, 3)} m by ±${lengthWords(p.amplitude, 4)}, but the samples are too far apart: the true rhythm may be shorter.`,
 	noPeriodicity: () => 'No rhythm stands out of the noise.',
 	thickSpotsJam: (p) =>
-		`${plural(p.count, 'thickening')} may jam: the thickest is ${mm(p.peak)} at ${fixed(p.at, 2)} m, where ${mm(p.limit, 2)} is the narrowest of the path${assumed(p)}.`,
+		`${plural(p.count, 'thickening')} may jam: the thickest is ${lengthWords(p.peak)} at ${fixed(p.at, 2)} m, where ${lengthWords(p.limit, 2)} is the narrowest of the path${assumed(p)}.`,
 	thickSpotsFit: (p) =>
-		`${plural(p.count, 'thickening')} over ${mm(p.over, 2)}, the thickest ${mm(p.peak)} at ${fixed(p.at, 2)} m; ${mm(p.limit, 2)} pass${assumed(p)}.`,
-	noThickSpots: (p) => `No thickening over ${mm(p.over, 2)}.`,
-	worstMetre: (p) => `The worst metre begins at ${fixed(p.at, 2)} m: ${mm(p.rms)} from nominal in the root mean square.`,
+		`${plural(p.count, 'thickening')} over ${lengthWords(p.over, 2)}, the thickest ${lengthWords(p.peak)} at ${fixed(p.at, 2)} m; ${lengthWords(p.limit, 2)} pass${assumed(p)}.`,
+	noThickSpots: (p) => `No thickening over ${lengthWords(p.over, 2)}.`,
+	worstMetre: (p) => `The worst metre begins at ${fixed(p.at, 2)} m: ${lengthWords(p.rms)} from nominal in the root mean square.`,
 	noTwoDirections: () => 'No two spots read in two directions yet.',
 	ovalityDefined: (p) => `Largest minus smallest diameter per spot, mean of ${p.n}. Caliper error makes it look larger.`,
-	flowAdvice: (p) => `Set your slicer’s flow to this ratio if it assumes ${upTo(p.nominal, 3)} mm (true mean ${fixed(p.rms, 4)}).`,
+	flowAdvice: (p) => `Set your slicer’s flow to this ratio if it assumes ${upTo(p.nominal, 3)} mm (true mean ${fixed(p.rms, 4)} mm).`,
 	flowRipple: (p) =>
-		`95 % of the length flows within ±${fixed(p.pct, 1)} %: a ${fixed(p.width, 2)} mm line gets ±${mm(p.widthPlus)} wide at fixed height (${readings(p)}, no interval).`
+		`95 % of the length flows within ±${fixed(p.pct, 1)} %: a ${fixed(p.width, 2)} mm line gets ±${fixed(p.widthPlus, 3)} mm wide at fixed height (${readings(p)}, no interval).`
 };
 
 /** How the readings stand to the claim, before it is said that they cannot decide. */
@@ -110,7 +110,7 @@ function fits(p: { outside: number; n: number }): string {
 /** A slope that can be read: over a hundred metres where positions are known, else from place to place. */
 type Per = { per: 'metre' | 'place' };
 const drift = (slope: number, p: Per) => signed(slope * (p.per === 'metre' ? 100 : 1), 4);
-const driftUnit = (p: Per) => (p.per === 'metre' ? 'mm over 100 m' : 'mm per spot');
+const driftUnit = (p: Per) => (p.per === 'metre' ? `${lengthUnit()} over 100 m` : `${lengthUnit()} per spot`);
 
 const assumed = (p: { assumed: boolean }) => (p.assumed ? ' (usual bores assumed; enter yours in the workshop)' : '');
 const driftFrom = (p: { of: 'log' | 'places'; n: number }) => (p.of === 'log' ? `effective n ${p.n}` : plural(p.n, 'spot'));

@@ -1,5 +1,6 @@
 import type { GaugeStudy } from '$lib/core/diameter/gauge-study';
 import { fixed, plural, upTo } from './numbers';
+import { bareLength, lengthWords, toleranceWords } from './units';
 
 /** A study in the tester's words: what was found, and what to do about the largest part of it. */
 export type StudyWords = {
@@ -32,7 +33,7 @@ export function studyWords(study: GaugeStudy): StudyWords {
 		headline:
 			study.gaugeSd === 0
 				? `Every reading of a place was the same (${plural(n, 'reading')}): its scatter is hidden by the step of its display.`
-				: `In these hands it scatters by ${fixed(study.gaugeSd, 4)} mm (95 % ${fixed(low, 4)} to ${fixed(high, 4)}; ${plural(n, 'reading')}), ${fixed(study.gaugePct, 0)} % of all the spread seen here.`,
+				: `In these hands it scatters by ${lengthWords(study.gaugeSd, 4)} (95 % ${bareLength(low, 4)} to ${bareLength(high, 4)}; ${plural(n, 'reading')}), ${fixed(study.gaugePct, 0)} % of all the spread seen here.`,
 		parts: [
 			part('one rater, one place again', study.repeatability),
 			...(raters > 1 ? [part('one person against another', study.raters)] : []),
@@ -40,7 +41,7 @@ export function studyWords(study: GaugeStudy): StudyWords {
 			part('the places themselves', study.places)
 		],
 		advice: adviceOf(study),
-		ofTolerances: TOLERANCES_MM.map((tolerance) => toleranceWords(study.gaugeSd, tolerance)).join('; ')
+		ofTolerances: TOLERANCES_MM.map((tolerance) => widthWords(study.gaugeSd, tolerance)).join('; ')
 	};
 }
 
@@ -54,8 +55,8 @@ function adviceOf({ size, repeatability, raters, interaction, gaugeSd }: GaugeSt
 }
 
 /** Six standard deviations of the gauge against the width of a tolerance. */
-function toleranceWords(gaugeSd: number, toleranceMm: number): string {
+function widthWords(gaugeSd: number, toleranceMm: number): string {
 	const pct = (6 * gaugeSd * 100) / (2 * toleranceMm);
 	const word = pct <= GOOD_PCT ? 'good' : pct <= USABLE_PCT ? 'usable' : 'too coarse';
-	return `${upTo(pct, 0)} % of ±${fixed(toleranceMm, 2)} mm: ${word}`;
+	return `${upTo(pct, 0)} % of ${toleranceWords(toleranceMm)}: ${word}`;
 }

@@ -9,6 +9,7 @@ import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';
 import { bareValue, isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
+import { bareMass, massWords } from './units';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -85,7 +86,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	quoteUsed: (p) => {
 		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
 		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
-		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${upTo(p.netMassG, 0)} g${kind}.`;
+		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${massWords(p.netMassG, 0, upTo)}${kind}.`;
 	},
 	notWeighed: () => 'Not weighed yet.',
 	noAirInterval: () => 'No two weighings with time in the air between them yet.',
@@ -96,17 +97,17 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	},
 	cardReel: (p) =>
 		`The reel is card, which takes up water itself: up to ${fixed(p.pct, 2)} % of the filament’s mass may be the reel’s, and the range allows for it.`,
-	waterNotSeen: (p) => `This scale cannot see changes under ${fixed(p.limitG, 1)} g, and none in the air was larger.`,
+	waterNotSeen: (p) => `This scale cannot see changes under ${massWords(p.limitG, 1)}, and none in the air was larger.`,
 	'tareUnknown.netMass': (p) =>
-		`The empty spool is not weighed: assuming ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g, from the stated filament weight. Weigh it when it is empty and all results follow.`,
+		`The empty spool is not weighed: assuming ${massWords(p.low, 0)} to ${massWords(p.high, 0)}, from the stated filament weight. Weigh it when it is empty and all results follow.`,
 	'tareUnknown.usual': (p) =>
-		`The empty spool is not weighed: assuming ${fixed(p.low, 0)} to ${fixed(p.high, 0)} g, as usual ones weigh. Weigh it when it is empty and all results follow.`,
-	tareContradicts: (p) => `The empty spool is noted as ${upTo(p.tareG, 1)} g, more than the full spool weighed. It is not used.`,
+		`The empty spool is not weighed: assuming ${massWords(p.low, 0)} to ${massWords(p.high, 0)}, as usual ones weigh. Weigh it when it is empty and all results follow.`,
+	tareContradicts: (p) => `The empty spool is noted as ${massWords(p.tareG, 1, upTo)}, more than the full spool weighed. It is not used.`,
 	driedUnweighed: () => 'It was dried, but not weighed before and after.',
 	notDried: () => 'Not dried yet.',
 	driedLost: (p) =>
-		`Drying took out ${fixed(p.lostG, 1)} g (${upTo(p.beforeG, 1)} to ${upTo(p.afterG, 1)} g with the spool, ±${fixed(2 * p.uG, 1)} g).`,
-	driedNotSeen: (p) => `Too small for this scale: ${fixed(p.lostG, 1)} ±${fixed(2 * p.uG, 1)} g lost in drying.`,
+		`Drying took out ${massWords(p.lostG, 1)} (${massWords(p.beforeG, 1, upTo)} to ${massWords(p.afterG, 1, upTo)} with the spool, ±${massWords(2 * p.uG, 1)}).`,
+	driedNotSeen: (p) => `Too small for this scale: ${bareMass(p.lostG, 1)} ±${massWords(2 * p.uG, 1)} lost in drying.`,
 	laterDryings: (p) => `${plural(p.count, 'later drying')} on record too; the first shows how wet it arrived.`,
 	notInHandbook: (p) => `The handbook has nothing on ${p.material}.`,
 	printerNotKnown: () => 'What the trial’s printer can do is not noted; enter it in the workshop.',
@@ -116,7 +117,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'demand.enclosure': () => 'It needs an enclosure.',
 	'demand.bed': (p) => `It needs a bed at ${upTo(p.neededC, 0)} °C; this one reaches ${upTo(p.hasC, 0)} °C.`,
 	'demand.cardReel': () => 'It is on a card reel, which does not turn on this holder.',
-	'demand.reelSize': (p) => `It is a spool of ${upTo(p.netG, 0)} g; the holder fits ${upTo(p.mostG, 0)} g.`,
+	'demand.reelSize': (p) => `It is a spool of ${massWords(p.netG, 0, upTo)}; the holder fits ${massWords(p.mostG, 0, upTo)}.`,
 	demandsNotKnown: (p) => `Of ${plural(p.count, 'other demand')} nobody noted whether the printer meets ${p.count === 1 ? 'it' : 'them'}.`,
 	'ask.beyondHotEnd': (p) => `${upTo(p.isC, 0)} °C? The hot end reaches ${upTo(p.hasC, 0)} °C.`,
 	'ask.beyondBed': (p) => `A bed of ${upTo(p.isC, 0)} °C? This one reaches ${upTo(p.hasC, 0)} °C.`,

@@ -6,16 +6,19 @@ import { BY_HAND_WORDS } from '$lib/core/strength/words';
 import { fromCanonical } from '$lib/core/units/convert';
 import { fixed, percent, upTo } from './numbers';
 import { PRINT_MARKS } from './print-marks';
+import { bareLength, bareTemperature, lengthUnit, temperatureUnit } from './units';
 
-type QuantityWords = { name: string; under: string; decimals: number; unit: string };
+/** `reads`: told in the unit the tester chose for it; `decimals` and `unit` are of the usual one, and `under` names it by a place. */
+type QuantityWords = { name: string; under: string; decimals: number; unit: string; reads?: 'length' | 'temperature' };
+const UNIT_PLACE = '{unit}';
 
 const WORDS: Record<string, QuantityWords> = {
 	intakeOdd: { name: 'Unboxing', under: 'things wrong', decimals: 0, unit: '' },
-	diameterMean: { name: 'Diameter', under: 'diameter, limits, mm', decimals: 3, unit: 'mm' },
+	diameterMean: { name: 'Diameter', under: `diameter, limits, ${UNIT_PLACE}`, decimals: 3, unit: 'mm', reads: 'length' },
 	diameterOutside: { name: 'Outside tolerance', under: 'share of readings', decimals: 0, unit: '%' },
 	diameterInside: { name: 'Inside tolerance', under: 'share of length', decimals: 0, unit: '%' },
-	diameterSpread: { name: 'Variation of the strand', under: 'SD without the caliper’s own', decimals: 4, unit: 'mm' },
-	ovality: { name: 'Ovality', under: 'largest minus smallest', decimals: 3, unit: 'mm' },
+	diameterSpread: { name: 'Variation of the strand', under: 'SD without the caliper’s own', decimals: 4, unit: 'mm', reads: 'length' },
+	ovality: { name: 'Ovality', under: 'largest minus smallest', decimals: 3, unit: 'mm', reads: 'length' },
 	strandFlowRatio: { name: 'Flow by diameter', under: 'ratio suggested', decimals: 3, unit: '' },
 	...PRINT_MARKS,
 	printSuccess: { name: 'Prints', under: 'finished, %', decimals: 0, unit: '%' },
@@ -32,11 +35,20 @@ const WORDS: Record<string, QuantityWords> = {
 	strengthLoad: { name: 'Strength', under: 'mean load, N', decimals: 0, unit: 'N' },
 	strengthBlows: { name: 'Blows', under: 'until it broke', decimals: 0, unit: '' },
 	strengthByHand: { name: 'By hand', under: 'crumbles to holds', decimals: 1, unit: '' },
-	softening: { name: 'Softens at', under: 'handbook, °C', decimals: 0, unit: '°C' },
+	softening: { name: 'Softens at', under: `handbook, ${UNIT_PLACE}`, decimals: 0, unit: '°C', reads: 'temperature' },
 	demandsUnmet: { name: 'Printer demands', under: 'not met', decimals: 0, unit: '' },
 	pricePerKg: { name: 'Price per kg', under: 'with shipping', decimals: 2, unit: '' },
 	costPerGoodKg: { name: 'Per good kg', under: 'with failures', decimals: 1, unit: '' }
 };
+
+const unitIn = ({ reads, unit }: QuantityWords): string =>
+	reads === 'length' ? lengthUnit() : reads === 'temperature' ? temperatureUnit() : unit;
+
+/** A value in the unit it is read in, without it. */
+function bareIn({ reads, decimals }: QuantityWords, value: number): string {
+	if (reads === 'length') return bareLength(value, decimals);
+	return reads === 'temperature' ? bareTemperature(value, decimals) : fixed(value, decimals);
+}
 
 /** The name of a quantity; an own measure carries its own. */
 export function quantityName(def: Pick<QuantityDef, 'id' | 'name'>): string {
@@ -59,7 +71,8 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words' | '
 	if (def.shownIn) return `mean load, ${def.shownIn}`;
 	if (def.id === 'costPerGoodKg') return `${currency}, with failures`;
 	if (def.id === 'pricePerKg') return `${currency}, with shipping`;
-	if (WORDS[def.id]) return WORDS[def.id]?.under ?? '';
+	const words = WORDS[def.id];
+	if (words) return words.under.replace(UNIT_PLACE, unitIn(words));
 	if (def.words) return 'in your own words';
 	return def.unit ? `own measure, ${def.unit}` : 'own measure';
 }
@@ -67,14 +80,20 @@ export function quantityUnder(def: Pick<QuantityDef, 'id' | 'unit' | 'words' | '
 /** What a column's figures are counted in: loads as they were typed, money as the trial counts it. */
 export function columnUnit(def: Pick<QuantityDef, 'id' | 'unit' | 'shownIn'>, currency: string): string {
 	if (def.shownIn) return def.shownIn;
-	return def.unit === 'money/kg' ? currency : (WORDS[def.id]?.unit ?? def.unit);
+	return def.unit === 'money/kg' ? currency : quantityUnit(def.id, def.unit);
 }
 
-/** The unit of a quantity as it is written behind a number. */
-export const quantityUnit = (id: string): string => WORDS[id]?.unit ?? '';
+/** The unit of a quantity as it is written behind a number; an own measure brings its own. */
+export function quantityUnit(id: string, own = ''): string {
+	const words = WORDS[id];
+	return words ? unitIn(words) : own;
+}
 
 /** A difference of a quantity: one decimal more than its values have. */
-export const shifted = (id: string, value: number): string => fixed(value, (WORDS[id]?.decimals ?? 1) + 1);
+export function shifted(id: string, value: number): string {
+	const words = WORDS[id];
+	return words?.reads === 'length' ? bareLength(value, words.decimals + 1) : fixed(value, (words?.decimals ?? 1) + 1);
+}
 
 /** Quantities told in words instead of numbers, lowest rank first. */
 const ORDINALS: Readonly<Record<string, readonly string[]>> = {
@@ -116,7 +135,7 @@ export function valueWords(def: Told, value: number, currency = ''): string {
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return `${fixed(value, 2)} ${currency}`.trim();
 	const words = WORDS[def.id];
-	if (words) return `${fixed(value, words.decimals)} ${words.unit}`.trim();
+	if (words) return `${bareIn(words, value)} ${unitIn(words)}`.trim();
 	return `${upTo(value, decimalsFor(def))} ${def.unit}`.trim();
 }
 
@@ -128,7 +147,7 @@ export function bareValue(def: Told, value: number): string {
 	if (isShare(def.id)) return percent(value);
 	if (def.unit === 'money/kg') return Number.isInteger(value) ? String(value) : fixed(value, 1);
 	const words = WORDS[def.id];
-	return words ? fixed(value, words.decimals) : upTo(value, decimalsFor(def));
+	return words ? bareIn(words, value) : upTo(value, decimalsFor(def));
 }
 
 /** A figure with its range and how much it rests on. @example rangedWords(def, finding) // '31 lb (28 to 34; n 4)' */

@@ -1,6 +1,7 @@
 import type { Refusal, RefusalCode, RefusalParams, Thing } from '$lib/schemas/refusals';
 import { CONDITION_WORDS, wordOf } from './closed-lists';
 import { grouped, upTo } from './numbers';
+import { massWords, temperatureWords } from './units';
 
 /** Kinds of JSON values as a person would call them. */
 const KINDS: Record<string, string> = {
@@ -120,10 +121,10 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	loadedShapeMissing: () => 'First enter what you are loading, e.g. a hook',
 	notMoreThanLast: () => 'is not more than the last step',
 	bucketRefused: (p) => `: the bucket ${p.why}`,
-	notBelowGross: (p) => `g must be less than the last weighing (${upTo(p.grossG, 1)} g)`,
+	notBelowGross: (p) => `must be less than the last weighing (${massWords(p.grossG, 1, upTo)})`,
 	suddenChange: (p) =>
-		`is ${upTo(Math.abs(p.changeG), 1)} g ${p.changeG < 0 ? 'less' : 'more'} than a moment ago, with nothing in between. If it is right, save it again`,
-	notAboveEmpty: (p) => `g must be more than the empty spool (${upTo(p.emptyG, 1)} g)`,
+		`is ${massWords(Math.abs(p.changeG), 1, upTo)} ${p.changeG < 0 ? 'less' : 'more'} than a moment ago, with nothing in between. If it is right, save it again`,
+	notAboveEmpty: (p) => `must be more than the empty spool (${massWords(p.emptyG, 1, upTo)})`,
 	notAMoment: () => 'is no time; try yesterday 9:00, -2 h or 26 Nov 18:30',
 	mustDiffer: () => 'must differ from each other',
 	oneToSixNames: () => 'must be one to six names',
@@ -179,8 +180,9 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	ownMeasureMissing: () => 'Choose the measure of your own',
 	wrongStation: (p) => `must be ${p.station} for ${p.quantity}`,
 	valueContradictsText: (p) => `is ${upTo(p.value, 6)}, but “${p.text}” says ${upTo(p.textValue, 6)}`,
-	grossBelowTare: (p) => `the full spool (${upTo(p.grossG, 3)} g) must weigh more than the empty one (${upTo(p.tareG, 3)} g)`,
-	notAboveTare: (p) => `must be more than the empty spool (${upTo(p.tareG, 3)} g)`,
+	grossBelowTare: (p) =>
+		`the full spool (${massWords(p.grossG, 3, upTo)}) must weigh more than the empty one (${massWords(p.tareG, 3, upTo)})`,
+	notAboveTare: (p) => `must be more than the empty spool (${massWords(p.tareG, 3, upTo)})`,
 	codeTaken: (p) => `${p.code} is already on the bench`,
 	codeSpellsMaterial: (p) => `${p.code} could be read as a material; take other letters`,
 	spellsAMaterial: () => 'could be read as a material; take other letters',
@@ -198,9 +200,9 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	runEnded: () => 'was already ended',
 	notEndedYet: () => 'is not known yet: this load is still in the dryer',
 	beforeService: () => 'is before the part went into use',
-	beyondDryer: (p) => `is more than ${p.dryer} reaches (${upTo(p.highC, 3)} °C)`,
-	belowDryer: (p) => `is less than ${p.dryer} can be set to (${upTo(p.lowC, 3)} °C)`,
-	softens: (p) => `Too hot: ${p.material} softens at ${upTo(p.limitC, 3)} °C (handbook)`,
+	beyondDryer: (p) => `is more than ${p.dryer} reaches (${temperatureWords(p.highC, 3)})`,
+	belowDryer: (p) => `is less than ${p.dryer} can be set to (${temperatureWords(p.lowC, 3)})`,
+	softens: (p) => `Too hot: ${p.material} softens at ${temperatureWords(p.limitC, 3)} (handbook)`,
 	aboveDryingRange: (p) => `is above the handbook's range for ${p.material}. Tick that you mean it, or go lower`,
 	dryingNotKnown: (p) => `cannot be checked: the handbook has no drying figures for ${p.material}. Tick that you mean it`,
 	inDryer: (p) => `${p.code} is in a run that was not ended yet`,

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import {
 	attempt,
 	diameters,
@@ -25,6 +25,9 @@ import { kindWords } from './closed-lists';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import type { Refusal } from '$lib/schemas/refusals';
 import { refusalWords, sentenceOf } from './refusals';
+import { unitsFrom } from './units';
+
+afterEach(() => unitsFrom(() => undefined));
 
 /** Spools in every state the stations speak about. */
 function everyState() {
@@ -257,6 +260,19 @@ describe('words', () => {
 			expect(valueWords(def, def.scale.high, 'EUR')).not.toMatch(/NaN|undefined/);
 			expect(bareValue(def, def.scale.low)).not.toMatch(/NaN|undefined/);
 		}
+	});
+	it('what was measured on a spool is told in the units that were chosen, by every station', () => {
+		unitsFrom(() => ({ length: 'in', mass: 'lb', temperature: 'F' }));
+		// What is set in a slicer or drawn as a test piece stays as slicers and drawings have it.
+		const inSlicer = new Set(['flowAdvice', 'flowRipple']);
+		const ofStrandAndScale = new Set(['diameter', 'moisture', 'drying', 'intake', 'cost']);
+		const messages = findings.filter((f) => ofStrandAndScale.has(f.station)).flatMap((f) => f.messages);
+		for (const message of messages.filter((m) => !inSlicer.has(m.id))) expect(sentence(message)).not.toMatch(/\d (mm|g|kg|°C)\b/);
+		expect(messages.filter((m) => / in\b| oz\b/.test(sentence(m))).length).toBeGreaterThan(50);
+		const told = STATIONS.flatMap((s) => s.quantities(rules)).map((def) => `${quantityUnder(def, 'EUR')}: ${valueWords(def, 1.75, 'EUR')}`);
+		expect(told).toEqual(expect.arrayContaining(['diameter, limits, in: 0.06890 in', 'handbook, °F: 35 °F', 'longest, mm: 2 mm']));
+		unitsFrom(() => ({}));
+		expect(valueWords({ id: 'ovality', unit: 'mm', scale: { low: 0, high: 1 } }, 0.012)).toBe('0.012 mm');
 	});
 	it('the same flag on several columns is said once', () => {
 		const flag = { kind: 'unlikePrinter' as const, detail: null, values: ['North', 'South'], spoolIds: ['s1'] };

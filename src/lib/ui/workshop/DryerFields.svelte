@@ -6,7 +6,7 @@
 
 	type Typed = { name: string; setPointLow: string; setPointHigh: string };
 	let { typed = $bindable(), errors }: { typed: Typed; errors: readonly FieldError[] } = $props();
-	const degrees = new ChosenUnit('temperature', ['C', 'F']);
+	const degrees = new ChosenUnit('temperature');
 </script>
 
 <Field id="dryer-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder="Tall box" />

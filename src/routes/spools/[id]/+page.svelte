@@ -31,6 +31,7 @@
 	import { timesWords } from '$lib/ui/words/times-claim';
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { massWords, toleranceWords } from '$lib/ui/words/units';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
 	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { sum } from 'd3-array';
@@ -150,11 +151,11 @@
 					low && high
 						? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C`
 						: 'label temperature not noted',
-					netMass ? `filament ${upTo(netMass.value, 0)} g stated` : null,
-					tolerance ? `stated ±${upTo(tolerance.value, 3)} mm` : 'no tolerance stated',
-					mass('grossMass') !== null ? `${upTo(mass('grossMass') ?? 0, 1)} g full spool` : null,
-					mass('tareMass') !== null ? `empty spool ${upTo(mass('tareMass') ?? 0, 1)} g` : null,
-					used.length > 0 ? `${upTo(sum(used), 0)} g used in ${plural(used.length, 'print')}` : null,
+					netMass ? `filament ${massWords(netMass.value, 0, upTo)} stated` : null,
+					tolerance ? `stated ${toleranceWords(tolerance.value)}` : 'no tolerance stated',
+					mass('grossMass') !== null ? `${massWords(mass('grossMass') ?? 0, 1, upTo)} full spool` : null,
+					mass('tareMass') !== null ? `empty spool ${massWords(mass('tareMass') ?? 0, 1, upTo)}` : null,
+					used.length > 0 ? `${massWords(sum(used), 0, upTo)} used in ${plural(used.length, 'print')}` : null,
 					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null
 				]
 					.filter(Boolean)

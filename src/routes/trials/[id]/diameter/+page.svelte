@@ -16,8 +16,8 @@
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import { sentence } from '$lib/ui/words/messages';
-	import { upTo } from '$lib/ui/words/numbers';
-	import { onDestroy, onMount, untrack } from 'svelte';
+	import { bareLength, toleranceWords } from '$lib/ui/words/units';
+	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
@@ -33,7 +33,6 @@
 		const { evidence, opened } = data;
 		untrack(() => measuring.fill(evidence, opened));
 	});
-	onMount(() => measuring.unit.recall());
 	onDestroy(() => measuring.stop());
 	const defs = $derived(diameterStation.quantities(data.basis));
 	const evidence = $derived(bench.evidence);
@@ -59,16 +58,14 @@
 			<span class="text-muted">
 				{#if claims.length}
 					<Term of="stated">stated</Term>
-					{upTo(measuring.nominalMm, 3)} ± {claims.map((c) => `${upTo(c.toleranceMm, 3)} mm`).join(' (label), ± ')}{claims.length > 1
-						? ' (shop)'
-						: ''}
+					{bareLength(measuring.nominalMm, 2)}
+					{claims.map((c) => toleranceWords(c.toleranceMm)).join(' (label), ')}{claims.length > 1 ? ' (shop)' : ''}
 				{:else}
 					no tolerance <Term of="stated">stated</Term>
 				{/if} ·
 				<InstrumentChoice
 					instruments={data.instruments}
 					bind:chosen={measuring.instrumentId}
-					unit="mm"
 					trialId={data.head.id}
 					what="caliper"
 					none="add your caliper"

@@ -11,6 +11,7 @@
 	import { intervalWords } from '$lib/ui/figures/label';
 	import { sentence } from '$lib/ui/words/messages';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { bareMass, massWords, temperatureWords } from '$lib/ui/words/units';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -69,7 +70,7 @@
 					<ul class="space-y-1">
 						{#each past as run (run.id)}
 							<li>
-								<strong>{dayAndTime(run.startedAt)}</strong> · {run.dryer}, {upTo(run.setPointC, 0)} °C, {upTo(
+								<strong>{dayAndTime(run.startedAt)}</strong> · {run.dryer}, {temperatureWords(run.setPointC)}, {upTo(
 									((run.end?.at ?? run.startedAt) - run.startedAt) / 3_600_000,
 									1
 								)} h · {run.spools.map((s) => s.code).join(', ')}{run.end?.outcome === 'void' ? ' · dried nothing' : ''}
@@ -98,7 +99,7 @@
 						{/if}
 						{#each one.results.slice(1) as later (later.afterId)}
 							<p class="small">
-								{day(later.at)}: {fixed(later.lostG, 1)} ± {fixed(2 * later.uG, 1)} g ({fixed(later.lostPct, 2)} %){later.seen
+								{day(later.at)}: {bareMass(later.lostG, 1)} ± {massWords(2 * later.uG, 1)} ({fixed(later.lostPct, 2)} %){later.seen
 									? ''
 									: ', not seen'}
 							</p>

@@ -61,8 +61,8 @@
 	let obtained = $state<(typeof OBTAINED)[number]>('bought');
 	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
 	/** What is on a label is not told as a scale tells it. */
-	const labelUnit = new ChosenUnit('label-mass', ['g', 'kg', 'lb']);
-	const scaleUnit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
+	const labelUnit = new ChosenUnit('label-mass');
+	const scaleUnit = new ChosenUnit('mass');
 	let odd = $state<Partial<Record<Oddity, string>> | null>(null);
 	let good = $state('');
 	let said = $state('');

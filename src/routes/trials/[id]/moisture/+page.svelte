@@ -19,9 +19,9 @@
 	import WeighingTable from '$lib/ui/moisture/WeighingTable.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { bareMass, massWords } from '$lib/ui/words/units';
 	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
 	import Later from '$lib/ui/shell/Later.svelte';
-	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -80,8 +80,7 @@
 		return fieldError('typed', 'suddenChange', { changeG: change });
 	}
 
-	const unit = new ChosenUnit('mass', ['g', 'kg', 'oz', 'lb']);
-	onMount(() => unit.recall());
+	const unit = new ChosenUnit('mass');
 
 	function keep(text: string): FieldError | null {
 		const typed = unit.meant(text);
@@ -122,14 +121,13 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
 				{evidence.spool.material} ·
-				{#if tare?.known}empty spool {upTo(tare.lowG, 1)} g{:else if tare}empty spool not weighed, {fixed(tare.lowG, 0)} to {fixed(
+				{#if tare?.known}empty spool {massWords(tare.lowG, 1, upTo)}{:else if tare}empty spool not weighed, {massWords(tare.lowG, 0)} to {massWords(
 						tare.highG,
 						0
-					)} g allowed for{:else}not weighed yet{/if} ·
+					)} allowed for{:else}not weighed yet{/if} ·
 				<InstrumentChoice
 					instruments={data.scales}
 					bind:chosen={scaleId}
-					unit="g"
 					trialId={data.head.id}
 					what="scale"
 					none="add your scale"
@@ -204,7 +202,7 @@
 		{#snippet results()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					{total.waterG > 0 ? '+' : ''}{fixed(total.waterG, 1)} ± {fixed(2 * total.uG, 1)} g of water since the start (filament used excluded).
+					{total.waterG > 0 ? '+' : ''}{bareMass(total.waterG, 1)} ± {massWords(2 * total.uG, 1)} of water since the start (filament used excluded).
 				</p>
 				{#if water.at(-1)}
 					{@const now = water.at(-1)}

@@ -47,7 +47,7 @@
 		if (window.innerWidth >= 1024) setUpOpen = true;
 	});
 
-	const bucketUnit = new ChosenUnit('bucket', ['g', 'kg', 'lb', 'oz']);
+	const bucketUnit = new ChosenUnit('bucket');
 
 	/** What is asked after a load is answered from its empty field, by the row of letters under the left hand. */
 	const LETTERS = 'asdfgh';

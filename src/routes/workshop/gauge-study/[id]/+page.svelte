@@ -17,6 +17,7 @@
 	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
 	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
 	import { day } from '$lib/ui/words/numbers';
+	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, tick } from 'svelte';
 	import type { PageProps } from './$types';
@@ -33,6 +34,7 @@
 		[form.problem, ...form.errors.filter((e) => e.path !== 'when' && e.path !== 'at').map(refusalWords)].filter(Boolean).join(' ')
 	);
 	let field = $state<CaptureField>();
+	const unit = new ChosenUnit('length');
 	const names = $derived(
 		setup.raters
 			.split(/[,;\n]/)
@@ -59,7 +61,8 @@
 		draft?.begin(names, { places: +setup.places, repeats: +setup.repeats }, Date.now());
 		void tick().then(() => field?.focus());
 	}
-	function keep(typed: string) {
+	function keep(text: string) {
+		const typed = unit.meant(text);
 		const read = readReading('diameter', typed);
 		if (!read.ok) return refusedReading('typed', read);
 		draft?.keep(typed);
@@ -117,7 +120,9 @@
 			<CaptureField
 				bind:this={field}
 				label="Reading of spot {draft.step.place + 1}"
-				unit="mm"
+				unit={unit.unit}
+				units={unit.units}
+				onunit={(one) => unit.choose(one)}
 				last={draft.typed.at(-1) ?? null}
 				{keep}
 				takeBack={() => draft?.takeBack()}

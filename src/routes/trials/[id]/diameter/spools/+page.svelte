@@ -2,6 +2,7 @@
 	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
+	import { bareLength, lengthWords } from '$lib/ui/words/units';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
 	import { onDestroy } from 'svelte';
@@ -38,9 +39,9 @@
 		if (found.spools.length < 2) return 'One spool alone: there is nothing to compare it with.';
 		const [first] = found.apart;
 		if (!first) return 'No clear difference in mean diameter between any two of these spools.';
-		return `${plural(found.apart.length, 'pair')} clearly differ in mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${fixed(Math.abs(first.differenceMm), 3)} mm apart (95 % over all pairs ${fixed(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)} to ${fixed(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)), 3)}).`;
+		return `${plural(found.apart.length, 'pair')} clearly differ in mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${lengthWords(Math.abs(first.differenceMm))} apart (95 % over all pairs ${bareLength(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)))} to ${bareLength(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)))}).`;
 	});
-	const sd = (variance: number | null) => (variance === null ? 'unknown' : `${fixed(Math.sqrt(variance), 4)} mm`);
+	const sd = (variance: number | null) => (variance === null ? 'unknown' : lengthWords(Math.sqrt(variance), 4));
 </script>
 
 <svelte:head><title>Spools on one scale · {data.head.name} · Draught</title></svelte:head>

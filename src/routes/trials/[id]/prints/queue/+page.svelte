@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
-	import { fixed, plural } from '$lib/ui/words/numbers';
+	import { plural } from '$lib/ui/words/numbers';
+	import { massWords } from '$lib/ui/words/units';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 	import HarmIcon from '$lib/ui/form/HarmIcon.svelte';
@@ -77,8 +78,8 @@
 					<li class="panel px-3 py-1.5">
 						<strong>{spoolOf(one.spoolId)?.code}</strong>
 						<span class="small"
-							>{one.leftG === null ? 'filament weight not noted' : `about ${fixed(one.leftG, 0)} g by its label, less what was printed`} · needs
-							{fixed(one.neededG, 0)} g</span
+							>{one.leftG === null ? 'filament weight not noted' : `about ${massWords(one.leftG, 0)} by its label, less what was printed`} · needs
+							{massWords(one.neededG, 0)}</span
 						>
 						{#if one.short.length}
 							<span class="block text-harm"
