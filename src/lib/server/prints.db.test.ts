@@ -5,6 +5,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { checked as check, errorsOf } from '../../../tests/support/checked';
 import { amendmentBody } from '../schemas/amendment';
+import { compound } from '../core/pieces/shapes/compound';
+import { solidOf } from '../core/pieces/solid';
 import { attemptBody } from '../schemas/attempt';
 import { photoQuery } from '../schemas/photo';
 import { pieceBody } from '../schemas/piece';
@@ -15,6 +17,8 @@ import { postAmendment } from './amendments/post';
 import { addSpool } from './intake/add-spool';
 import { loadPhotos, photoFile, putPhoto } from './photos/photos';
 import { Problem } from './problem';
+import { STEP_PIECE } from './db/defaults';
+import { geometryEngine } from './pieces/engine';
 import { pieceFile } from './pieces/file';
 import { loadPieces } from './pieces/load';
 import { postPiece } from './pieces/post';
@@ -50,9 +54,30 @@ describe('pieces', () => {
 		expect(known[0]?.volumeMm3).toBeCloseTo(3200, 3);
 	});
 	it('the step piece of earlier versions tells its marks by its steps', async () => {
-		const [step] = await loadPieces(t.db);
-		expect(step?.marks.find((m) => m.mark === 'overhang')?.steps?.slice(0, 3)).toEqual([5, 10, 15]);
-		expect(step?.marks.map((m) => m.mark)).toContain('strings');
+		const early = { id: v7(), name: 'Early', version: 1, overhangStepDeg: 5, bridgeStepMm: 5, gramsG: 14, createdAt: NOW };
+		await t.db.insert(piece).values({ ...early, familyId: early.id });
+		const known = (await loadPieces(t.db)).find((p) => p.id === early.id);
+		expect(known?.marks.find((m) => m.mark === 'overhang')?.steps?.slice(0, 3)).toEqual([5, 10, 15]);
+		expect(known?.marks.map((m) => m.mark)).toContain('strings');
+	});
+	it('the piece that every new trial starts with has its file, and the volume that stands beside it', async () => {
+		const step = (await loadPieces(t.db)).find((p) => p.id === STEP_PIECE.id);
+		const { volumeMm3, size } = solidOf(await geometryEngine(), compound.shape(STEP_PIECE.params, ''));
+		expect(step?.volumeMm3).toBeCloseTo(volumeMm3, 0);
+		// It lies on a small bed.
+		expect([size.x, size.y, size.z].map(Math.round)).toEqual([87, 121, 21]);
+		expect(step?.marks.map(({ mark, steps }) => (steps ? `${mark} ${steps.join(' ')}` : mark))).toEqual([
+			'overhang 40 45 50 55 60 65 70 75 80',
+			'bridge 10 15 20 25 30 35 40 45 50',
+			'strings',
+			'surface',
+			'cornerLift',
+			'adhesion',
+			'supports',
+			'odour'
+		]);
+		const { name } = await pieceFile(t.db, STEP_PIECE.id, { format: '3mf', code: 'KE1' });
+		expect(name).toBe('step-piece-1-ke1.3mf');
 	});
 	it('refuses sizes by their names, what is no piece, a model without marks; nothing is stored', async () => {
 		const before = (await t.db.select({ id: piece.id }).from(piece)).length;

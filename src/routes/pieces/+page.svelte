@@ -36,7 +36,7 @@
 		<PieceMaker known={data.pieces} usual={USUAL_STRAND} {register} />
 	</section>
 	<section class="space-y-2" aria-label="Saved test pieces">
-		<h2 class="font-semibold">Registered</h2>
+		<h2 class="font-semibold">Saved test pieces</h2>
 		<ul class="grid gap-2 md:grid-cols-2">
 			{#each offered(newestFirst) as piece (piece.id)}
 				<li class="panel px-3 py-1.5 {outdated(piece) ? 'opacity-75' : ''}">
@@ -66,7 +66,7 @@
 		</ul>
 		{#if away.length}
 			<details>
-				<summary class="small">Put away</summary>
+				<summary class="small">Archived</summary>
 				<ul class="mt-1 space-y-1">
 					{#each away as piece (piece.id)}
 						<li>

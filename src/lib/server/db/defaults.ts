@@ -1,17 +1,36 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import { compound } from '$lib/core/pieces/shapes/compound';
 import type { Database } from './client';
 import { piece, server } from './schema';
 
-/** The piece every new trial starts with: our own step piece, overhang rungs of 5 degrees, bridge spans of 5 mm, a spike pair. */
+/** Rungs of five degrees and spans of 5 mm: finer than testers tell apart, and still on a small bed. */
+const SIZES = {
+	overhangFrom: 40,
+	overhangTo: 80,
+	overhangStep: 5,
+	bridgeFrom: 10,
+	bridgeTo: 50,
+	bridgeStep: 5,
+	gap: 30,
+	spikeHigh: 20
+} as const;
+
+/**
+ * The piece every new trial starts with: our own compound piece, with its file. A record that began before it had one keeps what it has:
+ * nobody knows what was printed under its name.
+ */
 export const STEP_PIECE = {
 	id: '01900000-0000-7000-8000-000000000001',
 	name: 'Step piece',
-	overhangStepDeg: 5,
-	bridgeStepMm: 5,
-	gramsG: 14
-} as const;
+	kind: compound.id,
+	params: SIZES,
+	// Its thin plate also shows what any flat print shows.
+	marks: [...compound.marks(SIZES), ...(['cornerLift', 'adhesion', 'supports', 'odour'] as const).map((mark) => ({ mark, steps: null }))],
+	/** As the geometry engine finds it (test): it is not started for this alone. */
+	volumeMm3: 34_259
+};
 
 /**
  * What every database holds before the first trial: its own identity and the step piece.

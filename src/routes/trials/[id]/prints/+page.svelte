@@ -201,7 +201,11 @@
 						{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 					</Select></label
 				>
-				{#if piece?.params}<a class="link text-[0.9rem]" href="/api/v1/pieces/{piece.id}/file?format=3mf" download>its file</a>
+				{#if piece?.params}<a
+						class="link text-[0.9rem]"
+						href="/api/v1/pieces/{piece.id}/file?format=3mf&code={evidence.spool.code}"
+						download>its file, marked {evidence.spool.code}</a
+					>
 				{:else if piece}<a class="link text-[0.9rem]" href="/pieces">no file: make one</a>{/if}
 				· label {labelNozzle === null ? 'temperature not noted' : `${upTo(labelNozzle, 0)} °C`}</span
 			>
