@@ -219,3 +219,81 @@ test('other hosts and other sites are turned away; unknown ids are a page of 404
 	await expect(page.getByText('There is no such trial.')).toBeVisible();
 	expect((await page.goto(`${server.url}/spools/not-an-id`))?.status()).toBe(404);
 });
+
+test('what the record knows is told with what the body lacks: a code in use, a run too hot, a correction without a reason', async () => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'All at once', [{ benchCode: 'ZQ1' }]);
+	const refused = async (path: string, body: object) => {
+		const response = await fetch(`${server.url}/api/v1/${path}`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ id: v7(), at: at(), ...body })
+		});
+		expect(response.status).toBe(422);
+		return ((await response.json()) as { errors: { path: string; code: string }[] }).errors.map((e) => `${e.path} ${e.code}`);
+	};
+	expect(await refused('intake', { trialId, benchCode: 'ZQ1', price: 'cheap', netMass: '1 kg' })).toEqual([
+		'material missing',
+		'price notAPrice',
+		'benchCode codeTaken'
+	]);
+	expect(await refused('intake/list', { trialId, rows: [{ id: v7(), at: at(), material: 'PLA' }, { benchCode: 'ZQ1' }] })).toContain(
+		'rows.1.benchCode codeTaken'
+	);
+	expect(await refused('dryers', { name: '', setPointLow: '80 C', setPointHigh: '60 C' })).toEqual([
+		'name missing',
+		'setPointHigh lowestAboveHighest'
+	]);
+	const dryerId = v7();
+	await api(server.url, 'dryers', { id: dryerId, name: 'Low box', setPointHigh: '70 C' });
+	expect(await refused('drying-runs', { spoolIds, setPoint: 'warm', duration: 'long', endedAt: at() })).toEqual([
+		'dryerId missing',
+		'setPoint notATemperature',
+		'duration notADuration'
+	]);
+	expect(await refused('drying-runs', { dryerId, spoolIds, setPoint: '75 C' })).toEqual([
+		'duration missing',
+		'setPoint beyondDryer',
+		'setPoint softens'
+	]);
+	const runId = v7();
+	await api(server.url, 'drying-runs', { id: runId, dryerId, spoolIds, setPoint: '60 C', duration: '4 h', at: at() });
+	expect(await refused('drying-facts', { runId, setPoint: 'warm', startedAt: new Date(Date.now() + 3_600_000).toISOString() })).toEqual([
+		'reason missing',
+		'setPoint notATemperature',
+		'startedAt future'
+	]);
+	expect(await refused('drying-runs', { dryerId, spoolIds, duration: '4 h' })).toEqual(['setPoint missing', 'spoolIds.0 inDryer']);
+});
+
+test('a load: how it is loaded is told at its fields together with what was typed, on a phone with the fields folded away', async ({
+	page
+}) => {
+	const { trialId, spoolIds } = await makeTrial(server.url, 'Loaded wrongly', [{}]);
+	await page.setViewportSize({ width: 390, height: 844 });
+	await open(page, `${server.url}/trials/${trialId}/strength`);
+	await page.getByLabel('Nozzle, °C').fill('hot');
+	await page.getByLabel('Bucket (added to every load)').fill('heavy');
+	const details = page.locator('details', { has: page.getByLabel('Nozzle, °C') });
+	await details.locator('summary').first().click();
+	await expect(page.getByLabel('Nozzle, °C')).toBeHidden();
+	const field = page.getByRole('textbox', { name: /^Load on/ });
+	await field.fill('ten');
+	await page.getByRole('button', { name: 'It holds' }).click();
+	await expect(page.getByText('First enter what you are loading, e.g. a hook')).toBeVisible();
+	await expect(page.getByText('First give the nozzle temperature in °C, or leave it empty')).toBeVisible();
+	await expect(page.getByLabel('Bucket (added to every load)')).toHaveAttribute('aria-invalid', 'true');
+	await expect(page.getByText('ten is not a number.')).toBeVisible();
+	await expect(field).toHaveValue('ten');
+	await page.getByLabel('Test part').fill('hook');
+	await page.getByLabel('Nozzle, °C').fill('');
+	await field.fill('10 N');
+	await page.getByRole('button', { name: 'It holds' }).click();
+	await expect(page.getByText('First put right what is marked above, then save it again.')).toBeVisible();
+	await page.getByLabel('Bucket (added to every load)').fill('0.4 kg');
+	await page.getByRole('button', { name: 'It holds' }).click();
+	await allKept(page);
+	const kept = (await (await fetch(`${server.url}/api/v1/spools/${spoolIds[0]}/evidence?station=strength`)).json()) as {
+		evidence: { readings: { quantity: string; typedText: string }[] };
+	};
+	expect(kept.evidence.readings.map((r) => `${r.quantity} ${r.typedText}`)).toEqual(['bucketMass 0.4 kg', 'loadHeld 10 N']);
+});

@@ -97,7 +97,7 @@ type BenchRefusals = {
 	loadedShapeMissing: None;
 	nozzleNotRead: None;
 	notMoreThanLast: None;
-	bucketRefused: { why: string };
+	setUpRefused: None;
 	notBelowGross: { grossG: number };
 	notAboveEmpty: { emptyG: number };
 	suddenChange: { changeG: number };

@@ -1,12 +1,13 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { dryingFactsBody } from '$lib/schemas/drying';
+import { dryingFactsBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Database, Transaction } from '../db/client';
+import { readableFields } from '$lib/schemas/read';
+import type { Database, Reader, Transaction } from '../db/client';
 import { dryingRun, dryingRunEnd, dryingRunSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
-import { pastInstant } from '../time';
+import { isFuture } from '../time';
 import { raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { correctedRuns, type RunFacts } from './run-facts';
@@ -21,11 +22,10 @@ export async function postDryingFacts(
 	now: number
 ): Promise<{ answer: { id: string }; repeated: boolean }> {
 	return await writeOnce(db, { id: body.id, kind: 'dryingFacts', body, now }, async (tx) => {
-		const [run] = await tx.select().from(dryingRun).where(eq(dryingRun.id, body.runId)).for('update');
+		const run = await runAsItStands(tx, body.runId);
 		if (!run) throw refuseField('runId', 'unknownId', { what: 'run' });
-		const [end] = await tx.select().from(dryingRunEnd).where(eq(dryingRunEnd.runId, run.id));
-		const before = { ...run, endedAt: end?.endedAt, ...(await correctedRuns(tx, [run.id])).get(run.id)?.facts };
-		const said = readFacts(body, before, now);
+		const { facts: said, errors } = readFacts(body, run, now);
+		if (errors.length > 0) throw refuse(errors);
 		if (Object.keys(said).length === 0) throw refuseField('setPoint', 'correctionMissing');
 		await amendFacts(tx, 'dryingRun', { id: run.id, facts: said, reason: body.reason, now });
 		await raiseSpoolsOfRun(tx, run.id);
@@ -33,25 +33,41 @@ export async function postDryingFacts(
 	});
 }
 
-function readFacts(
-	body: z.output<typeof dryingFactsBody>,
-	before: { startedAt: number; plannedEndAt: number; endedAt?: number },
-	now: number
-): RunFacts {
+/** What else is wrong with a correction whose body was refused, such as for a reason that is missing. */
+export async function factsFaultsBeside(body: unknown, db: Reader, now: number): Promise<FieldError[]> {
+	const readable = readableFields(dryingFactsBody, body);
+	const run = readable.runId ? await runAsItStands(db, readable.runId) : null;
+	return run ? readFacts(readable, run, now).errors : [];
+}
+
+type Standing = { id: string; startedAt: number; plannedEndAt: number; endedAt?: number };
+
+async function runAsItStands(db: Reader, runId: string): Promise<Standing | null> {
+	const [run] = await db.select().from(dryingRun).where(eq(dryingRun.id, runId)).for('update');
+	if (!run) return null;
+	const [end] = await db.select().from(dryingRunEnd).where(eq(dryingRunEnd.runId, run.id));
+	return { ...run, endedAt: end?.endedAt, ...(await correctedRuns(db, [run.id])).get(run.id)?.facts };
+}
+
+type Said = Partial<Pick<z.output<typeof dryingFactsBody>, 'setPoint' | 'startedAt' | 'endedAt'>>;
+
+function readFacts(body: Said, before: Standing, now: number): { facts: RunFacts; errors: FieldError[] } {
 	const errors: FieldError[] = [];
 	const facts: RunFacts = {};
 	if (body.setPoint !== undefined) facts.setPointC = readTemperature(body.setPoint, 'setPoint', errors) ?? undefined;
 	if (body.startedAt !== undefined) {
-		facts.startedAt = pastInstant(body.startedAt, now, 'startedAt');
+		facts.startedAt = Date.parse(body.startedAt);
+		if (isFuture(facts.startedAt, now)) errors.push(fieldError('startedAt', 'future'));
 		// It runs for as long as was planned.
 		facts.plannedEndAt = before.plannedEndAt + facts.startedAt - before.startedAt;
 	}
-	if (body.endedAt !== undefined) facts.endedAt = pastInstant(body.endedAt, now, 'endedAt');
+	if (body.endedAt !== undefined) facts.endedAt = Date.parse(body.endedAt);
+	if (facts.endedAt !== undefined && isFuture(facts.endedAt, now)) errors.push(fieldError('endedAt', 'future'));
 	if (body.endedAt !== undefined && before.endedAt === undefined) errors.push(fieldError('endedAt', 'notEndedYet'));
 	const [from, to] = [facts.startedAt ?? before.startedAt, facts.endedAt ?? before.endedAt ?? now];
-	if (to < from) errors.push(fieldError(body.endedAt === undefined ? 'startedAt' : 'endedAt', 'beforeDrying'));
-	if (errors.length > 0) throw refuse(errors);
-	return facts;
+	const wrong = body.endedAt === undefined ? 'startedAt' : 'endedAt';
+	if (to < from && !errors.some((e) => e.path === wrong)) errors.push(fieldError(wrong, 'beforeDrying'));
+	return { facts, errors };
 }
 
 /** Spools that were in a run are judged anew. */

@@ -2,7 +2,7 @@ import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
-import type { Database } from '../db/client';
+import type { Database, Reader } from '../db/client';
 import { isAway, isDuplicate, isFull, isLost, OutcomeUnknown } from '../db/errors';
 import { database } from '../context';
 import { Problem, problem, problemResponse, refuse } from '../problem';
@@ -24,6 +24,9 @@ function json(value: unknown, status = 200): Response {
 	});
 }
 
+/** Looks for what is wrong in the readable rest of a body that its schema refused. */
+type FaultsBeside = (body: unknown, db: Reader, now: number) => FieldError[] | Promise<FieldError[]>;
+
 /**
  * A route that keeps something: body read under its limit, checked by its schema, written once, acknowledged after COMMIT.
  * 201 the first time, 200 when the same id and body came again.
@@ -33,13 +36,13 @@ export function keep<S extends z.ZodType, T>(
 	schema: S,
 	write: (db: Database, body: z.output<S>, now: number) => Promise<{ answer: T; repeated: boolean }>,
 	limit: number = LIMITS.capture,
-	faultsBeside: (body: unknown) => FieldError[] = () => []
+	faultsBeside: FaultsBeside = () => []
 ) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
 			const body = await readJson(event.request, limit);
 			const parsed = read(schema, body);
-			if (!parsed.ok) throw refuse(withOthers(parsed.errors, faultsBeside(body)));
+			if (!parsed.ok) throw refuse(withOthers(parsed.errors, await faultsBeside(body, database(), Date.now())));
 			const { answer, repeated } = await withClockAhead(event.request, () => write(database(), parsed.value, Date.now()));
 			return json(answer, repeated ? 200 : 201);
 		});

@@ -19,10 +19,10 @@ export async function nextBenchCode(db: Reader): Promise<string | null> {
 
 /** The code that was wanted, or the next free one, or why there is none. */
 export async function chooseCode(
-	tx: Transaction,
+	db: Reader,
 	wanted: string | undefined
 ): Promise<{ ok: true; code: string } | { ok: false; error: FieldError }> {
-	const used = await usedCodes(tx);
+	const used = await usedCodes(db);
 	if (!wanted) {
 		const code = proposeBenchCode(used);
 		return code ? { ok: true, code } : { ok: false, error: fieldError('benchCode', 'codesExhausted') };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { read } from '$lib/schemas/read';
 import { intakeBody } from '$lib/schemas/spool';
-import { faultsBeside, faultsBesideInRows } from './texts';
+import { textFaults } from './texts';
 
 const told = (errors: readonly { path: string; code: string }[]) => errors.map((e) => `${e.path} ${e.code}`);
 
@@ -11,7 +11,7 @@ describe('a spool that is refused for one thing', () => {
 		const parsed = read(intakeBody, body);
 		const errors = parsed.ok ? [] : parsed.errors;
 		expect(told(errors)).toEqual(['id missing', 'material missing', 'at missing']);
-		expect(told(faultsBeside(body))).toEqual([
+		expect(told(textFaults(body))).toEqual([
 			'price notAPrice',
 			'netMass netMassSlip',
 			'labelNozzle notANozzleTemperature',
@@ -19,12 +19,7 @@ describe('a spool that is refused for one thing', () => {
 		]);
 	});
 	it('is told nothing of what is not there, or is no text', () => {
-		expect(told(faultsBeside({ price: '9'.repeat(50), netMass: '1 kg', quantity: 'two' }))).toEqual([]);
-		expect([faultsBeside({ price: 12, netMass: null, tare: [] }), faultsBeside(null), faultsBeside('text')]).toEqual([[], [], []]);
-	});
-	it('of a list is told of every row, the good ones of nothing', () => {
-		const body = { rows: [{ material: 'PLA', price: 'x', netMass: '1 kg' }, { material: 'PETG' }, { tare: 'heavy' }] };
-		expect(told(faultsBesideInRows(body))).toEqual(['rows.0.price notAPrice', 'rows.2.tare notANumber']);
-		expect(faultsBesideInRows({ rows: 'none' })).toEqual([]);
+		expect(told(textFaults({ price: '9'.repeat(50), netMass: '1 kg', quantity: 'two' }))).toEqual([]);
+		expect([textFaults({ price: 12, netMass: null, tare: [] }), textFaults(null), textFaults('text')]).toEqual([[], [], []]);
 	});
 });

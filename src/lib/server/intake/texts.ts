@@ -1,4 +1,4 @@
-import { errorAt, type FieldError } from '$lib/schemas/field-error';
+import type { FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import { intakeBody, type IntakeBody } from '$lib/schemas/spool';
 import { readQuote } from '../cost/read-quote';
@@ -32,10 +32,4 @@ export function readTexts(body: Texts, filamentId: string, now: number) {
 }
 
 /** What is wrong with the figures of a spool whose body was refused for something else. */
-export const faultsBeside = (body: unknown): FieldError[] => readTexts({ quantity: 1, ...readableFields(intakeBody, body) }, '', 0).errors;
-
-/** The same of a list, each error at its row. */
-export function faultsBesideInRows(body: unknown): FieldError[] {
-	const rows = (body as { rows?: unknown } | null)?.rows;
-	return Array.isArray(rows) ? rows.flatMap((row, i) => faultsBeside(row).map((e) => errorAt(`rows.${i}.${e.path}`, e))) : [];
-}
+export const textFaults = (body: unknown): FieldError[] => readTexts({ quantity: 1, ...readableFields(intakeBody, body) }, '', 0).errors;

@@ -24,7 +24,7 @@ function bench(method: LoadMethod = 'steps', given: Partial<LoadSetUp> = {}) {
 	return {
 		type: (text: string, spoolId = 'KE1') => {
 			const entry = typedLoad(loading, setUp({ method, ...given }), { spoolId, text, newId: `part ${made + 1}` });
-			return 'refusal' in entry ? entry.refusal.code : take(entry);
+			return 'refusals' in entry ? entry.refusals.map((e) => `${e.path} ${e.code}`).join(', ') : take(entry);
 		},
 		feel: (word: string) => take(feltByHand(loading, { spoolId: 'KE1', newId: `part ${made + 1}` }, word)),
 		unload: () => (loading = unloaded(loading, 'KE1')),
@@ -48,8 +48,8 @@ describe('a weight added in steps', () => {
 	it('goes up only, in whatever unit each is typed', () => {
 		const b = bench();
 		b.type('10');
-		expect(b.type('10')).toBe('notMoreThanLast');
-		expect(b.type('44 N')).toBe('notMoreThanLast');
+		expect(b.type('10')).toBe('typed notMoreThanLast');
+		expect(b.type('44 N')).toBe('typed notMoreThanLast');
 		expect(b.type('45 N')).toBe('part 1: loadHeld 45 N');
 	});
 	it('each spool has a specimen of its own', () => {
@@ -83,7 +83,7 @@ describe('a weight added in steps', () => {
 		b.unload();
 		b.type('7');
 		b.takeBack('part 1', 'loadHeld');
-		expect(b.type('6')).toBe('notMoreThanLast');
+		expect(b.type('6')).toBe('typed notMoreThanLast');
 	});
 });
 
@@ -111,8 +111,8 @@ describe('load read off, blows and hands', () => {
 		expect(b.loading).toEqual({ open: {}, broken: null, held: { spoolId: 'KE1', id: 'part 3' } });
 	});
 	it('a nozzle temperature that is none is refused before anything is stored', () => {
-		expect(bench('direct', { nozzle: 'hot' }).type('100 N')).toBe('nozzleNotRead');
-		expect(bench('direct', { nozzle: '900' }).type('100 N')).toBe('nozzleNotRead');
+		expect(bench('direct', { nozzle: 'hot' }).type('100 N')).toBe('nozzle nozzleNotRead');
+		expect(bench('direct', { nozzle: '900' }).type('100 N')).toBe('nozzle nozzleNotRead');
 		expect(bench('direct', { nozzle: '232,5 °C' }).type('100 N')).toBe('part 1: loadBroke 100 N');
 		expect([nozzleOf(''), nozzleOf('232,5'), nozzleOf('230 C')]).toEqual([null, 232.5, 230]);
 	});
@@ -120,9 +120,14 @@ describe('load read off, blows and hands', () => {
 
 describe('refused', () => {
 	it.each([
-		['10', { shape: ' ' }, 'loadedShapeMissing'],
-		['ten', {}, 'notANumber'],
-		['10', { bucket: 'heavy' }, 'bucketRefused']
+		['10', { shape: ' ' }, 'shape loadedShapeMissing'],
+		['ten', {}, 'typed notANumber'],
+		['10', { bucket: 'heavy' }, 'bucket notANumber'],
+		[
+			'ten',
+			{ shape: '', nozzle: 'hot', bucket: 'heavy' },
+			'shape loadedShapeMissing, nozzle nozzleNotRead, bucket notANumber, typed notANumber'
+		]
 	])('%s with %o: %s, and nothing changes', (text, given, code) => {
 		const b = bench('steps', given);
 		expect(b.type(text)).toBe(code);

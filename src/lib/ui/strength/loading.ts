@@ -2,7 +2,6 @@ import type { LoadMethod, Orientation } from '$lib/core/evidence/specimen';
 import { readReading } from '$lib/core/readings/read-reading';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
-import { refusalWords } from '../words/refusals';
 import { withUnit } from '../form/chosen-unit.svelte';
 import { readLoad, unitTyped } from './read-load';
 
@@ -33,28 +32,34 @@ export type Entry = { specimenId: string; isNew: boolean; quantity: string; type
 /**
  * A load (or a blow) as typed. In steps a specimen stays under load until one breaks it; read off or counted, each entry is a specimen.
  * @param newId the id of the specimen, should this be its first load
- * @returns why it was refused, or what it brings and the unit it was typed in
+ * @returns all that is wrong with it and with how it is loaded, each at its field, or what it brings and the unit it was typed in
  */
 export function typedLoad(
 	loading: Loading,
 	setUp: LoadSetUp,
 	given: { spoolId: string; text: string; newId: string }
-): { refusal: FieldError } | (Entry & { unit: string | null }) {
-	const { method, bucket } = setUp;
-	if (!setUp.shape.trim()) return { refusal: fieldError('typed', 'loadedShapeMissing') };
-	if (!isTemperature(setUp.nozzle)) return { refusal: fieldError('typed', 'nozzleNotRead') };
+): { refusals: FieldError[] } | (Entry & { unit: string | null }) {
+	const { method } = setUp;
+	const refusals = setUpFaults(setUp);
 	const load = readLoad(given.text, method);
 	const typed = method === 'blows' ? load.typed : withUnit(load.typed, setUp.unit);
 	const read = readReading(load.quantity, typed);
-	if (!read.ok) return { refusal: refusedReading('typed', read) };
-	if (method === 'steps') {
-		const lastN = loading.open[given.spoolId]?.lastN ?? null;
-		if (lastN !== null && read.value <= lastN) return { refusal: fieldError('typed', 'notMoreThanLast') };
-		const mass = bucket.trim() ? readReading('bucketMass', bucket) : null;
-		if (mass && !mass.ok) return { refusal: fieldError('typed', 'bucketRefused', { why: refusalWords(refusedReading('bucket', mass)) }) };
-	}
+	if (!read.ok) return { refusals: [...refusals, refusedReading('typed', read)] };
+	const lastN = loading.open[given.spoolId]?.lastN ?? null;
+	if (method === 'steps' && lastN !== null && read.value <= lastN) refusals.push(fieldError('typed', 'notMoreThanLast'));
+	if (refusals.length > 0) return { refusals };
 	const entry = entered(loading, given, { quantity: load.quantity, typed, value: read.value, ends: method !== 'steps' });
 	return { ...entry, unit: method === 'blows' ? null : unitTyped(typed) };
+}
+
+/** What is wrong with how it is loaded, each at its field. */
+export function setUpFaults({ shape, nozzle, method, bucket }: LoadSetUp): FieldError[] {
+	const mass = method === 'steps' && bucket.trim() ? readReading('bucketMass', bucket) : null;
+	return [
+		...(shape.trim() ? [] : [fieldError('shape', 'loadedShapeMissing')]),
+		...(isTemperature(nozzle) ? [] : [fieldError('nozzle', 'nozzleNotRead')]),
+		...(mass && !mass.ok ? [refusedReading('bucket', mass)] : [])
+	];
 }
 
 /** What the hands said of it: a specimen of its own. */

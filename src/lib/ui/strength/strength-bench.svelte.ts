@@ -10,7 +10,18 @@ import { Bench, lastEntered } from '../bench/bench.svelte';
 import { outbox } from '../bench/outbox-state.svelte';
 import { newId } from '../form/send';
 import { plural } from '../words/numbers';
-import { feltByHand, nozzleOf, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading } from './loading';
+import {
+	feltByHand,
+	nozzleOf,
+	NOTHING_LOADED,
+	setUpFaults,
+	takenBack,
+	typedLoad,
+	unloaded,
+	type Entry,
+	type Loading,
+	type LoadSetUp
+} from './loading';
 import { specimenOfItem } from './specimen-of-item';
 
 type Given = { head: { id: string }; evidence: SpoolEvidence[]; basis: Basis };
@@ -27,6 +38,8 @@ export class StrengthBench {
 	/** Nozzle temperature and how it was printed otherwise, as typed. */
 	nozzle = $state('');
 	made = $state('');
+	/** What was wrong with them when the last load was to be kept. */
+	faults = $state.raw<FieldError[]>([]);
 	#bucket = $state('');
 	#unit = $state('');
 	#loading = $state.raw<Loading>(NOTHING_LOADED);
@@ -127,17 +140,23 @@ export class StrengthBench {
 		if (!spoolId) return fieldError('typed', 'nothingToLoad');
 		const refusal = this.bench.when.refusal();
 		if (refusal) return refusal;
-		const { shape, orientation, method, nozzle, bucket, unit } = this;
-		const entry = typedLoad(this.#loading, { shape, orientation, method, nozzle, bucket, unit }, { spoolId, text, newId: newId() });
-		if ('refusal' in entry) return entry.refusal;
+		const entry = typedLoad(this.#loading, this.#setUp, { spoolId, text, newId: newId() });
+		this.faults = 'refusals' in entry ? entry.refusals.filter((e) => e.path !== 'typed') : [];
+		if ('refusals' in entry) return entry.refusals.find((e) => e.path === 'typed') ?? fieldError('typed', 'setUpRefused');
 		if (entry.unit) this.unit = entry.unit;
 		this.#store(spoolId, entry);
 		return null;
 	}
 
+	get #setUp(): LoadSetUp {
+		const { shape, orientation, method, nozzle, bucket, unit } = this;
+		return { shape, orientation, method, nozzle, bucket, unit };
+	}
+
 	byHand(word: string): void {
 		const spoolId = this.bench.evidence?.spool.id;
-		if (spoolId && this.shape.trim() && !this.bench.when.refusal())
+		this.faults = setUpFaults(this.#setUp);
+		if (spoolId && this.faults.length === 0 && !this.bench.when.refusal())
 			this.#store(spoolId, feltByHand(this.#loading, { spoolId, newId: newId() }, word));
 	}
 

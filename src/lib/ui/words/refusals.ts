@@ -120,7 +120,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	nozzleNotRead: () => 'First give the nozzle temperature in °C, or leave it empty',
 	loadedShapeMissing: () => 'First enter what you are loading, e.g. a hook',
 	notMoreThanLast: () => 'is not more than the last step',
-	bucketRefused: (p) => `: the bucket ${p.why}`,
+	setUpRefused: () => 'First put right what is marked above, then save it again',
 	notBelowGross: (p) => `must be less than the last weighing (${massWords(p.grossG, 1, upTo)})`,
 	suddenChange: (p) =>
 		`is ${massWords(Math.abs(p.changeG), 1, upTo)} ${p.changeG < 0 ? 'less' : 'more'} than a moment ago, with nothing in between. If it is right, save it again`,

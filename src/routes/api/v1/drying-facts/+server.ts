@@ -1,5 +1,5 @@
 import { dryingFactsBody } from '$lib/schemas/drying';
-import { keep } from '$lib/server/http/respond';
-import { postDryingFacts } from '$lib/server/drying/correct-run';
+import { keep, LIMITS } from '$lib/server/http/respond';
+import { factsFaultsBeside, postDryingFacts } from '$lib/server/drying/correct-run';
 
-export const POST = keep(dryingFactsBody, postDryingFacts);
+export const POST = keep(dryingFactsBody, postDryingFacts, LIMITS.capture, factsFaultsBeside);

@@ -1,9 +1,10 @@
 import { dryingRunBody } from '$lib/schemas/drying';
+import { runFaultsBeside } from '$lib/server/drying/check-run';
 import { postDryingRun } from '$lib/server/drying/post';
 import { runningRuns } from '$lib/server/drying/runs';
-import { keep, show } from '$lib/server/http/respond';
+import { keep, LIMITS, show } from '$lib/server/http/respond';
 
-export const POST = keep(dryingRunBody, postDryingRun);
+export const POST = keep(dryingRunBody, postDryingRun, LIMITS.capture, runFaultsBeside);
 
 /** Runs that were not ended yet, with the server's clock, so that a timer is right on a device whose clock is not. */
 export const GET = show(async (_, db, now) => ({ now, runs: await runningRuns(db) }));

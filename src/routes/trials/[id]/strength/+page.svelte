@@ -47,6 +47,10 @@
 		if (window.innerWidth >= 1024) setUpOpen = true;
 	});
 
+	$effect(() => {
+		if (loading.faults.length > 0) setUpOpen = true;
+	});
+
 	const bucketUnit = new ChosenUnit('bucket');
 
 	/** What is asked after a load is answered from its empty field, by the row of letters under the left hand. */
@@ -88,7 +92,7 @@
 					id="shape"
 					label="Test part"
 					bind:value={loading.shape}
-					errors={[]}
+					errors={loading.faults}
 					placeholder="hook"
 					list={['hook', 'bar', 'bracket', 'strip']}
 					class="w-44"
@@ -104,7 +108,7 @@
 					id="nozzle"
 					label="Nozzle, °C"
 					bind:value={loading.nozzle}
-					errors={[]}
+					errors={loading.faults}
 					inputmode="decimal"
 					placeholder="optional"
 					class="w-28"
@@ -117,7 +121,7 @@
 						dimension="mass"
 						chosen={bucketUnit}
 						bind:value={loading.bucket}
-						errors={[]}
+						errors={loading.faults}
 						placeholder="0.4 kg"
 						class="w-44"
 					/>
@@ -136,11 +140,8 @@
 				<legend class="mb-1 font-medium">How does it give way in the hands?</legend>
 				<div class="flex flex-wrap gap-2">
 					{#each BY_HAND_WORDS as word (word)}
-						<button
-							type="button"
-							class="panel px-4 py-2 text-[1.05rem] font-semibold"
-							disabled={!loading.shape.trim()}
-							onclick={() => loading.byHand(word)}>{BY_HAND_TELLS[word]}</button
+						<button type="button" class="panel px-4 py-2 text-[1.05rem] font-semibold" onclick={() => loading.byHand(word)}
+							>{BY_HAND_TELLS[word]}</button
 						>
 					{/each}
 				</div>
