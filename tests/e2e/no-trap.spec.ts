@@ -247,14 +247,16 @@ test('a caliper, a scale, a dryer and a printer are added where they are missed'
 		await dialog.getByRole('button', { name: 'Add it' }).click();
 		await expect(page.getByLabel('Printer and nozzle')).toContainText('North, 0.4 brass');
 		await expect(page.getByText(/prints of /)).toHaveCount(0);
+		const file = page.getByRole('link', { name: /^its file/ });
+		const code = await page.getByRole('heading', { level: 1 }).innerText();
+		const download = page.waitForEvent('download');
+		await file.click();
+		// It bears the code of the spool it is printed with.
+		expect((await download).suggestedFilename()).toBe(`step-piece-1-${code.toLowerCase()}.3mf`);
+		await api(own.url, 'pieces', { id: v7(), name: 'Old model', marks: [{ mark: 'surface', steps: null }] });
+		await page.reload();
+		await page.getByLabel('Test piece').selectOption('Old model 1');
 		await expect(page.getByRole('link', { name: 'no file: make one' })).toBeVisible();
-		await open(page, `${own.url}/pieces`);
-		await page.getByRole('region', { name: 'A test piece from sizes' }).getByRole('button', { name: 'Save', exact: true }).click();
-		await expect(page.getByRole('region', { name: 'Saved test pieces' }).getByRole('link', { name: '3MF' })).toBeVisible();
-		await open(page, `${trial}/prints`);
-		await page.getByLabel('Test piece').selectOption({ index: 1 });
-		const file = page.getByRole('link', { name: 'its file' });
-		expect((await page.request.get(`${own.url}${(await file.getAttribute('href')) ?? ''}`)).status()).toBe(200);
 	} finally {
 		await own.stop();
 	}
@@ -272,7 +274,7 @@ test('a unit tapped beside a field is the one that is meant, and remembered', as
 	await page.getByLabel('Temperature', { exact: true }).press('Tab');
 	await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('140 F');
 	await page.getByRole('button', { name: 'Start the timer' }).click();
-	await expect(page.getByText(/at 60 °C\. The timer shows/)).toBeVisible();
+	await expect(page.getByText(/at 140 °F\. The timer shows/)).toBeVisible();
 	await page.reload();
 	await expect(page.getByRole('group', { name: 'Unit of Temperature' }).getByRole('button', { name: 'F' })).toHaveAttribute(
 		'aria-pressed',

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
 	import type { Dimension } from '$lib/core/units/dimension';
-	import type { ChosenUnit } from './chosen-unit.svelte';
+	import { withUnit, type ChosenUnit } from './chosen-unit.svelte';
 	import Field from './Field.svelte';
 	import { inUnit } from './in-unit';
 
@@ -27,8 +27,8 @@
 	}
 </script>
 
-<!-- A number typed without a unit gets the one that was tapped when the field is left, so that nothing is sent that is not seen. -->
-<div class={extra} onchange={() => (value = inUnit(value, chosen.unit, dimension))}>
+<!-- A number typed without a unit gets the one that was tapped when the field is left, so that nothing is sent that is not seen; one with its unit stays as typed. -->
+<div class={extra} onchange={() => (value = withUnit(value, chosen.unit))}>
 	<Field {id} {label} bind:value {errors} {path} {hint} {placeholder} inputmode="decimal" />
 	<fieldset class="mt-1 flex gap-1">
 		<legend class="sr-only">Unit of {label}</legend>
