@@ -163,7 +163,26 @@ test('a word that a page cannot do without is told where it stands', async ({ pa
 	await expect(note).toBeInViewport();
 	await page.keyboard.press('Escape');
 	await expect(note).toBeHidden();
+	for (const [path, word, told] of [
+		['moisture', 'empty spool', 'The bare reel without filament.'],
+		['drying', 'goes soft', 'The softest material in the dryer'],
+		['prints', 'as received', 'out of its bag, not dried']
+	] as const) {
+		await open(page, `${server.url}/trials/${trialId}/${path}`);
+		if (path === 'moisture') {
+			await page.keyboard.type('1240');
+			await page.keyboard.press('Enter');
+		}
+		if (path === 'drying') await page.getByRole('group', { name: 'Spools' }).getByRole('checkbox').first().check();
+		if (path === 'prints') await page.getByRole('radio', { name: 'dried', exact: true }).check({ force: true });
+		await page.getByRole('button', { name: word, exact: true }).click();
+		await expect(page.getByText(told)).toBeInViewport();
+	}
+	await open(page, `${server.url}/pieces`);
+	await page.getByRole('button', { name: 'test piece', exact: true }).click();
+	await expect(page.getByText('Always the same one')).toBeInViewport();
 	await page.setViewportSize({ width: 390, height: 844 });
+	await open(page, `${server.url}/trials/${trialId}/cost`);
 	// A row is a card there, and what can be done about it is in sight.
 	const add = page.getByRole('link', { name: 'note the price' });
 	await add.scrollIntoViewIfNeeded();

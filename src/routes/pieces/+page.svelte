@@ -9,6 +9,7 @@
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import { day, fixed } from '$lib/ui/words/numbers';
+	import Term from '$lib/ui/help/Term.svelte';
 	import { massWords } from '$lib/ui/words/units';
 	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
 	import type { PageProps } from './$types';
@@ -32,7 +33,7 @@
 	<h1 class="text-[1.6rem] font-bold">Test pieces</h1>
 	<FormProblem title={form.problem} />
 	<section class="space-y-2" aria-label="A test piece from sizes">
-		<h2 class="font-semibold">Make a test piece</h2>
+		<h2 class="font-semibold">Make a <Term of="testPiece">test piece</Term></h2>
 		<PieceMaker known={data.pieces} usual={USUAL_STRAND} {register} />
 	</section>
 	<section class="space-y-2" aria-label="Saved test pieces">

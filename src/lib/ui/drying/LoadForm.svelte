@@ -22,6 +22,7 @@
 	import Sliver from '../spool/Sliver.svelte';
 	import { dayAndTime, upTo } from '../words/numbers';
 	import { temperatureWords } from '../words/units';
+	import Term from '../help/Term.svelte';
 	import { offered } from '../form/offered';
 	import { running } from './running.svelte';
 	import Problem from '../form/Problem.svelte';
@@ -130,7 +131,8 @@
 					? `${limit.dryingHighOf} limits this run: at most ${temperatureWords(limit.dryingHighC)}`
 					: `The handbook dries ${limit.dryingHighOf} at up to ${temperatureWords(limit.dryingHighC)}`}{limit.hours
 					? `, from ${upTo(limit.hours, 1)} h on`
-					: ''}{limit.softeningC === null ? '' : `; ${limit.softeningOf} goes soft at ${temperatureWords(limit.softeningC)}`}.
+					: ''}{#if limit.softeningC !== null}; {limit.softeningOf}
+					<Term of="softens">goes soft</Term> at {temperatureWords(limit.softeningC)}{/if}.
 			{/if}
 			{#if limit.unknown.length}The handbook does not know {limit.unknown.join(', ')}.{/if}
 			<a class="link" href="/handbook">handbook</a>

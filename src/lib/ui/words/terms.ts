@@ -11,6 +11,11 @@ export const TERMS = {
 	stated: 'How far the label or the shop says the diameter may be off. Draught checks whether the strand keeps to it.',
 	states:
 		'As received: out of its bag, not dried. Dried: out of the dryer, or printed from it. In the air: left open for longer than it stays dry. Soaked: kept wet on purpose.',
+	emptySpool:
+		'The bare reel without filament. Its weight, taken off, leaves the filament; only then is the water a share of it. While it is not weighed, every likely weight is allowed for.',
+	softens: 'From this temperature on filament may warp or stick together on its reel. The softest material in the dryer sets the limit.',
+	testPiece:
+		'A model made to be looked at: steps that get harder, gaps to bridge, spikes that show strings. Always the same one, so that prints can be compared.',
 	testPart: 'A small part that is loaded until it breaks: by hand, with a bucket of weights, or by blows.',
 	blind: 'Makers, products and prices are hidden, so that nobody marks a print by its name.'
 } as const satisfies Record<string, string>;

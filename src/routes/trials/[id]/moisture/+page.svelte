@@ -21,6 +21,7 @@
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { bareMass, massWords } from '$lib/ui/words/units';
 	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
+	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import type { PageProps } from './$types';
 
@@ -121,10 +122,9 @@
 			<h1 class="text-[2rem] leading-tight font-bold">{evidence.spool.code}</h1>
 			<span class="text-muted">
 				{evidence.spool.material} ·
-				{#if tare?.known}empty spool {massWords(tare.lowG, 1, upTo)}{:else if tare}empty spool not weighed, {massWords(tare.lowG, 0)} to {massWords(
-						tare.highG,
-						0
-					)} allowed for{:else}not weighed yet{/if} ·
+				{#if tare?.known}<Term of="emptySpool">empty spool</Term> {massWords(tare.lowG, 1, upTo)}{:else if tare}<Term of="emptySpool"
+						>empty spool</Term
+					> not weighed, {massWords(tare.lowG, 0)} to {massWords(tare.highG, 0)} allowed for{:else}not weighed yet{/if} ·
 				<InstrumentChoice
 					instruments={data.scales}
 					bind:chosen={scaleId}

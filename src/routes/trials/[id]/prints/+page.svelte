@@ -40,6 +40,7 @@
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
+	import Term from '$lib/ui/help/Term.svelte';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
@@ -246,7 +247,7 @@
 			/>
 			{#if notCounted}
 				<p class="question">
-					This trial counts prints {CONDITION_POLICY_WORDS[data.basis.conditionPolicy]}. One of a spool that is {CONDITION_WORDS[
+					This trial counts prints <Term of="states">{CONDITION_POLICY_WORDS[data.basis.conditionPolicy]}</Term>. One of a spool that is {CONDITION_WORDS[
 						draft.condition
 					]} is saved and compared, and does not count in the pick.
 				</p>
