@@ -67,6 +67,29 @@ describe('the pick in one sentence', () => {
 		expect(said(row('KE1'))).toMatch(/only spool here/);
 		expect(said(row('KE1'), row('DO2', { eligible: false }))).toMatch(/only one that meets/);
 	});
+	it('does not call a spool as good as others that nobody looked at', () => {
+		const unseen = { tier: 1, families: [{ id: 'family.looks' as const, weight: 1, value: 0.5, low: 0, high: 1, known: false }] };
+		const seen = { tier: 1 };
+		const said = (rows: PickRow[], shares: Record<string, number>, rule: ValueRule = 'cheapestOfBest') =>
+			pickSentence(rows, chances(shares), rule, 'EUR');
+		const even = { LA3: 0.34, KE1: 0.33, DO2: 0.33 };
+		expect(said([row('LA3', unseen), row('KE1', seen), row('DO2', unseen)], even)).toBe(
+			'Too early to say: nothing that counts was measured on LA3 and DO2 yet.'
+		);
+		expect(said([row('KE1', seen), row('LA3', unseen), row('DO2', seen)], even)).toBe(
+			'KE1 leads so far, but nothing that counts was measured on LA3 yet.'
+		);
+		expect(said([row('LA3', unseen), row('KE1', seen)], even, 'weighted')).toBe(
+			'Too early to say: nothing that counts was measured on LA3 yet.'
+		);
+		const many = ['B', 'C', 'D', 'E'].map((code) => row(code, unseen));
+		expect(said([row('A', seen), ...many], { A: 0.3 })).toBe('A leads so far, but nothing that counts was measured on 4 spools yet.');
+		// Out of reach, or behind: then it changes nothing.
+		expect(said([row('KE1', seen), row('LA3', unseen)], { KE1: 0.85, LA3: 0.15 })).toMatch(/^Buy KE1: 85 %/);
+		expect(said([row('KE1', seen), row('DO2', seen), row('LA3', { ...unseen, tier: 2 })], even)).toMatch(/^Buy KE1: as good as DO2/);
+		expect(said([row('KE1', seen), row('LA3', unseen)], { KE1: 0.5, LA3: 0.5 }, 'weighted')).toMatch(/^KE1 is the better bet/);
+		expect(said([row('LA3', unseen), row('KE1', seen)], { LA3: 0.5, KE1: 0.5 }, 'cheapest')).toMatch(/^LA3 is the better bet/);
+	});
 	it('of those that cannot be told apart names the cheapest, and whom it is as good as', () => {
 		const tier = (shares: Record<string, number>, last: Partial<PickRow> = {}) => {
 			const codes = Object.keys(shares);

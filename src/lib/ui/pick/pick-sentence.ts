@@ -2,7 +2,7 @@ import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
 import type { QuantityDef } from '$lib/core/finding/types';
 import type { ValueRule } from '$lib/core/trial/protocol';
-import { chance, fixed, upTo } from '../words/numbers';
+import { chance, fixed, plural, upTo } from '../words/numbers';
 import { inSentence, quantityName, valueWords } from '../words/quantities';
 import { RULE_WORDS } from '../words/closed-lists';
 
@@ -12,6 +12,12 @@ const nameOf = (id: string, defs: QuantityDef[]) => {
 	const def = defs.find((d) => d.id === id);
 	return def ? inSentence(def) : id;
 };
+
+/** From this chance on one is clearly the best, or the better bet. */
+const CLEAR = 0.8;
+const LIKELY = 0.6;
+/** So many are named; of more only the number is told. */
+const NAMED = 3;
 
 /** The pick in one sentence, with how sure it is. */
 export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: ValueRule, currency = ''): string {
@@ -25,11 +31,28 @@ export function pickSentence(rows: readonly PickRow[], chances: Chances, rule: V
 		return rows.length === 1
 			? `${first.code} is the only spool here: there is nothing to choose from.`
 			: `${first.code} is the only one that meets the limits.`;
+	const early = rule === 'cheapest' ? null : tooEarly(passing, rule, chances);
+	if (early) return early;
 	return rule === 'cheapestOfBest' ? tierSentence(passing, chances, currency) : ruleSentence(passing, chances);
 }
 
 /** Whether anything but the price is known of it. */
 const isMeasured = (row: PickRow): boolean => row.families.some((f) => f.known);
+
+/**
+ * A spool is not as good as others because nobody looked at it: where the first, or one that cannot be told apart from it, was not measured at all, that is
+ * said, and nothing is to be bought yet.
+ */
+function tooEarly(passing: readonly PickRow[], rule: ValueRule, chances: Chances): string | null {
+	const first = passing[0] as PickRow;
+	const rivals = rule === 'cheapestOfBest' ? passing.filter((r) => r.tier === first.tier) : [first];
+	const unseen = rivals.filter((r) => !isMeasured(r));
+	if (unseen.length === 0 || shareOf(first, chances) >= CLEAR) return null;
+	const codes = unseen.length > NAMED ? plural(unseen.length, 'spool') : listed(unseen.map((r) => r.code));
+	return isMeasured(first)
+		? `${first.code} leads so far, but nothing that counts was measured on ${codes} yet.`
+		: `Too early to say: nothing that counts was measured on ${codes} yet.`;
+}
 
 const shareOf = (row: PickRow, chances: Chances): number => chances.places[row.spoolId]?.[0] ?? 0;
 
@@ -39,12 +62,6 @@ function chanceWords(first: PickRow, rows: readonly PickRow[], chances: Chances,
 	const other = rival ? `, ${rival.code} ${chance(shareOf(rival, chances), chances.draws)}` : '';
 	return `${chance(shareOf(first, chances), chances.draws)} chance to be ${to}${other}`;
 }
-
-/** From this chance on one is clearly the best, or the better bet. */
-const CLEAR = 0.8;
-const LIKELY = 0.6;
-/** So many are named; of more only the number is told. */
-const NAMED = 3;
 
 /** Clear, the better bet, or as good as some others and the cheapest of them; who is likelier the best and dearer is named. */
 function tierSentence(passing: readonly PickRow[], chances: Chances, currency: string): string {
