@@ -13,6 +13,8 @@ test('an empty record offers three ways to begin, and every page its help', asyn
 	await expect(ways).toContainText('npm run demo');
 	await ways.getByRole('button', { name: 'A quick comparison' }).click();
 	await expect(page.getByLabel('Name of the trial')).toBeFocused();
+	// The browser is British.
+	await expect(page.getByLabel('Currency')).toHaveValue('GBP');
 	await page.keyboard.type('Quick one');
 	await page.getByRole('button', { name: 'Start and paste a list' }).click();
 	await page

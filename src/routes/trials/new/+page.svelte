@@ -10,6 +10,8 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
+	import { usualCurrency } from '$lib/ui/trial/usual-currency';
+	import { locale } from '$lib/ui/words/locale';
 	import { FAMILIES } from '$lib/core/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
@@ -19,7 +21,7 @@
 	let name = $state('');
 	let question = $state('');
 	let preset = $state<UsePreset>(untrack(() => data.like?.preset ?? 'own'));
-	let currency = $state(untrack(() => data.like?.currency ?? 'EUR'));
+	let currency = $state(untrack(() => data.like?.currency ?? usualCurrency(locale())));
 	let counts = $state<(typeof CONDITION_POLICIES)[number]>(untrack(() => data.like?.conditionPolicy ?? 'asReceived'));
 	const form = new Form({ fields: ['name', 'question'] });
 	/** Begun with a list of names and prices, to be printed once each. */
