@@ -3,7 +3,7 @@ import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
 import { CONDITION_WORDS } from '../words/closed-lists';
 
-const KIND: Record<string, string> = { confidence: '95 %', tolerance: 'tolerance', credible: '95 %', bounds: 'bounds' };
+const KIND: Record<string, string> = { confidence: '95 %', tolerance: 'tolerance', credible: '95 %', bounds: 'range' };
 
 /** The interval of a finding in words, or that it has none. */
 export function intervalWords(finding: ShownFinding, def: Pick<QuantityDef, 'id' | 'unit' | 'scale'>, currency = ''): string {

@@ -64,7 +64,7 @@
 			{#each chain as w, i (w.id)}
 				{@const interval = intervals[i - 1]}
 				<tr class="border-b">
-					<td class="py-1 pr-3 whitespace-nowrap">{dayAndTime(w.at)}</td>
+					<td class="min-w-[7rem] py-1 pr-3">{dayAndTime(w.at)}</td>
 					<td class="pr-3">
 						{#if w.before === null}
 							{BEFORE_WORDS.first}

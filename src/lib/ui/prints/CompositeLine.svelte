@@ -23,7 +23,7 @@
 			<strong class="text-[1.25rem]" data-testid="composite">{Math.round(100 * found.value)} of 100</strong>
 		</p>
 		<p class="small text-right">
-			95 % {Math.round(100 * found.low)} to {Math.round(100 * found.high)}; {percent(found.knownShare)} of the weight rests on prints
+			95 % range {Math.round(100 * found.low)} to {Math.round(100 * found.high)}; prints tell {percent(found.knownShare)} of it
 		</p>
 		<table class="mt-1 w-full text-[0.85rem]">
 			<thead
@@ -45,7 +45,7 @@
 			</tbody>
 		</table>
 		<p class="small mt-1">
-			Weighted as the <a class="link" href={rules}>pick</a> weighs them, on their fixed scales.
+			Each mark counts by its importance in the <a class="link" href={rules}>pick</a>.
 			{unknown.length ? 'Missing marks widen the range.' : ''}
 		</p>
 	</section>

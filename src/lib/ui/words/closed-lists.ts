@@ -145,6 +145,10 @@ export const PRESET_WORDS: Words<typeof USE_PRESETS> = {
 	own: 'set my own importance'
 };
 
+/** By whose importance a trial weighs. @example importanceWords('fineLooks') // 'importance for looks' */
+export const importanceWords = (preset: (typeof USE_PRESETS)[number]): string =>
+	preset === 'own' ? 'my own importance' : `importance for ${PRESET_WORDS[preset]}`;
+
 export const SETTINGS_POLICY_WORDS: Words<typeof SETTINGS_POLICIES> = {
 	fixed: 'one fixed profile',
 	label: 'label temperature, one profile',

@@ -203,7 +203,7 @@ const LOST_TO: Readonly<Record<FailureCause, string>> = {
 /** A state with its age, as it stands in a sentence: of a print how long before it the state began, of a spool how long ago. */
 export function stateWords(kind: ConditionKind, days: number | null, from: 'before' | 'ago' = 'before'): string {
 	if (days === null || kind === 'asReceived') return CONDITION_WORDS[kind];
-	const age = days < 1 / 24 ? 'less than an hour' : daysWords(days);
+	const age = daysWords(days);
 	return kind === 'exposed' ? `${age} in the air` : `${CONDITION_WORDS[kind]} ${age} ${from}`;
 }
 
@@ -250,6 +250,7 @@ function pairWords(p: { better: number; worse: number; same: number; pairs: numb
 
 /** Days in words, no finer than they matter. */
 function daysWords(days: number): string {
+	if (days < 1 / 24) return 'less than an hour';
 	return days < 2 ? plural(Math.round(days * 24), 'hour') : plural(Math.round(days), 'day');
 }
 

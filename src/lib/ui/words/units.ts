@@ -54,8 +54,9 @@ const quantities = () => Object.keys(UNIT_CHOICES) as UnitQuantity[];
 /** How decimals are written: all that were said, or no trailing noughts. */
 type Write = typeof fixed;
 
-/** An inch takes two decimals more for the same digits to show. */
+/** An inch takes two decimals more for the same digits to show; a hundred-thousandth is the last that any gauge tells. */
 const INCH_DECIMALS = 2;
+const FINEST_INCH = 5;
 const inches = () => chosenUnit('length') === 'in';
 
 /** The unit diameters are read in. */
@@ -63,7 +64,7 @@ export const lengthUnit = (): string => (inches() ? 'in' : 'mm');
 
 /** A diameter under a head that names the unit. @param decimals of millimetres */
 export const bareLength = (mm: number, decimals = 3, write: Write = fixed): string =>
-	inches() ? write(fromCanonical(mm, 'in', 'length'), decimals + INCH_DECIMALS) : write(mm, decimals);
+	inches() ? write(fromCanonical(mm, 'in', 'length'), Math.min(FINEST_INCH, decimals + INCH_DECIMALS)) : write(mm, decimals);
 
 /** A diameter with its unit. @example lengthWords(1.7421) // '1.742 mm' */
 export const lengthWords = (mm: number, decimals = 3, write: Write = fixed): string => `${bareLength(mm, decimals, write)} ${lengthUnit()}`;
@@ -76,8 +77,8 @@ export const toleranceWords = (mm: number): string => `${bareTolerance(mm)} ${le
 
 /** Ounces in a pound. */
 const POUND_OZ = 16;
-/** An ounce takes two decimals more than a gram. */
-const OUNCE_DECIMALS = 2;
+/** An ounce takes one decimal more than a gram: the scales that show ounces show no more. */
+const OUNCE_DECIMALS = 1;
 const isPounds = () => chosenUnit('mass') === 'lb';
 const ounces = () => isPounds() || chosenUnit('mass') === 'oz';
 
@@ -93,7 +94,7 @@ export const bareMass = (g: number, decimals: number, write: Write = fixed): str
 
 /**
  * A mass with its unit: pounds and ounces, or kilograms, from one of the larger unit on.
- * @example massWords(995.8, 1) // '995.8 g'; where pounds are chosen '2 lb 3.126 oz'
+ * @example massWords(995.8, 1) // '995.8 g'; where pounds are chosen '2 lb 3.13 oz'
  */
 export function massWords(g: number, decimals: number, write: Write = fixed): string {
 	if (chosenUnit('mass') === 'kg' && Math.abs(g) >= 1000) return `${write(g / 1000, decimals + 3)} kg`;

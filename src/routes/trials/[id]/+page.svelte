@@ -7,7 +7,7 @@
 	import { flagLines, sentence } from '$lib/ui/words/messages';
 	import { onePresetWords } from '$lib/ui/words/one-preset';
 	import { printerWords } from '$lib/ui/words/printers';
-	import { CONDITION_POLICY_WORDS, PRESET_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { CONDITION_POLICY_WORDS, importanceWords, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -48,9 +48,7 @@
 			<strong class="text-ink">{SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}</strong> · {CONDITION_POLICY_WORDS[
 				data.basis.conditionPolicy
 			]} · {data.head.printer ?? 'printer not noted'}<br />
-			{data.basis.repeats === 1 ? 'one print per piece' : `${data.basis.repeats} prints per piece`} · weighted for {PRESET_WORDS[
-				data.head.preset
-			]} ·
+			{data.basis.repeats === 1 ? 'one print per piece' : `${data.basis.repeats} prints per piece`} · {importanceWords(data.head.preset)} ·
 			{data.head.blind ? 'blind: names and prices hidden' : 'names visible'} · <a class="link" href="/trials/{data.head.id}/rules">rules</a>
 		</p>
 	</div>

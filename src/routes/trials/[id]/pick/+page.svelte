@@ -29,7 +29,7 @@
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
-	import { choices, PRESET_WORDS, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { choices, importanceWords, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, tick, untrack } from 'svelte';
@@ -329,7 +329,7 @@
 			</section>
 			<section aria-label="What counts" class="panel px-3 py-2">
 				<h2 class="flex items-baseline justify-between gap-2 font-semibold">
-					<span>What counts <span class="small font-normal">{PRESET_WORDS[data.head.preset]}</span></span>
+					<span>What counts <span class="small font-normal">{importanceWords(data.head.preset)}</span></span>
 					<span class="small font-normal" role="status" data-testid="weights-state">{settling > 0 ? 'saving …' : moved ? 'saved' : ''}</span
 					>
 				</h2>
