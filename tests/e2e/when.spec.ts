@@ -102,6 +102,27 @@ test('what is no time, or has not been yet, is told beside it and nothing is sto
 	await expect(page.getByRole('heading', { name: /^1 print of/ })).toBeVisible();
 });
 
+test('the field waits for what reads it: nobody who is quick is told that yesterday is no time', async ({ page }) => {
+	const { trialId } = await makeTrial(server.url, 'In a hurry', [{}]);
+	await open(page, `${server.url}/trials/${trialId}/prints`);
+	let arrive = (): void => undefined;
+	const arrived = new Promise<void>((resolve) => (arrive = resolve));
+	await page.route('**/_app/immutable/**', async (route) => {
+		await arrived;
+		await route.continue();
+	});
+	const asked = page.waitForRequest('**/_app/immutable/**');
+	await page.getByRole('button', { name: /^printed:/ }).click();
+	await asked;
+	const field = page.getByLabel('printed', { exact: true });
+	await expect(field).toHaveCount(0);
+	arrive();
+	await expect(field).toBeFocused();
+	await page.keyboard.type('yesterday 9:00');
+	await page.keyboard.press('Control+Enter');
+	await expect(page.getByText(/^Saved: /)).toBeVisible();
+});
+
 test('the last one typed is the one taken back, whenever it was', async ({ page }) => {
 	const { trialId } = await makeTrial(server.url, 'Taken back', [{}]);
 	await open(page, `${server.url}/trials/${trialId}/moisture`);

@@ -4,21 +4,25 @@
 	import type { Quote } from '$lib/core/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
+	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { focusFirst } from '../form/focus-first';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { storedIn } from '../form/in-unit';
+	import UnitField from '../form/UnitField.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 
 	type Props = { spoolId: string; code: string; filamentId: string; currency: string; quote: Quote | null; ondone: () => void };
 	let { spoolId, code, filamentId, currency, quote, ondone }: Props = $props();
+	const unit = new ChosenUnit('label-mass');
 	const start = () => ({
 		price: quote ? (quote.priceMinor / 100).toFixed(2) : '',
 		shipping: quote && quote.shippingMinor > 0 ? (quote.shippingMinor / 100).toFixed(2) : '',
 		quantity: quote ? String(quote.quantity) : '1',
-		netMass: quote ? `${quote.netMassG} g` : ''
+		netMass: quote ? storedIn(quote.netMassG, unit.unit, 'mass') : ''
 	});
 	let typed = $state(start());
 	let kind = $state<'list' | 'sale' | 'bundle'>('list');
@@ -50,7 +54,15 @@
 	<div class="grid gap-3 sm:grid-cols-4">
 		<Field id="price" label="Total price, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
 		<Field id="quantity" label="Spools" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
-		<Field id="netMass" label="Weight per spool" bind:value={typed.netMass} errors={form.errors} />
+		<UnitField
+			id="netMass"
+			label="Weight per spool"
+			dimension="mass"
+			chosen={unit}
+			bind:value={typed.netMass}
+			errors={form.errors}
+			class=""
+		/>
 		<Field id="shipping" label="Shipping, {currency}" bind:value={typed.shipping} errors={form.errors} inputmode="decimal" />
 	</div>
 	<Choice name="quoteKind" legend="Kind of price" bind:value={kind} options={choices(QUOTE_KINDS, QUOTE_KIND_WORDS)} />

@@ -12,7 +12,14 @@ export function inUnit(typed: string, unit: string, dimension: Dimension): strin
 	const meant = withUnit(typed, unit);
 	const read = readQuantityText(meant, dimension);
 	if (!read.ok || read.typedUnit === unit) return meant;
-	// Six digits: no scale and no dial tells more.
-	const value = Number(fromCanonical(read.value, unit, dimension).toPrecision(6));
+	return storedIn(read.value, unit, dimension);
+}
+
+/**
+ * A stored value as it is proposed in a field. Six digits: no scale and no dial tells more.
+ * @example storedIn(748.42741, 'lb', 'mass') // '1.65 lb'
+ */
+export function storedIn(canonical: number, unit: string, dimension: Dimension): string {
+	const value = Number(fromCanonical(canonical, unit, dimension).toPrecision(6));
 	return `${dimension === 'temperature' ? Math.round(value) : value} ${unit}`;
 }

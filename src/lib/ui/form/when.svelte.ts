@@ -16,13 +16,17 @@ export class When {
 	/** Whether what is entered happens now. */
 	readonly isNow = $derived.by(() => !this.open || this.typed.trim() === '');
 
-	/** Opens the field. What reads dates is fetched only now: it is larger than most pages. */
+	/**
+	 * Opens the field. What reads dates is fetched only now, for it is larger than most pages; the field waits for it, so that nobody who is quick is told
+	 * that a good time is none.
+	 */
 	async unfold(): Promise<void> {
+		if (!this.#chrono) {
+			const { casual, GB } = await import('chrono-node/en');
+			// Elsewhere the day comes before the month.
+			this.#chrono = Intl.DateTimeFormat().resolvedOptions().locale === 'en-US' ? casual : GB;
+		}
 		this.open = true;
-		if (this.#chrono) return;
-		const { casual, GB } = await import('chrono-node/en');
-		// Elsewhere the day comes before the month.
-		this.#chrono = Intl.DateTimeFormat().resolvedOptions().locale === 'en-US' ? casual : GB;
 	}
 
 	backToNow(): void {

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
+	import { storedIn } from '../form/in-unit';
+	import UnitField from '../form/UnitField.svelte';
 
 	type Props = {
 		spool: { id: string; code: string; maker: string | null; filament: string | null; material: string };
@@ -18,12 +21,13 @@
 		onchange: () => void;
 	};
 	let { spool, netMassG, hidden, materials, reels, onchange }: Props = $props();
+	const unit = new ChosenUnit('label-mass');
 	const stands = () => ({
 		maker: spool.maker ?? '',
 		filament: spool.filament ?? '',
 		material: spool.material,
 		benchCode: spool.code,
-		netMass: netMassG === null ? '' : `${netMassG} g`
+		netMass: netMassG === null ? '' : storedIn(netMassG, unit.unit, 'mass')
 	});
 	let typed = $state(untrack(stands));
 	let reason = $state('');
@@ -50,7 +54,15 @@
 			<Field id="right-filament" path="filament" label="Product" bind:value={typed.filament} errors={form.errors} />
 		{/if}
 		<Field id="right-material" path="material" label="Material" bind:value={typed.material} errors={form.errors} list={materials} />
-		<Field id="right-mass" path="netMass" label="Filament on a full spool" bind:value={typed.netMass} errors={form.errors} />
+		<UnitField
+			id="right-mass"
+			path="netMass"
+			label="Filament on a full spool"
+			dimension="mass"
+			chosen={unit}
+			bind:value={typed.netMass}
+			errors={form.errors}
+		/>
 		<Field id="right-code" path="benchCode" label="Bench code" bind:value={typed.benchCode} errors={form.errors} />
 		<Field id="right-reason" path="reason" label="Why" bind:value={reason} errors={form.errors} placeholder="typed the wrong material" />
 		{#if reels > 1}<p class="small">All {reels} spools of this product change with it; the bench code is this spool’s own.</p>{/if}

@@ -2,8 +2,8 @@
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, wordOf } from '../words/closed-lists';
-	import { dayAndTime, upTo } from '../words/numbers';
-	import { massWords } from '../words/units';
+	import { dayAndTime } from '../words/numbers';
+	import { labelMassWords } from '../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/closed-lists';
 
 	type Amended = {
@@ -59,7 +59,7 @@
 				: typeof before === 'string'
 					? `${wordOf(BEFORE_WORDS, before)} before it`
 					: typeof netMassG === 'number'
-						? `for ${massWords(netMassG, 0, upTo)}`
+						? `for ${labelMassWords(netMassG)}`
 						: instrumentId
 							? 'another instrument'
 							: '';

@@ -9,7 +9,7 @@ import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';
 import { bareValue, isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
-import { bareMass, massWords } from './units';
+import { bareMass, labelMassWords, massWords } from './units';
 import { DIAMETER_SENTENCES } from './diameter';
 import { settingName } from './settings';
 
@@ -86,7 +86,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	quoteUsed: (p) => {
 		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
 		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
-		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${massWords(p.netMassG, 0, upTo)}${kind}.`;
+		return `${fixed(p.price, 2)}${shipping} ${p.currency} for ${plural(p.quantity, 'spool')} of ${labelMassWords(p.netMassG)}${kind}.`;
 	},
 	notWeighed: () => 'Not weighed yet.',
 	noAirInterval: () => 'No two weighings with time in the air between them yet.',

@@ -9,6 +9,7 @@ import {
 	bareTolerance,
 	chosenUnit,
 	inMassUnit,
+	labelMassWords,
 	lengthUnit,
 	lengthWords,
 	massUnit,
@@ -89,6 +90,15 @@ describe('results in the tester’s units', () => {
 		]);
 	});
 
+	it('what the label states, in the unit labels are typed in', () => {
+		const told = () => [labelMassWords(1000), labelMassWords(748.427411)];
+		expect(told()).toEqual(['1000 g', '748 g']);
+		choose({ 'label-mass': 'lb', mass: 'oz' });
+		expect(told()).toEqual(['2.2 lb', '1.65 lb']);
+		choose({ 'label-mass': 'kg' });
+		expect(told()).toEqual(['1 kg', '0.748 kg']);
+	});
+
 	it('degrees Fahrenheit, with the locale’s mark', () => {
 		choose({ temperature: 'F', length: 'in' });
 		localeFrom(() => 'de-DE');
@@ -103,10 +113,9 @@ describe('results in the tester’s units', () => {
 
 describe('the choices in a cookie', () => {
 	it('come back as they were made; what is not known is left out', () => {
-		const anyUnits = fc.record(
-			Object.fromEntries(Object.entries(UNIT_CHOICES).map(([of, units]) => [of, fc.constantFrom(...units)])),
-			{ requiredKeys: [] }
-		);
+		const anyUnits = fc.record(Object.fromEntries(Object.entries(UNIT_CHOICES).map(([of, units]) => [of, fc.constantFrom(...units)])), {
+			requiredKeys: []
+		});
 		fc.assert(
 			fc.property(anyUnits, (units) => {
 				choose(unitsOf(unitsText(units)));

@@ -105,6 +105,15 @@ export function massWords(g: number, decimals: number, write: Write = fixed): st
 	return `${g < 0 ? '−' : ''}${pounds} lb ${write(rounded - pounds * POUND_OZ, decimals + OUNCE_DECIMALS)} oz`;
 }
 
+/** Decimals of what a label states. */
+const LABEL_DECIMALS: Readonly<Record<string, number>> = { g: 0, kg: 3, lb: 2 };
+
+/** What the label states of filament, in the unit it is typed in. @example labelMassWords(1000) // '1000 g'; where kg is chosen '1 kg' */
+export function labelMassWords(g: number): string {
+	const unit = chosenUnit('label-mass');
+	return `${upTo(fromCanonical(g, unit, 'mass'), LABEL_DECIMALS[unit] ?? 0)} ${unit}`;
+}
+
 const fahrenheit = () => chosenUnit('temperature') === 'F';
 
 /** The unit drying is read in. */

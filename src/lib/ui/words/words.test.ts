@@ -262,7 +262,7 @@ describe('words', () => {
 		}
 	});
 	it('what was measured on a spool is told in the units that were chosen, by every station', () => {
-		unitsFrom(() => ({ length: 'in', mass: 'lb', temperature: 'F' }));
+		unitsFrom(() => ({ length: 'in', mass: 'lb', 'label-mass': 'lb', temperature: 'F' }));
 		// What is set in a slicer or drawn as a test piece stays as slicers and drawings have it.
 		const inSlicer = new Set(['flowAdvice', 'flowRipple']);
 		const ofStrandAndScale = new Set(['diameter', 'moisture', 'drying', 'intake', 'cost']);

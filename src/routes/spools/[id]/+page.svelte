@@ -7,6 +7,8 @@
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
 	import Archive from '$lib/ui/form/Archive.svelte';
+	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
+	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -31,7 +33,7 @@
 	import { timesWords } from '$lib/ui/words/times-claim';
 	import { settingName } from '$lib/ui/words/settings';
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { massWords, toleranceWords } from '$lib/ui/words/units';
+	import { labelMassWords, massWords, toleranceWords } from '$lib/ui/words/units';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
 	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { sum } from 'd3-array';
@@ -95,6 +97,7 @@
 		timesAsStrong: ''
 	});
 	let facts = $state(noFacts());
+	const massUnit = new ChosenUnit('mass');
 	const FACTS = [
 		'colourName',
 		'lot',
@@ -151,7 +154,7 @@
 					low && high
 						? `label ${upTo(low.value, 0)}${high.value > low.value ? ` to ${upTo(high.value, 0)}` : ''} °C`
 						: 'label temperature not noted',
-					netMass ? `filament ${massWords(netMass.value, 0, upTo)} stated` : null,
+					netMass ? `filament ${labelMassWords(netMass.value)} stated` : null,
 					tolerance ? `stated ${toleranceWords(tolerance.value)}` : 'no tolerance stated',
 					mass('grossMass') !== null ? `${massWords(mass('grossMass') ?? 0, 1, upTo)} full spool` : null,
 					mass('tareMass') !== null ? `empty spool ${massWords(mass('tareMass') ?? 0, 1, upTo)}` : null,
@@ -384,15 +387,18 @@
 				/>
 				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} errors={form.errors} />
 				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} errors={form.errors} />
-				<Field id="fact-tare" path="tare" label="Empty spool (tare)" bind:value={facts.tare} errors={form.errors} placeholder="230 g" />
-				<Field
-					id="fact-gross"
-					path="grossMass"
-					label="Full spool now"
-					bind:value={facts.grossMass}
-					errors={form.errors}
-					placeholder="1240 g"
-				/>
+				{#each [['tare', 'Empty spool (tare)', '230 g'], ['grossMass', 'Full spool now', '1240 g']] as const as [path, label, placeholder] (path)}
+					<UnitField
+						id="fact-{path}"
+						{path}
+						{label}
+						dimension="mass"
+						chosen={massUnit}
+						bind:value={facts[path]}
+						errors={form.errors}
+						{placeholder}
+					/>
+				{/each}
 				<Field
 					id="fact-label-tolerance"
 					path="labelTolerance"
