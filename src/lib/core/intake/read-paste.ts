@@ -63,7 +63,7 @@ const plain = (heading: string) =>
  * @example readPaste('Material\tPrice\nPETG\t21,90') // { ok: true, fields: ['material', 'price'], rows: [{ material: 'PETG', price: '21,90' }] }
  */
 export function readPaste(text: string): Paste {
-	const known = Object.values(HEADINGS).map(([first]) => first as string);
+	const known = Object.keys(HEADINGS);
 	if (text.length > LONGEST) return { ok: false, reason: 'tooLong', known };
 	if (text.trim() === '') return { ok: false, reason: 'empty', known };
 	const [header = [], ...body] = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' }).data;

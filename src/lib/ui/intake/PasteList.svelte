@@ -10,27 +10,12 @@
 	import WhenField from '../form/WhenField.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { plural } from '../words/numbers';
+	import { columnName } from './column-name';
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();
 	let text = $state('');
 	/** Said once for all that the list says nothing else of. */
 	let allFine = $state(false);
-	const NAMES: Readonly<Record<string, string>> = {
-		netMass: 'filament weight',
-		labelNozzle: 'label temperature',
-		filament: 'product',
-		benchCode: 'code',
-		colourName: 'colour',
-		labelTolerance: 'tolerance',
-		quantity: 'spools for that price',
-		quoteKind: 'kind of price',
-		grossMass: 'full spool',
-		tare: 'empty spool',
-		reelMaterial: 'spool body',
-		nothingOdd: 'nothing wrong',
-		good: 'good points'
-	};
-	const nameOf = (field: string) => NAMES[field] ?? field;
 	const when = new When();
 	const form = new Form({ fields: ['rows'], when });
 	const paste = $derived(readPaste(text));
@@ -80,7 +65,7 @@
 			<table class="w-full text-left text-[0.9rem]">
 				<thead
 					><tr class="border-b"
-						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{nameOf(field)}</th>{/each}<th
+						><th class="px-2 py-1">Row</th>{#each paste.fields as field (field)}<th class="px-2 py-1">{columnName(field)}</th>{/each}<th
 							class="px-2 py-1">To put right</th
 						></tr
 					></thead
@@ -93,7 +78,7 @@
 							{#each paste.fields as field (field)}
 								<td class="px-2 py-0.5 {wrong.some((e) => fieldOf(e) === field) ? 'font-bold text-harm' : ''}">{row[field] ?? ''}</td>
 							{/each}
-							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${nameOf(fieldOf(e))} ${refusalWords(e)}`).join('; ')}</td>
+							<td class="px-2 py-0.5 text-harm">{wrong.map((e) => `${columnName(fieldOf(e))} ${refusalWords(e)}`).join('; ')}</td>
 						</tr>
 					{/each}
 				</tbody>
@@ -106,6 +91,6 @@
 		<WhenField {when} errors={form.errors} what="opened" />
 		<Button type="button" disabled={form.busy} onclick={() => void take()}>Add {plural(paste.rows.length, 'spool')}</Button>
 	{:else}
-		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.join(', ')}.</p>
+		<p class="small" role="status">{REASONS[paste.reason]} Known headings: {paste.known.map(columnName).join(', ')}.</p>
 	{/if}
 </section>

@@ -153,7 +153,10 @@
 				>
 			</div>
 		</div>
-		<p role="status" class="min-h-5 font-semibold">{said}</p>
+		<p class="min-h-5">
+			<span role="status" class="font-semibold">{said}</span>
+			{#if said}<a class="link ml-2" href="/trials/{data.head.id}">To the trial sheet</a>{/if}
+		</p>
 		{#if pasting}
 			<PasteList
 				trialId={data.head.id}
