@@ -32,7 +32,7 @@ test('a table comes in from a file: looked at first, one fault in row 17 changes
 
 	rows[15] = `${code},diameter,1.76,11/1/2026 10:00 AM`;
 	await page.getByLabel('File', { exact: true }).setInputFiles(file(rows));
-	await expect(page.getByText('24 rows, nothing wrong: 24 new, 0 here already.')).toBeVisible();
+	await expect(page.getByText('24 new rows, no errors.')).toBeVisible();
 	expect(await read('csv/readings')).toBe(before);
 	await page.getByRole('button', { name: 'Import 24 rows' }).click();
 	await expect(page.getByText('Saved: 24 rows new in readings.')).toBeVisible();
@@ -45,7 +45,7 @@ test('a table comes in from a file: looked at first, one fault in row 17 changes
 		mimeType: 'text/csv',
 		buffer: Buffer.from(await read('csv/readings'))
 	});
-	await expect(page.getByText('0 new, 25 here already')).toBeVisible();
+	await expect(page.getByText('0 new rows, no errors; 25 already here.')).toBeVisible();
 });
 
 test('a trial goes out as a bundle and into another bench, by the page', async ({ page }) => {

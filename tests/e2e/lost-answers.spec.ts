@@ -262,7 +262,7 @@ test('a spool’s forms and the benches’ store once', async ({ page }) => {
 	});
 	await open(page, `${server.url}/spools/${spoolId}`);
 	await once(page, 'amendments', 'amendment', () =>
-		button(page, /did not happen/)
+		button(page, /undo this drying/)
 			.first()
 			.click()
 	);

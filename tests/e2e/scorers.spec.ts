@@ -45,7 +45,9 @@ test('the eye is trained by keys: what it was is said, the run is kept and told'
 		await page.keyboard.press('Enter');
 	}
 	const result = page.getByTestId('training-result');
-	await expect(result).toContainText('11 of 12 right; agrees nearly always with the known grades (kappa 0.9');
+	await expect(result).toContainText('Strings. 11 of 12 right.');
+	await page.getByText('method', { exact: true }).click();
+	await expect(page.getByText('Agrees nearly always with the known grades (kappa 0.9')).toBeVisible();
 	await page.reload();
 	await expect(page.getByRole('listitem').filter({ hasText: 'Mira' })).toContainText('strings');
 });

@@ -35,7 +35,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await expect(page.getByRole('textbox', { name: /Full spool of/ })).toBeFocused();
 	await expect(page.getByText('automatic: air')).toBeVisible();
 	await enter(page, '1300,8');
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water since the start/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*Water since the start: \+0\.8 ± [\d.]+ g \(filament/);
 	await expect(page.getByRole('row', { name: /1300,8/ })).toContainText('+0.8 g');
 
 	// A print took filament: said by key before the next weighing, though no print is on record.
@@ -44,7 +44,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await page.getByRole('textbox', { name: /Full spool of/ }).focus();
 	await enter(page, '1280.0');
 	await expect(page.getByRole('row', { name: /1280\.0/ })).toContainText('filament used');
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*\+0\.8 ± [\d.]+ g of water since the start/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*Water since the start: \+0\.8 ± [\d.]+ g \(filament/);
 	await expect(page.getByText('for every likely empty spool')).toBeVisible();
 
 	await enter(page, '5 stone');
@@ -106,7 +106,7 @@ test('what lay before a weighing is corrected on the page', async ({ page }) => 
 	] as const)
 		await api(server.url, 'readings', { id: v7(), spoolId: spoolIds[0], quantity: 'grossMass', typed, takenAt: ago(hours) });
 	await open(page, `${server.url}/trials/${trialId}/moisture`);
-	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*−1\.0 ± [\d.]+ g of water since the start/);
+	await expect(page.getByTestId('moisture-sentence')).toContainText(/^\s*Water since the start: −1\.0 ± [\d.]+ g \(filament/);
 	await page.getByLabel('Before the weighing of 1299 g').selectOption('print');
 	await expect(page.getByTestId('moisture-sentence')).toContainText('Only printing happened between these weighings');
 	await page.reload();

@@ -43,7 +43,9 @@
 				<li class="panel px-3 py-1.5 {outdated(piece) ? 'opacity-75' : ''}">
 					<strong>{piece.name} {piece.version}</strong>
 					<span class="small">
-						{piece.kind ? PIECE_WORDS[piece.kind]?.name : 'own model'} · since {day(piece.createdAt)}{outdated(piece)
+						{piece.kind ? PIECE_WORDS[piece.kind]?.name : 'your own model, its file is with you'} · since {day(piece.createdAt)}{outdated(
+							piece
+						)
 							? ' · there is a newer version'
 							: ''}
 					</span>

@@ -65,13 +65,17 @@
 	});
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
-	const ABLE = { both: 'either way', evenFilament: 'kept only by even strands', onlyBroken: 'broken only' };
+	const ABLE = {
+		both: (of: string) => `confirm or reject ${of}`,
+		evenFilament: (of: string) => `confirm ${of} only on even filament`,
+		onlyBroken: (of: string) => `only reject ${of}`
+	};
 	type Caliper = (typeof data.instruments)[number];
 	const budgetOf = (one: Caliper) => instrumentBudget({ ...one, quantity: 'length' }, NOMINAL_MM, Date.now());
 	/** What an instrument can show of the usual claims. */
 	const verdicts = (one: Caliper) =>
 		[0.02, 0.03, 0.05]
-			.map((tolerance) => `${toleranceWords(tolerance)} ${ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able]}`)
+			.map((tolerance) => ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able](toleranceWords(tolerance)))
 			.join(', ');
 	/** The last check in words. */
 	const checkWords = (one: Caliper) => {
@@ -98,7 +102,7 @@
 		[
 			p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${upTo(p.hotEndMaxC, 0)} °C`,
 			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'brass nozzle',
-			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'open',
+			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'not enclosed',
 			p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
 			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
 			p.bedMaxC === null ? null : `bed up to ${upTo(p.bedMaxC, 0)} °C`,
@@ -121,7 +125,7 @@
 	<h1 class="text-[1.6rem] font-bold md:col-span-2">Workshop</h1>
 	<div class="md:col-span-2">
 		<FormProblem title={form.problem} />
-		<p>Scorers are instruments too: <a class="link" href="/workshop/trainer">train the eye</a> on example drawings.</p>
+		<p><a class="link" href="/workshop/trainer">Practise scoring</a> on example drawings.</p>
 	</div>
 	<section class="space-y-2" aria-label="Instruments">
 		<h2 class="font-semibold">Calipers and micrometers</h2>
@@ -129,7 +133,7 @@
 			{#each offered(data.instruments) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to {toleranceWords(one.errorLimit ?? 0)}, shows {lengthWords(one.resolution ?? 0, 4, upTo)}
-					<span class="small block">u {lengthWords(budgetOf(one).standardUncertaintyMm, 4)} · can show: {verdicts(one)}</span>
+					<span class="small block">can {verdicts(one)} · u {lengthWords(budgetOf(one).standardUncertaintyMm, 4)}</span>
 					<span class="small block">{checkWords(one)}</span>
 					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} ondone={invalidateAll} />

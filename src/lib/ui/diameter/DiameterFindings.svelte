@@ -32,9 +32,8 @@
 	{#if left > 0}
 		{plural(left, 'more reading')} would complete the quick check.
 	{:else if worstFlow !== null}
-		{worstFlow < LITTLE_FLOW_PCT ? 'For most prints it matters little' : 'It can show in walls and corners'}: at worst {upTo(worstFlow, 1)} %
-		flow, the farthest of
-		{plural(mean?.n ?? 0, 'reading')}.
+		{worstFlow < LITTLE_FLOW_PCT ? 'Hardly matters' : 'It can show in walls and corners'}: at worst {upTo(worstFlow, 1)} % flow (worst of
+		{plural(mean?.n ?? 0, 'reading')}).
 	{/if}
 </p>
 <button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>

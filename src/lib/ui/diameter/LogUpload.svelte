@@ -46,8 +46,8 @@
 	}
 </script>
 
-<section aria-label="A gauge’s log" class="mt-5">
-	<h2 class="mb-1 font-semibold">A gauge’s log{file ? `: ${file.name}` : ''}</h2>
+<section aria-label="Log from a line gauge" class="mt-5">
+	<h2 class="mb-1 font-semibold">Log from a line gauge{file ? `: ${file.name}` : ''}</h2>
 	<label class="small block">
 		<span>A text file of a line gauge, up to five million samples. Import is all or nothing.</span>
 		<input

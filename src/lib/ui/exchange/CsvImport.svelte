@@ -94,7 +94,7 @@
 		{#if form.busy}<p>Looking …</p>{/if}
 		{#if looked && !looked.applied}
 			<p>
-				<strong>{plural(looked.rows, 'row')}</strong>, nothing wrong: {looked.fresh} new, {looked.known} here already.
+				<strong>{plural(looked.fresh, 'new row')}</strong>, no errors{looked.known > 0 ? `; ${looked.known} already here` : ''}.
 				{#if looked.fresh > 0}<Button type="button" size="sm" class="ml-2 " onclick={() => void look(true)}
 						>Import {plural(looked.fresh, 'row')}</Button
 					>{/if}

@@ -18,7 +18,7 @@
 	};
 	const marks = $derived(points.map((p) => MARKS[p.before] ?? AIR));
 	const label = $derived(
-		`${code}: gross mass from ${massWords(points[0]?.grossG ?? 0, 1, upTo)} to ${massWords(points.at(-1)?.grossG ?? 0, 1, upTo)} in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % against the chosen state at the last one`
+		`${code}: gross mass from ${massWords(points[0]?.grossG ?? 0, 1, upTo)} to ${massWords(points.at(-1)?.grossG ?? 0, 1, upTo)} in ${points.length} weighings; water ${fixed(points.at(-1)?.pct ?? 0, 2)} % above the weighing you count from at the last one`
 	);
 	const place = (value: (p: AccountPoint) => number) => points.map((p) => ({ x: p.at, y: value(p) }));
 
@@ -100,6 +100,6 @@
 </script>
 
 <Chart {content} height="h-64 max-w-[620px]" {label}>
-	Water against the chosen state with its 95 % band; below it the mass on the scale. Diamond: after {BEFORE_WORDS.dried}; square: after a {BEFORE_WORDS.print};
-	circle: after time in the {BEFORE_WORDS.air}.
+	Water above the weighing you count from, with its 95 % range; below it the mass on the scale. Diamond: after {BEFORE_WORDS.dried}; square:
+	after a {BEFORE_WORDS.print}; circle: after time in the {BEFORE_WORDS.air}.
 </Chart>

@@ -17,13 +17,15 @@
 </script>
 
 {#if found}
-	<section class="panel mt-3 px-3 py-2" aria-label="All marks together">
+	<section class="panel mt-3 px-3 py-2" aria-label="Value">
 		<p class="flex items-baseline justify-between gap-2">
-			<span class="text-muted">All marks together</span>
+			<span class="text-muted">Value</span>
 			<strong class="text-[1.25rem]" data-testid="composite">{Math.round(100 * found.value)} of 100</strong>
 		</p>
 		<p class="small text-right">
-			95 % range {Math.round(100 * found.low)} to {Math.round(100 * found.high)}; prints tell {percent(found.knownShare)} of it
+			95 % range {Math.round(100 * found.low)} to {Math.round(100 * found.high)}; {found.knownShare === 1
+				? 'all marks measured'
+				: `${percent(found.knownShare)} of it measured`}
 		</p>
 		<table class="mt-1 w-full text-[0.85rem]">
 			<thead

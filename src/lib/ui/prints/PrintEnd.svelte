@@ -12,7 +12,6 @@
 		choices,
 		CONDITION_WORDS,
 		FAILURE_KIND_WORDS,
-		FAILURE_RULE_WORDS,
 		OUTCOME_WORDS,
 		WATER_SIGN_WORDS
 	} from '../words/closed-lists';
@@ -71,7 +70,9 @@
 			{/each}
 		</dl>
 	</details>
-	<p class="small">Counting against the filament here: {FAILURE_RULE_WORDS[failureRule]}.</p>
+	<p class="small">
+		{failureRule === 'filament' ? 'Only filament failures' : 'Filament failures, and those of unknown cause,'} count against the spool.
+	</p>
 {/if}
 <div class="flex flex-wrap gap-x-8 gap-y-3">
 	<Presses name="signs" legend="Signs of water, if any" bind:chosen={draft.signs} options={choices(WATER_SIGNS, WATER_SIGN_WORDS)} />

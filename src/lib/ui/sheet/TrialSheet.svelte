@@ -172,7 +172,7 @@
 	>
 	<span class="flex items-center gap-1"><span class="hatched inline-block size-3 border"></span> not enough yet</span>
 	<span>lines: <Term of="range">95 % range</Term></span>
-	<span><Term of="n">n</Term> in each cell's label</span>
+	<span class="hidden md:inline">hover a cell for <Term of="n">n</Term></span>
 </p>
 
 <style>

@@ -49,7 +49,7 @@
 				['Enter', 'keep it'],
 				['A S D F G H J K', 'faults of the surface, again for stronger'],
 				['x', 'not looked at; X leaves it out of the sitting'],
-				['Backspace', 'one back']
+				['Backspace', 'back']
 			]
 		},
 		{ where: 'Pick', rows: [['V', 'the verdict']] },

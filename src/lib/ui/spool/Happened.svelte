@@ -73,8 +73,8 @@
 	}
 </script>
 
-{#snippet line(id: string, text: string)}
-	<li>{text} <button type="button" class="link text-[0.9rem]" onclick={() => void strikeOut(id)}>did not happen</button></li>
+{#snippet line(id: string, text: string, undo: string)}
+	<li>{text} <button type="button" class="link text-[0.9rem]" onclick={() => void strikeOut(id)}>{undo}</button></li>
 {/snippet}
 
 <FormProblem title={form.problem || striking.problem} />
@@ -89,7 +89,8 @@
 						e.drying
 							? `: ${e.drying.dryer ?? 'dryer'}, ${temperatureWords(e.drying.setPointC)}, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
 							: ': said with a print'
-					}`
+					}`,
+					'undo this drying'
 				)}
 			{/each}
 		</ul>
@@ -98,7 +99,7 @@
 <details class="panel px-3 py-2" bind:open>
 	<summary class="font-semibold">Something else happened to it</summary>
 	<ul class="mt-1">
-		{#each said as e (e.id)}{@render line(e.id, e.text)}{/each}
+		{#each said as e (e.id)}{@render line(e.id, e.text, 'mark invalid')}{/each}
 	</ul>
 	<form class="mt-1 space-y-2" onsubmit={add} novalidate>
 		<Choice name="kind" legend="What happened" bind:value={kind} errors={form.errors} options={choices(SAID_EVENTS, SAID_EVENT_WORDS)} />

@@ -33,6 +33,6 @@ export function pairedWords({ def, better, worse, same, p, rankP, pairs, outcome
 		case 'noDifference':
 			return `${name}: no difference between ${first} and ${second} that these prints can show: ${counts} (${tests}).`;
 		case 'tooFew':
-			return `${name}: too few to say: ${counts}; six that differ could show something.`;
+			return `${name}: not enough pairs (${counts}); need six that differ.`;
 	}
 }

@@ -10,7 +10,7 @@ import { markName } from './print-marks';
 import type { Message } from '$lib/core/finding/message';
 import { sentence } from './messages';
 import { photoFaultWords, stringCoverWords } from './string-cover';
-import { answerWord, gradeWords, resultWords } from './trainer';
+import { agreesWords, answerWord, gradeWords, resultWords } from './trainer';
 
 const overhang = markQuantity('overhang');
 const strings = markQuantity('strings');
@@ -92,12 +92,12 @@ describe('words for the trainer', () => {
 			[3, 2]
 		] as const;
 		const said = resultWords('strings', trainingResult(pairs, 4));
-		expect(said).toContain('1 of 6 right; agrees ');
-		expect(said).toContain('Leans to the mild side by 0.8 of a grade.');
+		expect(said).toMatch(/^1 of 6 right, slightly lenient \(0\.8 of a grade\)\. /);
+		expect(agreesWords(trainingResult(pairs, 4))).toMatch(/^Agrees .* with the known grades \(kappa 0\.\d\d, 95 % /);
 		expect(said).toContain('was taken for');
 		// More degrees are milder.
-		expect(resultWords('overhang', trainingResult(pairs, 6))).toContain('Leans to the strict side');
-		expect(resultWords('strings', trainingResult([[1, 1]], 4))).toContain('too much alike');
+		expect(resultWords('overhang', trainingResult(pairs, 6))).toContain('slightly strict (');
+		expect(agreesWords(trainingResult([[1, 1]], 4))).toContain('Too much alike');
 	});
 });
 
@@ -154,9 +154,9 @@ describe('words for flexibles and windows', () => {
 
 describe('words for what departs from the trial', () => {
 	it.each([
-		[{ kind: 'printer', is: 'South', wanted: 'North' }, 'on South, where the trial prints on North'],
-		[{ kind: 'condition', is: 'dried', wanted: 'asReceived' }, 'dried, where as received counts'],
+		[{ kind: 'printer', is: 'South', wanted: 'North' }, 'on South; this trial prints on North'],
+		[{ kind: 'condition', is: 'dried', wanted: 'asReceived' }, 'dried; this trial counts as received'],
 		[{ kind: 'nozzle', isC: 240, lowC: 210, highC: 230 }, 'nozzle at 240 °C, beside the label’s 210 to 230 °C'],
-		[{ kind: 'version', is: 1, wanted: 2 }, 'version 1 of the piece, where the trial prints version 2']
+		[{ kind: 'version', is: 1, wanted: 2 }, 'version 1 of the test piece; this trial prints version 2']
 	] as const)('%o', (departure, words) => expect(departureWords(departure)).toBe(words));
 });

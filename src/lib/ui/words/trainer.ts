@@ -30,19 +30,22 @@ export function gradeWords(subject: TrainerSubject, grade: number): string {
 }
 
 /**
- * How a run went, in a sentence or two.
- * @example resultWords('strings', result) // '10 of 12 right; agrees nearly always with the known grades (kappa 0.93, ...).'
+ * How a run went, in a sentence.
+ * @example resultWords('strings', result) // '10 of 12 right, slightly lenient (0.3 of a grade).'
  */
-export function resultWords(subject: TrainerSubject, { n, right, kappa, shift, confused }: TrainingResult): string {
-	const agrees = kappa
-		? `agrees ${agreementBand(kappa.kappa)} with the known grades (kappa ${fixed(kappa.kappa, 2)}, 95 % ${fixed(kappa.low, 2)} to ${fixed(kappa.high, 2)})`
-		: 'too much alike for an agreement to be told';
+export function resultWords(subject: TrainerSubject, { n, right, shift, confused }: Omit<TrainingResult, 'kappa'>): string {
 	const leans = shift.low !== null && shift.high !== null && (shift.low > 0 || shift.high < 0);
 	// More strings and dots are worse, more degrees are better.
 	const milder = subject === 'overhang' ? shift.mean > 0 : shift.mean < 0;
-	const lean = leans ? ` Leans to the ${milder ? 'mild' : 'strict'} side by ${fixed(Math.abs(shift.mean), 1)} of a grade.` : '';
+	const lean = leans ? `, slightly ${milder ? 'lenient' : 'strict'} (${fixed(Math.abs(shift.mean), 1)} of a grade)` : '';
 	const mixed = confused
 		? ` ${answerWord(subject, confused.grade)} was taken for ${answerWord(subject, confused.answer)} ${plural(confused.times, 'time')}.`
 		: '';
-	return `${right} of ${n} right; ${agrees}.${lean}${mixed}`;
+	return `${right} of ${n} right${lean}.${mixed}`;
 }
+
+/** The same as statistics tell it, for the fold behind it. */
+export const agreesWords = ({ kappa }: Pick<TrainingResult, 'kappa'>): string =>
+	kappa
+		? `Agrees ${agreementBand(kappa.kappa)} with the known grades (kappa ${fixed(kappa.kappa, 2)}, 95 % ${fixed(kappa.low, 2)} to ${fixed(kappa.high, 2)}).`
+		: 'Too much alike for an agreement to be told.';

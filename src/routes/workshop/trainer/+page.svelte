@@ -8,7 +8,7 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import SampleDrawing from '$lib/ui/trainer/SampleDrawing.svelte';
 	import { day } from '$lib/ui/words/numbers';
-	import { answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/ui/words/trainer';
+	import { agreesWords, answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/ui/words/trainer';
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
@@ -120,10 +120,13 @@
 			Twelve example drawings, about two minutes. Words mean the same to two people only if both have seen what each looks like.
 		</p>
 		{#if done}
-			<p class="panel mt-3 px-4 py-3 text-[1.15rem]" role="status" data-testid="training-result">
-				<strong>{SUBJECT_WORDS[done.subject].title}.</strong>
-				{resultWords(done.subject, done.result)}
-			</p>
+			<div class="panel mt-3 px-4 py-3">
+				<p class="text-[1.15rem]" role="status" data-testid="training-result">
+					<strong>{SUBJECT_WORDS[done.subject].title}.</strong>
+					{resultWords(done.subject, done.result)}
+				</p>
+				<details class="small mt-1"><summary>method</summary>{agreesWords(done.result)}</details>
+			</div>
 		{/if}
 		<div class="mt-3 grid gap-5 lg:grid-cols-2">
 			<form

@@ -9,7 +9,7 @@
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/ui/words/messages';
-	import { day, fixed, upTo } from '$lib/ui/words/numbers';
+	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { GRADE_WORDS } from '$lib/ui/words/quantities';
 	import type { PageProps } from './$types';
 
@@ -73,7 +73,7 @@
 							{#if good && good.figure.kind === 'bar' && good.figure.base !== null}
 								<BarFigure finding={good} def={data.def} label={findingLabel(good, data.def, data.head.currency)} />
 								<span class="small block">
-									{#if good.estimate !== null}n {good.n} prints, {intervalWords(good, data.def)} · {GRADE_WORDS[
+									{#if good.estimate !== null}n {plural(good.n, 'print')}, {intervalWords(good, data.def)} · {GRADE_WORDS[
 											good.grade
 										]}{:else}{sentence(good.messages[0] ?? { id: 'noPrice', params: {} })}{/if}
 								</span>

@@ -78,7 +78,7 @@
 				{sentence(instrumentLine(measuring.budget.standardUncertaintyMm, measuring.claim.toleranceMm))}
 			</p>
 			<fieldset class="mt-2 flex gap-x-4">
-				<legend class="sr-only">How much to find out</legend>
+				<legend class="sr-only">How thorough</legend>
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="test" checked={!measuring.testing} onchange={() => setTesting(false)} /> quick check
 					<span class="small">gross faults</span></label

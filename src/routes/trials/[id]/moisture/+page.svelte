@@ -106,9 +106,9 @@
 		return null;
 	}
 	const OPTIONS: { value: Before; word: string }[] = [
-		{ value: 'print', word: 'a print' },
-		{ value: 'dried', word: 'drying' },
-		{ value: 'air', word: 'air' }
+		{ value: 'print', word: 'printed' },
+		{ value: 'dried', word: 'dried' },
+		{ value: 'air', word: 'stored in air' }
 	];
 </script>
 
@@ -124,7 +124,7 @@
 				{evidence.spool.material} ·
 				{#if tare?.known}<Term of="emptySpool">empty spool</Term> {massWords(tare.lowG, 1, upTo)}{:else if tare}<Term of="emptySpool"
 						>empty spool</Term
-					> not weighed, {massWords(tare.lowG, 0)} to {massWords(tare.highG, 0)} allowed for{:else}not weighed yet{/if} ·
+					> not weighed, assuming {massWords(tare.lowG, 0)} to {massWords(tare.highG, 0)}{:else}not weighed yet{/if} ·
 				<InstrumentChoice
 					instruments={data.scales}
 					bind:chosen={scaleId}
@@ -158,7 +158,7 @@
 		/>
 		{#if what === 'grossMass' && last}
 			<fieldset id="before" class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
-				<legend class="float-left mr-3 text-[0.93rem]">Since the last weighing:</legend>
+				<legend class="float-left mr-3 text-[0.93rem]">Since last weighing:</legend>
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="said" checked={said === null} onchange={() => (said = null)} />
 					<span>automatic: <strong>{BEFORE_WORDS[inferred ?? 'air']}</strong></span></label
@@ -202,15 +202,14 @@
 		{#snippet results()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					{total.waterG > 0 ? '+' : ''}{bareMass(total.waterG, 1)} ± {massWords(2 * total.uG, 1)} of water since the start (filament used excluded).
+					Water since the start: {total.waterG > 0 ? '+' : ''}{bareMass(total.waterG, 1)} ± {massWords(2 * total.uG, 1)} (filament used excluded).
 				</p>
 				{#if water.at(-1)}
 					{@const now = water.at(-1)}
 					<p class="mt-2 text-muted">
-						Now {fixed((now?.share ?? 0) * 100, 2)} % against the chosen state (95 % {fixed((now?.low ?? 0) * 100, 2)} to {fixed(
-							(now?.high ?? 0) * 100,
-							2
-						)} %{tare?.known ? '' : ', for every likely empty spool'}), n {chain.length}.
+						Now {fixed(Math.abs(now?.share ?? 0) * 100, 2)} % {(now?.share ?? 0) < 0 ? 'below' : 'above'} the weighing you count from (95 % range
+						{fixed((now?.low ?? 0) * 100, 2)} to {fixed((now?.high ?? 0) * 100, 2)} %{tare?.known ? '' : ', for every likely empty spool'}),
+						n {chain.length}.
 					</p>
 				{/if}
 			{:else if chain.length > 1}
@@ -221,7 +220,7 @@
 			{:else}
 				<p class="mt-2">Weigh it now, and again when something happened: a print, a drying, some days in the air.</p>
 			{/if}
-			<FindingLines {findings} defs={[waterUptake]} />
+			{#if chain.length > 1}<FindingLines {findings} defs={[waterUptake]} />{/if}
 			<hr class="my-4" />
 			<p class="small">
 				Weighed earlier? Say when, below the field, or <a class="link" href="/exchange">import a table</a>.

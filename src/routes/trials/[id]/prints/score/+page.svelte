@@ -234,7 +234,7 @@
 			<button type="button" tabindex="-1" onclick={leaveOut}
 				>{#if question.kind !== 'measure'}<kbd>X</kbd>{/if} skip {words.title} this time</button
 			>
-			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> one back</button>
+			<button type="button" tabindex="-1" onclick={back}><kbd>⌫</kbd> back</button>
 		</p>
 	{:else if pieces.length === 0}
 		<p class="mt-4">No test piece was printed in this trial yet.</p>

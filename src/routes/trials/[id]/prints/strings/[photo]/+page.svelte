@@ -142,7 +142,7 @@
 			</p>
 			<p class="small mt-2">
 				<kbd>←</kbd><kbd>→</kbd><kbd>↑</kbd><kbd>↓</kbd> move the cross, with <kbd>Shift</kbd> farther; <kbd>Enter</kbd> sets a corner, then
-				saves; <kbd>⌫</kbd> one back.
+				saves; <kbd>⌫</kbd> back.
 			</p>
 		</aside>
 	</div>
