@@ -54,7 +54,7 @@ test('a weighing series by keys: what lay before is inferred, said otherwise, an
 	await page.keyboard.press('Backspace');
 	await expect(page.getByText(/^Marked invalid:/)).toContainText('1280.4');
 
-	await page.getByRole('radio', { name: 'the empty spool' }).focus();
+	await page.getByRole('radio', { name: 'empty spool' }).focus();
 	await page.keyboard.press('Space');
 	await page.getByRole('textbox', { name: /Empty spool of/ }).focus();
 	await enter(page, '1290');

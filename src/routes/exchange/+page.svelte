@@ -18,7 +18,7 @@
 			<h2 class="font-semibold">A trial with all its evidence</h2>
 			<p class="small">
 				One JSON document: spools, readings, prints, prices, corrections, rules and verdicts. On another bench it gives the same findings.
-				Merging goes by id, so taking one in twice doubles nothing.
+				Importing one twice doubles nothing.
 			</p>
 			<ul class="space-y-1">
 				{#each data.trials as trial (trial.id)}

@@ -25,12 +25,12 @@
 		<button type="button" class="panel px-3 py-1 font-semibold" onclick={() => edit(null)}>Add a material</button>
 	</div>
 	<p class="mt-1 max-w-3xl text-muted">
-		What is typical, with where it comes from; nothing here was measured on your spools. The dryer’s warnings and the pick’s limits use it.
-		The maker’s data sheet comes before it: enter your own figures.
+		Typical figures and where they come from; nothing here was measured on your spools. The dryer’s warnings and the pick’s limits use them.
+		The maker’s data sheet comes first: enter your own figures.
 	</p>
 	<p class="caution mt-3 max-w-3xl">
-		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Fibre-filled dust wants gloves, extraction and a mask. Follow the
-		maker’s safety data sheet and local rules.
+		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Dust of fibre-filled prints needs gloves, extraction and a mask.
+		Follow the maker’s safety data sheet and local rules.
 	</p>
 	<div class="panel relative mt-3 overflow-x-auto">
 		<table class="cards w-full text-left md:min-w-[60rem]">

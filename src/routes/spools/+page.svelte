@@ -128,5 +128,5 @@
 			</li>
 		{/each}
 	</ul>
-	{#if data.spools.length}<p class="small mt-2">In brackets: the 95 % range, and how many prints or parts it rests on.</p>{/if}
+	{#if data.spools.length}<p class="small mt-2">In brackets: the 95 % range, and how many prints or test parts there are.</p>{/if}
 </div>

@@ -15,7 +15,7 @@
 		<a href="/trials/new" class="rounded bg-act px-4 py-1.5 font-semibold text-on-act">New trial</a>
 	</div>
 	{#if data.trials.length === 0}
-		<p class="mt-4">No trial yet. A trial is a question put to one spool or many.</p>
+		<p class="mt-4">No trial yet. A trial answers one question about one spool or several.</p>
 	{/if}
 	<ul class="mt-4 space-y-2">
 		{#each offered(data.trials) as trial (trial.id)}

@@ -41,7 +41,7 @@
 							label="Why"
 							bind:value={reason}
 							errors={form.errors}
-							placeholder="price of another reel"
+							placeholder="price of another spool"
 						/>
 						<Button type="submit" size="xs" color="alternative">Mark invalid</Button>
 						<button type="button" class="link" onclick={() => (chosen = null)}>leave it</button>

@@ -57,5 +57,5 @@
 	</div>
 	<WhenField {when} id="verdict-when" errors={form.errors} what="decided" />
 	<Button type="submit" size="sm">Save verdict</Button>
-	<p class="small">A verdict is frozen with the findings it rests on; later readings do not change it.</p>
+	<p class="small">A verdict keeps the findings of its day; later readings do not change it.</p>
 </form>

@@ -22,7 +22,7 @@
 					{of.jump.stronger ? 'Stronger' : 'Weaker'} from {upTo(of.jump.toC, 0)} °C on: the largest step, from {upTo(of.jump.fromC, 0)} °C.
 				</p>
 			{:else}
-				<p class="small">No step between neighbours can be told from chance.</p>
+				<p class="small">No step between neighbours is larger than chance may make it.</p>
 			{/if}
 			<table class="mt-1">
 				<tbody>

@@ -44,7 +44,7 @@ export const SAID_EVENT_WORDS: Words<typeof SAID_EVENTS> = {
 	soaked: 'soaked in water',
 	stored: 'put away dry',
 	printed: 'printed from, not recorded here',
-	respooled: 'wound onto another reel',
+	respooled: 'wound onto another spool',
 	cutOff: 'filament cut off'
 };
 

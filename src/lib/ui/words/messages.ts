@@ -67,8 +67,8 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	printsElsewhere: (p) => `${plural(p.count, 'print')} on other pieces or in another state ${p.count === 1 ? 'is' : 'are'} left out.`,
 	successPrior: (p) =>
 		p.cells > 0
-			? `So few prints are told with what ${plural(p.cells, 'other spool')} on record did with such prints.`
-			: 'So few prints are told with what is assumed of prints in general: nine in ten finish.',
+			? `With so few prints, what such prints of ${plural(p.cells, 'other spool')} did counts too.`
+			: 'With so few prints, what is usual counts too: nine in ten finish.',
 	lostOtherwise: (p) => `${p.count} ${p.cause === null ? 'lost otherwise' : LOST_TO[p.cause]}`,
 	tuningPrints: (p) => `${plural(p.count, 'print')} made while finding the settings ${p.count === 1 ? 'is' : 'are'} left out.`,
 	failedHow: (p) => `${p.count} ${FAILURE_KIND_WORDS[p.kind]}.`,
@@ -81,8 +81,8 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		`${fixed(p.perKg, 2)} per kg, and what failures waste: ${p.failed} of ${plural(p.n, 'print')} failed here, which makes about ${upTo(p.failurePct, 0)} % with what is known of such prints. Assumes a failed print is printed again until it succeeds.`,
 	wasteAssumed: (p) =>
 		p.cells > 0
-			? `No failure was seen yet: how much of a print one wastes is told by ${plural(p.cells, 'other spool')} on record.`
-			: 'No failure was seen yet: how much of a print one wastes may be anything.',
+			? `No failure was seen yet: how much one wastes is taken from ${plural(p.cells, 'other spool')} on record.`
+			: 'No failure was seen yet: how much one wastes may be anything.',
 	quoteUsed: (p) => {
 		const shipping = p.shipping > 0 ? ` + ${fixed(p.shipping, 2)} shipping` : '';
 		const kind = p.kind === 'list' ? '' : ` (${p.kind} price)`;
@@ -96,7 +96,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 		return `It ${gained} of the filament’s weight in ${daysWords(p.days)} ${from} (filament used excluded).`;
 	},
 	cardReel: (p) =>
-		`The reel is card, which takes up water itself: up to ${fixed(p.pct, 2)} % of the filament’s mass may be the reel’s, and the range allows for it.`,
+		`The spool is card, which takes up water itself: up to ${fixed(p.pct, 2)} % of the filament’s weight may be in the card. The range allows for it.`,
 	waterNotSeen: (p) => `This scale cannot see changes under ${massWords(p.limitG, 1)}, and none in the air was larger.`,
 	'tareUnknown.netMass': (p) =>
 		`The empty spool is not weighed: assuming ${massWords(p.low, 0)} to ${massWords(p.high, 0)}, from the stated filament weight. Weigh it when it is empty and all results follow.`,
@@ -116,7 +116,7 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'demand.hardenedNozzle': () => 'It needs a hardened nozzle.',
 	'demand.enclosure': () => 'It needs an enclosure.',
 	'demand.bed': (p) => `It needs a bed at ${upTo(p.neededC, 0)} °C; this one reaches ${upTo(p.hasC, 0)} °C.`,
-	'demand.cardReel': () => 'It is on a card reel, which does not turn on this holder.',
+	'demand.cardReel': () => 'It is on a card spool, which does not turn on this holder.',
 	'demand.reelSize': (p) => `It is a spool of ${massWords(p.netG, 0, upTo)}; the holder fits ${massWords(p.mostG, 0, upTo)}.`,
 	demandsNotKnown: (p) => `Of ${plural(p.count, 'other demand')} nobody noted whether the printer meets ${p.count === 1 ? 'it' : 'them'}.`,
 	'ask.beyondHotEnd': (p) => `${upTo(p.isC, 0)} °C? The hot end reaches ${upTo(p.hasC, 0)} °C.`,
@@ -160,14 +160,14 @@ const SENTENCES: { [I in MessageId]: (p: MessageParams[I]) => string } = {
 	'wetDry.hurt': (p) => `Drying hurt ${mark(p)}: ${pairWords(p)} (exact sign test, p = ${upTo(p.p, 3)}).`,
 	'wetDry.noDifference': (p) => `Drying made no difference to ${mark(p)} in these prints: ${pairWords(p)}.`,
 	'wetDry.tooFew': (p) => `Not enough pairs to say whether drying changed ${mark(p)}: ${pairWords(p)}; need at least six that differ.`,
-	suppliedFree: () => 'Supplied free: the price is what others would pay, and free samples bias.'
+	suppliedFree: () => 'Supplied free: the price is what others would pay, and a free sample may sway you.'
 };
 
 /** How much repeats differ: as the record has it, or as is assumed while it is silent. */
 function differ(cells: number, what: string): string {
 	return cells > 0
 		? `How much such ${what} differ is known from ${plural(cells, 'other')} on record.`
-		: `How much such ${what} differ is assumed: there is nothing on record yet.`;
+		: `How much such ${what} differ is assumed: nothing is on record yet.`;
 }
 
 function stepsSeen(p: MessageParams['stepsSeen']): string {

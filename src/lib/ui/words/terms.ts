@@ -12,8 +12,8 @@ export const TERMS = {
 	states:
 		'As received: out of its bag, not dried. Dried: out of the dryer, or printed from it. In the air: left open for longer than it stays dry. Soaked: kept wet on purpose.',
 	emptySpool:
-		'The bare reel without filament. Its weight, taken off, leaves the filament; only then is the water a share of it. While it is not weighed, every likely weight is allowed for.',
-	softens: 'From this temperature on filament may warp or stick together on its reel. The softest material in the dryer sets the limit.',
+		'The bare spool, without filament. Taking its weight off leaves the filament, and so what share of it is water. Until you weigh it, a likely range is assumed.',
+	softens: 'From this temperature on filament may warp or stick together on its spool. The softest material in the dryer sets the limit.',
 	testPiece:
 		'A model made to be looked at: steps that get harder, gaps to bridge, spikes that show strings. Always the same one, so that prints can be compared.',
 	testPart: 'A small part that is loaded until it breaks: by hand, with a bucket of weights, or by blows.',

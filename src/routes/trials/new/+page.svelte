@@ -92,8 +92,8 @@
 				<h2 class="font-semibold">Three ways to begin</h2>
 				<ul class="space-y-2">
 					<li>
-						<strong>Look around first.</strong> <code>npm run demo</code> opens a finished trial at an address of its own. Nothing of it mixes
-						with your record.
+						<strong>Look around first.</strong> <code>npm run demo</code> opens a finished trial at its own address. It stays apart from your
+						record.
 					</li>
 					<li>
 						<button type="button" class="link tap font-semibold" aria-pressed={quick} onclick={() => begin('quick')}

@@ -137,7 +137,7 @@
 		</div>
 		<fieldset class="mt-3 mb-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
 			<legend class="sr-only">What is on the scale</legend>
-			{#each [['grossMass', 'spool with its reel'], ['tareMass', 'the empty spool']] as const as [value, word] (value)}
+			{#each [['grossMass', 'full spool'], ['tareMass', 'empty spool']] as const as [value, word] (value)}
 				<label class="flex min-h-[26px] items-center gap-1.5"
 					><input type="radio" name="what" {value} bind:group={what} onchange={() => bench.focus()} /> {word}</label
 				>

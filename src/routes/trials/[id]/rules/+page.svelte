@@ -173,7 +173,7 @@
 						.join('; ')}
 				</Problem>
 			{/if}
-			<p class="small">Of several that carry the same mark the newest counts. <a class="link" href="/pieces">More test pieces</a></p>
+			<p class="small">Where several show the same mark, the newest counts. <a class="link" href="/pieces">More test pieces</a></p>
 		</fieldset>
 		<div class="flex flex-wrap gap-4">
 			<div>

@@ -129,7 +129,7 @@
 				describedBy="step"
 			/>
 			<progress class="mt-2 h-2 w-full" max={draft.plan.length} value={draft.typed.length} aria-label="How much is read"></progress>
-			<button type="button" class="link mt-2 text-[0.9rem]" onclick={() => draft?.drop()}>Give this study up</button>
+			<button type="button" class="link mt-2 text-[0.9rem]" onclick={() => draft?.drop()}>Cancel this study</button>
 		{:else if draft.found}
 			<section class="panel mt-4 px-4 py-3" aria-label="What the study says" aria-live="polite">
 				<StudyResult study={draft.found} />

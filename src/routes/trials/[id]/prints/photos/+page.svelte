@@ -91,6 +91,6 @@
 			</ul>
 		{/if}
 	{:else}
-		<p class="mt-3">No print of this trial has a photograph yet. They are added to a print, on the page of prints.</p>
+		<p class="mt-3">No print of this trial has a photograph yet. Add one to a print on the Prints page.</p>
 	{/if}
 </div>

@@ -67,8 +67,8 @@
 				</p>
 			{/if}
 			<p class="small mt-1">
-				Taking turns, no spool is always first and none is printed in another season than the rest; spool by spool spares filament. Print
-				object by object where the printer can.
+				Taking turns is fairer: no spool is always first, and weather and wear meet them all alike. Spool by spool wastes less filament.
+				Print object by object where the printer can.
 			</p>
 		</section>
 		<section aria-label="What is left of each spool">

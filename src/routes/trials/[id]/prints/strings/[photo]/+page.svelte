@@ -137,8 +137,8 @@
 					>{/if}
 			{/if}
 			<p class="small mt-3">
-				Measured from this photograph; kept apart from the judged word, for it depends on light and background. Plain dark ground, light
-				from the side, both spikes sharp. The number kept is raw evidence, with the corners it was taken at.
+				Measured on this photograph and kept apart from the mark you gave, for light and background change it. Best: a plain dark
+				background, light from the side, both spikes sharp. The corners are saved with the number.
 			</p>
 			<p class="small mt-2">
 				<kbd>←</kbd><kbd>→</kbd><kbd>↑</kbd><kbd>↓</kbd> move the cross, with <kbd>Shift</kbd> farther; <kbd>Enter</kbd> sets a corner, then
