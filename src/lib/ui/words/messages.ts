@@ -331,7 +331,10 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		const [first] = same;
 		if (!first) return [];
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
-		const values = first.values.map((v) => VALUE_WORDS[v] ?? v).join(', ');
+		const values = first.values
+			.toSorted(byNumber)
+			.map((v) => VALUE_WORDS[v] ?? v)
+			.join(', ');
 		const codes = first.spoolIds.map(codeOf).join(', ');
 		if (first.detail === 'midPrint') {
 			const changes = first.values.filter((v) => v !== UNCHANGED).join('; ');
@@ -342,6 +345,9 @@ export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => s
 		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}): ${columns}.`];
 	});
 }
+
+/** 40 comes before 100, and North before South. */
+const byNumber = new Intl.Collator('en', { numeric: true }).compare;
 
 const VALUE_WORDS: Record<string, string> = {
 	asReceived: 'as received',

@@ -286,8 +286,8 @@ describe('words', () => {
 		expect(lines).toEqual(['RY5: a different printer from the rest (North, South): overhang, bridge.']);
 	});
 	it('a setting is named with its unit, and a time in the air in words', () => {
-		const flag = { kind: 'unlikeSettings' as const, detail: 'fanPct', values: ['20', '50'], spoolIds: ['s1'], quantity: 'overhang' };
-		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: a different fan setting from the rest (20, 50 %): overhang.']);
+		const flag = { kind: 'unlikeSettings' as const, detail: 'fanPct', values: ['100', '20', '50'], spoolIds: ['s1'], quantity: 'overhang' };
+		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: a different fan setting from the rest (20, 50, 100 %): overhang.']);
 		const air = {
 			...flag,
 			kind: 'unlikeExposure' as const,
