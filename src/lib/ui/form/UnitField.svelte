@@ -21,6 +21,9 @@
 	/** What is in the field says its unit itself. */
 	const inText = $derived(chosen.units.find((unit) => new RegExp(`\\d\\s*${unit}\\s*$`).test(value)) ?? chosen.unit);
 
+	/** Degrees are shown as they would be typed; a round mass in another unit would be none. */
+	const example = $derived(placeholder && dimension === 'temperature' ? inUnit(placeholder, chosen.unit, dimension) : placeholder);
+
 	function tap(unit: string): void {
 		chosen.choose(unit);
 		value = inUnit(value, unit, dimension);
@@ -29,7 +32,7 @@
 
 <!-- A number typed without a unit gets the one that was tapped when the field is left, so that nothing is sent that is not seen; one with its unit stays as typed. -->
 <div class={extra} onchange={() => (value = withUnit(value, chosen.unit))}>
-	<Field {id} {label} bind:value {errors} {path} {hint} {placeholder} inputmode="decimal" />
+	<Field {id} {label} bind:value {errors} {path} {hint} placeholder={example} inputmode="decimal" />
 	<fieldset class="mt-1 flex gap-1">
 		<legend class="sr-only">Unit of {label}</legend>
 		{#each chosen.units as unit (unit)}
