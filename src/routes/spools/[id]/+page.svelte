@@ -9,6 +9,7 @@
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
+	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -377,14 +378,6 @@
 		<details class="panel px-3 py-2">
 			<summary class="font-semibold">Add missing details</summary>
 			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
-				<Field
-					id="fact-diameter"
-					path="nominalDiameter"
-					label="Nominal diameter"
-					bind:value={facts.nominalDiameter}
-					errors={form.errors}
-					placeholder="1.75 mm"
-				/>
 				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} errors={form.errors} />
 				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} errors={form.errors} />
 				{#each [['tare', 'Empty spool (tare)', '230 g'], ['grossMass', 'Full spool now', '1240 g']] as const as [path, label, placeholder] (path)}
@@ -399,22 +392,7 @@
 						{placeholder}
 					/>
 				{/each}
-				<Field
-					id="fact-label-tolerance"
-					path="labelTolerance"
-					label="Tolerance on the label"
-					bind:value={facts.labelTolerance}
-					errors={form.errors}
-					placeholder="0.02 mm"
-				/>
-				<Field
-					id="fact-listing-tolerance"
-					path="listingTolerance"
-					label="Tolerance in the shop listing"
-					bind:value={facts.listingTolerance}
-					errors={form.errors}
-					placeholder="0.03 mm"
-				/>
+				<StatedFields bind:typed={facts} errors={form.errors} prefix="fact-" />
 				<Field
 					id="fact-nozzle"
 					path="labelNozzle"

@@ -6,6 +6,7 @@
 	import type { Oddity } from '$lib/core/intake/station';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
+	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import { focusFirst } from '$lib/ui/form/focus-first';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
@@ -233,27 +234,7 @@
 							</div>
 						</div>
 						<Field id="lot" label="Lot" bind:value={typed.lot} errors={form.errors} />
-						<Field
-							id="nominalDiameter"
-							label="Nominal diameter"
-							bind:value={typed.nominalDiameter}
-							errors={form.errors}
-							placeholder="1.75 mm"
-						/>
-						<Field
-							id="labelTolerance"
-							label="Tolerance on the label"
-							bind:value={typed.labelTolerance}
-							errors={form.errors}
-							placeholder="0.02 mm"
-						/>
-						<Field
-							id="listingTolerance"
-							label="Tolerance in the shop listing"
-							bind:value={typed.listingTolerance}
-							errors={form.errors}
-							placeholder="0.03 mm"
-						/>
+						<StatedFields bind:typed errors={form.errors} />
 						<UnitField
 							id="grossMass"
 							label="Full spool as opened"
