@@ -19,7 +19,10 @@ export function takeUnits(text: string | undefined): void {
 
 const A_YEAR_S = 365 * 24 * 3600;
 
-function keepUnits(units: ChosenUnits): void {
+/** Another page of this browser may have chosen since: what it said of other quantities stays. */
+function keepUnit(of: UnitQuantity, unit: string): void {
+	const kept = new RegExp(`(?:^|; )${UNITS_COOKIE}=([^;]*)`).exec(document.cookie)?.[1];
+	const units: ChosenUnits = { ...unitsOf(kept), [of]: unit };
 	here.units = units;
 	document.cookie = `${UNITS_COOKIE}=${unitsText(units)}; path=/; max-age=${A_YEAR_S}; samesite=lax`;
 }
@@ -39,7 +42,7 @@ export class ChosenUnit {
 	}
 
 	choose(unit: string): void {
-		keepUnits({ ...here.units, [this.#of]: unit });
+		keepUnit(this.#of, unit);
 	}
 
 	/** The same again: what was typed in another unit keeps it. */

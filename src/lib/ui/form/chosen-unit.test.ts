@@ -23,10 +23,19 @@ describe('the unit tapped beside a field', () => {
 	it('begins with what the server made the page in, and keeps what else was chosen', () => {
 		takeUnits('length-in.mass-stone');
 		expect([mass().unit, new ChosenUnit('length').unit]).toEqual(['g', 'in']);
+		browser.cookie = 'theme=x; draught-units=length-in';
 		mass().choose('oz');
 		expect(browser.cookie).toContain('draught-units=length-in.mass-oz;');
 		mass().choose('g');
 		expect(browser.cookie).toContain('draught-units=length-in;');
+	});
+
+	it('leaves what another page of this browser chose since for another quantity', () => {
+		takeUnits('');
+		browser.cookie = 'draught-units=length-in.temperature-F';
+		mass().choose('lb');
+		expect(browser.cookie).toContain('draught-units=length-in.mass-lb.temperature-F;');
+		expect(new ChosenUnit('length').unit).toBe('in');
 	});
 
 	it('the same again means what it meant, whatever is tapped now', () => {

@@ -5,6 +5,7 @@ it.each([
 	['65', 'F', 'temperature', '65 F'],
 	['65 C', 'F', 'temperature', '149 F'],
 	['149 F', 'C', 'temperature', '65 C'],
+	['52 C', 'F', 'temperature', '125.6 F'],
 	['2.2', 'lb', 'mass', '2.2 lb'],
 	['1 kg', 'g', 'mass', '1000 g'],
 	['2 lb 12 oz', 'g', 'mass', '1247.38 g'],

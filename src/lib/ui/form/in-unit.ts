@@ -16,10 +16,10 @@ export function inUnit(typed: string, unit: string, dimension: Dimension): strin
 }
 
 /**
- * A stored value as it is proposed in a field. Six digits: no scale and no dial tells more.
+ * A stored value as it is proposed in a field. Six digits: no scale tells more; a tenth of a degree, so that a limit is not passed by rounding.
  * @example storedIn(748.42741, 'lb', 'mass') // '1.65 lb'
  */
 export function storedIn(canonical: number, unit: string, dimension: Dimension): string {
 	const value = Number(fromCanonical(canonical, unit, dimension).toPrecision(6));
-	return `${dimension === 'temperature' ? Math.round(value) : value} ${unit}`;
+	return `${dimension === 'temperature' ? Number(value.toFixed(1)) : value} ${unit}`;
 }
