@@ -173,7 +173,7 @@ test('a word that a page cannot do without is told where it stands', async ({ pa
 	await page.keyboard.press('Escape');
 	await expect(note).toBeHidden();
 	for (const [path, word, told] of [
-		['moisture', 'empty spool', 'The bare reel without filament.'],
+		['moisture', 'empty spool', 'The bare spool, without filament.'],
 		['drying', 'goes soft', 'The softest material in the dryer'],
 		['prints', 'as received', 'out of its bag, not dried']
 	] as const) {

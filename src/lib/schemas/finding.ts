@@ -122,5 +122,13 @@ export const trialFindings = z.object({
 			cells: z.array(z.object({ quantity: z.string(), findings: z.array(finding), letters: z.string() }))
 		})
 	),
-	flags: z.array(z.looseObject({ quantity: z.string(), kind: z.string(), values: z.array(z.string()), spoolIds: z.array(z.string()) }))
+	flags: z.array(
+		z.looseObject({
+			quantity: z.string(),
+			kind: z.string(),
+			is: z.array(z.string()),
+			rest: z.array(z.string()),
+			spoolIds: z.array(z.string())
+		})
+	)
 });

@@ -206,7 +206,7 @@ describe('flags', () => {
 		});
 	it('names the minority on another printer', () => {
 		const { flags } = compare([finding('a', 'North', '0.4'), finding('b', 'North', '0.4'), finding('c', 'South', '0.4')], overhang, basis);
-		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', detail: null, values: ['North', 'South'], spoolIds: ['c'] }]);
+		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikePrinter', detail: null, is: ['South'], rest: ['North'], spoolIds: ['c'] }]);
 	});
 	it('names prices of another currency: they are not converted', () => {
 		const priced = (spoolId: string, currency: string) => ({
@@ -214,7 +214,7 @@ describe('flags', () => {
 			context: { ...EMPTY_CONTEXT, currencies: [currency] }
 		});
 		const { flags } = compare([priced('a', 'EUR'), priced('b', 'EUR'), priced('c', 'SEK')], overhang, basis);
-		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', detail: null, values: ['EUR', 'SEK'], spoolIds: ['c'] }]);
+		expect(flags).toEqual([{ quantity: 'overhang', kind: 'unlikeCurrency', detail: null, is: ['SEK'], rest: ['EUR'], spoolIds: ['c'] }]);
 	});
 	it('measures against the rules, not against what most have', () => {
 		const three = [finding('a', 'North', '0.4'), finding('b', 'South', '0.4'), finding('c', 'South', '0.4')];
@@ -229,6 +229,10 @@ describe('flags', () => {
 		const both = { ...finding('a', 'North', '0.4'), context: { ...EMPTY_CONTEXT, printers: ['North', 'South'] } };
 		expect(compare([both], overhang, basis).flags).toEqual([]);
 		expect(compare([both, finding('b', 'North', '0.4')], overhang, basis).flags).toEqual([]);
+		// Beside a third it stands with the others, and is told by what the third does not have.
+		expect(compare([both, finding('b', 'North', '0.4'), finding('c', 'South', '0.4')], overhang, basis).flags).toMatchObject([
+			{ kind: 'unlikePrinter', is: ['South'], rest: ['North'], spoolIds: ['c'] }
+		]);
 	});
 	it('a sale price beside list prices is named', () => {
 		const priced = (spoolId: string, kind: string) => ({
@@ -236,7 +240,7 @@ describe('flags', () => {
 			context: { ...EMPTY_CONTEXT, priceKinds: [kind] }
 		});
 		expect(compare([priced('a', 'list'), priced('b', 'list'), priced('c', 'sale')], overhang, basis).flags).toEqual([
-			{ quantity: 'overhang', kind: 'unlikePriceKind', detail: null, values: ['list', 'sale'], spoolIds: ['c'] }
+			{ quantity: 'overhang', kind: 'unlikePriceKind', detail: null, is: ['sale'], rest: ['list'], spoolIds: ['c'] }
 		]);
 	});
 	it('is silent when all is alike', () => {
@@ -284,7 +288,7 @@ describe('flags', () => {
 		['unlikePriceKind', 'priceKinds']
 	] as const)('%s goes by %s', (kind, key) => {
 		const { flags } = compare([with_('a', { [key]: ['x'] }), with_('b', { [key]: ['x'] }), with_('c', { [key]: ['y'] })], overhang, basis);
-		expect(flags).toEqual([{ quantity: 'overhang', kind, detail: null, values: ['x', 'y'], spoolIds: ['c'] }]);
+		expect(flags).toEqual([{ quantity: 'overhang', kind, detail: null, is: ['y'], rest: ['x'], spoolIds: ['c'] }]);
 	});
 	it('the state is that of the finding, and of what speaks of all prints that of the prints', () => {
 		const dried: Finding = { ...with_('c', {}), subject: { ...with_('c', {}).subject, condition: 'dried' } };
@@ -296,7 +300,7 @@ describe('flags', () => {
 			subject: { ...with_(spoolId, {}).subject, condition: null }
 		});
 		const { flags } = compare([all('a', ['asReceived']), all('b', ['asReceived']), all('c', ['dried'])], overhang, basis);
-		expect(flags).toMatchObject([{ kind: 'unlikeCondition', values: ['asReceived', 'dried'], spoolIds: ['c'] }]);
+		expect(flags).toMatchObject([{ kind: 'unlikeCondition', is: ['dried'], rest: ['asReceived'], spoolIds: ['c'] }]);
 	});
 	it('what is asked for and nobody has counts for nothing: then what most have is like', () => {
 		const west = {

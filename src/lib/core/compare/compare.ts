@@ -22,7 +22,9 @@ export type Flag = {
 		| 'unlikeExposure';
 	/** For settings, which one. */
 	detail: string | null;
-	values: string[];
+	/** What those spools have there, and what only the others have. */
+	is: string[];
+	rest: string[];
 	spoolIds: string[];
 };
 
@@ -118,8 +120,10 @@ function flagsOf(known: readonly Finding[], quantity: string, basis: Basis): Fla
 		// Against the rules; where they ask for nothing, against what most have: the fewest spools that would have to be done again.
 		const like = asked && values.includes(asked) ? asked : values.reduce((best, value) => (count(value) > count(best) ? value : best));
 		// A spool that was seen on both sides can be compared with either.
-		const spoolIds = known.filter((f) => of(f).length > 0 && !of(f).includes(like)).map((f) => f.subject.spoolId);
-		return spoolIds.length === 0 ? [] : [{ quantity, kind, detail, values, spoolIds }];
+		const unlike = known.filter((f) => of(f).length > 0 && !of(f).includes(like));
+		const is = values.filter((value) => unlike.some((f) => of(f).includes(value)));
+		const rest = values.filter((value) => !is.includes(value));
+		return unlike.length === 0 ? [] : [{ quantity, kind, detail, is, rest, spoolIds: unlike.map((f) => f.subject.spoolId) }];
 	});
 }
 

@@ -6,7 +6,7 @@ import type { Message, MessageId, MessageParams } from '$lib/core/finding/messag
 import type { FailureCause } from '$lib/core/evidence/attempt';
 import type { ConditionKind, Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
-import { CONDITION_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from './closed-lists';
+import { CONDITION_WORDS, FAILURE_KIND_WORDS, kindWords, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';
 import { bareValue, isInWords, loadWords, quantityName, quantityUnit, shifted, valueWords } from './quantities';
 import { bareMass, labelMassWords, massWords } from './units';
@@ -313,37 +313,44 @@ export function nextWords(missing: Missing, code: string, print?: { piece: strin
 	}
 }
 
-const FLAGS: Readonly<Record<Exclude<Flag['kind'], 'unlikeSettings'>, string>> = {
-	unlikePiece: 'a different test piece or version of it',
-	unlikePrinter: 'a different printer',
-	unlikeNozzle: 'a different nozzle',
-	unlikeCondition: 'a different condition',
-	unlikeSpecimen: 'a different kind of test part',
-	unlikeExposure: 'a different time in the air',
-	unlikeCurrency: 'a different currency, not converted,',
-	unlikePriceKind: 'a different kind of price'
+/** What is unlike, as it stands before what the spools have and before what the others have. */
+const FLAGS: Readonly<Record<Exclude<Flag['kind'], 'unlikeSettings'>, readonly [string, string]>> = {
+	unlikePiece: ['test piece ', ''],
+	unlikePrinter: ['on ', 'on '],
+	unlikeNozzle: ['nozzle ', ''],
+	unlikeCondition: ['', ''],
+	unlikeSpecimen: ['test part ', ''],
+	unlikeExposure: ['in the air ', ''],
+	unlikeCurrency: ['not converted, priced in ', 'in '],
+	unlikePriceKind: ['price: ', '']
 };
 
 /** Flags in sentences: what is unlike in the same way for the same spools is said once, for all its columns. */
 export function flagLines(flags: readonly Flag[], codeOf: (spoolId: string) => string): string[] {
-	const grouped = group(flags, (f) => JSON.stringify([f.kind, f.detail, f.values, f.spoolIds]));
+	const grouped = group(flags, (f) => JSON.stringify([f.kind, f.detail, f.is, f.rest, f.spoolIds]));
 	return [...grouped.values()].flatMap((same) => {
 		const [first] = same;
 		if (!first) return [];
 		const columns = same.map((f) => quantityName({ id: f.quantity }).toLowerCase()).join(', ');
-		const values = first.values
-			.toSorted(byNumber)
-			.map((v) => VALUE_WORDS[v] ?? v)
-			.join(', ');
 		const codes = first.spoolIds.map(codeOf).join(', ');
 		if (first.detail === 'midPrint') {
-			const changes = first.values.filter((v) => v !== UNCHANGED).join('; ');
+			const changes = [...new Set([...first.is, ...first.rest])].filter((v) => v !== UNCHANGED).join('; ');
 			return [`${codes}: settings changed mid-print (${changes}): ${columns}.`];
 		}
-		const setting = first.detail ? settingName(first.detail) : null;
-		const unlike = setting ? `a different ${setting.name.toLowerCase()} setting` : FLAGS[first.kind as keyof typeof FLAGS];
-		return [`${codes}: ${unlike} from the rest (${values}${setting?.unit ? ` ${setting.unit}` : ''}): ${columns}.`];
+		return [`${codes}: ${unlikeWords(first)}: ${columns}.`];
 	});
+}
+
+/** What some spools have there and the others have otherwise. @example unlikeWords(flag) // 'fan 20 %, the others 50 %' */
+function unlikeWords({ kind, detail, is, rest }: Flag): string {
+	const setting = detail ? settingName(detail) : null;
+	const told = (values: readonly string[]) =>
+		`${values
+			.toSorted(byNumber)
+			.map((v) => VALUE_WORDS[v] ?? kindWords(v))
+			.join(', ')}${setting?.unit ? ` ${setting.unit}` : ''}`;
+	const [before, again] = setting ? [`${setting.name.toLowerCase()} `, ''] : FLAGS[kind as keyof typeof FLAGS];
+	return `${before}${told(is)}, the others ${again}${told(rest)}`;
 }
 
 /** 40 comes before 100, and North before South. */

@@ -275,7 +275,7 @@ describe('words', () => {
 		expect(valueWords({ id: 'ovality', unit: 'mm', scale: { low: 0, high: 1 } }, 0.012)).toBe('0.012 mm');
 	});
 	it('the same flag on several columns is said once', () => {
-		const flag = { kind: 'unlikePrinter' as const, detail: null, values: ['North', 'South'], spoolIds: ['s1'] };
+		const flag = { kind: 'unlikePrinter' as const, detail: null, is: ['South'], rest: ['North'], spoolIds: ['s1'] };
 		const lines = flagLines(
 			[
 				{ ...flag, quantity: 'overhang' },
@@ -283,21 +283,27 @@ describe('words', () => {
 			],
 			() => 'RY5'
 		);
-		expect(lines).toEqual(['RY5: a different printer from the rest (North, South): overhang, bridge.']);
+		expect(lines).toEqual(['RY5: on South, the others on North: overhang, bridge.']);
 	});
 	it('a setting is named with its unit, and a time in the air in words', () => {
-		const flag = { kind: 'unlikeSettings' as const, detail: 'fanPct', values: ['100', '20', '50'], spoolIds: ['s1'], quantity: 'overhang' };
-		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: a different fan setting from the rest (20, 50, 100 %): overhang.']);
+		const flag = {
+			kind: 'unlikeSettings' as const,
+			detail: 'fanPct',
+			is: ['100', '20'],
+			rest: ['50'],
+			spoolIds: ['s1'],
+			quantity: 'overhang'
+		};
+		expect(flagLines([flag], () => 'RY5')).toEqual(['RY5: fan 20, 100 %, the others 50 %: overhang.']);
 		const air = {
 			...flag,
 			kind: 'unlikeExposure' as const,
 			detail: null,
-			values: ['exposure.days10', 'exposure.weeks6'],
+			is: ['exposure.days10'],
+			rest: ['exposure.weeks6'],
 			quantity: 'waterUptake'
 		};
-		expect(flagLines([air], () => 'RY5')).toEqual([
-			'RY5: a different time in the air from the rest (up to ten days, up to six weeks): moisture.'
-		]);
+		expect(flagLines([air], () => 'RY5')).toEqual(['RY5: in the air up to ten days, the others up to six weeks: moisture.']);
 	});
 	it('a kind of specimen is told in words, how and at what temperature it was made too; what is no kind stays as it is', () => {
 		expect(kindWords('hook · upright · steps')).toBe('hook, upright, weight in steps');
