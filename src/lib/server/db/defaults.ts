@@ -5,7 +5,7 @@ import { compound } from '$lib/core/pieces/shapes/compound';
 import type { Database } from './client';
 import { piece, server } from './schema';
 
-/** Rungs of five degrees and spans of 5 mm: finer than testers tell apart, and still on a small bed. */
+/** Rungs of five degrees and spans of 5 mm, as testers note them, from where filaments begin to differ; it lies on a small bed. */
 const SIZES = {
 	overhangFrom: 40,
 	overhangTo: 80,
