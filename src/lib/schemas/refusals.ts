@@ -174,6 +174,7 @@ type TogetherRefusals = {
 	unbalancedStudy: None;
 	studyTooSmall: None;
 	beforeDrying: None;
+	undoLaterFirst: None;
 	runEnded: None;
 	notEndedYet: None;
 	beforeService: None;

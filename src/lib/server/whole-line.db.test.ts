@@ -19,6 +19,7 @@ import { dryingRun } from './db/schema';
 import { postDryingFacts } from './drying/correct-run';
 import { postDryer, postDryingEnd, postDryingRun } from './drying/post';
 import { runningRuns, runsOf } from './drying/runs';
+import { factsOf } from './facts/facts';
 import { loadHandbook, postHandbook } from './handbook/handbook';
 import { addSpool } from './intake/add-spool';
 import { postAttempt } from './prints/post-attempt';
@@ -208,6 +209,17 @@ describe('drying', () => {
 		const undo = { targetKind: 'dryingRun', targetId: run.id, action: 'undo', undoesId: kept?.corrected?.id, at: ago(0) };
 		await postAmendment(t.db, checked(amendmentBody, undo), NOW + 1);
 		expect(await seen()).toMatchObject({ at: NOW - HOUR, drying: { startedAt: NOW - 6 * HOUR, setPointC: 60 } });
+		// An end that only the other correction allows does not outlive it.
+		await correct({ endedAt: ago(5.5) });
+		const corrections = (await factsOf(t.db, 'dryingRun', [run.id])).get(run.id)?.filter((a) => a.action === 'correct');
+		const [first, later] = [corrections?.[0], corrections?.at(-1)];
+		expect(await errorsOf(() => postAmendment(t.db, checked(amendmentBody, { ...undo, undoesId: first?.id }), NOW + 2))).toMatchObject([
+			{ path: 'undoesId', code: 'undoLaterFirst' }
+		]);
+		expect(await seen()).toMatchObject({ at: NOW - 5.5 * HOUR, drying: { startedAt: NOW - 6 * HOUR } });
+		await postAmendment(t.db, checked(amendmentBody, { ...undo, undoesId: later?.id }), NOW + 3);
+		await postAmendment(t.db, checked(amendmentBody, { ...undo, undoesId: first?.id }), NOW + 4);
+		expect(await seen()).toMatchObject({ at: NOW - HOUR, drying: { startedAt: NOW - 5 * HOUR } });
 		// What was noted first stays as it was.
 		const [raw] = await t.db.select().from(dryingRun).where(eq(dryingRun.id, run.id));
 		expect(raw).toMatchObject({ startedAt: NOW - 5 * HOUR, setPointC: 60 });

@@ -9,7 +9,7 @@ import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, attempt, event, instrument, ownMeasure, photo, piece, quote, reading, series, specimen } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
-import { raiseSpoolsOfRun } from '../drying/correct-run';
+import { raiseSpoolsOfRun, requireEndAfterStart } from '../drying/correct-run';
 import { settleCode, settleProducts } from '../facts/product';
 import { readWholeLog } from '../diameter/logs';
 import { readBy } from '../own/measure';
@@ -45,6 +45,7 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 		if (body.targetKind === 'reading' && body.action !== 'exclude') await checkOrder(tx, body.targetId);
 		if (body.targetKind === 'filament') await settleProducts(tx, [body.targetId], now);
 		if (body.targetKind === 'spool') await settleCode(tx, body.targetId);
+		if (body.targetKind === 'dryingRun') await requireEndAfterStart(tx, body.targetId);
 		return { id: body.id, targetId: body.targetId };
 	});
 }

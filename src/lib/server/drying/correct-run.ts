@@ -70,6 +70,12 @@ function readFacts(body: Said, before: Standing, now: number): { facts: RunFacts
 	return { facts, errors };
 }
 
+/** What an undo leaves must still be a run: an end that was put right by a start that is undone now would lie before it. */
+export async function requireEndAfterStart(tx: Transaction, runId: string): Promise<void> {
+	const run = await runAsItStands(tx, runId);
+	if (run?.endedAt !== undefined && run.endedAt < run.startedAt) throw refuseField('undoesId', 'undoLaterFirst');
+}
+
 /** Spools that were in a run are judged anew. */
 export async function raiseSpoolsOfRun(tx: Transaction, runId: string): Promise<void> {
 	const members = await tx.select().from(dryingRunSpool).where(eq(dryingRunSpool.runId, runId));

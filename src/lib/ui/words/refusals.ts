@@ -197,6 +197,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	unbalancedStudy: () => 'everyone has to read every spot equally often, at least twice',
 	studyTooSmall: () => 'needs at least two spots read twice',
 	beforeDrying: () => 'is before the start of the run',
+	undoLaterFirst: () => 'Undo the later edit of this run first',
 	runEnded: () => 'was already ended',
 	notEndedYet: () => 'is not known yet: this load is still in the dryer',
 	beforeService: () => 'is before the part went into use',
