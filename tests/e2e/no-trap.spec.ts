@@ -210,12 +210,16 @@ test('every page begins where one types first, but not on a phone', async ({ pag
 		[`/trials/${trialId}/strength`, '#capture'],
 		[`/trials/${trialId}/prints`, '#overhangLastClean'],
 		[`/trials/${trialId}/drying`, 'form[aria-label="Dry spools"] input[type=checkbox]'],
-		[`/trials/${trialId}/cost?spool=${spoolIds[0]}`, '#price']
+		[`/trials/${trialId}/cost?spool=${spoolIds[0]}`, '#price'],
+		['/handbook', '#find']
 	];
 	for (const [path, field] of begins) {
 		await open(page, server.url + path);
 		await expect(page.locator(field).first(), path).toBeFocused();
 	}
+	await page.keyboard.type('tpu');
+	await expect(page.getByRole('row', { name: /^TPU/ })).toBeVisible();
+	await expect(page.getByRole('row', { name: /^PLA/ })).toHaveCount(0);
 	await page.setViewportSize({ width: 390, height: 844 });
 	for (const [path, field] of [begins[2], begins[6], begins[8]] as [string, string][]) {
 		await open(page, server.url + path);

@@ -2,7 +2,10 @@
 	import type { MaterialFigures } from '$lib/core/handbook/figures';
 	import { FIGURES, demandWords, figureText, figureUnit } from '$lib/ui/handbook/figures';
 	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
-	import { Modal } from 'flowbite-svelte';
+	import { focusFirst } from '$lib/ui/form/focus-first';
+	import { plural } from '$lib/ui/words/numbers';
+	import { Input, Label, Modal } from 'flowbite-svelte';
+	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -10,6 +13,10 @@
 	let open = $state(false);
 	/** A form of its own for each opening: nothing of the last material stays in it. */
 	let opening = $state(0);
+	/** A long list, longer on a phone: one types the material one has in hand. */
+	let wanted = $state('');
+	const found = $derived(data.materials.filter((m) => m.material.toLowerCase().includes(wanted.trim().toLowerCase())));
+	onMount(() => focusFirst('find'));
 
 	function edit(material: MaterialFigures | null): void {
 		editing = material;
@@ -32,7 +39,12 @@
 		Ventilate: ABS, ASA, PC and PA give off fumes and fine particles most. Dust of fibre-filled prints needs gloves, extraction and a mask.
 		Follow the maker’s safety data sheet and local rules.
 	</p>
-	<div class="panel relative mt-3 overflow-x-auto">
+	<div class="mt-3 flex flex-wrap items-baseline gap-x-3">
+		<Label for="find" class="sr-only">Find a material</Label>
+		<Input id="find" type="search" size="sm" class="w-44" placeholder="PETG" autocomplete="off" maxlength={60} bind:value={wanted} />
+		<p class="small" role="status">{plural(found.length, 'material')}</p>
+	</div>
+	<div class="panel relative mt-2 overflow-x-auto">
 		<table class="cards w-full text-left md:min-w-[60rem]">
 			<caption class="sr-only">Materials with drying, softening, density and what they ask of a printer</caption>
 			<thead>
@@ -47,7 +59,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each data.materials as m (m.material)}
+				{#each found as m (m.material)}
 					<tr class="border-b align-top">
 						<th scope="row" class="sticky left-0 bg-panel px-3 py-1.5"
 							><span class="wide text-[1.05rem] font-bold whitespace-nowrap">{m.material}</span>{#if m.edited}<span
