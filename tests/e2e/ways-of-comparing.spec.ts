@@ -80,7 +80,9 @@ test('two printers and one spool on both: what the second adds is known and can 
 		await records.print(onSouth, ladder(50), { printerId: south });
 	}
 	await open(page, `${server.url}/trials/${trialId}`);
-	await expect(page.getByRole('region', { name: 'Not a fair comparison' })).toContainText(': on North, the others on South: prints, overhang.');
+	await expect(page.getByRole('region', { name: 'Not a fair comparison' })).toContainText(
+		': on North, the others on South: prints, overhang.'
+	);
 	const adds = page.getByRole('region', { name: 'Printers' });
 	await expect(adds).toContainText('Overhang comes out 15.0 ° more on North than on South for the same spools (95 %');
 	await expect(adds).toContainText('Marks are not corrected for it');

@@ -9,6 +9,8 @@ import { fixed, upTo } from './numbers';
 export const UNIT_CHOICES = {
 	/** Diameters of the strand. */
 	length: ['mm', 'in'],
+	/** Diameter and tolerance as a label states them: in mm nearly everywhere, whatever the caliper shows. */
+	'label-length': ['mm', 'in'],
 	/** Weighings. */
 	mass: ['g', 'kg', 'oz', 'lb'],
 	/** Filament on the label. */
