@@ -41,7 +41,9 @@
 	</p>
 	<div class="mt-3 flex flex-wrap items-baseline gap-x-3">
 		<Label for="find" class="sr-only">Find a material</Label>
-		<Input id="find" type="search" size="sm" class="w-44" placeholder="PETG" autocomplete="off" maxlength={60} bind:value={wanted} />
+		<div class="w-44">
+			<Input id="find" type="search" size="sm" placeholder="PETG" autocomplete="off" maxlength={60} bind:value={wanted} />
+		</div>
 		<p class="small" role="status">{plural(found.length, 'material')}</p>
 	</div>
 	<div class="panel relative mt-2 overflow-x-auto">
