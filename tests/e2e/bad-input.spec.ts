@@ -245,8 +245,17 @@ test('what the record knows is told with what the body lacks: a code in use, a r
 	]);
 	const dryerId = v7();
 	await api(server.url, 'dryers', { id: dryerId, name: 'Low box', setPointHigh: '70 C' });
-	expect(await refused('drying-runs', { spoolIds, setPoint: 'warm', duration: 'long', endedAt: at() })).toEqual([
+	const began = new Date(Date.now() - 3_600_000).toISOString();
+	const past = { spoolIds, setPoint: 'warm', duration: 'long', at: began };
+	expect(await refused('drying-runs', { ...past, endedAt: at() })).toEqual([
 		'dryerId missing',
+		'setPoint notATemperature',
+		'duration notADuration'
+	]);
+	const before = new Date(Date.now() - 7_200_000).toISOString();
+	expect(await refused('drying-runs', { ...past, endedAt: before })).toEqual([
+		'dryerId missing',
+		'endedAt beforeDrying',
 		'setPoint notATemperature',
 		'duration notADuration'
 	]);
