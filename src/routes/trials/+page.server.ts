@@ -19,8 +19,6 @@ export const load: PageServerLoad = async () => {
 async function standingOf(trialId: string): Promise<{ next: { words: string; href: string } | null; pick: string | null }> {
 	const now = Date.now();
 	const whole = await loadTrial(database(), trialId);
-	if (whole.spools.length === 0)
-		return { next: { words: 'add the first spool. One minute.', href: `/trials/${trialId}/intake` }, pick: null };
 	const next = nextStep(whole, now);
 	const { rows, rule, chances } = pickOf(whole, now, 'first');
 	return {

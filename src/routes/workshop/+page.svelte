@@ -10,7 +10,7 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { lengthWords, massWords, temperatureWords, toleranceWords, bareTemperature } from '$lib/ui/words/units';
+	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/ui/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
@@ -213,7 +213,7 @@
 		<ul class="space-y-1.5">
 			{#each offered(data.scales) as one (one.id)}
 				<li class="panel px-3 py-1.5">
-					<strong>{one.name}</strong> · good to ±{massWords(one.errorLimit ?? 0, 3, upTo)}, shows {massWords(one.resolution ?? 0, 3, upTo)}
+					<strong>{one.name}</strong> · good to {massTolerance(one.errorLimit ?? 0)}, shows {massWords(one.resolution ?? 0, 4, upTo)}
 					<span class="small block"
 						>sees changes of water over {massWords(2 * Math.SQRT2 * weighingUncertainty(null, one), 1)}, {fixed(
 							(2 * Math.SQRT2 * weighingUncertainty(null, one)) / 10,

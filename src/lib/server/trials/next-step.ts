@@ -4,7 +4,8 @@ import { sheetOf } from './findings';
 import type { TrialWhole } from './load';
 
 /** The next useful act of a trial in words, and where it is done; null when nothing is wanted. */
-export function nextStep(whole: TrialWhole, now: number): { words: string; station: string; spoolId: string } | null {
+export function nextStep(whole: TrialWhole, now: number): { words: string; station: string; spoolId: string | null } | null {
+	if (whole.spools.length === 0) return { words: 'add the first spool. One minute.', station: 'intake', spoolId: null };
 	const { next } = sheetOf(whole, now);
 	if (!next) return null;
 	const evidence = whole.spools.find((s) => s.spool.id === next.spoolId);

@@ -3,8 +3,7 @@
 	import { onMount } from 'svelte';
 	import { offered } from '../form/offered';
 	import AddHere from '../workshop/AddHere.svelte';
-	import { upTo } from '../words/numbers';
-	import { massWords, toleranceWords } from '../words/units';
+	import { massTolerance, toleranceWords } from '../words/units';
 
 	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
 	type Props = {
@@ -17,7 +16,7 @@
 	};
 	let { instruments, chosen = $bindable(), trialId, what, none, onchange }: Props = $props();
 
-	const accuracy = (limit: number) => (what === 'scale' ? `±${massWords(limit, 3, upTo)}` : toleranceWords(limit));
+	const accuracy = (limit: number) => (what === 'scale' ? massTolerance(limit) : toleranceWords(limit));
 
 	// What one trial was measured with says nothing of another.
 	const store = $derived(`draught-${what}-${trialId}`);

@@ -7,12 +7,12 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import { inUnit } from '../form/in-unit';
+	import { storedIn } from '../form/in-unit';
 	import Problem from '../form/Problem.svelte';
 	import UnitField from '../form/UnitField.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { dayAndTime, upTo } from '../words/numbers';
+	import { dayAndTime } from '../words/numbers';
 	import { running } from './running.svelte';
 
 	let { run }: { run: DryingRun } = $props();
@@ -24,7 +24,7 @@
 	const undoing = new Form({ fields: [] });
 	const name = $derived(`${run.dryer}, ${dayAndTime(run.startedAt)}`);
 	const degrees = new ChosenUnit('temperature');
-	const asNoted = $derived(inUnit(`${upTo(run.setPointC, 1)} C`, degrees.unit, 'temperature'));
+	const asNoted = $derived(storedIn(run.setPointC, degrees.unit, 'temperature'));
 	/** Errors of one of the two times, as its field knows them. */
 	const of = (path: string): FieldError[] => form.errors.flatMap((e) => (e.path === path ? [{ ...e, path: 'when' }] : []));
 

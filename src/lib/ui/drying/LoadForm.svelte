@@ -12,7 +12,7 @@
 	import AddHere from '../workshop/AddHere.svelte';
 	import Field from '../form/Field.svelte';
 	import UnitField from '../form/UnitField.svelte';
-	import { inUnit } from '../form/in-unit';
+	import { storedIn } from '../form/in-unit';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import { focusFirst } from '../form/focus-first';
 	import FormProblem from '../form/FormProblem.svelte';
@@ -50,7 +50,7 @@
 	/** The lower limit of the load, and no more than the dryer reaches. */
 	const proposedC = $derived(limit.dryingHighC === null ? null : Math.min(limit.dryingHighC, dryer?.setPointHighC ?? Infinity));
 	const degrees = new ChosenUnit('temperature');
-	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : inUnit(`${upTo(proposedC, 0)} C`, degrees.unit, 'temperature')));
+	const setPoint = $derived(typedSetPoint ?? (proposedC === null ? '' : storedIn(proposedC, degrees.unit, 'temperature')));
 	const duration = $derived(typedDuration ?? (limit.hours === null ? '' : `${upTo(limit.hours, 1)} h`));
 	const judged = $derived.by(() => {
 		const read = readQuantityText(setPoint, 'temperature');

@@ -16,6 +16,7 @@ export type FigureKey = (typeof FIGURES)[number]['key'];
 
 /** Figures of heat that are read in the tester’s unit; a nozzle is set in °C, as slicers have it. */
 const OF_DRYING: ReadonlySet<FigureKey> = new Set(['dryingC', 'softeningC']);
+/** What a figure is converted to; degrees Celsius leave a number as it is. */
 const unitOf = (key: FigureKey): string => (OF_DRYING.has(key) ? chosenUnit('temperature') : 'C');
 
 /** The unit of a figure as it is read and typed. */

@@ -2,7 +2,7 @@ import type { CURRENCIES } from '$lib/core/units/money';
 
 type Currency = (typeof CURRENCIES)[number];
 
-/** Where people pay in something other than euros. */
+/** Where people pay in one of the others that can be chosen; everywhere else it is the first. */
 const BY_REGION: Readonly<Record<string, Currency>> = {
 	US: 'USD',
 	GB: 'GBP',

@@ -347,7 +347,7 @@ function unlikeWords({ kind, detail, is, rest }: Flag): string {
 	const told = (values: readonly string[]) =>
 		`${values
 			.toSorted(byNumber)
-			.map((v) => VALUE_WORDS[v] ?? kindWords(v))
+			.map((v) => (kind === 'unlikeSpecimen' ? kindWords(v) : (VALUE_WORDS[v] ?? v)))
 			.join(', ')}${setting?.unit ? ` ${setting.unit}` : ''}`;
 	const [before, again] = setting ? [`${setting.name.toLowerCase()} `, ''] : FLAGS[kind as keyof typeof FLAGS];
 	return `${before}${told(is)}, the others ${again}${told(rest)}`;
@@ -357,7 +357,7 @@ function unlikeWords({ kind, detail, is, rest }: Flag): string {
 const byNumber = new Intl.Collator('en', { numeric: true }).compare;
 
 const VALUE_WORDS: Record<string, string> = {
-	asReceived: 'as received',
+	...CONDITION_WORDS,
 	'exposure.days2': 'up to two days',
 	'exposure.days10': 'up to ten days',
 	'exposure.weeks6': 'up to six weeks',

@@ -12,6 +12,7 @@ import {
 	labelMassWords,
 	lengthUnit,
 	lengthWords,
+	massTolerance,
 	massUnit,
 	massWords,
 	temperatureWords,
@@ -58,6 +59,19 @@ describe('results in the tester’s units', () => {
 			'±0.002 in'
 		]);
 		expect([massWords(998, 0), temperatureWords(65)]).toEqual(['998 g', '65 °C']);
+	});
+
+	it('what is fine is never told as nothing', () => {
+		choose({ length: 'in', mass: 'oz' });
+		// 0.001 mm are 0.0000394 in, 0.001 g are 0.0000353 oz.
+		expect([toleranceWords(0.001), toleranceWords(0.004), massTolerance(0.001), massTolerance(0.1)]).toEqual([
+			'±0.00004 in',
+			'±0.00016 in',
+			'±0.00004 oz',
+			'±0.00353 oz'
+		]);
+		choose({});
+		expect([toleranceWords(0.001), massTolerance(0.001), massTolerance(0.1)]).toEqual(['±0.001 mm', '±0.001 g', '±0.1 g']);
 	});
 
 	it('ounces, and pounds with ounces from one pound on', () => {

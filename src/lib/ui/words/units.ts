@@ -71,8 +71,15 @@ export const bareLength = (mm: number, decimals = 3, write: Write = fixed): stri
 /** A diameter with its unit. @example lengthWords(1.7421) // '1.742 mm' */
 export const lengthWords = (mm: number, decimals = 3, write: Write = fixed): string => `${bareLength(mm, decimals, write)} ${lengthUnit()}`;
 
-/** A tolerance without its unit; an inch is told to a ten-thousandth, as calipers show it. @example bareTolerance(0.02) // '±0.02' */
-export const bareTolerance = (mm: number): string => `±${inches() ? upTo(fromCanonical(mm, 'in', 'length'), 4) : upTo(mm, 3)}`;
+/** From here on a tolerance in inches is told to a ten-thousandth, as calipers show it; less would be told as none. */
+const COARSE_INCH = 0.0005;
+
+/** A tolerance without its unit. @example bareTolerance(0.02) // '±0.02' */
+export function bareTolerance(mm: number): string {
+	if (!inches()) return `±${upTo(mm, 3)}`;
+	const inch = fromCanonical(mm, 'in', 'length');
+	return `±${upTo(inch, inch < COARSE_INCH ? FINEST_INCH : 4)}`;
+}
 
 /** A tolerance. @example toleranceWords(0.02) // '±0.02 mm' */
 export const toleranceWords = (mm: number): string => `${bareTolerance(mm)} ${lengthUnit()}`;
@@ -106,6 +113,9 @@ export function massWords(g: number, decimals: number, write: Write = fixed): st
 	const pounds = Math.floor(rounded / POUND_OZ);
 	return `${g < 0 ? '−' : ''}${pounds} lb ${write(rounded - pounds * POUND_OZ, decimals + OUNCE_DECIMALS)} oz`;
 }
+
+/** How good a scale is. @example massTolerance(0.1) // '±0.1 g' */
+export const massTolerance = (g: number): string => `±${massWords(g, 4, upTo)}`;
 
 /** Decimals of what a label states. */
 const LABEL_DECIMALS: Readonly<Record<string, number>> = { g: 0, kg: 3, lb: 2 };

@@ -305,6 +305,15 @@ describe('words', () => {
 		};
 		expect(flagLines([air], () => 'RY5')).toEqual(['RY5: in the air up to ten days, the others up to six weeks: moisture.']);
 	});
+	it('states and kinds of test part in a flag are told in the words of the page', () => {
+		const flag = { detail: null, spoolIds: ['s1'], quantity: 'overhang' };
+		const told = (kind: 'unlikeCondition' | 'unlikeSpecimen', is: string, rest: string) =>
+			flagLines([{ ...flag, kind, is: [is], rest: [rest] }], () => 'RY5');
+		expect(told('unlikeCondition', 'exposed', 'asReceived')).toEqual(['RY5: in the air, the others as received: overhang.']);
+		expect(told('unlikeSpecimen', 'hook · flat · steps', 'hook · upright · steps')).toEqual([
+			'RY5: test part hook, flat, weight in steps, the others hook, upright, weight in steps: overhang.'
+		]);
+	});
 	it('a kind of specimen is told in words, how and at what temperature it was made too; what is no kind stays as it is', () => {
 		expect(kindWords('hook · upright · steps')).toBe('hook, upright, weight in steps');
 		expect(kindWords('box · flat · blows · four walls · 230 C')).toBe('box, flat, hammer blows, four walls, 230 °C');

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { isShortcut } from '$lib/ui/form/keys';
-	import { stationHref } from '$lib/ui/sheet/station-href';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
+	import { stationHref } from '$lib/ui/sheet/station-href';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
 	import { flagLines, sentence } from '$lib/ui/words/messages';
 	import { onePresetWords } from '$lib/ui/words/one-preset';
@@ -13,13 +13,7 @@
 	let { data }: PageProps = $props();
 	const codeOf = $derived((id: string) => data.spools.find((s) => s.id === id)?.code ?? '?');
 	const next = $derived(data.next);
-	const nextHref = $derived(
-		data.spools.length === 0
-			? `/trials/${data.head.id}/intake`
-			: next
-				? stationHref(data.head.id, next.station, next.spoolId)
-				: `/trials/${data.head.id}/pick`
-	);
+	const nextHref = $derived(next ? stationHref(data.head.id, next.station, next.spoolId) : `/trials/${data.head.id}/pick`);
 	/** The newest verdict of each spool. */
 	const verdicts = $derived(
 		Object.fromEntries(
@@ -57,9 +51,7 @@
 	<section aria-label="Next useful act" class="panel mt-3 flex items-center justify-between gap-3 border-l-4 border-l-act px-3 py-2">
 		<p>
 			<strong>Next:</strong>
-			{#if data.spools.length === 0}
-				add the first spool. One minute.
-			{:else if next}
+			{#if next}
 				{next.words}
 			{:else}
 				everything asked for is there: look at the pick.
