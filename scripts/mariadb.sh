@@ -61,7 +61,7 @@ launch() { # launch PORT: 0 when it answers, 1 when the port was taken, otherwis
 		exec setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data" --socket="$socket" --pid-file="$pid_file" \
 			--tmpdir="$temporary" --bind-address=127.0.0.1 --port="$1" --skip-name-resolve --character-set-server=utf8mb4 \
 			--default-time-zone=+00:00 --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO \
-			--innodb-flush-log-at-trx-commit=1 --max-allowed-packet=32M --log-error="$dir/mariadb.log"
+			--innodb-flush-log-at-trx-commit=1 --max-allowed-packet=64M --log-error="$dir/mariadb.log"
 	) </dev/null >"$dir/mariadb.out" 2>&1 &
 	pid=$!
 	wait_until_answering "$pid" && return 0
@@ -117,6 +117,12 @@ start() {
 		ALTER USER draught@localhost IDENTIFIED BY '$word';
 		GRANT ALL ON \`draught%\`.* TO draught@127.0.0.1;
 		GRANT ALL ON \`draught%\`.* TO draught@localhost;
+		CREATE USER IF NOT EXISTS draught_load@127.0.0.1 IDENTIFIED BY '$word';
+		CREATE USER IF NOT EXISTS draught_load@localhost IDENTIFIED BY '$word';
+		ALTER USER draught_load@127.0.0.1 IDENTIFIED BY '$word';
+		ALTER USER draught_load@localhost IDENTIFIED BY '$word';
+		GRANT ALL ON \`draught%\\_restoring\`.* TO draught_load@127.0.0.1;
+		GRANT ALL ON \`draught%\\_restoring\`.* TO draught_load@localhost;
 	SQL
 	(umask 077 && printf 'mysql://draught:%s@127.0.0.1:%s' "$word" "$(cat "$port_file")" >"$url_file")
 	exec {start_lock}>&-

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
-import { dump } from '../../src/lib/server/db/dump';
-import { backupFile } from '../../src/lib/server/db/backup-file';
+import { dump } from '../../src/lib/server/backup/dump';
+import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';
 
 /** npm run backup [-- FILE] */

@@ -1,8 +1,8 @@
 import { join } from 'node:path';
 import { sayDangling } from '../../src/lib/server/db/dangling-rows';
-import { dump } from '../../src/lib/server/db/dump';
+import { dump } from '../../src/lib/server/backup/dump';
 import { migrate } from '../../src/lib/server/db/migrate';
-import { backupFile } from '../../src/lib/server/db/backup-file';
+import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';
 
 await runTask(async () => {

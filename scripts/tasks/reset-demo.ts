@@ -1,10 +1,10 @@
 import { createConnection } from 'mysql2/promise';
 import { connect } from '../../src/lib/server/db/client';
 import { ensureDefaults } from '../../src/lib/server/db/defaults';
-import { dump } from '../../src/lib/server/db/dump';
+import { dump } from '../../src/lib/server/backup/dump';
 import { migrate } from '../../src/lib/server/db/migrate';
 import { seedDemo } from '../../src/lib/server/demo/seed';
-import { backupFile } from '../../src/lib/server/db/backup-file';
+import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';
 
 /** npm run reset-demo: keeps a dump of the demo as it was, then makes it anew. Refuses any instance but the demo. */

@@ -1,10 +1,10 @@
 import { createHmac } from 'node:crypto';
 import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
-import { backupFile } from './db/backup-file';
+import { backupFile } from './backup/backup-file';
 import { ensureDefaults } from './db/defaults';
 import { sayDangling } from './db/dangling-rows';
-import { dump } from './db/dump';
+import { dump } from './backup/dump';
 import { migrate } from './db/migrate';
 import { PassphraseCheck } from './http/passphrase';
 import { startLearning } from './priors/background';
