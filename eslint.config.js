@@ -164,7 +164,8 @@ export default defineConfig(
 			'src/lib/ui/bench/**',
 			'src/lib/ui/photos/send-photo.ts',
 			'src/lib/ui/diameter/gauge-upload.svelte.ts',
-			'src/lib/ui/diameter/live-log.svelte.ts'
+			'src/lib/ui/diameter/live-log.svelte.ts',
+			'src/lib/ui/backup/restoring.svelte.ts'
 		],
 		rules: {
 			'@typescript-eslint/no-restricted-imports': [

@@ -1,6 +1,7 @@
-import { resolve } from 'node:path';
+import { basename, resolve } from 'node:path';
 import { backupFile } from '../../src/lib/server/backup/backup-file';
-import { restore, type RestoreStep } from '../../src/lib/server/backup/restore';
+import { restore, type RestoreProgress, type RestoreStep } from '../../src/lib/server/backup/restore';
+import { writeRestoreStatus, type RestoreStatus } from '../../src/lib/server/backup/restore-status';
 import { sayDangling } from '../../src/lib/server/db/dangling-rows';
 import { runTask, taskConfig } from './task';
 
@@ -22,12 +23,43 @@ function saying(): (step: RestoreStep, part: number) => void {
 	};
 }
 
-/** npm run restore -- FILE */
+/** Tells the page that asked for it, through a file; at most a few times a second. */
+function toldTo(directory: string, id: string) {
+	let status: RestoreStatus = { id, state: 'running', step: 'reading', part: 0, kept: null, said: null, pid: process.pid, at: Date.now() };
+	let last = 0;
+	let written = Promise.resolve();
+	const tell = (changed: Partial<RestoreStatus>): Promise<void> => {
+		status = { ...status, ...changed };
+		const now = status;
+		written = written.then(() => writeRestoreStatus(directory, now));
+		return written;
+	};
+	const progress: RestoreProgress = (step, part) => {
+		if (step === status.step && Date.now() - last < 300) return;
+		last = Date.now();
+		void tell({ step, part });
+	};
+	return { tell, progress };
+}
+
+/** npm run restore -- FILE; from a page: restore.ts FILE --told-to DIRECTORY ID */
 await runTask(async () => {
-	const [, , file] = process.argv;
+	const [, , file, flag, directory = '', id = ''] = process.argv;
 	if (!file) throw new Error('say which backup: npm run restore -- FILE');
 	const config = taskConfig();
-	const { kept, dangling } = await restore(config.DATABASE_URL, resolve(file), backupFile(config, 'before-restore', Date.now()), saying());
-	console.log(`draught: restored from ${file}; ${kept === null ? 'there was no record before' : `what was there before is in ${kept}`}`);
-	for (const line of sayDangling(dangling)) console.warn(`draught: ${line}`);
+	const page = flag === '--told-to' ? toldTo(directory, id) : null;
+	const say = saying();
+	const keep = backupFile(config, 'before-restore', Date.now());
+	try {
+		const { kept, dangling } = await restore(config.DATABASE_URL, resolve(file), keep, (step, part) => {
+			say(step, part);
+			page?.progress(step, part);
+		});
+		await page?.tell({ state: 'done', kept: kept === null ? null : basename(kept) });
+		console.log(`draught: restored from ${file}; ${kept === null ? 'there was no record before' : `what was there before is in ${kept}`}`);
+		for (const line of sayDangling(dangling)) console.warn(`draught: ${line}`);
+	} catch (error) {
+		await page?.tell({ state: 'failed', said: error instanceof Error ? error.message : String(error) });
+		throw error;
+	}
 });

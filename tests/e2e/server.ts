@@ -10,6 +10,7 @@ import { freePort, throwAwayParent } from '../support/instance';
 /** A built server of its own, with its own port and database: a kill in one spec cannot disturb another. */
 export class TestServer {
 	#child: ChildProcess | null = null;
+	readonly #backups = join(throwAwayParent(), `draught-backups-${randomBytes(4).toString('hex')}`);
 
 	private constructor(
 		readonly port: number,
@@ -46,6 +47,8 @@ export class TestServer {
 				DRAUGHT_INSTANCE: 'test',
 				// What is learnt in the middle of a test would move its numbers.
 				DRAUGHT_LEARN_MINUTES: '0',
+				DRAUGHT_BACKUP_MINUTES: '0',
+				DRAUGHT_BACKUP_DIR: this.#backups,
 				BODY_SIZE_LIMIT: '16M',
 				SHUTDOWN_TIMEOUT: '1',
 				...env
@@ -90,6 +93,7 @@ export class TestServer {
 
 	async stop(): Promise<void> {
 		await this.kill('SIGTERM');
+		rmSync(this.#backups, { recursive: true, force: true });
 		if (this.instanceDir) {
 			execFileSync(resolve('scripts/mariadb.sh'), ['stop', this.instanceDir]);
 			rmSync(this.instanceDir, { recursive: true });

@@ -3,7 +3,14 @@ import type { AMENDED_KINDS, ARCHIVED_KINDS, NOTE_TARGETS } from '$lib/core/clos
 
 /** What an address can name and not find. */
 export type Addressed =
-	(typeof AMENDED_KINDS)[number] | (typeof ARCHIVED_KINDS)[number] | (typeof NOTE_TARGETS)[number] | 'piece' | 'page' | 'slice' | 'table';
+	| (typeof AMENDED_KINDS)[number]
+	| (typeof ARCHIVED_KINDS)[number]
+	| (typeof NOTE_TARGETS)[number]
+	| 'piece'
+	| 'page'
+	| 'slice'
+	| 'table'
+	| 'restore';
 
 /** Why a request as a whole was not carried out, with what its sentence needs. Sentences are in ui/words, by code. */
 export type ProblemParams = {
@@ -36,6 +43,7 @@ export type ProblemParams = {
 	tooManySlices: { most: number };
 	sliceReused: None;
 	sliceNotArrived: { slice: number; slices: number };
+	restoreGoingOn: None;
 	logTakenIn: None;
 	damagedLog: None;
 	damagedPiece: None;

@@ -85,6 +85,8 @@ type TypedRefusals = {
 	notAReference: { dimension: 'length' | 'mass' };
 	farFromReference: { most: number; unit: string };
 	future: None;
+	noSuchBackup: None;
+	keptOrFile: None;
 	wrongPassphrase: None;
 };
 

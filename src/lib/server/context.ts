@@ -7,15 +7,15 @@ import { sayDangling } from './db/dangling-rows';
 import { dump } from './backup/dump';
 import { migrate } from './db/migrate';
 import { PassphraseCheck } from './http/passphrase';
-import { startLearning } from './priors/background';
+import { repeatTask } from './background';
 
 /** What a running server has: one of each, made at start by hooks.server.ts. */
 export type ServerContext = Connection & {
 	config: Config;
-	serverId: string;
 	passphrase: PassphraseCheck | null;
 	sessionKey: string;
-	stopLearning: () => void;
+	/** Ends what runs now and then beside the server. */
+	stopTasks: () => void;
 };
 
 let context: ServerContext | null = null;
@@ -30,25 +30,27 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 	);
 	for (const line of sayDangling(dangling)) console.warn(`draught: ${line}`);
 	const connection = connect(config.DATABASE_URL);
-	const { serverId, sessionKey } = await ensureDefaults(connection.db, now);
+	const { sessionKey } = await ensureDefaults(connection.db, now);
 	const word = config.DRAUGHT_PASSPHRASE;
 	context = {
 		...connection,
 		config,
-		serverId,
 		passphrase: word === undefined ? null : new PassphraseCheck(word),
 		// Another passphrase ends all logins made under the one before.
 		sessionKey: createHmac('sha256', sessionKey)
 			.update(word ?? '')
 			.digest('hex'),
-		stopLearning: startLearning(config.DRAUGHT_LEARN_MINUTES, env)
+		stopTasks: both(
+			repeatTask('learn-priors', config.DRAUGHT_LEARN_MINUTES, env, 'nothing could be learnt from the record'),
+			repeatTask('keep-backup', config.DRAUGHT_BACKUP_MINUTES, env, 'no backup could be made')
+		)
 	};
 }
 
 export async function stopServer(): Promise<void> {
 	const ending = context;
 	context = null;
-	ending?.stopLearning();
+	ending?.stopTasks();
 	await ending?.pool.end();
 }
 
@@ -59,3 +61,8 @@ export function serverContext(): ServerContext {
 
 /** The database of the running server. */
 export const database = () => serverContext().db;
+
+const both =
+	(...work: (() => void)[]) =>
+	(): void =>
+		work.forEach((one) => one());

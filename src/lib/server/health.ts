@@ -1,15 +1,14 @@
-import { sql } from 'drizzle-orm';
 import { serverContext } from './context';
+import { serverIdOf } from './db/defaults';
 import { withRetry } from './db/errors';
 
 /** Whether this server can keep readings: it asks the database. */
-export async function health(): Promise<{ state: 'ok' | 'databaseAway'; instance: string; serverId: string }> {
-	const { db, config, serverId } = serverContext();
-	const named = { instance: config.DRAUGHT_INSTANCE, serverId };
+export async function health(): Promise<{ state: 'ok' | 'databaseAway'; instance: string; serverId: string | null }> {
+	const { db, config } = serverContext();
+	const named = { instance: config.DRAUGHT_INSTANCE };
 	try {
-		await withRetry(() => db.execute(sql`SELECT 1`));
-		return { state: 'ok', ...named };
+		return { state: 'ok', ...named, serverId: await withRetry(() => serverIdOf(db)) };
 	} catch {
-		return { state: 'databaseAway', ...named };
+		return { state: 'databaseAway', ...named, serverId: null };
 	}
 }

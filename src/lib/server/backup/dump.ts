@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGzip } from 'node:zlib';
 import { clientArguments, finished } from './programs';
 import { HEAD, MARK } from './read-backup';
+import { isAlive } from './restore-status';
 
 const OPTIONS = ['--single-transaction', '--hex-blob', '--skip-extended-insert', '--no-autocommit', '--default-character-set=utf8mb4'];
 
@@ -97,14 +98,5 @@ export async function clearParts(directory: string): Promise<void> {
 	for (const name of await readdir(directory).catch(() => [])) {
 		const [, pid] = /\.(\d+)\.part$/.exec(basename(name)) ?? [];
 		if (name.endsWith('.part') && (pid === undefined || !isAlive(Number(pid)))) await rm(join(directory, name), { force: true });
-	}
-}
-
-function isAlive(pid: number): boolean {
-	try {
-		process.kill(pid, 0);
-		return true;
-	} catch {
-		return false;
 	}
 }

@@ -32,11 +32,17 @@ export const STEP_PIECE = {
 	volumeMm3: 34_259
 };
 
+/** Which server this record is of. Asked anew each time: a restore puts another record in its place. */
+export async function serverIdOf(db: Database): Promise<string> {
+	const [row] = await db.select({ id: server.id }).from(server).limit(1);
+	return row?.id ?? '';
+}
+
 /**
  * What every database holds before the first trial: its own identity and the step piece.
- * @returns the server's id, by which browsers key what they still have to send, and what logins are sealed with
+ * @returns what logins are sealed with
  */
-export async function ensureDefaults(db: Database, now: number): Promise<{ serverId: string; sessionKey: Buffer }> {
+export async function ensureDefaults(db: Database, now: number): Promise<{ sessionKey: Buffer }> {
 	return await db.transaction(async (tx) => {
 		await tx
 			.insert(piece)
@@ -47,6 +53,6 @@ export async function ensureDefaults(db: Database, now: number): Promise<{ serve
 		const sessionKey = known?.sessionKey ?? randomBytes(32);
 		if (!known) await tx.insert(server).values({ id, createdAt: now, sessionKey });
 		else if (!known.sessionKey) await tx.update(server).set({ sessionKey }).where(eq(server.id, id));
-		return { serverId: id, sessionKey };
+		return { sessionKey };
 	});
 }

@@ -8,3 +8,10 @@ export function pathId(event: Pick<RequestEvent, 'params'>): string {
 	if (!parsed.success) throw notFound('page');
 	return parsed.data;
 }
+
+/** The `[k]` of a slice: which it is, counted from 0. */
+export function pathSlice(event: { params: object }): number {
+	const { k = '' } = event.params as { k?: string };
+	if (!/^\d{1,5}$/.test(k)) throw notFound('slice');
+	return Number(k);
+}

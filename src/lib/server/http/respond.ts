@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -121,6 +122,19 @@ export function showBytes(
 					'cache-control': name === undefined ? 'private, max-age=31536000, immutable' : 'no-store'
 				}
 			});
+		}, READ);
+}
+
+/** A route that hands out a file while it is being made; one that fails on the way breaks off, so that nobody takes it for a whole one. */
+export function showStream(load: (event: RequestEvent) => { stream: Readable; mediaType: string; name: string }) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(() => {
+			const { stream, mediaType, name } = load(event);
+			return Promise.resolve(
+				new Response(Readable.toWeb(stream) as ReadableStream, {
+					headers: { 'content-type': mediaType, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' }
+				})
+			);
 		}, READ);
 }
 

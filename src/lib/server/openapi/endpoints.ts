@@ -3,6 +3,7 @@ import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, not
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
+import { restoreBody } from '$lib/schemas/backup';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
 import { spoolFindings, trialFindings } from '$lib/schemas/finding';
 import { trainingBody } from '$lib/schemas/training';
@@ -106,6 +107,11 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),
 	post('csv-imports', csvImportBody, 'look at a CSV file, or take it: whole or not at all', LIMITS.list),
 	post('bundles', bundleImportBody, 'take in a trial bundle, whole or not at all', LIMITS.bundle),
+	put('restores/{id}/slices/{k}', 'one slice of at most a megabyte of a backup that is to be restored, counted from 0'),
+	post('restores', restoreBody, 'replace the record by a backup; what was there is kept as a backup first'),
+	get('restores/{id}', null, 'how far a restore is, and what became of it'),
+	get('backups', null, 'the backups that are kept on the server, and when one was last taken away'),
+	get('backup', null, 'the whole record, photographs too, as one compressed file that is made now'),
 	get('spools', null, 'recall: every spool ever seen', 'q'),
 	get('spools/{id}/findings', spoolFindings, 'all findings of one spool'),
 	get('spools/{id}/evidence', null, 'what was measured and noted of one spool at one station', 'station'),

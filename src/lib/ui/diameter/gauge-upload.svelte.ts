@@ -1,10 +1,8 @@
 import type { FieldError } from '$lib/schemas/field-error';
 import type { LogLayout } from '$lib/schemas/gauge-log';
+import { putSlices, slicesOf } from '../form/put-slices';
 import { hereAndNow, newId, send } from '../form/send';
 
-/** Under what a server takes that was started without any setting (512 kB). */
-const SLICE = 448 * 1024;
-const TRIES = 4;
 const isUnanswered = (status: number): boolean => status === 0 || status >= 500;
 
 type State = 'idle' | 'sending' | 'broken' | 'reading' | 'done' | 'refused' | 'cancelled';
@@ -31,7 +29,7 @@ export class GaugeUpload {
 		this.errors = [];
 		this.title = '';
 		this.state = 'sending';
-		const slices = Math.max(1, Math.ceil(file.size / SLICE));
+		const slices = slicesOf(file);
 		const { spoolId, instrumentId, layout } = given;
 		const key = `draught-log ${spoolId} ${file.name} ${file.size} ${file.lastModified} ${JSON.stringify(layout)}`;
 		const before = await this.#resume(key);
@@ -57,15 +55,12 @@ export class GaugeUpload {
 			}
 			this.#logId = id;
 		}
-		const there = new Set(before ?? []);
-		for (let k = 0; k < slices; k++) {
-			if (this.#stopped) return false;
-			this.share = k / slices;
-			if (there.has(k)) continue;
-			const kept = await this.#put(k, file.slice(k * SLICE, (k + 1) * SLICE));
-			if (!kept) return this.#stopped ? false : this.#break();
-		}
-		this.share = 1;
+		const sent = await putSlices(file, `/api/v1/logs/${this.#logId}/slices`, {
+			there: before ?? [],
+			stopped: () => this.#stopped,
+			progress: (share) => (this.share = share)
+		});
+		if (!sent) return this.#stopped ? false : this.#break();
 		this.state = 'reading';
 		const ended = await send('log-ends', { id: this.#endId, logId: this.#logId, outcome: 'commit' });
 		if (!ended.ok && isUnanswered(ended.status)) return this.#break();
@@ -120,20 +115,5 @@ export class GaugeUpload {
 		if (found.committed) return 'committed';
 		this.#logId = id;
 		return found.received;
-	}
-
-	async #put(k: number, slice: Blob): Promise<boolean> {
-		for (let attempt = 0; attempt < TRIES && !this.#stopped; attempt++) {
-			const response = await fetch(`/api/v1/logs/${this.#logId}/slices/${k}`, {
-				method: 'PUT',
-				headers: { 'content-type': 'application/octet-stream' },
-				body: slice
-			}).catch(() => null);
-			if (response?.ok) return true;
-			// A refusal does not change by trying again.
-			if (response && response.status < 500) return false;
-			await new Promise((resolve) => setTimeout(resolve, 300 * 2 ** attempt));
-		}
-		return false;
 	}
 }

@@ -103,7 +103,7 @@
 			{/if}
 			<ShellTimers />
 			<nav aria-label="More" class="mt-4 flex flex-col px-[18px] text-[0.93rem] md:mt-auto md:pt-6">
-				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop'], ['/pieces', 'Test pieces'], ['/handbook', 'Handbook'], ['/exchange', 'Import / export']] as const as [href, name] (href)}
+				{#each [['/spools', 'Every spool'], ['/trials', 'Trials'], ['/workshop', 'Workshop'], ['/pieces', 'Test pieces'], ['/handbook', 'Handbook'], ['/exchange', 'Import / export'], ['/backups', 'Backups']] as const as [href, name] (href)}
 					<a {href} class="py-[3px] text-muted hover:text-ink" aria-current={page.url.pathname === href ? 'page' : undefined}>{name}</a>
 				{/each}
 				<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => (keysOpen = true)}

@@ -150,6 +150,12 @@ export const HELP: Readonly<Record<string, Help>> = {
 		counts: 'None of it was measured here. Your own copy of an entry comes first.',
 		example: 'Give co-polyester an entry of its own.'
 	},
+	'/backups': {
+		purpose: 'Puts the whole record into one file, and back. Photographs go along.',
+		counts:
+			'Draught also makes a backup of its own every day that something was saved. It lies on this machine, so take one elsewhere now and then.',
+		example: 'Press Back up now and put the file on another disk.'
+	},
 	'/exchange': {
 		purpose: 'Brings tables in and takes trials out, as files.',
 		counts: 'A file with one wrong row brings nothing in, and says which row.',

@@ -62,3 +62,14 @@ export const grouped = (count: number): string => groupedFormat().format(count);
 export const day = (at: number): string => dayFormat().format(at);
 
 export const dayAndTime = (at: number): string => dayAndTimeFormat().format(at);
+
+const SIZES = ['B', 'kB', 'MB', 'GB'] as const;
+
+/**
+ * The size of a file.
+ * @example sizeOfFile(1_234_000) // '1.2 MB'
+ */
+export function sizeOfFile(bytes: number): string {
+	const power = Math.min(SIZES.length - 1, Math.floor(Math.log10(Math.max(1, bytes)) / 3));
+	return `${upTo(bytes / 1000 ** power, power === 0 ? 0 : 1)} ${SIZES[power]}`;
+}

@@ -19,7 +19,8 @@ const ADDRESSED: Record<Addressed, string> = {
 	piece: 'piece',
 	page: 'page',
 	slice: 'slice',
-	table: 'table'
+	table: 'table',
+	restore: 'restore'
 };
 
 /** Why a request was not carried out, by its code. */
@@ -49,9 +50,10 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	idInUse: () => 'This id is already in use. Nothing was stored.',
 	idReused: () => 'This id was already used for something else. Nothing was stored.',
 	runEnded: () => 'This run was already ended.',
-	tooManySlices: (p) => `This log may have ${p.most} slices.`,
+	tooManySlices: (p) => `This file may have ${p.most} slices.`,
 	sliceReused: () => 'This slice was sent before with other contents. Nothing was stored.',
 	sliceNotArrived: (p) => `Slice ${p.slice} of ${p.slices} has not arrived yet.`,
+	restoreGoingOn: () => 'A restore is going on already. Wait until it is over.',
 	logTakenIn: () => 'This log is already imported.',
 	damagedLog: () => 'This record is damaged: the samples of the log cannot be read.',
 	damagedPiece: () => 'This record is damaged: its sizes cannot be read.',

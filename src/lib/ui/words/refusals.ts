@@ -111,6 +111,8 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	notAReference: (p) => `must be a ${p.dimension}, such as ${p.dimension === 'mass' ? '100 g' : '1.700 mm'}`,
 	farFromReference: (p) => `is over ${p.most} ${p.unit} from the reference`,
 	future: () => 'is in the future',
+	noSuchBackup: () => 'there is no such backup here',
+	keptOrFile: () => 'must be a backup that is kept here, or a file that was sent',
 	wrongPassphrase: () => 'is not the one',
 
 	noSpoolToMeasure: () => 'there is no spool to measure',

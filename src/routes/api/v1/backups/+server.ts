@@ -1,0 +1,5 @@
+import { backupState } from '$lib/server/backup/state';
+import { serverContext } from '$lib/server/context';
+import { show } from '$lib/server/http/respond';
+
+export const GET = show(() => backupState(serverContext().config));

@@ -1,0 +1,5 @@
+import { backupState } from '$lib/server/backup/state';
+import { serverContext } from '$lib/server/context';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => await backupState(serverContext().config);
