@@ -1,5 +1,4 @@
-import { database, serverContext } from '$lib/server/context';
-import { serverIdOf } from '$lib/server/db/defaults';
+import { database, serverContext, serverId } from '$lib/server/context';
 import { runningRuns } from '$lib/server/drying/runs';
 import type { LayoutServerLoad } from './$types';
 
@@ -8,6 +7,6 @@ export const load: LayoutServerLoad = async (event) => {
 	const { config, passphrase } = serverContext();
 	// Before the login nothing is told, not even which server this is.
 	if (!event.locals.entered) return { drying: { now: Date.now(), runs: [] }, serverId: '', instance: '', locked: true, loggedIn: false };
-	const [runs, serverId] = await Promise.all([runningRuns(database()), serverIdOf(database())]);
-	return { drying: { now: Date.now(), runs }, serverId, instance: config.DRAUGHT_INSTANCE, locked: false, loggedIn: passphrase !== null };
+	const [runs, id] = await Promise.all([runningRuns(database()), serverId()]);
+	return { drying: { now: Date.now(), runs }, serverId: id, instance: config.DRAUGHT_INSTANCE, locked: false, loggedIn: passphrase !== null };
 };

@@ -1,10 +1,13 @@
 import { redirect } from '@sveltejs/kit';
 import { database } from '$lib/server/context';
-import { listTrials } from '$lib/server/trials/load';
+import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
 import type { PageServerLoad } from './$types';
 
 /** The home is the sheet of the newest trial; without one, the place to put the first question. */
 export const load: PageServerLoad = async () => {
 	const [newest] = await listTrials(database());
-	redirect(307, newest ? `/trials/${newest.id}` : '/trials/new');
+	if (!newest) redirect(307, '/trials/new');
+	// One that cannot be read says so in the list, beside those that can.
+	const readable = await ofReadable(() => loadTrial(database(), newest.id));
+	redirect(307, readable ? `/trials/${newest.id}` : '/trials');
 };

@@ -61,4 +61,4 @@ export const benchCode = z
 	.string()
 	.trim()
 	.toUpperCase()
-	.regex(/^[A-Z]{2}[1-9]$/, { error: saying('notABenchCode') });
+	.regex(/^[A-Z]{2,3}[1-9]$/, { error: saying('notABenchCode') });

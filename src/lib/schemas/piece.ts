@@ -42,7 +42,7 @@ export const pieceFileQuery = z.object({
 	format: z.enum(['stl', '3mf']).default('3mf'),
 	code: z
 		.string()
-		.regex(/^[A-Z]{2}[0-9]{1,3}$/, { error: saying('notABenchCode') })
+		.regex(/^[A-Z]{2,3}[0-9]{1,3}$/, { error: saying('notABenchCode') })
 		.or(z.literal(''))
 		.default('')
 });

@@ -119,7 +119,6 @@ type TogetherRefusals = {
 	notOfPrint: None;
 	notOfTrial: None;
 	notInHandbook: None;
-	noRules: None;
 	idReused: None;
 	nothingOddSaid: None;
 	noSpoolsInRun: None;

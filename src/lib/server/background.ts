@@ -6,7 +6,7 @@ const LOW_PRIORITY = 10;
 const MINUTE_MS = 60_000;
 
 /** What a program of ours needs to know of the environment; the passphrase is nobody's but the web server's. */
-export function withoutPassphrase(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
+function withoutPassphrase(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
 	const { DRAUGHT_PASSPHRASE: _, ...rest } = env;
 	return rest;
 }

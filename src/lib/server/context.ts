@@ -2,7 +2,7 @@ import { createHmac } from 'node:crypto';
 import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
 import { backupFile } from './backup/backup-file';
-import { ensureDefaults } from './db/defaults';
+import { ensureDefaults, serverIdOf } from './db/defaults';
 import { sayDangling } from './db/dangling-rows';
 import { dump } from './backup/dump';
 import { migrate } from './db/migrate';
@@ -58,6 +58,9 @@ export function serverContext(): ServerContext {
 	if (!context) throw new Error('the server has not started');
 	return context;
 }
+
+/** Which server this record is of. */
+export const serverId = (): Promise<string> => serverIdOf(database());
 
 /** The database of the running server. */
 export const database = () => serverContext().db;

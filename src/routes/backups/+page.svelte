@@ -30,7 +30,7 @@
 		</p>
 		<Button href="/api/v1/backup" download>Back up now</Button>
 		<p class="small">
-			One compressed file with everything, photographs too. Keep it on another disk or machine: a backup beside the record is lost with it.
+			One compressed file with everything, photographs too. Copy it to another disk or machine: a backup beside the record is lost with it.
 		</p>
 		<p class="small">
 			{#if data.daily}Draught also makes one every day that something was saved, and keeps seven days, eight weeks and twelve months of

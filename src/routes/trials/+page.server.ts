@@ -1,6 +1,6 @@
 import { database } from '$lib/server/context';
 import { pickOf } from '$lib/server/trials/findings';
-import { listTrials, loadTrial } from '$lib/server/trials/load';
+import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
 import { nextStep } from '$lib/server/trials/next-step';
 import { pickSentence } from '$lib/ui/pick/pick-sentence';
 import { stationHref } from '$lib/ui/sheet/station-href';
@@ -12,7 +12,8 @@ const STANDING = 6;
 export const load: PageServerLoad = async () => {
 	const trials = await listTrials(database());
 	const shown = trials.filter((t) => !t.archived).slice(0, STANDING);
-	return { trials, standing: Object.fromEntries(await Promise.all(shown.map(async ({ id }) => [id, await standingOf(id)] as const))) };
+	const standing = await Promise.all(shown.map(async ({ id }) => [id, await ofReadable(() => standingOf(id))] as const));
+	return { trials, standing: Object.fromEntries(standing) };
 };
 
 /** What is done next in a trial, and whom it would pick today. */

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Archive from '$lib/ui/form/Archive.svelte';
+	import MissedIcon from '$lib/ui/form/MissedIcon.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import { day, plural } from '$lib/ui/words/numbers';
 	import type { PageProps } from './$types';
@@ -28,7 +29,11 @@
 					>
 					{#if trial.question}<p class="small">{trial.question}</p>{/if}
 				</div>
-				{#if stands}
+				{#if stands === null}
+					<p class="min-w-0 flex-1 basis-72">
+						<MissedIcon /> Damaged: its rules or weights cannot be read. Restore a backup, or import the trial again.
+					</p>
+				{:else if stands}
 					<div class="min-w-0 flex-1 basis-72">
 						<p>
 							{#if stands.next}Next: {stands.next.words} <a class="link" href={stands.next.href}>Do it</a>

@@ -18,5 +18,8 @@ const DECLARED = {
 
 export type ReadingQuantityId = keyof typeof DECLARED;
 
-/** The same by any text: what comes in may be no quantity at all. */
-export const READING_QUANTITIES: Readonly<Record<string, ReadingQuantity>> = DECLARED;
+/** The same by any text: what comes in may be no quantity at all, nor the name of what every object has (`constructor`). */
+export const READING_QUANTITIES: Readonly<Record<string, ReadingQuantity>> = Object.assign(
+	Object.create(null) as Record<string, ReadingQuantity>,
+	DECLARED
+);

@@ -8,8 +8,7 @@ type Where = Pick<Config, 'DRAUGHT_BACKUP_DIR' | 'DRAUGHT_INSTANCE'>;
 export const backupDirectory = (config: Where): string => config.DRAUGHT_BACKUP_DIR ?? join(tmpdir(), 'draught-backups');
 
 /** Why a backup was made: asked for, by the clock, or before something that changes much. */
-export const BACKUP_KINDS = ['backup', 'daily', 'before-restore', 'before-migration', 'before-reset'] as const;
-export type BackupKind = (typeof BACKUP_KINDS)[number];
+export type BackupKind = 'backup' | 'daily' | 'before-restore' | 'before-migration' | 'before-reset';
 
 /** The name of a backup: which instance it is of, why it was made and when. */
 export function backupName(config: Where, kind: BackupKind, at: number): string {

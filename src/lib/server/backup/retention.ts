@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 
 /** How many days, weeks and months back one backup each is kept. */
-export const KEPT = { day: 7, week: 8, month: 12 } as const;
+const KEPT = { day: 7, week: 8, month: 12 } as const;
 
 /**
  * Which backups are kept: the newest of each of the last seven days, eight weeks and twelve months that have one. Days without a backup

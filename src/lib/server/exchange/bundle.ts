@@ -184,12 +184,13 @@ async function fingerprint(tables: Bundle['tables']): Promise<Record<string, str
 async function freeCodes(tx: Transaction, rows: Row[]): Promise<{ spools: Row[]; renamed: { from: string; to: string }[] }> {
 	const here = await tx.select({ id: spool.id, code: spool.benchCode }).from(spool);
 	const owner = new Map(here.map((s) => [s.code, s.id]));
+	const isHere = new Set(here.map((s) => s.id));
 	const used = new Set([...owner.keys(), ...rows.map((r) => String(r.benchCode))]);
 	const renamed: { from: string; to: string }[] = [];
 	const spools = rows.map((row) => {
 		const code = String(row.benchCode);
 		const by = owner.get(code);
-		if (by === undefined || by === row.id || here.some((s) => s.id === row.id)) return row;
+		if (by === undefined || by === row.id || isHere.has(String(row.id))) return row;
 		const free = proposeBenchCode(used);
 		if (!free) return row;
 		used.add(free);

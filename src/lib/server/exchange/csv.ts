@@ -6,8 +6,12 @@ import type { Column } from './column';
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
 export type FileRow = { row: number; values: Record<string, unknown> };
 
-/** Spreadsheets run what begins like this; an apostrophe in front makes it text. */
-const FORMULA = /^[=+\-@\t\r]/;
+/**
+ * Spreadsheets run what begins like this; an apostrophe in front makes it text. One that stood there already gets another, so that the
+ * one that was put in front is the one that is taken away.
+ */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const ESCAPED = /^'+[=+\-@\t\r]/;
 
 /** Rows as CSV with the columns' names as header. */
 export function writeCsv(columns: readonly Column[], rows: readonly Record<string, unknown>[]): string {
@@ -60,7 +64,7 @@ export async function readCsv(
 	return { rows, errors };
 }
 
-const YES: Record<string, boolean> = { yes: true, true: true, '1': true, no: false, false: false, '0': false };
+const YES = new Map(Object.entries({ yes: true, true: true, '1': true, no: false, false: false, '0': false }));
 
 function readCell(cell: string, { kind }: Column): unknown {
 	const text = kind === 'text' ? cell : cell.trim();
@@ -72,7 +76,7 @@ function readCell(cell: string, { kind }: Column): unknown {
 			return Number.isFinite(value) ? value : text;
 		}
 		case 'yesNo':
-			return YES[text.toLowerCase()] ?? text;
+			return YES.get(text.toLowerCase()) ?? text;
 		case 'json':
 			try {
 				return JSON.parse(text) as unknown;
@@ -80,7 +84,7 @@ function readCell(cell: string, { kind }: Column): unknown {
 				return text;
 			}
 		case 'text':
-			return text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text;
+			return ESCAPED.test(text) ? text.slice(1) : text;
 		default:
 			return text;
 	}

@@ -7,12 +7,15 @@ type Row = Record<string, unknown>;
 
 /** Tables and columns that no version wrote and no finding read. */
 const GONE_TABLES: readonly string[] = ['testers', 'places'];
-const GONE_COLUMNS: Record<string, readonly string[]> = { events: ['placeId', 'endedAt'], readings: ['eventId'] };
+const GONE_COLUMNS = new Map<string, readonly string[]>([
+	['events', ['placeId', 'endedAt']],
+	['readings', ['eventId']]
+]);
 
 const isEmpty = (value: unknown): boolean => value === null || value === undefined || value === '';
 
 /** The names of columns that a table of an earlier version had and this one does not. */
-export const goneColumns = (table: string): readonly string[] => GONE_COLUMNS[table] ?? [];
+export const goneColumns = (table: string): readonly string[] => GONE_COLUMNS.get(table) ?? [];
 
 /**
  * The tables of a bundle by the names of today.

@@ -3,7 +3,7 @@ import type { Database } from '../db/client';
 import { trial, trialPriorSet, verdict } from '../db/schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { firstPlaceOf } from '../trials/findings';
-import { loadTrial } from '../trials/load';
+import { loadTrial, ofReadable } from '../trials/load';
 import { newestPriors } from './load';
 
 /**
@@ -21,8 +21,8 @@ export async function adoptPriors(db: Database, now: number): Promise<{ adopted:
 	let adopted = 0;
 	let changed = 0;
 	for (const { id } of open) {
-		const whole = await loadTrial(db, id);
-		if (whole.basis.priors.id === set.id) continue;
+		const whole = await ofReadable(() => loadTrial(db, id));
+		if (!whole || whole.basis.priors.id === set.id) continue;
 		const before = firstPlaceOf(whole, now);
 		const after = firstPlaceOf({ ...whole, basis: { ...whole.basis, priors: set } }, now);
 		const turned = before !== after && before !== null && after !== null;

@@ -29,7 +29,7 @@ import { notFound } from '../problem';
 import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../priors/load';
 import { currentHouseSpool } from '../trials/house';
-import { loadTrial } from '../trials/load';
+import { loadTrial, ofReadable } from '../trials/load';
 import { listWorkshop } from '../workshop/workshop';
 import { loadParts, type PartInService } from '../use-log/use-log';
 
@@ -86,8 +86,11 @@ const PLAIN_PROTOCOL = {
 
 /** A spool that is in a trial is looked at as there, so that every page says the same of it. */
 async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[]): Promise<Basis | null> {
-	const [newest] = trials;
-	return newest ? (await loadTrial(db, newest.id)).basis : null;
+	for (const { id } of trials) {
+		const whole = await ofReadable(() => loadTrial(db, id));
+		if (whole) return whole.basis;
+	}
+	return null;
 }
 
 /** What spools outside any trial are looked at by. */

@@ -16,7 +16,7 @@ import { trial, trialSpool, verdict } from '../db/schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { loadEvidence } from '../evidence/load';
 import { REMEMBERING_STATIONS } from '../evidence/stations';
-import { loadTrial } from '../trials/load';
+import { loadTrial, ofReadable } from '../trials/load';
 import { basisOutsideTrials } from './load';
 import { readRecall, type RecallQuery } from './recall-query';
 import { searchSpools, type SpoolListing } from './search';
@@ -105,7 +105,8 @@ async function toldOf(db: Reader, ids: string[], now: number): Promise<Map<strin
 	const told = new Map<string, Pick<Recalled, 'marks' | 'finished'>>();
 	for (const [trialId, of] of group(ids, (id) => newest.get(id) ?? null)) {
 		const spools = await loadEvidence(db, of);
-		const basis = trialId === null ? await basisOutsideTrials(db, spools) : (await loadTrial(db, trialId)).basis;
+		const whole = trialId === null ? null : await ofReadable(() => loadTrial(db, trialId));
+		const basis = whole?.basis ?? (await basisOutsideTrials(db, spools));
 		const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS, now });
 		candidates.forEach(({ spoolId, findings }, i) =>
 			told.set(spoolId, {

@@ -10,7 +10,7 @@ import { trial, trialSpool } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { isArchived, withFacts } from '../facts/facts';
 import { asOwnMeasure } from '../own/measure';
-import { notFound } from '../problem';
+import { notFound, Problem } from '../problem';
 import { abilitiesOf, basisOf } from './basis-of';
 import { housesBeside } from './house';
 import { saidOfTrial, type TrialVerdict } from './said';
@@ -122,6 +122,16 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 		verdicts: verdicts.filter((v) => !v.archived),
 		withdrawn: verdicts.filter((v) => v.archived)
 	};
+}
+
+/** What one of many trials is loaded for; null where its own record cannot be read, which is told at that trial and stops nothing else. */
+export async function ofReadable<T>(load: () => Promise<T>): Promise<T | null> {
+	try {
+		return await load();
+	} catch (cause) {
+		if (cause instanceof Problem && cause.said.code === 'damagedTrial') return null;
+		throw cause;
+	}
 }
 
 export type TrialListing = Pick<TrialHead, 'id' | 'name' | 'question' | 'createdAt' | 'blind' | 'preset' | 'currency'> & {

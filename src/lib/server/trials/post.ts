@@ -15,7 +15,6 @@ import type {
 	trialSpoolBody
 } from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../db/client';
-import { STEP_PIECE } from '../db/defaults';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
 import { amendFacts } from '../facts/facts';
 import { joinTrial } from '../intake/add-spool';
@@ -23,6 +22,7 @@ import { newestPriors } from '../priors/load';
 import { refuseField } from '../problem';
 import { currentHouseSpool } from './house';
 import { loadTrial } from './load';
+import { PLAIN_RULES, rulesOfNone, weightsOfNone } from './plain-rules';
 import { writeOnce } from '../write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
@@ -44,6 +44,7 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 		const like = body.likeId ? await rulesLike(tx, body.likeId) : null;
 		await tx.insert(protocol).values({
 			...PLAIN_RULES,
+			pieceIds: [...PLAIN_RULES.pieceIds],
 			printerId: await latestPrinter(tx),
 			...like?.rules,
 			...(body.conditionPolicy ? { conditionPolicy: body.conditionPolicy } : {}),
@@ -63,28 +64,17 @@ export async function postTrial(db: Database, body: z.output<typeof trialBody>, 
 	});
 }
 
-/** What a new trial begins with. */
-const PLAIN_RULES: Omit<typeof protocol.$inferInsert, 'id' | 'trialId' | 'version' | 'createdAt'> = {
-	settingsPolicy: 'label',
-	conditionPolicy: 'asReceived',
-	valueRule: 'cheapestOfBest',
-	mainPieceId: STEP_PIECE.id,
-	pieceIds: [STEP_PIECE.id],
-	repeats: 1,
-	diameterPlaces: 5,
-	diameterDirections: 2
-};
-
 /** Pieces, rules, importance and measures of another trial, as its newest versions have them. */
 async function rulesLike(tx: Transaction, likeId: string) {
-	const [[rules], [weights]] = await Promise.all([
+	const [[like], [rules], [weights]] = await Promise.all([
+		tx.select().from(trial).where(eq(trial.id, likeId)),
 		tx.select().from(protocol).where(eq(protocol.trialId, likeId)).orderBy(desc(protocol.version)).limit(1),
 		tx.select().from(criteria).where(eq(criteria.trialId, likeId)).orderBy(desc(criteria.version)).limit(1)
 	]);
-	if (!rules || !weights) throw refuseField('likeId', 'unknownId', { what: 'trial' });
+	if (!like) throw refuseField('likeId', 'unknownId', { what: 'trial' });
 	const { basis } = await loadTrial(tx, likeId);
 	const ownMeasureIds = basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
-	return { rules: { ...rules, ownMeasureIds }, items: weights.items };
+	return { rules: { ...(rules ?? rulesOfNone(like)), ownMeasureIds }, items: (weights ?? weightsOfNone(like)).items };
 }
 
 async function latestPrinter(tx: Reader): Promise<string | null> {
@@ -136,8 +126,7 @@ export async function postTrialSpool(db: Database, body: z.output<typeof trialSp
 export async function postProtocol(db: Database, body: z.output<typeof protocolBody>, now: number): Answer<{ version: number }> {
 	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		const [newest] = await tx.select().from(protocol).where(eq(protocol.trialId, body.trialId)).orderBy(desc(protocol.version)).limit(1);
-		if (!newest) throw refuseField('trialId', 'noRules');
+		const newest = await newestRules(tx, body.trialId);
 		const pieceIds = body.pieceIds ?? newest.pieceIds ?? [newest.mainPieceId];
 		await checkPieces(tx, pieceIds);
 		if (body.printerId) await checkPrinter(tx, body.printerId);
@@ -147,6 +136,15 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 			.values({ ...newest, ...body, version, pieceIds, mainPieceId: pieceIds[0] ?? newest.mainPieceId, createdAt: now });
 		return { version };
 	});
+}
+
+/** The newest rules of a trial; those a new one begins with where it came in by file without any. */
+async function newestRules(tx: Transaction, trialId: string): Promise<typeof protocol.$inferSelect> {
+	const [newest] = await tx.select().from(protocol).where(eq(protocol.trialId, trialId)).orderBy(desc(protocol.version)).limit(1);
+	if (newest) return newest;
+	const [of] = await tx.select().from(trial).where(eq(trial.id, trialId));
+	if (!of) throw refuseField('trialId', 'unknownId', { what: 'trial' });
+	return rulesOfNone(of);
 }
 
 async function checkPrinter(tx: Reader, printerId: string): Promise<void> {

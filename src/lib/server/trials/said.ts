@@ -20,6 +20,7 @@ import { isArchived, withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
 import { loadPieces } from '../pieces/load';
 import { problem } from '../problem';
+import { rulesOfNone, weightsOfNone } from './plain-rules';
 import { lastTurn, priorsOfTrial } from '../priors/load';
 
 type SaidOfTrial = NonNullable<Awaited<ReturnType<typeof readSaid>>>;
@@ -105,11 +106,15 @@ async function readSaid(db: Reader, trialId: string) {
 		priorsOfTrial(db, trialId)
 	]);
 	if (!head) return null;
-	// The newest version that can be read is in force.
-	const rules = allRules.find((r) => isValidRow('protocols', r.protocol));
-	const weights = allWeights.find((w) => isValidRow('criteria', w));
+	// The newest version that can be read is in force; one that came in by file without any has those it would begin with.
+	const rules =
+		allRules.length === 0 ? { protocol: rulesOfNone(head), printer: null } : allRules.find((r) => isValidRow('protocols', r.protocol));
+	const weights = allWeights.length === 0 ? weightsOfNone(head) : allWeights.find((w) => isValidRow('criteria', w));
 	if (!rules || !weights) throw problem(422, 'damagedTrial');
-	const damaged = [...(rules === allRules[0] ? [] : ['rules' as const]), ...(weights === allWeights[0] ? [] : ['weights' as const])];
+	const damaged = [
+		...(rules === (allRules[0] ?? rules) ? [] : ['rules' as const]),
+		...(weights === (allWeights[0] ?? weights) ? [] : ['weights' as const])
+	];
 	const [printerNow] = rules.printer ? await withFacts(db, 'printer', [rules.printer]) : [];
 	return { head, rules, weights, damaged, printerNow: printerNow ?? null, measures, members, verdicts, turned, handbook, pieces, priors };
 }

@@ -1,5 +1,5 @@
 /** Under what a server takes that was started without any setting (512 kB). */
-export const SLICE = 448 * 1024;
+const SLICE = 448 * 1024;
 const TRIES = 4;
 
 /**

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/context';
-import { listTrials, loadTrial } from '$lib/server/trials/load';
+import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
+import { problemWords } from '$lib/ui/words/problems';
 import type { PageServerLoad } from './$types';
 
 /** `like`: the trial whose rules the new one takes over. */
@@ -11,6 +12,8 @@ export const load: PageServerLoad = async ({ url }) => {
 	const like = trials.find((t) => t.id === likeId);
 	if (!like) error(404, 'There is no such trial.');
 	const { id, name, preset, currency } = like;
-	const { conditionPolicy } = (await loadTrial(database(), id)).basis;
+	const whole = await ofReadable(() => loadTrial(database(), id));
+	if (!whole) error(422, problemWords({ code: 'damagedTrial', params: {} }));
+	const { conditionPolicy } = whole.basis;
 	return { isFirst: false, like: { id, name, preset, currency, conditionPolicy } };
 };
