@@ -8,5 +8,11 @@ export const load: LayoutServerLoad = async (event) => {
 	// Before the login nothing is told, not even which server this is.
 	if (!event.locals.entered) return { drying: { now: Date.now(), runs: [] }, serverId: '', instance: '', locked: true, loggedIn: false };
 	const [runs, id] = await Promise.all([runningRuns(database()), serverId()]);
-	return { drying: { now: Date.now(), runs }, serverId: id, instance: config.DRAUGHT_INSTANCE, locked: false, loggedIn: passphrase !== null };
+	return {
+		drying: { now: Date.now(), runs },
+		serverId: id,
+		instance: config.DRAUGHT_INSTANCE,
+		locked: false,
+		loggedIn: passphrase !== null
+	};
 };

@@ -10,7 +10,7 @@ const metre = z
 	.max(100_000);
 
 export const amendmentBody = z
-	.object({
+	.strictObject({
 		id,
 		targetKind: z.enum([...AMENDED_KINDS, ...AMENDED_FACTS]).describe('facts of a spool, product, trial or printer are only undone here'),
 		targetId: id,
@@ -21,7 +21,7 @@ export const amendmentBody = z
 		instrumentId: id.optional().describe('the instrument a reading was really taken with'),
 		accepted: z.boolean().default(false),
 		range: z
-			.object({ fromM: metre, toM: metre })
+			.strictObject({ fromM: metre, toM: metre })
 			.refine((r) => r.toM > r.fromM, { error: saying('endBeforeStart'), path: ['toM'] })
 			.optional()
 			.describe('part of a log to leave out; all of it without one'),
@@ -38,7 +38,7 @@ export const amendmentBody = z
 	.refine((a) => a.action !== 'undo' || a.undoesId !== undefined, { error: saying('undoneMissing'), path: ['undoesId'] });
 export type AmendmentBody = z.output<typeof amendmentBody>;
 
-export const noteBody = z.object({
+export const noteBody = z.strictObject({
 	id,
 	targetKind: z.enum(NOTE_TARGETS),
 	targetId: id,
@@ -47,7 +47,7 @@ export const noteBody = z.object({
 	zone
 });
 
-export const instrumentBody = z.object({
+export const instrumentBody = z.strictObject({
 	id,
 	name: requiredWords(),
 	measures: z.enum(INSTRUMENT_QUANTITIES).default('length'),
@@ -58,7 +58,7 @@ export const instrumentBody = z.object({
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */
-export const instrumentCheckBody = z.object({
+export const instrumentCheckBody = z.strictObject({
 	id,
 	instrumentId: id,
 	reference: requiredWords(40).describe('size or mass of the pin, block or weight, as typed'),
@@ -72,7 +72,7 @@ export const instrumentCheckBody = z.object({
 });
 
 /** A gauge study: every rater reads every place equally often. */
-export const gaugeStudyBody = z.object({
+export const gaugeStudyBody = z.strictObject({
 	id,
 	instrumentId: id,
 	raters: z
@@ -81,7 +81,7 @@ export const gaugeStudyBody = z.object({
 		.max(6, { error: saying('tooManyEntries', { most: 6 }) }),
 	readings: z
 		.array(
-			z.object({
+			z.strictObject({
 				place: z.int().min(0).max(19),
 				rater: z.int().min(0).max(5),
 				typed: typed.refine((text) => text !== '', { error: saying('valueMissing') })

@@ -6,7 +6,7 @@ import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type Wo
 import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 
-export const settings = z.object({
+export const settings = z.strictObject({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
 	bedC: z.number().min(0).max(200).nullable().default(null),
 	fanPct: z.number().min(0).max(100).nullable().default(null),
@@ -29,7 +29,7 @@ type MarkShape = {
 };
 
 /** The marks taken with an attempt in one go; each becomes a reading of its own. */
-const marks = z.object({
+const marks = z.strictObject({
 	...Object.fromEntries(
 		markEntries()
 			.filter((entry) => entry.asked !== 'photo')
@@ -53,7 +53,7 @@ const outcomeFields = {
 };
 
 export const attemptBody = z
-	.object({
+	.strictObject({
 		id,
 		spoolId: id,
 		pieceId: id.optional().describe("the trial's piece if not given"),
@@ -101,7 +101,7 @@ export type AttemptInput = z.input<typeof attemptBody>;
 
 /** What a correction of an attempt may supersede. */
 export const attemptReplacement = z
-	.object({
+	.strictObject({
 		...outcomeFields,
 		outcome: outcomeFields.outcome.optional(),
 		pieceId: id,
@@ -132,7 +132,7 @@ export const nozzle = requiredWords().refine(
 	{ error: saying('notANozzle') }
 );
 
-export const printerBody = z.object({
+export const printerBody = z.strictObject({
 	id,
 	name: requiredWords(),
 	nozzle,
@@ -140,4 +140,4 @@ export const printerBody = z.object({
 });
 
 /** What a printer can do, said later. */
-export const printerFactsBody = z.object({ id, printerId: id, ...abilities });
+export const printerFactsBody = z.strictObject({ id, printerId: id, ...abilities });

@@ -10,7 +10,7 @@ export const MOST_BACKUP_SLICES = 20_000;
 
 /** Replaces the record by a backup: one of those kept here by its name, or a file that has arrived in slices under this id. */
 export const restoreBody = z
-	.object({
+	.strictObject({
 		id,
 		kept: keptName.optional().describe('a backup that is kept on the server'),
 		slices: z.int().min(1).max(MOST_BACKUP_SLICES).optional().describe('how many slices of a file were sent under this id before')

@@ -57,6 +57,12 @@ export const typed = words(40);
 
 export const colourHex = z.string().regex(/^#[0-9a-fA-F]{6}$/, { error: saying('notAColour') });
 
+/** The changed fields as they stood on the sender's form: where somebody else changed one since, 409 with both values. */
+export const seen = z
+	.record(z.string().max(40), z.unknown())
+	.optional()
+	.describe('changed fields as the sender saw them; one that was changed since is answered with 409 and both values');
+
 export const benchCode = z
 	.string()
 	.trim()

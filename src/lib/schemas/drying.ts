@@ -3,14 +3,14 @@ import { DRYING_OUTCOMES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, typed, zone } from './common';
 
-export const dryerBody = z.object({
+export const dryerBody = z.strictObject({
 	id,
 	name: requiredWords(),
 	setPointLow: typed.optional().describe('lowest set-point, such as 40 C'),
 	setPointHigh: typed.optional().describe('highest set-point, such as 70 C')
 });
 
-export const dryingRunBody = z.object({
+export const dryingRunBody = z.strictObject({
 	id,
 	dryerId: id,
 	spoolIds: z
@@ -27,7 +27,7 @@ export const dryingRunBody = z.object({
 export type DryingRunBody = z.output<typeof dryingRunBody>;
 
 /** When a run really was, or how hot; what is left out stays. */
-export const dryingFactsBody = z.object({
+export const dryingFactsBody = z.strictObject({
 	id,
 	runId: id,
 	setPoint: requiredWords(40).optional().describe('such as 50 C'),
@@ -37,4 +37,4 @@ export const dryingFactsBody = z.object({
 });
 
 /** `void`: the run did not dry anything (it never got warm, the wrong spools were in it). */
-export const dryingEndBody = z.object({ id, runId: id, outcome: z.enum(DRYING_OUTCOMES), at: instant, zone });
+export const dryingEndBody = z.strictObject({ id, runId: id, outcome: z.enum(DRYING_OUTCOMES), at: instant, zone });

@@ -4,7 +4,7 @@ import { id, instant, words, zone } from './common';
 import { saying } from './field-error';
 
 /** Something that happened to a spool and that no other entry tells: a tester says it. */
-export const eventBody = z.object({
+export const eventBody = z.strictObject({
 	id,
 	spoolId: id,
 	kind: z.enum(SAID_EVENTS, { error: saying('oneOf', { allowed: SAID_EVENTS.join(', ') }) }),

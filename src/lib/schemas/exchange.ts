@@ -4,7 +4,7 @@ import { CORE_VERSION } from '$lib/core/version';
 import { id, zone } from './common';
 
 /** One table as CSV text. Without `apply` it is only looked at: what it would bring, and what is wrong in which row. */
-export const csvImportBody = z.object({
+export const csvImportBody = z.strictObject({
 	id,
 	table: z.string().min(1).max(40),
 	text: z.string().min(1, { error: saying('fileEmpty') }),
@@ -35,7 +35,7 @@ const isListOfRows = (value: unknown): boolean =>
 	Array.isArray(value) && value.length <= 200_000 && value.every((row) => typeof row === 'object' && row !== null && !Array.isArray(row));
 
 /** A trial with all its evidence as one document. */
-export const bundle = z.object({
+export const bundle = z.strictObject({
 	format: z.literal('draught-trial', { error: saying('notABundle') }),
 	formatVersion: z
 		.int()
@@ -49,4 +49,4 @@ export const bundle = z.object({
 });
 export type Bundle = z.output<typeof bundle>;
 
-export const bundleImportBody = z.object({ id, bundle });
+export const bundleImportBody = z.strictObject({ id, bundle });

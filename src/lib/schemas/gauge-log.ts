@@ -5,7 +5,7 @@ import { id, instant, requiredWords, zone } from './common';
 const column = z.int().min(0).max(50);
 
 /** Where in the file a gauge's samples stand. Columns count from 0. */
-const logLayout = z.object({
+const logLayout = z.strictObject({
 	headerRows: z.int().min(0).max(20),
 	delimiter: z.enum([',', ';', '\t', ' ']),
 	decimal: z.enum(['.', ',']),
@@ -13,15 +13,15 @@ const logLayout = z.object({
 	along: column,
 	across: column.nullable(),
 	place: z.discriminatedUnion('kind', [
-		z.object({
+		z.strictObject({
 			kind: z.literal('step'),
 			stepM: z
 				.number({ error: saying('notANumber') })
 				.gt(0)
 				.max(10)
 		}),
-		z.object({ kind: z.literal('position'), column, perMetre: z.number().gt(0).max(1e6) }),
-		z.object({
+		z.strictObject({ kind: z.literal('position'), column, perMetre: z.number().gt(0).max(1e6) }),
+		z.strictObject({
 			kind: z.literal('time'),
 			column,
 			perSecond: z.number().gt(0).max(1e9),
@@ -38,7 +38,7 @@ export type LogLayout = z.output<typeof logLayout>;
 export const MOST_SLICES = 600;
 
 export const logBody = z
-	.object({
+	.strictObject({
 		id,
 		spoolId: id,
 		instrumentId: id.optional(),
@@ -56,7 +56,7 @@ export const logBody = z
 	.refine((b) => b.layout.across !== b.layout.along, { error: saying('sameColumn'), path: ['layout', 'across'] });
 
 /** Ends what was arriving: taken whole, or given up and forgotten. */
-export const logEndBody = z.object({
+export const logEndBody = z.strictObject({
 	id,
 	logId: id,
 	outcome: z.enum(['commit', 'cancel']),

@@ -4,7 +4,7 @@ import { id, requiredWords, words } from './common';
 
 const figure = (low: number, high: number) =>
 	z
-		.object({
+		.strictObject({
 			low: z
 				.number({ error: saying('notANumber') })
 				.min(low, { error: saying('atLeast', { least: low, unit: '' }) })
@@ -18,13 +18,14 @@ const figure = (low: number, high: number) =>
 		.refine((f) => f.high >= f.low, { error: saying('highBelowLow'), path: ['high'] })
 		.nullable();
 
-export const materialFigures = z.object({
+export const materialFigures = z.strictObject({
 	material: requiredWords(40),
 	dryingC: figure(20, 200),
 	dryingH: figure(0.1, 200),
 	// Copies of earlier versions do not say.
-	dryForH: figure(0.1, 100_000).default(null),
-	softeningC: figure(-50, 400),
+	dryForH: figure(0.1, 20_000).default(null),
+	// Softer than a warm hand would not stay on its spool.
+	softeningC: figure(30, 400),
 	densityGcm3: figure(0.3, 10),
 	hotEndC: figure(100, 500),
 	hardenedNozzle: z.boolean().nullable(),
@@ -35,7 +36,7 @@ export const materialFigures = z.object({
 
 /** A workshop's own copy of one material; `figures: null` takes it back. */
 export const handbookBody = z
-	.object({ id, material: requiredWords(40), figures: materialFigures.nullable() })
+	.strictObject({ id, material: requiredWords(40), figures: materialFigures.nullable() })
 	.refine((b) => b.figures === null || b.figures.material === b.material, {
 		error: saying('otherMaterial'),
 		path: ['figures', 'material']

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { MARK_IDS } from '$lib/core/pieces/types';
 import { id, requiredWords } from './common';
 
-export const pieceMark = z.object({
+export const pieceMark = z.strictObject({
 	mark: z.enum(MARK_IDS),
 	steps: z
 		.array(z.number().min(0).max(1000))
@@ -14,7 +14,7 @@ export const pieceMark = z.object({
 
 /** A piece that is made from sizes, or a model of the tester's own with what can be looked at on it. */
 export const pieceBody = z
-	.object({
+	.strictObject({
 		id,
 		name: requiredWords(),
 		kind: z.string().max(24).optional().describe('one of our own pieces; left out for a model of your own'),

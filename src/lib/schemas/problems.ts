@@ -44,6 +44,7 @@ export type ProblemParams = {
 	sliceReused: None;
 	sliceNotArrived: { slice: number; slices: number };
 	restoreGoingOn: None;
+	changedMeanwhile: None;
 	logTakenIn: None;
 	damagedLog: None;
 	damagedPiece: None;

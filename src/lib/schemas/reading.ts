@@ -31,7 +31,7 @@ export const readingContextCells = {
 
 type PlainField = { [F in keyof ReadingContext]: (typeof READING_CONTEXT)[F] extends 'plain' ? F : never }[keyof ReadingContext];
 
-export const readingBody = z.object({
+export const readingBody = z.strictObject({
 	id,
 	spoolId: id,
 	quantity: z.enum(Object.keys(READING_QUANTITIES) as [string, ...string[]]),
@@ -39,7 +39,7 @@ export const readingBody = z.object({
 	accepted: z.boolean().default(false).describe('the sender was asked about an unlikely value and means it'),
 	...readingContext,
 	photo: z
-		.object({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: saying('fourCorners') }) })
+		.strictObject({ id, corners: z.array(z.tuple([pixel, pixel])).length(4, { error: saying('fourCorners') }) })
 		.optional()
 		.describe('for what was measured on a photograph: which, and the corners of the gap in its points'),
 	roomTemperatureC: z.number().min(-40).max(80).optional(),

@@ -86,6 +86,8 @@ type TypedRefusals = {
 	farFromReference: { most: number; unit: string };
 	future: None;
 	noSuchBackup: None;
+	twoDryers: None;
+	changedMeanwhile: { now: string; yours: string };
 	keptOrFile: None;
 	wrongPassphrase: None;
 };

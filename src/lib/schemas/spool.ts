@@ -3,7 +3,7 @@ import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/cl
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/intake/station';
 import { CURRENCIES } from '$lib/core/units/money';
-import { benchCode, colourHex, id, instant, requiredWords, typed, words, zone } from './common';
+import { benchCode, colourHex, id, instant, requiredWords, seen, typed, words, zone } from './common';
 
 const claimFields = {
 	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
@@ -36,7 +36,7 @@ const unboxed = {
 };
 
 /** What intake asks: material, price, net mass and label temperature; everything else may come later. */
-export const intakeBody = z.object({
+export const intakeBody = z.strictObject({
 	id,
 	trialId: id.optional(),
 	role: z.enum(TRIAL_ROLES).default('candidate'),
@@ -72,7 +72,7 @@ export type IntakeBody = z.output<typeof intakeBody>;
 export type IntakeInput = z.input<typeof intakeBody>;
 
 /** Several spools from a spreadsheet, taken whole or not at all. */
-export const intakeListBody = z.object({
+export const intakeListBody = z.strictObject({
 	id,
 	trialId: id.optional(),
 	rows: z
@@ -82,7 +82,7 @@ export const intakeListBody = z.object({
 });
 
 export const unboxingBody = z
-	.object({
+	.strictObject({
 		id,
 		spoolId: id,
 		...unboxed,
@@ -91,7 +91,7 @@ export const unboxingBody = z
 	})
 	.refine((b) => b.nothingOdd || b.good || Object.keys(b.odd ?? {}).length > 0, { error: saying('nothingOddSaid'), path: ['odd'] });
 
-export const filamentBody = z.object({
+export const filamentBody = z.strictObject({
 	id,
 	maker: requiredWords(),
 	name: requiredWords(),
@@ -100,7 +100,7 @@ export const filamentBody = z.object({
 	...claimFields
 });
 
-export const spoolBody = z.object({
+export const spoolBody = z.strictObject({
 	id,
 	filamentId: id,
 	benchCode: benchCode.optional(),
@@ -114,7 +114,7 @@ export const spoolBody = z.object({
 	zone
 });
 
-export const quoteBody = z.object({
+export const quoteBody = z.strictObject({
 	id,
 	filamentId: id,
 	spoolId: id.optional().describe('joins the quote to this spool as what was paid'),
@@ -125,7 +125,7 @@ export const quoteBody = z.object({
 });
 
 /** What a reel is called by, put right: what is left out stays. Maker, product, material and net mass are those of all reels of the product. */
-export const productFactsBody = z.object({
+export const productFactsBody = z.strictObject({
 	id,
 	spoolId: id,
 	maker: words().optional(),
@@ -133,20 +133,23 @@ export const productFactsBody = z.object({
 	material: requiredWords(40).optional(),
 	benchCode: benchCode.optional(),
 	netMass: typed.optional(),
-	reason: words(300).refine((text) => text !== '', { error: saying('reasonMissing') })
+	reason: words(300).refine((text) => text !== '', { error: saying('reasonMissing') }),
+	seen
 });
 
 /** Facts of a spool that may be completed later; each change is an amendment. */
-export const spoolFactsBody = z.object({
+export const spoolFactsBody = z.strictObject({
 	id,
 	spoolId: id,
 	colourName: words().optional(),
 	colourHex: colourHex.optional(),
 	obtained: obtained.optional(),
+	reelMaterial: z.enum(REEL_MATERIALS).optional().describe('what the spool body is made of'),
 	lot: words().optional(),
 	tare: typed.optional(),
 	grossMass: typed.optional(),
 	...claimFields,
+	seen,
 	at: instant,
 	zone
 });

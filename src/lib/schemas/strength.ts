@@ -4,7 +4,7 @@ import { id, instant, requiredWords, words, zone } from './common';
 import { saying } from './field-error';
 
 /** One thing that is loaded; what happens to it follows as readings that name it. */
-export const specimenBody = z.object({
+export const specimenBody = z.strictObject({
 	id,
 	spoolId: id,
 	shape: requiredWords(60).describe('such as hook, bar, bracket'),

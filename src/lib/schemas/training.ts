@@ -5,7 +5,7 @@ import { TRAINING_LENGTH } from '$lib/core/prints/trainer/training';
 import { id, instant, requiredWords, zone } from './common';
 
 /** One run of the trainer; what was shown follows from the seed. */
-export const trainingBody = z.object({
+export const trainingBody = z.strictObject({
 	id,
 	scorer: requiredWords(60),
 	subject: z.enum(TRAINER_SUBJECTS),

@@ -15,11 +15,11 @@ import {
 import { z } from 'zod';
 import { isKnownQuantity } from '$lib/core/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/units/money';
-import { id, instant, requiredWords, words, zone } from './common';
+import { id, instant, requiredWords, seen, words, zone } from './common';
 
 const preset = z.enum(USE_PRESETS);
 
-export const trialBody = z.object({
+export const trialBody = z.strictObject({
 	id,
 	name: requiredWords(),
 	question: words(2000).optional(),
@@ -32,7 +32,7 @@ export const trialBody = z.object({
 });
 export type TrialInput = z.input<typeof trialBody>;
 
-const criterion = z.object({
+const criterion = z.strictObject({
 	quantity: z
 		.string()
 		.max(60)
@@ -41,7 +41,7 @@ const criterion = z.object({
 		.number()
 		.min(0, { error: saying('atLeast', { least: 0, unit: '' }) })
 		.max(10, { error: saying('atMost', { most: 10, unit: '' }) }),
-	gate: z.object({ op: z.enum(GATE_OPERATORS), limit: z.number() }).nullable()
+	gate: z.strictObject({ op: z.enum(GATE_OPERATORS), limit: z.number().min(-1e9).max(1e9) }).nullable()
 });
 
 export const criteriaItems = z
@@ -49,7 +49,7 @@ export const criteriaItems = z
 	.max(60)
 	.refine((items) => new Set(items.map((i) => i.quantity)).size === items.length, { error: saying('criterionTwice') });
 
-export const criteriaBody = z.object({ id, trialId: id, items: criteriaItems });
+export const criteriaBody = z.strictObject({ id, trialId: id, items: criteriaItems, seen });
 
 const rules = {
 	settingsPolicy: z.enum(SETTINGS_POLICIES),
@@ -82,29 +82,30 @@ const rules = {
 };
 
 /** The rules of a trial, whole: what a file brings is held against the same figures as what a form sends. */
-export const protocolRules = z.object(rules);
+export const protocolRules = z.strictObject(rules);
 
 /** A change of rules: what is left out stays as the newest version has it. */
-export const protocolBody = z.object({ id, trialId: id, ...protocolRules.partial().shape });
+export const protocolBody = z.strictObject({ id, trialId: id, ...protocolRules.partial().shape, seen });
 
 /** A trial's name and question, said better later; what is left out stays. */
-export const trialFactsBody = z.object({
+export const trialFactsBody = z.strictObject({
 	id,
 	trialId: id,
 	name: requiredWords().optional(),
 	question: words(2000).optional().describe('empty takes it away'),
 	currency: z.enum(CURRENCIES).optional(),
-	reason: words(300).default('said later')
+	reason: words(300).default('said later'),
+	seen
 });
 
 /** Takes a spool out of a trial; what was measured of it stays with the spool. */
-export const trialLeaveBody = z.object({ id, trialId: id, spoolId: id });
+export const trialLeaveBody = z.strictObject({ id, trialId: id, spoolId: id });
 
-export const blindBody = z.object({ id, trialId: id, blind: z.boolean() });
+export const blindBody = z.strictObject({ id, trialId: id, blind: z.boolean() });
 
-export const trialSpoolBody = z.object({ id, trialId: id, spoolId: id, role: z.enum(TRIAL_ROLES).default('candidate') });
+export const trialSpoolBody = z.strictObject({ id, trialId: id, spoolId: id, role: z.enum(TRIAL_ROLES).default('candidate') });
 
-export const houseSpoolBody = z.object({ id, spoolId: id });
+export const houseSpoolBody = z.strictObject({ id, spoolId: id });
 
 /** Words of a tester's own measure, from the worst to the best. */
 export const ownWords = z
@@ -114,14 +115,22 @@ export const ownWords = z
 	.refine((list) => new Set(list.map((w) => w.toLowerCase())).size === list.length, { error: saying('wordTwice') });
 
 export const ownMeasureBody = z
-	.object({
+	.strictObject({
 		id,
 		trialId: id,
 		name: requiredWords(60),
 		unit: words(16).default(''),
 		direction: z.enum(DIRECTIONS).default('more'),
-		low: z.number({ error: saying('notANumber') }).optional(),
-		high: z.number({ error: saying('notANumber') }).optional(),
+		low: z
+			.number({ error: saying('notANumber') })
+			.min(-1e9)
+			.max(1e9)
+			.optional(),
+		high: z
+			.number({ error: saying('notANumber') })
+			.min(-1e9)
+			.max(1e9)
+			.optional(),
 		words: ownWords.optional().describe('from the worst to the best, in place of unit, direction and scale'),
 		family: z.enum(FAMILIES).exclude(['cost']).optional().describe('what it tells of')
 	})
@@ -134,7 +143,7 @@ export const ownMeasureBody = z
 	});
 
 export const verdictBody = z
-	.object({
+	.strictObject({
 		id,
 		trialId: id,
 		spoolId: id,

@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
 
 /** A part put into service. */
-export const partBody = z.object({ id, spoolId: id, name: requiredWords(), place: words().optional(), at: instant, zone });
+export const partBody = z.strictObject({ id, spoolId: id, name: requiredWords(), place: words().optional(), at: instant, zone });
 
 /** How it was found on a day. */
-export const partStateBody = z.object({
+export const partStateBody = z.strictObject({
 	id,
 	partId: id,
 	state: z.enum(PART_STATES, { error: saying('oneOf', { allowed: PART_STATES.join(', ') }) }),

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { asc, eq, inArray } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { DRYING_OUTCOMES } from '$lib/core/closed-lists';
@@ -6,7 +6,7 @@ import { dryerBody, type dryingEndBody, type DryingRunBody } from '$lib/schemas/
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Database, Transaction } from '../db/client';
-import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
+import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, spool } from '../db/schema';
 import type { DryingDetail } from '../evidence/load-events';
 import { problem, refuse, refuseField } from '../problem';
 import { raiseRevision } from '../write/revisions';
@@ -48,6 +48,8 @@ export async function postDryingRun(
 	now: number
 ): Kept<{ id: string; startedAt: number; plannedEndAt: number; setPointC: number }> {
 	return await writeOnce(db, { id: body.id, kind: 'dryingRun', body, now }, async (tx) => {
+		// Held before it is looked where they are: a spool is in one dryer, however quickly two are started.
+		await tx.select({ id: spool.id }).from(spool).where(inArray(spool.id, body.spoolIds)).orderBy(asc(spool.id)).for('update');
 		const { run: checked, errors } = await checkRun(tx, body, now);
 		const { setPointC, minutes, startedAt, endedAt } = checked;
 		if (errors.length > 0 || setPointC === null || minutes === null) throw refuse(errors);

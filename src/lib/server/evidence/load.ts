@@ -136,7 +136,14 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
 			const amended: Amendment[] = amendments.get(s.id) ?? [];
 			const facts = applyAmendments(
-				{ id: s.id, colourName: s.colourName, colourHex: s.colourHex, obtained: s.obtained, lot: l?.code ?? null },
+				{
+					id: s.id,
+					colourName: s.colourName,
+					colourHex: s.colourHex,
+					obtained: s.obtained,
+					reelMaterial: s.reelMaterial,
+					lot: l?.code ?? null
+				},
 				amended
 			);
 			const blind = hidden.has(s.id);
@@ -149,7 +156,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 					maker: blind ? null : m.name,
 					filament: blind ? null : f.name,
 					material: f.material,
-					reelMaterial: s.reelMaterial,
+					reelMaterial: facts.reelMaterial,
 					lot: facts.lot,
 					obtained: blind ? null : facts.obtained,
 					revision: s.revision

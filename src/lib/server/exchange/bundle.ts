@@ -16,7 +16,8 @@ import { writeOnce } from '../write/write-once';
 import { columnsOf, toWire } from './column';
 import { letOthersIn, turns } from '../http/let-others-in';
 import { canonical } from '../write/canonical';
-import { brokenLogs } from './check-together';
+import { brokenLogs, checkTogether } from './check-together';
+import type { Checked } from './checked';
 import { tablesOfToday } from './earlier-formats';
 import { raiseAll, importRows, type Aliases } from './import-rows';
 import { RECORD_TABLES, type RecordTable } from './tables';
@@ -37,6 +38,7 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	if (!found.get('trials')?.length) throw notFound('trial');
 	for (const name of ['trial-spools', 'protocols', 'criteria', 'trial-prior-sets', 'own-measures', 'verdicts'])
 		await take(name, { trialId: [trialId] });
+	const left = new Set((found.get('trial-spools') ?? []).flatMap((row) => (row.leftAt === null ? [] : [String(row.spoolId)])));
 	// A spool that left the trial is nobody's business there, nor what was decided about it, nor that it once stood first.
 	found.set(
 		'trial-spools',
@@ -47,7 +49,9 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	const spoolIds = idsOf('trial-spools', 'spoolId');
 	found.set(
 		'verdicts',
-		(found.get('verdicts') ?? []).filter((row) => spoolIds.includes(String(row.spoolId)))
+		(found.get('verdicts') ?? [])
+			.filter((row) => spoolIds.includes(String(row.spoolId)))
+			.map((row) => ({ ...row, snapshot: without(row.snapshot, left) }))
 	);
 	found.set(
 		'trial-prior-sets',
@@ -96,6 +100,20 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	};
 }
 
+/** Frozen findings without those of spools that have left since: whatever tells of one of them stays behind. */
+function without(value: unknown, ids: ReadonlySet<string>): unknown {
+	const tells = (v: unknown): boolean =>
+		typeof v === 'string'
+			? ids.has(v)
+			: Array.isArray(v)
+				? v.some(isId)
+				: v !== null && typeof v === 'object' && Object.values(v).some(isId);
+	const isId = (v: unknown): boolean => typeof v === 'string' && ids.has(v);
+	if (Array.isArray(value)) return value.filter((v) => !tells(v)).map((v) => without(v, ids));
+	if (value === null || typeof value !== 'object') return isId(value) ? null : value;
+	return Object.fromEntries(Object.entries(value).flatMap(([name, v]) => (ids.has(name) ? [] : [[name, without(v, ids)]])));
+}
+
 /** Own measures belong to a trial: those of other trials bring that trial's name, rules and weights, but none of its spools. */
 async function withOtherTrials(db: Reader, found: Map<string, Row[]>, measures: string[]): Promise<void> {
 	const of = (name: string) => RECORD_TABLES.find((t) => t.name === name) as RecordTable;
@@ -139,6 +157,7 @@ export async function importBundle(
 		const errors: FieldError[] = [];
 		let fresh = 0;
 		let known = 0;
+		const brought: { table: RecordTable; rows: readonly Checked[] }[] = [];
 		for (const table of RECORD_TABLES) {
 			const rows = table.name === 'spools' ? spools : (tables[table.name] ?? []);
 			if (rows.length === 0) continue;
@@ -147,14 +166,18 @@ export async function importBundle(
 				table,
 				rows.map((values, i) => ({ row: i, values })),
 				aliases,
-				now
+				now,
+				{ together: false }
 			);
+			brought.push({ table, rows: taken.freshRows ?? [] });
 			fresh += taken.fresh;
 			known += taken.known;
-			errors.push(...taken.errors.map((e) => errorAt(`bundle.tables.${table.name}.${e.path.replace(/^rows\./, '')}`, e)));
+			errors.push(...inTable(table, taken.errors));
 			// Later tables point into this one: their errors would only be echoes.
 			if (errors.length > 0) throw refuse(errors.slice(0, 100));
 		}
+		for (const { table, rows } of brought) errors.push(...inTable(table, await checkTogether(tx, table, rows, { stored: true, now })));
+		if (errors.length > 0) throw refuse(errors.slice(0, 100));
 		const broken = await brokenLogs(
 			tx,
 			(tables.logs ?? []).map((row) => String(row.id))
@@ -164,6 +187,10 @@ export async function importBundle(
 		return { trialId, fresh, known, renamed };
 	});
 }
+
+/** Errors of a table's rows, by where they stand in the bundle. */
+const inTable = (table: RecordTable, errors: readonly FieldError[]): FieldError[] =>
+	errors.map((e) => errorAt(`bundle.tables.${table.name}.${e.path.replace(/^rows\./, '')}`, e));
 
 /** What tells one bundle from another, worked out bit by bit: the whole of it at once would hold up everybody else. */
 async function fingerprint(tables: Bundle['tables']): Promise<Record<string, string>> {

@@ -1,4 +1,4 @@
-import { AMENDED_FACTS, BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+import { AMENDED_FACTS, BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES, REEL_MATERIALS } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { settings } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
@@ -130,6 +130,7 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		colourName: words().optional(),
 		colourHex: colourHex.optional(),
 		obtained: z.enum(OBTAINED).optional(),
+		reelMaterial: z.enum(REEL_MATERIALS).optional(),
 		lot: words().optional(),
 		benchCode: benchCode.optional(),
 		codeWas: benchCode.optional(),

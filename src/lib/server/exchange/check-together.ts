@@ -1,9 +1,10 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { orderFaults, hasOrder } from '$lib/core/prints/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { chunksFault, type StoredAxis } from '../diameter/samples';
 import type { Transaction } from '../db/client';
-import { reading, series, seriesChunk } from '../db/schema';
+import { dryingRun, dryingRunEnd, dryingRunSpool, series, seriesChunk } from '../db/schema';
+import { standingMasses } from '../intake/masses';
 import { orderError, orderFaultsOf } from '../prints/check-order';
 import type { Checked } from './checked';
 import type { RecordTable } from './tables';
@@ -16,9 +17,10 @@ export async function checkTogether(
 	tx: Transaction,
 	table: RecordTable,
 	rows: readonly Checked[],
-	{ stored }: { stored: boolean }
+	{ stored, now }: { stored: boolean; now: number }
 ): Promise<FieldError[]> {
-	if (table.name === 'readings') return [...(await marksInOrder(tx, rows, stored)), ...(await grossAboveTare(tx, rows))];
+	if (table.name === 'readings') return [...(await marksInOrder(tx, rows, stored)), ...(await grossAboveTare(tx, rows, stored))];
+	if (table.name === 'drying-run-spools' && stored) return await inOneDryer(tx, rows, now);
 	if (table.name === 'log-chunks' && stored) return await wholeLogs(tx, rows);
 	return [];
 }
@@ -55,26 +57,22 @@ function groups(rows: readonly Checked[]) {
 }
 
 /** Every gross mass holds the tare as it was last weighed before, and the other way round, as at the bench. */
-async function grossAboveTare(tx: Transaction, rows: readonly Checked[]): Promise<FieldError[]> {
+async function grossAboveTare(tx: Transaction, rows: readonly Checked[], stored: boolean): Promise<FieldError[]> {
 	const masses = ['grossMass', 'tareMass'];
 	const weighed = rows.filter(({ values }) => masses.includes(text(values.quantity)));
 	if (weighed.length === 0) return [];
 	const spoolIds = [...new Set(weighed.map(({ values }) => text(values.spoolId)))];
-	const here = await tx
-		.select({ id: reading.id, spoolId: reading.spoolId, quantity: reading.quantity, value: reading.value, at: reading.takenAt })
-		.from(reading)
-		.where(and(inArray(reading.spoolId, spoolIds), inArray(reading.quantity, masses)));
+	const here = await standingMasses(tx, spoolIds);
 	const mine = new Map(weighed.map(({ row, values }) => [text(values.id), row]));
-	const all = [
-		...here.filter((r) => !mine.has(r.id)),
-		...weighed.map(({ values }) => ({
-			id: text(values.id),
-			spoolId: text(values.spoolId),
-			quantity: text(values.quantity),
-			value: values.value as number | null,
-			at: Date.parse(text(values.takenAt))
-		}))
-	].sort((a, b) => a.at - b.at);
+	const ofFile = weighed.map(({ values }) => ({
+		id: text(values.id),
+		spoolId: text(values.spoolId),
+		quantity: text(values.quantity),
+		value: values.value as number | null,
+		at: Date.parse(text(values.takenAt))
+	}));
+	// Once they are stored, what is here holds them too, as their corrections leave them.
+	const all = (stored ? here : [...here.filter((r) => !mine.has(r.id)), ...ofFile]).sort((a, b) => a.at - b.at);
 	const last = new Map<string, { grossMass?: number; tareMass?: number }>();
 	return all.flatMap((r) => {
 		if (r.value === null) return [];
@@ -86,6 +84,24 @@ async function grossAboveTare(tx: Transaction, rows: readonly Checked[]): Promis
 		if (row === undefined || gross === undefined || tare === undefined || gross > tare) return [];
 		return [fieldError(`rows.${row}.typedText`, 'grossBelowTare', { grossG: gross, tareG: tare })];
 	});
+}
+
+/** A spool is in one dryer at a time: of the runs that go on, a file brings none beside another. */
+async function inOneDryer(tx: Transaction, rows: readonly Checked[], now: number): Promise<FieldError[]> {
+	const spoolIds = [...new Set(rows.map(({ values }) => text(values.spoolId)))];
+	if (spoolIds.length === 0) return [];
+	const going = await tx
+		.select({ spoolId: dryingRunSpool.spoolId, runId: dryingRun.id })
+		.from(dryingRunSpool)
+		.innerJoin(dryingRun, eq(dryingRun.id, dryingRunSpool.runId))
+		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRun.id))
+		.where(and(inArray(dryingRunSpool.spoolId, spoolIds), isNull(dryingRunEnd.runId), gt(dryingRun.plannedEndAt, now)));
+	return rows
+		.filter(({ values }) => {
+			const runs = going.filter((g) => g.spoolId === values.spoolId);
+			return runs.length > 1 && runs.some((g) => g.runId === values.runId);
+		})
+		.map(({ row }) => fieldError(`rows.${row}.spoolId`, 'twoDryers'));
 }
 
 async function wholeLogs(tx: Transaction, rows: readonly Checked[]): Promise<FieldError[]> {

@@ -17,7 +17,7 @@ import type { LocalTime } from './local-time';
 import { OWNER_TABLES, recordTable, referencesIn, TARGET_TABLES, type RecordTable } from './tables';
 import { firstEntered, settleProducts } from '../facts/product';
 
-export type Imported = { fresh: number; known: number; errors: FieldError[] };
+export type Imported = { fresh: number; known: number; errors: FieldError[]; freshRows?: readonly Checked[] };
 
 /** Ids of a file that stand for something already here under another id (a maker of the same name). */
 export type Aliases = Map<string, string>;
@@ -37,7 +37,7 @@ export async function importRows(
 	rows: readonly FileRow[],
 	aliases: Aliases,
 	now: number,
-	{ previewOnly = false, local }: { previewOnly?: boolean; local?: LocalTime } = {}
+	{ previewOnly = false, local, together = true }: { previewOnly?: boolean; local?: LocalTime; together?: boolean } = {}
 ): Promise<Imported> {
 	const columns = columnsOf(table.table);
 	const schema = rowSchema(table, columns);
@@ -67,7 +67,7 @@ export async function importRows(
 	const { fresh, known, clashes } = await partByKnown(tx, table, { columns, schema }, checked, aliases);
 	errors.push(...clashes);
 	if (errors.length > 0) return { fresh: fresh.length, known, errors: errors.sort((a, b) => rowOf(a) - rowOf(b)).slice(0, MOST_ERRORS) };
-	if (previewOnly) return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: false }) };
+	if (previewOnly) return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: false, now }) };
 	for (let i = 0; i < fresh.length; i += CHUNK)
 		await tx.insert(table.table).values(fresh.slice(i, i + CHUNK).map((r) => fromWire(columns, r.values)));
 	// A product that was corrected elsewhere is corrected here too.
@@ -77,7 +77,9 @@ export async function importRows(
 			[...new Set(fresh.flatMap(({ values: v }) => (v.targetKind === 'filament' ? [String(v.targetId)] : [])))],
 			now
 		);
-	return { fresh: fresh.length, known, errors: await checkTogether(tx, table, fresh, { stored: true }) };
+	// Of a bundle it is asked once all of it is here: what corrects a row comes in after it.
+	const errorsTogether = together ? await checkTogether(tx, table, fresh, { stored: true, now }) : [];
+	return { fresh: fresh.length, known, errors: errorsTogether, freshRows: fresh };
 }
 
 const rowOf = (error: FieldError): number => Number(error.path.split('.')[1] ?? 0);

@@ -61,6 +61,22 @@ const bore = z
 	.min(1)
 	.max(6);
 const currency = oneWordOf(CURRENCIES);
+/** What an instrument of a bench shows or is wrong by, in mm or g: between a dust grain and the heaviest spool. */
+const shown = positive.min(1e-6).max(50_000);
+const strayed = finite.min(0).max(1000);
+
+/** What is kept beside an event: of a drying its run, of others what the tester said. */
+const eventDetail = z
+	.strictObject({
+		runId: z.uuid({ error: saying('notAUuid') }),
+		startedAt: z.int().min(0),
+		setPointC: finite.min(20).max(500),
+		portion: words(30),
+		humidityPct: share,
+		hours: positive.max(10_000),
+		saidWith: z.uuid({ error: saying('notAUuid') })
+	})
+	.partial();
 
 /** Every table of the record, each after those it points into. Photographs are files of their own and come later. */
 export const RECORD_TABLES: readonly RecordTable[] = [
@@ -76,7 +92,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'claims',
 		table: db.claim,
 		about: 'what maker or shop states about a filament',
-		rules: { quantity: oneWordOf(CLAIM_QUANTITIES), value: positive }
+		rules: { quantity: oneWordOf(CLAIM_QUANTITIES), value: positive.max(1000) }
 	},
 	{
 		name: 'lots',
@@ -103,7 +119,13 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'quotes',
 		table: db.quote,
 		about: 'prices seen, for the whole order',
-		rules: { priceMinor: minor, shippingMinor: minor, currency, quantity: whole, netMassG: positive },
+		rules: {
+			priceMinor: minor.max(1e9),
+			shippingMinor: minor.max(1e9),
+			currency,
+			quantity: whole.max(1000),
+			netMassG: positive.max(50_000)
+		},
 		reveals: true
 	},
 	{
@@ -116,18 +138,22 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'instruments',
 		table: db.instrument,
 		about: 'calipers and scales',
-		rules: { name, resolution: positive, errorLimit: positive }
+		rules: { name, resolution: shown.max(1000), errorLimit: shown.max(1000) }
 	},
 	{
 		name: 'instrument-checks',
 		table: db.instrumentCheck,
 		about: 'checks of an instrument against a known size',
 		rules: {
-			reference: positive,
-			referenceLimit: z.number({ error: saying('notANumber') }).min(0, { error: saying('negative') }),
-			readings: z.array(z.object(listedReading)).min(1).max(100),
-			repeatability: finite.min(0),
-			n: whole
+			reference: shown,
+			referenceLimit: z
+				.number({ error: saying('notANumber') })
+				.min(0, { error: saying('negative') })
+				.max(1000),
+			bias: finite.min(-1000).max(1000),
+			readings: z.array(z.strictObject(listedReading)).min(1).max(100),
+			repeatability: strayed,
+			n: whole.max(100)
 		}
 	},
 	{
@@ -137,7 +163,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: {
 			raters: z.array(requiredWords(60)).min(1).max(6),
 			readings: z
-				.array(z.object({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), ...listedReading }))
+				.array(z.strictObject({ place: z.int().min(0).max(19), rater: z.int().min(0).max(5), ...listedReading }))
 				.min(4)
 				.max(600)
 		}
@@ -180,12 +206,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			name,
 			version: whole,
 			kind: oneWordOf(PIECE_KINDS.map((k) => k.id)),
-			params: z.record(z.string().max(40), finite),
+			params: z.record(z.string().max(40), finite.min(-1e6).max(1e6)),
 			marks: z.array(pieceMark).max(MARK_IDS.length),
 			overhangStepDeg: positive.max(90),
 			bridgeStepMm: positive.max(500),
 			gramsG: positive.max(10_000),
-			volumeMm3: positive,
+			volumeMm3: positive.max(1e9),
 			fileHash: sha256
 		}
 	},
@@ -218,7 +244,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.criteria,
 		about: 'weights and gates of a trial, a version a row',
 		unique: ['trialId', 'version'],
-		rules: { version: whole, items: criteriaItems, costReference: positive }
+		rules: { version: whole, items: criteriaItems, costReference: positive.max(1e7) }
 	},
 	{
 		name: 'prior-sets',
@@ -235,7 +261,13 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'own-measures',
 		table: db.ownMeasure,
 		about: 'measures a tester defined',
-		rules: { name: requiredWords(60), unit: words(16), words: ownWords }
+		rules: {
+			name: requiredWords(60),
+			unit: words(16),
+			words: ownWords,
+			scaleLow: finite.min(-1e9).max(1e9),
+			scaleHigh: finite.min(-1e9).max(1e9)
+		}
 	},
 	{
 		name: 'drying-runs',
@@ -265,7 +297,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		table: db.event,
 		about: 'what happened to a spool',
 		rules: {
-			detail: z.record(z.string(), z.unknown())
+			detail: eventDetail
 		}
 	},
 	{
@@ -280,8 +312,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			roomHumidityPct: share,
 			midPrint: words(300),
 			signs: z.array(oneWordOf(WATER_SIGNS)).max(WATER_SIGNS.length),
-			gramsG: positive,
-			minutes: positive,
+			gramsG: positive.max(100_000),
+			minutes: positive.max(100_000),
 			fileHash: sha256
 		}
 	},
@@ -299,7 +331,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 			quantity: oneWordOf([...Object.keys(READING_QUANTITIES), ...UNBOXING_READINGS]),
 			typedText: requiredWords(),
 			...readingContextCells,
-			resolution: finite.min(0),
+			resolution: finite.min(0).max(1000),
 			roomTemperatureC: finite.min(-40).max(80),
 			roomHumidityPct: share,
 			photoCorners: z.array(z.tuple([z.number(), z.number()])).length(4, { error: saying('fourCorners') })
@@ -330,6 +362,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'verdicts',
 		table: db.verdict,
 		about: 'decisions, frozen with what they rest on',
+		// What it rests on goes out without the spools that left the trial since.
+		ofThisBench: ['snapshot'],
 		rules: {
 			buyFor: words(),
 			note: words(2000),

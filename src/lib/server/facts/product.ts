@@ -1,4 +1,4 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import { inForce } from '$lib/core/amendments/apply';
 import type { fieldError } from '$lib/schemas/field-error';
@@ -6,12 +6,13 @@ import type { productFactsBody } from '$lib/schemas/spool';
 import { keepQuoteMass } from '../cost/correct-quote';
 import { readNetMass } from '../cost/read-quote';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, filament, maker, spool } from '../db/schema';
+import { amendment, claim, filament, maker, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
 import { ensureMaker, UNNAMED_MAKER } from '../intake/add-spool';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { refuse, refuseField } from '../problem';
 import { raiseFilament, raiseRevision } from '../write/revisions';
+import { requireSeen } from '../write/seen';
 import { writeOnce } from '../write/write-once';
 import { amendFacts } from './facts';
 
@@ -32,6 +33,9 @@ export async function postProductFacts(
 		await raiseRevision(tx, body.spoolId);
 		const here = await reelOf(tx, body.spoolId);
 		const netMassG = readMass(body.netMass);
+		const seen = body.seen?.maker === UNNAMED_MAKER ? { ...body.seen, maker: '' } : body.seen;
+		requireSeen(seen, { maker: here.maker, filament: here.name, material: here.material, benchCode: here.benchCode }, body);
+		requireMassSeen(body, await statedMass(tx, here.filamentId));
 		const said = { maker: body.maker, name: body.filament, material: body.material };
 		const corrected = [
 			await correctProduct(tx, here, said, body.reason, now),
@@ -62,6 +66,26 @@ async function reelOf(tx: Transaction, spoolId: string): Promise<Reel> {
 		.where(eq(spool.id, spoolId));
 	if (!row) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
 	return { ...row, maker: row.maker === UNNAMED_MAKER ? '' : row.maker };
+}
+
+/** What the label says a full spool holds, g, as it stands. */
+async function statedMass(tx: Transaction, filamentId: string): Promise<number | null> {
+	const [newest] = await tx
+		.select({ value: claim.value })
+		.from(claim)
+		.where(and(eq(claim.filamentId, filamentId), eq(claim.quantity, 'netMassG')))
+		.orderBy(desc(claim.createdAt), desc(claim.id))
+		.limit(1);
+	return newest?.value ?? null;
+}
+
+/** A mass is the same in every unit it is typed in. */
+function requireMassSeen({ seen, netMass }: z.output<typeof productFactsBody>, stands: number | null): void {
+	if (netMass === undefined || typeof seen?.netMass !== 'string') return;
+	const grams = (text: string) => (text.trim() === '' ? null : readMass(text));
+	const near = (a: number | null, b: number | null) => a === b || (a !== null && b !== null && Math.abs(a - b) < 0.5);
+	if (near(grams(seen.netMass), stands)) return;
+	requireSeen({ netMass: seen.netMass }, { netMass: stands === null ? '' : `${stands} g` }, { netMass });
 }
 
 function readMass(text: string | undefined): number | null {

@@ -4,11 +4,13 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { spoolFactsBody } from '$lib/schemas/spool';
 import type { Database } from '../db/client';
 import { claim, spool } from '../db/schema';
+import { loadEvidence } from '../evidence/load';
 import { amendFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { keepReadings, readFields } from '../readings/keep-readings';
 import { pastInstant } from '../time';
 import { raiseFilament, raiseRevision } from '../write/revisions';
+import { requireSeen } from '../write/seen';
 import { writeOnce } from '../write/write-once';
 import { readClaims } from './claims';
 import { checkMasses, massFields } from './masses';
@@ -37,9 +39,11 @@ export async function postSpoolFacts(
 			await tx.insert(claim).values(claims.rows);
 			await raiseFilament(tx, row.filamentId);
 		}
-		const { colourName, colourHex, obtained, lot } = body;
+		const { colourName, colourHex, obtained, reelMaterial, lot } = body;
+		const [stands] = (await loadEvidence(tx, [body.spoolId])).map((e) => e.spool);
+		if (stands) requireSeen(body.seen, { ...stands, colourName: stands.colourName ?? '', lot: stands.lot ?? '' }, body);
 		// What was left empty is not said.
-		const facts = { colourName: colourName || undefined, colourHex, obtained, lot: lot || undefined };
+		const facts = { colourName: colourName || undefined, colourHex, obtained, reelMaterial, lot: lot || undefined };
 		await amendFacts(tx, 'spool', { id: body.spoolId, facts, reason: 'completed later', now });
 		return { id: body.id };
 	});

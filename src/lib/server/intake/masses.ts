@@ -1,21 +1,37 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, asc, inArray } from 'drizzle-orm';
+import { applyAmendments } from '$lib/core/amendments/apply';
 import type { Reader } from '../db/client';
 import { reading } from '../db/schema';
+import { loadAmendments } from '../evidence/load-events';
 import { refuseField } from '../problem';
 import type { ReadValue } from '../readings/keep-readings';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 
-/** The gross mass holds the tare: refuses one that contradicts the other as last weighed. */
+/** A weighing of a spool, full or empty, as its corrections leave it; what was marked invalid is not among them. */
+export type StandingMass = { id: string; spoolId: string; quantity: string; value: number; at: number };
+
+/** The weighings of spools that count, in the order in which they were made. */
+export async function standingMasses(db: Reader, spoolIds: readonly string[]): Promise<StandingMass[]> {
+	if (spoolIds.length === 0) return [];
+	const [rows, amendments] = await Promise.all([
+		db
+			.select({ id: reading.id, spoolId: reading.spoolId, quantity: reading.quantity, value: reading.value, at: reading.takenAt })
+			.from(reading)
+			.where(and(inArray(reading.spoolId, [...spoolIds]), inArray(reading.quantity, ['grossMass', 'tareMass'])))
+			.orderBy(asc(reading.takenAt), asc(reading.id)),
+		loadAmendments(db, [...spoolIds])
+	]);
+	return rows
+		.map((row) => applyAmendments(row, amendments.get(row.spoolId) ?? []))
+		.flatMap(({ status, value, ...rest }) => (status === 'counts' && value !== null ? [{ ...rest, value }] : []));
+}
+
+/** The gross mass holds the tare: refuses one that contradicts the other as it stands. */
 export async function checkMasses(db: Reader, spoolId: string, quantity: string, valueG: number): Promise<void> {
 	if (quantity !== 'grossMass' && quantity !== 'tareMass') return;
 	const other = quantity === 'grossMass' ? 'tareMass' : 'grossMass';
-	const [last] = await db
-		.select({ value: reading.value })
-		.from(reading)
-		.where(and(eq(reading.spoolId, spoolId), eq(reading.quantity, other)))
-		.orderBy(desc(reading.takenAt))
-		.limit(1);
-	if (last?.value === null || last?.value === undefined) return;
+	const last = (await standingMasses(db, [spoolId])).findLast((m) => m.quantity === other);
+	if (!last) return;
 	const [gross, tare] = quantity === 'grossMass' ? [valueG, last.value] : [last.value, valueG];
 	if (gross <= tare) throw refuseField('typed', 'grossBelowTare', { grossG: gross, tareG: tare });
 }

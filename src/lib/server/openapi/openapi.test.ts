@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { isTimed } from '$lib/schemas/timed';
 import { openApiDocument } from './document';
 import { ENDPOINTS } from './endpoints';
 
@@ -40,6 +41,18 @@ describe('OpenAPI document', () => {
 		expect(schema.required).toEqual(expect.arrayContaining(['id', 'spoolId', 'quantity', 'typed', 'takenAt']));
 		expect(schema.required).not.toContain('accepted');
 		expect(Object.keys(schema.properties)).toContain('specimenId');
+	});
+	it('a body that says when is one that a page says it in', () => {
+		for (const endpoint of ENDPOINTS) {
+			if (endpoint.method !== 'post') continue;
+			const schema = JSON.parse(JSON.stringify(document.paths[`/api/v1/${endpoint.path}`])) as {
+				post: { requestBody: { content: { 'application/json': { schema: { properties: object; additionalProperties?: boolean } } } } };
+			};
+			const { properties, additionalProperties } = schema.post.requestBody.content['application/json'].schema;
+			expect('at' in properties && 'zone' in properties, endpoint.path).toBe(isTimed(endpoint.path));
+			// No body takes what it does not know.
+			expect(additionalProperties, endpoint.path).toBe(false);
+		}
 	});
 	it('every post names its limit and its problems', () => {
 		for (const [path, methods] of Object.entries(document.paths)) {

@@ -2,10 +2,11 @@ import { eq, max, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { solidOf } from '$lib/core/pieces/solid';
+import { fieldError } from '$lib/schemas/field-error';
 import type { pieceBody } from '$lib/schemas/piece';
 import type { Database, Reader } from '../db/client';
 import { piece, spool } from '../db/schema';
-import { refuse, refuseField } from '../problem';
+import { problem, refuse, refuseField } from '../problem';
 import { writeOnce } from '../write/write-once';
 import { geometryEngine } from './engine';
 import { paramError } from '$lib/schemas/param-error';
@@ -52,5 +53,10 @@ async function familyOf(tx: Reader, body: z.output<typeof pieceBody>): Promise<{
 		.select({ version: max(piece.version) })
 		.from(piece)
 		.where(eq(piece.familyId, before.familyId));
-	return { familyId: before.familyId, version: (newest?.version ?? before.version) + 1 };
+	// A version made from one that is no longer the newest would take back, unseen, what the newest changed.
+	if (newest?.version != null && newest.version > before.version)
+		throw problem(409, 'changedMeanwhile', {}, [
+			fieldError('replaces', 'changedMeanwhile', { now: `version ${newest.version}`, yours: `version ${before.version}` })
+		]);
+	return { familyId: before.familyId, version: before.version + 1 };
 }

@@ -1,5 +1,5 @@
 import { raiseTrial } from '../write/revisions';
-import { and, desc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import { presetCriteria } from '$lib/core/pick/presets';
@@ -16,13 +16,14 @@ import type {
 } from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../db/client';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
-import { amendFacts } from '../facts/facts';
+import { amendFacts, withFacts } from '../facts/facts';
 import { joinTrial } from '../intake/add-spool';
 import { newestPriors } from '../priors/load';
 import { refuseField } from '../problem';
 import { currentHouseSpool } from './house';
 import { loadTrial } from './load';
 import { PLAIN_RULES, rulesOfNone, weightsOfNone } from './plain-rules';
+import { requireSeen } from '../write/seen';
 import { writeOnce } from '../write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
@@ -94,6 +95,9 @@ export async function postTrialFacts(db: Database, body: z.output<typeof trialFa
 	return await writeOnce(db, { id: body.id, kind: 'trialFacts', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
 		const { name, question, currency, reason } = body;
+		const rows = await tx.select().from(trial).where(eq(trial.id, body.trialId));
+		const [stands] = await withFacts(tx, 'trial', rows);
+		if (stands) requireSeen(body.seen, { name: stands.name, question: stands.question ?? '', currency: stands.currency }, body);
 		const facts = { name, currency, question: question === undefined ? undefined : question || null };
 		await amendFacts(tx, 'trial', { id: body.trialId, facts, reason, now });
 		return { id: body.id };
@@ -127,13 +131,15 @@ export async function postProtocol(db: Database, body: z.output<typeof protocolB
 	return await writeOnce(db, { id: body.id, kind: 'protocol', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
 		const newest = await newestRules(tx, body.trialId);
+		requireSeen(body.seen, { ...newest, pieceIds: newest.pieceIds ?? [newest.mainPieceId] }, body);
 		const pieceIds = body.pieceIds ?? newest.pieceIds ?? [newest.mainPieceId];
 		await checkPieces(tx, pieceIds);
 		if (body.printerId) await checkPrinter(tx, body.printerId);
 		const version = newest.version + 1;
+		const { seen: _, ...changed } = body;
 		await tx
 			.insert(protocol)
-			.values({ ...newest, ...body, version, pieceIds, mainPieceId: pieceIds[0] ?? newest.mainPieceId, createdAt: now });
+			.values({ ...newest, ...changed, version, pieceIds, mainPieceId: pieceIds[0] ?? newest.mainPieceId, createdAt: now });
 		return { version };
 	});
 }
@@ -164,10 +170,8 @@ async function checkPieces(tx: Reader, pieceIds: readonly string[]): Promise<voi
 export async function postCriteria(db: Database, body: z.output<typeof criteriaBody>, now: number): Answer<{ version: number }> {
 	return await writeOnce(db, { id: body.id, kind: 'criteria', body, now }, async (tx) => {
 		await raiseTrial(tx, body.trialId);
-		const [before] = await tx
-			.select({ version: max(criteria.version) })
-			.from(criteria)
-			.where(eq(criteria.trialId, body.trialId));
+		const [before] = await tx.select().from(criteria).where(eq(criteria.trialId, body.trialId)).orderBy(desc(criteria.version)).limit(1);
+		if (before) requireSeen(body.seen, { items: before.items }, body);
 		const version = (before?.version ?? 0) + 1;
 		// The price that others are weighed against is frozen with the first weights that were set: no rank turns when a spool joins later.
 		const { costReference } = (await loadTrial(tx, body.trialId)).basis;

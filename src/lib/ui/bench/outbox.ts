@@ -112,8 +112,8 @@ export class Outbox {
 			const sent = await send(next.path, next.body, next.aheadMs ?? 0);
 			const db = await this.#db;
 			if (sent.ok) await db.delete('items', next.id);
-			// No answer, a server error or a missing login: try later. A refusal stays, with its reason, until the tester decides.
-			else if (sent.status === 0 || sent.status >= 500 || sent.status === 401) return;
+			// No answer, a server error, a missing login or too many tries of one: try later. A refusal stays, with its reason, until the tester decides.
+			else if (sent.status === 0 || sent.status >= 500 || sent.status === 401 || sent.status === 429) return;
 			else await db.put('items', { ...next, refused: { title: sent.title, errors: sent.errors } });
 			await this.#refresh();
 		}

@@ -2,6 +2,7 @@ import { refusalWords } from '$lib/ui/words/refusals';
 import { invalidateAll } from '$app/navigation';
 import { tick } from 'svelte';
 import type { FieldError } from '$lib/schemas/field-error';
+import { isTimed } from '$lib/schemas/timed';
 import { hereAndNow, newId, send, type Sent } from './send';
 import type { When } from './when.svelte';
 
@@ -44,7 +45,7 @@ export class Form {
 	}
 
 	/**
-	 * Posts an entry; the id, moment and zone are added. A second press while the first is under way is the same press.
+	 * Posts an entry; the id is added, and the moment and zone where the address asks for them. A second press while the first is under way is the same press.
 	 * @param inner how many ids of its own the entry needs for what lies in it, handed to `body` when that is a function
 	 */
 	async send<T>(path: string, body: Body | ((made: Made) => Body), inner = 0): Promise<Sent<T>> {
@@ -118,10 +119,11 @@ export class Form {
 			...(this.#options.when?.moment() ?? hereAndNow()),
 			inner: Array.from({ length: inner }, newId)
 		};
-		const { inner: _, ...identity } = made;
-		const whole = { ...identity, ...(typeof body === 'function' ? body(made) : body) };
-		const sent = await send<T>(path, whole);
-		if (isUnanswered(sent)) this.#unanswered.set(key, { path, body: whole, made });
+		const { inner: _, ...whole } = made;
+		const identity = isTimed(path) ? whole : { id: whole.id };
+		const entry = { ...identity, ...(typeof body === 'function' ? body(made) : body) };
+		const sent = await send<T>(path, entry);
+		if (isUnanswered(sent)) this.#unanswered.set(key, { path, body: entry, made });
 		else this.#unanswered.delete(key);
 		return sent;
 	}

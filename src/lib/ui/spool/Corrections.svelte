@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, wordOf } from '../words/closed-lists';
+	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, REEL_MATERIAL_WORDS, wordOf } from '../words/closed-lists';
 	import { dayAndTime } from '../words/numbers';
 	import { labelMassWords } from '../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/closed-lists';
@@ -34,7 +34,8 @@
 		benchCode: 'bench code',
 		colourName: 'colour',
 		lot: 'lot',
-		obtained: 'obtained'
+		obtained: 'obtained',
+		reelMaterial: 'spool body'
 	};
 	function factsOf({ replacement }: Amended): string {
 		const { was, codeWas, ...is } = (replacement ?? {}) as Record<string, unknown> & { was?: Record<string, unknown> };
@@ -42,7 +43,8 @@
 		return Object.entries(is)
 			.filter(([name, value]) => FACT_WORDS[name] && before[name] !== value)
 			.map(([name, value]) => {
-				const to = name === 'obtained' ? wordOf(OBTAINED_WORDS, String(value)) : String(value) || 'not noted';
+				const words = { obtained: OBTAINED_WORDS, reelMaterial: REEL_MATERIAL_WORDS }[name];
+				const to = words ? wordOf(words, String(value)) : String(value) || 'not noted';
 				const stood = before[name];
 				const from = typeof stood === 'string' ? `${stood || 'not noted'}, now ` : '';
 				return `${FACT_WORDS[name]} ${from}${to}`;

@@ -5,6 +5,8 @@
 	import { untrack } from 'svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { Edited } from '../form/edited.svelte';
 	import { Form } from '../form/form.svelte';
 	import { dayAndTime } from '../words/numbers';
 
@@ -19,16 +21,20 @@
 		onchange: (said: string) => Promise<void>;
 	};
 	let { trialId, facts, later, onchange }: Props = $props();
-	let typed = $state(untrack(() => ({ ...facts })));
+	const edited = new Edited<Facts>(untrack(() => facts));
+	$effect(() => edited.follow(facts));
 	let reason = $state('');
 	const form = new Form({ supersedes: true, fields: ['name', 'question', 'reason'] });
 	const undoing = new Form({ fields: [] });
-	const changed = $derived((Object.keys(facts) as (keyof Facts)[]).filter((name) => typed[name] !== facts[name]));
+	const changed = $derived(edited.names);
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const body = Object.fromEntries(changed.map((name) => [name, typed[name]]));
-		const sent = await form.send('trial-facts', { trialId, ...body, ...(reason.trim() ? { reason } : {}) });
+		const sent = await form.send('trial-facts', { trialId, ...edited.changed, seen: edited.seen, ...(reason.trim() ? { reason } : {}) });
+		if (!sent.ok && sent.status === 409) {
+			await invalidateAll();
+			edited.settle(facts);
+		}
 		if (sent.ok) await onchange('Saved; what stood there before stays on record.');
 	}
 
@@ -55,18 +61,18 @@
 			id="trial-name"
 			path="name"
 			label="Name of the trial"
-			bind:value={typed.name}
+			bind:value={edited.typed.name}
 			errors={form.errors}
 			missing="Give the trial a name"
 		/>
-		<Field id="trial-question" path="question" label="Question" bind:value={typed.question} errors={form.errors} />
+		<Field id="trial-question" path="question" label="Question" bind:value={edited.typed.question} errors={form.errors} />
 		<div>
 			<Label for="trial-currency">Currency</Label>
 			<Select
 				placeholder=""
 				id="trial-currency"
 				size="sm"
-				bind:value={typed.currency}
+				bind:value={edited.typed.currency}
 				items={CURRENCIES.map((c) => ({ value: c, name: c }))}
 			/>
 			<p class="small">Prices in another currency stay as they are, and are not ranked with these.</p>

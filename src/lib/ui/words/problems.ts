@@ -53,6 +53,7 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	tooManySlices: (p) => `This file may have ${p.most} slices.`,
 	sliceReused: () => 'This slice was sent before with other contents. Nothing was stored.',
 	sliceNotArrived: (p) => `Slice ${p.slice} of ${p.slices} has not arrived yet.`,
+	changedMeanwhile: () => 'Somebody else changed this meanwhile. Nothing was saved; look at both, then save again.',
 	restoreGoingOn: () => 'A restore is going on already. Wait until it is over.',
 	logTakenIn: () => 'This log is already imported.',
 	damagedLog: () => 'This record is damaged: the samples of the log cannot be read.',

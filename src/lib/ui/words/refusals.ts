@@ -111,6 +111,9 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	notAReference: (p) => `must be a ${p.dimension}, such as ${p.dimension === 'mass' ? '100 g' : '1.700 mm'}`,
 	farFromReference: (p) => `is over ${p.most} ${p.unit} from the reference`,
 	future: () => 'is in the future',
+	changedMeanwhile: (p) =>
+		`somebody else changed this to ${p.now === '' ? 'nothing' : `“${p.now}”`}; you have ${p.yours === '' ? 'nothing' : `“${p.yours}”`}. Save again to keep yours`,
+	twoDryers: () => 'is in another dryer that still runs',
 	noSuchBackup: () => 'there is no such backup here',
 	keptOrFile: () => 'must be a backup that is kept here, or a file that was sent',
 	wrongPassphrase: () => 'is not the one',

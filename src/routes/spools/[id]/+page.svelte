@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
+	import { REEL_MATERIALS } from '$lib/core/closed-lists';
 	import { stated } from '$lib/core/claims/stated';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
@@ -10,6 +11,7 @@
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
+	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -36,8 +38,17 @@
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { labelMassWords, massWords, toleranceWords } from '$lib/ui/words/units';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
-	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import {
+		choices,
+		CONDITION_WORDS,
+		kindWords,
+		OBTAINED_WORDS,
+		REEL_MATERIAL_WORDS,
+		VERDICT_WORDS,
+		wordOf
+	} from '$lib/ui/words/closed-lists';
 	import { sum } from 'd3-array';
+	import { untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
@@ -97,7 +108,10 @@
 		hardness: '',
 		timesAsStrong: ''
 	});
+	const factsSeen = () => ({ colourName: spool.colourName ?? '', lot: spool.lot ?? '', reelMaterial: spool.reelMaterial });
+	let seenFacts = untrack(factsSeen);
 	let facts = $state(noFacts());
+	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
 	const massUnit = new ChosenUnit('mass');
 	const FACTS = [
 		'colourName',
@@ -131,7 +145,19 @@
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
-		if (await post('spool-facts', { spoolId: spool.id, ...filled })) facts = noFacts();
+		const said = { ...filled, ...(reelMaterial ? { reelMaterial } : {}) };
+		// What one adds to is what stood there when the page was looked at.
+		const seen = Object.fromEntries(Object.entries(seenFacts).filter(([name]) => name in said));
+		if (!(await post('spool-facts', { spoolId: spool.id, ...said, seen }))) {
+			if (form.errors.some((e) => e.code === 'changedMeanwhile')) {
+				await invalidateAll();
+				seenFacts = factsSeen();
+			}
+			return;
+		}
+		seenFacts = factsSeen();
+		facts = noFacts();
+		reelMaterial = null;
 	}
 </script>
 
@@ -392,6 +418,12 @@
 						{placeholder}
 					/>
 				{/each}
+				<Choice
+					name="fact-reelMaterial"
+					legend="Spool body{spool.reelMaterial ? ` (now ${wordOf(REEL_MATERIAL_WORDS, spool.reelMaterial)})` : ''}"
+					bind:value={reelMaterial}
+					options={choices(REEL_MATERIALS, REEL_MATERIAL_WORDS)}
+				/>
 				<StatedFields bind:typed={facts} errors={form.errors} prefix="fact-" />
 				<Field
 					id="fact-nozzle"

@@ -141,10 +141,17 @@
 	// Weights settle one after the other, so that the last one moved is the last one kept.
 	let settling = $state(0);
 	let queue = Promise.resolve();
+	/** The weights as they were last shown or saved here. */
+	let seenItems = untrack(() => data.criteria);
 	function settle(items: Criterion[]): void {
 		settling += 1;
 		queue = queue.then(async () => {
-			await weighing.send('criteria', { trialId: data.head.id, items });
+			const sent = await weighing.send('criteria', { trialId: data.head.id, items, seen: { items: seenItems } });
+			if (sent.ok) seenItems = items;
+			else if (sent.status === 409) {
+				await invalidateAll();
+				seenItems = data.criteria;
+			}
 			settling -= 1;
 		});
 	}
@@ -158,9 +165,15 @@
 		const sent = await joining.send('trial-spools', { trialId: data.head.id, spoolId, role: 'houseInvited' });
 		if (sent.ok) await invalidateAll();
 	}
+	let seenRule = untrack(() => data.head.valueRule);
 	async function setRule(value: ValueRule): Promise<void> {
 		movedRule = value;
-		await ruling.send('protocols', { trialId: data.head.id, valueRule: value });
+		const sent = await ruling.send('protocols', { trialId: data.head.id, valueRule: value, seen: { valueRule: seenRule } });
+		if (sent.ok) seenRule = value;
+		else if (sent.status === 409) {
+			await invalidateAll();
+			seenRule = data.head.valueRule;
+		}
 	}
 </script>
 

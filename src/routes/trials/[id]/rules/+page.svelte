@@ -6,7 +6,9 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import { Edited } from '$lib/ui/form/edited.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
+	import { untrack } from 'svelte';
 	import { marksLine } from '$lib/ui/words/pieces';
 	import {
 		choices,
@@ -27,8 +29,13 @@
 	let { data }: PageProps = $props();
 	/** What a measure of one's own may count with: what it costs is no measure. */
 	const OWN_FAMILIES = FAMILIES.filter((f) => f !== 'cost');
+	/** The rules as they stand, as their fields show them. */
 	const start = () => ({
-		...data.basis,
+		settingsPolicy: data.basis.settingsPolicy,
+		conditionPolicy: data.basis.conditionPolicy,
+		pieceIds: [...data.basis.pieceIds],
+		failureRule: data.basis.failureRule,
+		diameterDirections: data.basis.diameterDirections,
 		printerId: data.head.printerId ?? '',
 		repeats: String(data.basis.repeats),
 		diameterPlaces: String(data.basis.diameterPlaces),
@@ -37,7 +44,9 @@
 		takeOutPrinter: data.head.takeOutPrinter,
 		takeOutLeniency: data.head.takeOutLeniency
 	});
-	let rules = $state(start());
+	const edited = new Edited(untrack(start));
+	$effect(() => edited.follow(start()));
+	const rules = $derived(edited.typed);
 	const versions = new Form({ supersedes: true, fields: ['pieceIds', 'repeats', 'diameterPlaces', 'strengthHighN'] });
 	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high', 'words'] });
 	const form = new Form({ fields: [] });
@@ -57,6 +66,16 @@
 	const numeric = (text: string): number | string | undefined =>
 		text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text;
 
+	const NUMBERS = ['repeats', 'diameterPlaces', 'strengthHighN'];
+	/** Fields as they are sent: numbers as such, no printer as none. */
+	const WIRE = (fields: Record<string, unknown>): Record<string, unknown> =>
+		Object.fromEntries(
+			Object.entries(fields).map(([name, value]) => [
+				name,
+				NUMBERS.includes(name) ? numeric(String(value)) : name === 'printerId' ? value || null : value
+			])
+		);
+
 	async function post(via: Form, path: string, body: object, words: string): Promise<boolean> {
 		said = '';
 		const sent = await via.send(path, { trialId: data.head.id, ...body });
@@ -67,26 +86,10 @@
 	}
 	async function keepRules(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		await post(
-			versions,
-			'protocols',
-			{
-				settingsPolicy: rules.settingsPolicy,
-				conditionPolicy: rules.conditionPolicy,
-				valueRule: data.head.valueRule,
-				printerId: rules.printerId || null,
-				pieceIds: rules.pieceIds,
-				repeats: numeric(rules.repeats),
-				diameterPlaces: numeric(rules.diameterPlaces),
-				diameterDirections: rules.diameterDirections,
-				strengthHighN: numeric(rules.strengthHighN),
-				claimRule: rules.claimRule,
-				failureRule: rules.failureRule,
-				takeOutPrinter: rules.takeOutPrinter,
-				takeOutLeniency: rules.takeOutLeniency
-			},
-			'The rules are saved as a new version; measurements stay.'
-		);
+		const said = { ...WIRE(edited.changed), seen: WIRE(edited.seen) };
+		const kept = await post(versions, 'protocols', said, 'The rules are saved as a new version; measurements stay.');
+		if (!kept && !versions.unknown && versions.errors.some((e) => e.code === 'changedMeanwhile')) await invalidateAll();
+		if (kept || versions.errors.some((e) => e.code === 'changedMeanwhile')) edited.settle(start());
 	}
 	async function askFor(measureId: string, name: string): Promise<void> {
 		const here = data.basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
