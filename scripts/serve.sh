@@ -12,6 +12,10 @@ dir=$(instance_dir "$instance")
 export DRAUGHT_BACKUP_DIR=${DRAUGHT_BACKUP_DIR:-$dir/backups} DRAUGHT_INSTANCE=$instance
 mariadb=$DRAUGHT_ROOT/scripts/mariadb.sh
 
+# The passphrase is the web server's alone: no other process of ours has it in its environment.
+passphrase=${DRAUGHT_PASSPHRASE:-}
+unset DRAUGHT_PASSPHRASE
+
 job= web= watch=
 end_job() { # end_job PID: the whole process group, and waits for it
 	[ -n "$1" ] || return 0
@@ -41,7 +45,7 @@ step() { # step COMMAND...
 
 # What /healthz of a web server says; with the passphrase, since without it it says only "up".
 health() { # health ORIGIN
-	node -e '
+	DRAUGHT_PASSPHRASE=$passphrase node -e '
 		const word = process.env.DRAUGHT_PASSPHRASE;
 		const headers = word ? { authorization: `Basic ${Buffer.from(`draught:${word}`).toString("base64")}` } : {};
 		fetch(`${process.argv[1]}/healthz`, { headers, signal: AbortSignal.timeout(5000) })
@@ -58,7 +62,9 @@ exec {serve_lock}>"$dir/serve.lock"
 for ((tries = 0; ; tries++)); do
 	flock -n "$serve_lock" && break
 	# Another start of this instance runs. It may still be starting, or waiting for its database: ask until it is well.
-	if is_ok "$(health "$(cat "$dir/serve.address" 2>/dev/null || echo "$here")")"; then
+	answer=$(health "$(cat "$dir/serve.address" 2>/dev/null || echo "$here")") || answer=
+	# Without the passphrase it says only that it is up.
+	if is_ok "$answer" || [[ $answer == *'"state":"up"'* ]]; then
 		say "already running: $(cat "$dir/serve.origin" 2>/dev/null || echo "$ORIGIN")"
 		exit 0
 	fi
@@ -103,7 +109,7 @@ fi
 
 start_web() {
 	web_since=$SECONDS
-	node scripts/web.mjs </dev/null {serve_lock}>&- &
+	DRAUGHT_PASSPHRASE=$passphrase node scripts/web.mjs </dev/null {serve_lock}>&- &
 	web=$!
 	printf '%s\n' "$web" >"$dir/web.pid"
 }

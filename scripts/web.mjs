@@ -2,6 +2,7 @@
 // what belongs before it: compression, and reading to the end what a refused request still sends.
 import compression from 'compression';
 import { createServer } from 'node:http';
+import { boundIdle } from './bound-idle.mjs';
 import { readThrough } from './read-through.mjs';
 
 /** @typedef {(request: import('node:http').IncomingMessage, response: import('node:http').ServerResponse) => void} Handler */
@@ -12,6 +13,14 @@ const server = createServer((request, response) => {
 	readThrough(request, response);
 	compress(request, response, () => built.handler(request, response));
 });
+
+// A connection that asks nothing holds a descriptor, of which there are only so many: those that idle longest make room for new ones.
+const bounded = boundIdle(server);
+// A fault of one request ends that request, not everybody's.
+process.on('unhandledRejection', (cause) => console.error(cause));
+// Who begins a request and does not go on is not waited for.
+server.headersTimeout = 10_000;
+server.requestTimeout = 120_000;
 
 const host = process.env.HOST || '0.0.0.0';
 const port = Number(process.env.PORT || 3000);
@@ -33,6 +42,7 @@ function stop() {
 		process.emit(/** @type {any} */ ('sveltekit:shutdown'), 'SIGTERM');
 	});
 	server.closeIdleConnections();
+	bounded.closeUnused();
 }
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);

@@ -8,7 +8,7 @@ import { Problem, problem, problemResponse } from '$lib/server/problem';
 import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
 import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/ui/words/units';
 import { problemWords } from '$lib/ui/words/problems';
-import { isAway } from '$lib/server/db/errors';
+import { isAway, isSlow } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {
@@ -72,7 +72,8 @@ function inOneForm(url: URL, response: Response): Response {
 
 export const handleError: HandleServerError = ({ error: cause, status, message }) => {
 	if (cause instanceof Problem) return { message: cause.title };
+	if (isSlow(cause)) return { message: problemWords({ code: 'databaseSlow', params: {} }) };
 	if (isAway(cause)) return { message: problemWords({ code: 'databaseAwayNothingLost', params: {} }) };
-	if (status !== 404) console.error(cause);
+	if (status >= 500) console.error(cause);
 	return { message };
 };

@@ -17,7 +17,7 @@ await runTask(async () => {
 	await clearParts(directory);
 	const [last] = (await keptBackups(directory)).filter((b) => b.kind === 'daily');
 	if (last && now - last.at < DAY_MS) return;
-	const { db, pool } = connect(config.DATABASE_URL);
+	const { db, pool } = connect(config.DATABASE_URL, { patient: true });
 	const [newest] = await db.select({ at: max(writeLog.at) }).from(writeLog);
 	await pool.end();
 	if (Number(newest?.at ?? 0) <= (last?.at ?? 0)) return;

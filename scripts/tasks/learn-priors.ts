@@ -10,7 +10,7 @@ const QUIET_MS = 3 * 60_000;
 
 // Learns what the record teaches of scatter and spread, and lets open trials adopt it: learn-priors.ts [--now]
 await runTask(async () => {
-	const { db, pool } = connect(taskConfig().DATABASE_URL);
+	const { db, pool } = connect(taskConfig().DATABASE_URL, { patient: true });
 	try {
 		const now = Date.now();
 		const [last] = await db.select({ at: max(writeLog.at) }).from(writeLog);

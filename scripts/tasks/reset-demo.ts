@@ -19,7 +19,7 @@ await runTask(async () => {
 	await admin.query(`DROP DATABASE \`${name}\``);
 	await admin.end();
 	await migrate(config.DATABASE_URL);
-	const { db, pool } = connect(config.DATABASE_URL);
+	const { db, pool } = connect(config.DATABASE_URL, { patient: true });
 	await ensureDefaults(db, Date.now());
 	await seedDemo(db, Date.now());
 	await pool.end();

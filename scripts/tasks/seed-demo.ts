@@ -4,7 +4,7 @@ import { seedDemo } from '../../src/lib/server/demo/seed';
 import { runTask, taskConfig } from './task';
 
 await runTask(async () => {
-	const { db, pool } = connect(taskConfig().DATABASE_URL);
+	const { db, pool } = connect(taskConfig().DATABASE_URL, { patient: true });
 	try {
 		await ensureDefaults(db, Date.now());
 		console.log(

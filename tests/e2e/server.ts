@@ -10,6 +10,7 @@ import { freePort, throwAwayParent } from '../support/instance';
 /** A built server of its own, with its own port and database: a kill in one spec cannot disturb another. */
 export class TestServer {
 	#child: ChildProcess | null = null;
+	#said = '';
 	readonly #backups = join(throwAwayParent(), `draught-backups-${randomBytes(4).toString('hex')}`);
 
 	private constructor(
@@ -53,9 +54,22 @@ export class TestServer {
 				SHUTDOWN_TIMEOUT: '1',
 				...env
 			},
-			stdio: ['ignore', 'ignore', 'inherit']
+			stdio: ['ignore', 'ignore', 'pipe']
+		});
+		this.#child.stderr?.on('data', (chunk: Buffer) => {
+			this.#said += chunk.toString();
+			process.stderr.write(chunk);
 		});
 		await this.answering();
+	}
+
+	/** What it told on its error output: faults it did not expect, and wrong passphrases. */
+	said(): string {
+		return this.#said;
+	}
+
+	get pid(): number {
+		return this.#child?.pid ?? 0;
 	}
 
 	/** Waits until the server says that it can keep readings. */

@@ -29,7 +29,10 @@ export type ProblemParams = {
 	noSuchMethod: None;
 	refusedByFramework: None;
 	databaseAwayNothingLost: None;
-	tooManyTries: { minutes: number };
+	tooManyTries: { seconds: number };
+	databaseSlow: None;
+	clockBehind: { says: string; newest: string };
+	clockApart: { says: string; devices: string };
 	databaseSilent: None;
 	databaseAway: None;
 	databaseAwayNothingStored: None;

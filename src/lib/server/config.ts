@@ -31,6 +31,7 @@ const environment = z
 			.regex(/^[a-z0-9-]{1,32}$/, { error: 'must be a short word of small letters' })
 			.default('own'),
 		DRAUGHT_BACKUP_DIR: z.string().min(1).optional(),
+		DRAUGHT_TRUST_CLOCK: z.stringbool({ error: 'must be yes or no' }).default(false),
 		DRAUGHT_BACKUP_MINUTES: z.coerce.number().min(0, { error: 'must be a number of minutes, 0 for never' }).default(30),
 		DRAUGHT_LEARN_MINUTES: z.coerce.number().min(0, { error: 'must be a number of minutes, 0 for never' }).default(15)
 	})

@@ -1,4 +1,3 @@
-import { createHmac } from 'node:crypto';
 import { readConfig, type Config } from './config';
 import { connect, type Connection } from './db/client';
 import { backupFile } from './backup/backup-file';
@@ -13,7 +12,6 @@ import { repeatTask } from './background';
 export type ServerContext = Connection & {
 	config: Config;
 	passphrase: PassphraseCheck | null;
-	sessionKey: string;
 	/** Ends what runs now and then beside the server. */
 	stopTasks: () => void;
 };
@@ -30,16 +28,12 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 	);
 	for (const line of sayDangling(dangling)) console.warn(`draught: ${line}`);
 	const connection = connect(config.DATABASE_URL);
-	const { sessionKey } = await ensureDefaults(connection.db, now);
+	await ensureDefaults(connection.db, now);
 	const word = config.DRAUGHT_PASSPHRASE;
 	context = {
 		...connection,
 		config,
 		passphrase: word === undefined ? null : new PassphraseCheck(word),
-		// Another passphrase ends all logins made under the one before.
-		sessionKey: createHmac('sha256', sessionKey)
-			.update(word ?? '')
-			.digest('hex'),
 		stopTasks: both(
 			repeatTask('learn-priors', config.DRAUGHT_LEARN_MINUTES, env, 'nothing could be learnt from the record'),
 			repeatTask('keep-backup', config.DRAUGHT_BACKUP_MINUTES, env, 'no backup could be made')

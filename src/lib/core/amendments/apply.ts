@@ -13,27 +13,33 @@ export type Amendment = {
 	replacement: Record<string, unknown> | null;
 	reason: string;
 	at: number;
+	/** The order in which it was written, which decides; clocks may be wrong. Made up by hand (a test), time decides. */
+	seq?: number;
 	/** For `exclude` of part of a log: its samples, both ends included. */
 	range?: SampleRange | null;
 };
 
+/** Which of two was written first. */
+const written = (a: Amendment, b: Amendment): number =>
+	(a.seq !== undefined && b.seq !== undefined ? a.seq - b.seq : a.at - b.at) || (a.id < b.id ? -1 : 1);
+
 /**
  * Which amendments are in force: one that is undone is not, unless the undo itself was undone.
- * @param amendments in any order; time decides, then id
+ * @param amendments in any order; the order in which they were written decides
  * @example inForce([correction, { ...undo, undoesId: correction.id }]) // []
  */
 export function inForce<A extends Amendment>(amendments: readonly A[]): A[] {
-	const byTime = [...amendments].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+	const inOrder = [...amendments].sort(written);
 	const undone = new Set<string>();
 	// From the newest backwards, so that an undo is judged before what it points at.
-	for (const amendment of [...byTime].reverse()) {
+	for (const amendment of [...inOrder].reverse()) {
 		if (amendment.action === 'undo' && amendment.undoesId && !undone.has(amendment.id)) undone.add(amendment.undoesId);
 	}
-	return byTime.filter((a) => a.action !== 'undo' && !undone.has(a.id));
+	return inOrder.filter((a) => a.action !== 'undo' && !undone.has(a.id));
 }
 
 /**
- * A raw record as its amendments leave it: fields superseded by corrections in time order, marked invalid or not.
+ * A raw record as its amendments leave it: fields superseded by corrections in the order in which they were written, marked invalid or not.
  * The raw record is not touched.
  * @example applyAmendments({ id: 'r1', value: 1.57 }, [correctTo175]) // { id: 'r1', value: 1.75, status: 'counts', corrected: true, confirmed: false }
  */

@@ -107,6 +107,8 @@ async function loadBeside(
 			staging,
 			database
 		]);
+	if ((await tablesOf(connection, database)).includes('ended_session'))
+		await connection.query('INSERT IGNORE INTO ??.ended_session SELECT * FROM ??.ended_session', [staging, database]);
 	return dangling;
 }
 

@@ -14,7 +14,7 @@ export async function keepQuoteMass(tx: Transaction, filamentId: string, { netMa
 		.select({ value: claim.value })
 		.from(claim)
 		.where(and(eq(claim.filamentId, filamentId), eq(claim.quantity, 'netMassG')))
-		.orderBy(desc(claim.createdAt), desc(claim.id))
+		.orderBy(desc(claim.seq))
 		.limit(1);
 	if (before?.value === netMassG) return false;
 	await tx.insert(claim).values({

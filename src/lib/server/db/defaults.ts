@@ -40,10 +40,9 @@ export async function serverIdOf(db: Database): Promise<string> {
 
 /**
  * What every database holds before the first trial: its own identity and the step piece.
- * @returns what logins are sealed with
  */
-export async function ensureDefaults(db: Database, now: number): Promise<{ sessionKey: Buffer }> {
-	return await db.transaction(async (tx) => {
+export async function ensureDefaults(db: Database, now: number): Promise<void> {
+	await db.transaction(async (tx) => {
 		await tx
 			.insert(piece)
 			.ignore()
@@ -53,6 +52,5 @@ export async function ensureDefaults(db: Database, now: number): Promise<{ sessi
 		const sessionKey = known?.sessionKey ?? randomBytes(32);
 		if (!known) await tx.insert(server).values({ id, createdAt: now, sessionKey });
 		else if (!known.sessionKey) await tx.update(server).set({ sessionKey }).where(eq(server.id, id));
-		return { sessionKey };
 	});
 }

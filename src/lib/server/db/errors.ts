@@ -1,6 +1,7 @@
 const LOST = ['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CONNECTION_KILLED', 'ER_SERVER_GONE_ERROR'];
 const AWAY = ['ECONNREFUSED', 'ETIMEDOUT', 'ENOTFOUND', 'PROTOCOL_SEQUENCE_TIMEOUT'];
 const COLLIDED = ['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'];
+const SLOW = ['ER_STATEMENT_TIMEOUT', 'ER_QUERY_TIMEOUT'];
 const FULL = ['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_ERROR_ON_WRITE', 'ER_TEMP_FILE_WRITE_FAILURE'];
 
 function* causes(error: unknown): Generator<Error> {
@@ -24,6 +25,8 @@ export const isLost = (error: unknown): boolean =>
 
 export const isDuplicate = (error: unknown): boolean => isOneOf(['ER_DUP_ENTRY'], error);
 export const isAway = (error: unknown): boolean => isLost(error) || isOneOf(AWAY, error);
+/** A statement took longer than one may: the database stopped it. */
+export const isSlow = (error: unknown): boolean => isOneOf(SLOW, error) || [...causes(error)].some((e) => 'errno' in e && e.errno === 1969);
 /** The disk of the database is full: nothing was stored, and it is over when there is space again. */
 export const isFull = (error: unknown): boolean => isOneOf(FULL, error);
 

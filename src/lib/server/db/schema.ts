@@ -33,7 +33,7 @@ import {
 import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
 import type { PieceMark } from '$lib/core/pieces/types';
 import type { PriorSetContent } from '$lib/core/posterior/prior-set';
-import { type MySqlColumn, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { type MySqlColumn, bigint, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
 
 /**
@@ -48,6 +48,11 @@ const word = (length = 32) => varchar({ length });
 /** One word of a closed list: the column says which, so that forms, files and code ask the same. */
 const oneOf = <U extends string, T extends Readonly<[U, ...U[]]>>(list: T, length = 16) => varchar({ length, enum: list });
 const created = () => ({ createdAt: moment().notNull() });
+/**
+ * The order in which rows were written, given by the database inside the writing transaction. "The newest in force" goes by it: clocks of
+ * servers and devices differ, and are put right.
+ */
+const order = () => ({ seq: bigint({ mode: 'number' }).notNull().autoincrement().unique() });
 
 /** One row: which server this is. It keys the outbox of browsers, so that demo readings never reach real data. */
 export const server = mysqlTable('server', {
@@ -60,15 +65,35 @@ export const server = mysqlTable('server', {
 });
 
 /** Every write that was acknowledged: same id and same body again get the first answer again. */
-export const writeLog = mysqlTable('write_log', {
-	id: id(),
-	kind: word().notNull(),
-	bodyHash: hash().notNull(),
-	answer: json<unknown>()().notNull(),
-	at: moment().notNull(),
-	/** How far the sender's own clock was ahead of ours, ms; what it wrote carries our time. */
-	clockAheadMs: moment()
-});
+export const writeLog = mysqlTable(
+	'write_log',
+	{
+		id: id(),
+		kind: word().notNull(),
+		bodyHash: hash().notNull(),
+		answer: json<unknown>()().notNull(),
+		at: moment().notNull(),
+		/** How far the sender's own clock was ahead of ours, ms; what it wrote carries our time. */
+		clockAheadMs: moment()
+	},
+	(t) => [index('write_log_at').on(t.at)]
+);
+
+/** Logins that were ended before their time: their cookie is good no more, wherever it is. */
+export const endedSession = mysqlTable('ended_session', { id: id(), endedAt: moment().notNull() });
+
+/** What a list shows of a spool or a trial, worked out once and kept. Deleting it changes no number. */
+export const keptListing = mysqlTable(
+	'kept_listing',
+	{
+		kind: oneOf(['spool', 'trial']).notNull(),
+		id: uuid().notNull(),
+		/** What it was worked out from: another stamp asks for it anew. */
+		stamp: word(64).notNull(),
+		content: json<unknown>()().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.kind, t.id] })]
+);
 
 export const maker = mysqlTable('maker', { id: id(), name: shortText().notNull(), ...created() }, (t) => [
 	uniqueIndex('maker_name').on(t.name)
@@ -98,6 +123,7 @@ export const claim = mysqlTable(
 		value: number().notNull(),
 		typedText: shortText().notNull(),
 		typedUnit: word(16).notNull(),
+		...order(),
 		...created()
 	},
 	(t) => [index('claim_filament').on(t.filamentId)]
@@ -127,7 +153,7 @@ export const spool = mysqlTable(
 );
 
 /** Which spool is the standing reference; the newest row is in force. */
-export const houseSpool = mysqlTable('house_spool', { id: id(), spoolId: to(() => spool.id).notNull(), ...created() });
+export const houseSpool = mysqlTable('house_spool', { id: id(), spoolId: to(() => spool.id).notNull(), ...order(), ...created() });
 
 /** A price seen: for the whole order of `quantity` spools of `netMassG` each. */
 export const quote = mysqlTable(
@@ -150,7 +176,7 @@ export const quote = mysqlTable(
 
 export const purchase = mysqlTable(
 	'purchase',
-	{ id: id(), spoolId: to(() => spool.id).notNull(), quoteId: to(() => quote.id).notNull(), ...created() },
+	{ id: id(), spoolId: to(() => spool.id).notNull(), quoteId: to(() => quote.id).notNull(), ...order(), ...created() },
 	(t) => [index('purchase_spool').on(t.spoolId)]
 );
 
@@ -255,7 +281,7 @@ export const dryingRunEnd = mysqlTable('drying_run_end', {
 /** A workshop's own copy of what the handbook says of a material: versions, the newest in force; null gives the first figures back. */
 export const handbookEntry = mysqlTable(
 	'handbook_entry',
-	{ id: id(), material: word(40).notNull(), figures: json<unknown>()(), ...created() },
+	{ id: id(), material: word(40).notNull(), figures: json<unknown>()(), ...order(), ...created() },
 	(t) => [index('handbook_entry_material').on(t.material)]
 );
 
@@ -400,6 +426,7 @@ export const trialPriorSet = mysqlTable(
 		/** Who stood first before it was adopted, and after; both null where nothing turned. */
 		firstBefore: to(() => spool.id),
 		firstAfter: to(() => spool.id),
+		...order(),
 		...created()
 	},
 	(t) => [index('trial_prior_set_trial').on(t.trialId)]
@@ -562,6 +589,7 @@ export const amendment = mysqlTable(
 		replacement: json<Record<string, unknown>>()(),
 		reason: varchar({ length: 500 }).notNull(),
 		at: moment().notNull(),
+		...order(),
 		...created()
 	},
 	(t) => [index('amendment_spool').on(t.spoolId), index('amendment_target').on(t.targetId)]

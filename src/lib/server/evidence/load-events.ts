@@ -92,7 +92,7 @@ function dryingOf(detail: unknown, dryerName: string | null): SpoolEvent['drying
 export type SpoolAmendment = Amendment & { targetKind: string };
 
 export async function loadAmendments(db: Reader, spoolIds: string[]): Promise<Map<string, SpoolAmendment[]>> {
-	const rows = await db.select().from(amendment).where(inArray(amendment.spoolId, spoolIds)).orderBy(asc(amendment.at));
+	const rows = await db.select().from(amendment).where(inArray(amendment.spoolId, spoolIds)).orderBy(asc(amendment.seq));
 	return new Map(
 		[...groupBy(rows, (r) => r.spoolId)].map(([id, list]) => [
 			id,
@@ -104,6 +104,7 @@ export async function loadAmendments(db: Reader, spoolIds: string[]): Promise<Ma
 				undoesId: r.undoesId,
 				replacement: r.replacement,
 				reason: r.reason,
+				seq: r.seq,
 				range: r.rangeFrom === null || r.rangeTo === null ? null : { from: r.rangeFrom, to: r.rangeTo },
 				at: r.at
 			}))

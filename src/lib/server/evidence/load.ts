@@ -52,7 +52,7 @@ export async function loadEvidence(db: Reader, spoolIds: string[]): Promise<Spoo
 				server: server.id,
 				epoch: server.epoch,
 				// For how long a spool stays dry is the handbook's to say.
-				handbook: sql<string | null>`(SELECT MAX(created_at) FROM handbook_entry)`
+				handbook: sql<string | null>`(SELECT MAX(seq) FROM handbook_entry)`
 			})
 			.from(spool)
 			.leftJoin(server, sql`TRUE`)
@@ -91,7 +91,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				.where(inArray(attempt.spoolId, spoolIds))
 				.orderBy(asc(attempt.at), asc(attempt.id)),
 			db.select().from(specimen).where(inArray(specimen.spoolId, spoolIds)).orderBy(asc(specimen.at), asc(specimen.id)),
-			db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.createdAt), desc(claim.id)),
+			db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.seq)),
 			loadQuotes(db, spoolIds, filamentIds),
 			db.select().from(instrument),
 			loadPieces(db),
@@ -263,11 +263,7 @@ async function loadQuotes(db: Reader, spoolIds: string[], filamentIds: string[])
 	const raw = await db.select().from(quote).where(inArray(quote.filamentId, filamentIds)).orderBy(desc(quote.seenAt), desc(quote.id));
 	const amendments = await loadAmendments(db, filamentIds);
 	const rows = raw.map((q) => applyAmendments(q, amendments.get(q.filamentId) ?? [])).filter((q) => q.status === 'counts');
-	const bought = await db
-		.select()
-		.from(purchase)
-		.where(inArray(purchase.spoolId, spoolIds))
-		.orderBy(desc(purchase.createdAt), desc(purchase.id));
+	const bought = await db.select().from(purchase).where(inArray(purchase.spoolId, spoolIds)).orderBy(desc(purchase.seq));
 	const owners = await db.select({ id: spool.id, filamentId: spool.filamentId }).from(spool).where(inArray(spool.id, spoolIds));
 	return new Map(
 		owners.map((owner) => {

@@ -20,7 +20,7 @@ import { brokenLogs, checkTogether } from './check-together';
 import type { Checked } from './checked';
 import { tablesOfToday } from './earlier-formats';
 import { raiseAll, importRows, type Aliases } from './import-rows';
-import { RECORD_TABLES, type RecordTable } from './tables';
+import { RECORD_TABLES, writtenOrder, type RecordTable } from './tables';
 
 type Row = Record<string, unknown>;
 
@@ -133,7 +133,8 @@ async function rowsBy(db: Reader, table: RecordTable, by: Record<string, string[
 	const rows = await db
 		.select()
 		.from(table.table)
-		.where(and(or(...conditions), table.only));
+		.where(and(or(...conditions), table.only))
+		.orderBy(...writtenOrder(table));
 	return rows.map((row) => toWire(columns, row));
 }
 

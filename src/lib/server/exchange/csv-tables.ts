@@ -11,7 +11,7 @@ import { columnsOf, toWire, type Column } from './column';
 import { readCsv, writeCsv } from './csv';
 import { goneColumns } from './earlier-formats';
 import { MOST_ERRORS, raiseAll, importRows, type Imported } from './import-rows';
-import { RECORD_TABLES, recordTable, referencesIn, type RecordTable } from './tables';
+import { RECORD_TABLES, recordTable, referencesIn, writtenOrder, type RecordTable } from './tables';
 
 /** The header of every table, for the page and the API: name, kind, whether it must be filled, what it points at. */
 export function describeTables() {
@@ -45,11 +45,12 @@ export async function exportCsv(db: Reader, name: string): Promise<string> {
 	if (table.reveals && (await hiddenSpools(db)).size > 0) throw problem(409, 'blindTable', { table: name });
 	const columns = columnsOf(table.table);
 	const order = (table.key ?? ['id']).flatMap((k) => columns.find((c) => c.name === k)?.column ?? []).map((c) => asc(c));
+	const written = writtenOrder(table);
 	const rows = await db
 		.select()
 		.from(table.table)
 		.where(table.only)
-		.orderBy(...order);
+		.orderBy(...(written.length > 0 ? written : order));
 	return writeCsv(
 		columns,
 		rows.map((row) => toWire(columns, row))

@@ -1,4 +1,4 @@
-import { eq, type SQL } from 'drizzle-orm';
+import { asc, eq, getTableColumns, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { WATER_SIGNS } from '$lib/core/closed-lists';
@@ -441,5 +441,11 @@ export const OWNER_TABLES: Record<string, string> = {
 /** Which table of the record each column points into, by the schema's foreign keys. */
 export const referencesIn = ({ table }: RecordTable): Record<string, string> =>
 	Object.fromEntries([...referencesOf(table)].map(([column, into]) => [column, RECORD_TABLES.find((t) => t.table === into)?.name ?? '']));
+
+/** By what rows are put in order where the order in which they were written says which is in force: a file keeps it, row by row. */
+export function writtenOrder({ table }: RecordTable): SQL[] {
+	const { seq } = getTableColumns(table);
+	return seq ? [asc(seq)] : [];
+}
 
 export const recordTable = (name: string): RecordTable | null => RECORD_TABLES.find((t) => t.name === name) ?? null;

@@ -38,7 +38,7 @@ export async function factsOf(db: Reader, kind: FactKind, ids: readonly string[]
 		.select()
 		.from(amendment)
 		.where(and(eq(amendment.targetKind, kind), inArray(amendment.targetId, [...new Set(ids)])))
-		.orderBy(asc(amendment.at), asc(amendment.id));
+		.orderBy(asc(amendment.seq));
 	return groupBy(found as Amendment[], (a) => a.targetId);
 }
 

@@ -74,7 +74,7 @@ async function statedMass(tx: Transaction, filamentId: string): Promise<number |
 		.select({ value: claim.value })
 		.from(claim)
 		.where(and(eq(claim.filamentId, filamentId), eq(claim.quantity, 'netMassG')))
-		.orderBy(desc(claim.createdAt), desc(claim.id))
+		.orderBy(desc(claim.seq))
 		.limit(1);
 	return newest?.value ?? null;
 }
@@ -140,7 +140,7 @@ async function correctionsOf(db: Reader, filamentIds: readonly string[]): Promis
 		.select()
 		.from(amendment)
 		.where(inArray(amendment.targetId, [...filamentIds]))
-		.orderBy(asc(amendment.at), asc(amendment.id));
+		.orderBy(asc(amendment.seq));
 	// An undo alone, as only a file could bring one, corrects nothing.
 	return new Map([...groupBy(rows, (r) => r.targetId)].filter(([, list]) => list.some(isCorrection)));
 }
@@ -167,7 +167,7 @@ async function takeCode(tx: Transaction, spoolId: string, wanted: string): Promi
 /** After an undo: the bench code that amendments in force say, if it was ever corrected and is still free. */
 export async function settleCode(tx: Transaction, spoolId: string): Promise<void> {
 	await lockCodes(tx);
-	const rows = await tx.select().from(amendment).where(eq(amendment.targetId, spoolId)).orderBy(asc(amendment.at), asc(amendment.id));
+	const rows = await tx.select().from(amendment).where(eq(amendment.targetId, spoolId)).orderBy(asc(amendment.seq));
 	const codes = (list: Row[]) => list.flatMap((a) => (typeof a.replacement?.benchCode === 'string' ? [a.replacement] : []));
 	const first = codes(rows)[0];
 	if (!first) return;

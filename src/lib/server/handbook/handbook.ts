@@ -10,7 +10,7 @@ import { writeOnce } from '../write/write-once';
 
 /** The handbook as this workshop has it: the figures Draught came with, each replaced by the workshop's newest own copy. */
 export async function loadHandbook(db: Reader): Promise<MaterialFigures[]> {
-	const rows = await db.select().from(handbookEntry).orderBy(asc(handbookEntry.createdAt), asc(handbookEntry.id));
+	const rows = await db.select().from(handbookEntry).orderBy(asc(handbookEntry.seq));
 	const own = new Map<string, MaterialFigures | null>();
 	for (const row of rows) {
 		const figures = materialFigures.nullable().safeParse(row.figures);

@@ -1,20 +1,25 @@
 import { fieldError } from '$lib/schemas/field-error';
 import { redirect, type RequestEvent } from '@sveltejs/kit';
-import { serverContext } from '../context';
+import { database, serverContext } from '../context';
+import { isAway } from '../db/errors';
 import { Problem, problem, problemResponse } from '../problem';
-import { isSession, sealSession, SESSION_COOKIE, SESSION_S } from './session';
+import { addressOf } from './address';
+import { endAllSessions, endSession, newSession, SESSION_COOKIE, SESSION_S, sessionOf } from './session';
 
 /** What is answered to whoever does not know the passphrase: the page that asks for it, and that the server is up. */
 const OPEN = ['/login', '/healthz', '/api/v1/session'];
 
+type Asking = Pick<RequestEvent, 'cookies' | 'request' | 'url' | 'getClientAddress' | 'platform'>;
+
 /** Whether the sender of a request may see what there is. Always, where no passphrase is set. */
-export async function mayEnter(event: Pick<RequestEvent, 'cookies' | 'request' | 'url' | 'getClientAddress'>): Promise<boolean> {
-	const { passphrase, sessionKey } = serverContext();
-	if (!passphrase || (await isSession(event.cookies.get(SESSION_COOKIE), sessionKey))) return true;
+export async function mayEnter(event: Asking): Promise<boolean> {
+	const { passphrase, config } = serverContext();
+	if (!passphrase) return true;
+	if ((await sessionOf(database(), config.DRAUGHT_PASSPHRASE ?? '', event.cookies.get(SESSION_COOKIE))) !== null) return true;
 	const word = basicWord(event.request.headers.get('authorization'));
 	// Programs send the word itself, to the API and to the health of the server.
 	if (word === null || !(event.url.pathname.startsWith('/api/') || event.url.pathname === '/healthz')) return false;
-	const checked = await passphrase.check(word, event.getClientAddress());
+	const checked = await passphrase.check(word, addressOf(event));
 	if (!checked.known && checked.retryAfterS !== null) throw tooMany(checked.retryAfterS);
 	return checked.known;
 }
@@ -28,6 +33,7 @@ export async function access(event: RequestEvent): Promise<Response | null> {
 		if (event.locals.entered || OPEN.includes(pathname)) return null;
 	} catch (error) {
 		if (error instanceof Problem) return problemResponse(error);
+		if (isAway(error)) return problemResponse(problem(503, 'databaseAway'));
 		throw error;
 	}
 	if (pathname.startsWith('/api/') || event.request.method !== 'GET') {
@@ -41,27 +47,30 @@ export async function access(event: RequestEvent): Promise<Response | null> {
 
 /** Logs a browser in, or says why not. */
 export async function logIn(event: RequestEvent, given: string): Promise<void> {
-	const { passphrase, sessionKey, config } = serverContext();
+	const { passphrase, config } = serverContext();
 	if (!passphrase) return;
-	const checked = await passphrase.check(given, event.getClientAddress());
+	const checked = await passphrase.check(given, addressOf(event));
 	if (!checked.known && checked.retryAfterS !== null) throw tooMany(checked.retryAfterS);
 	if (!checked.known) throw problem(403, 'wrongPassphrase', {}, [fieldError('passphrase', 'wrongPassphrase')]);
-	const https = config.ORIGIN.startsWith('https:');
-	event.cookies.set(SESSION_COOKIE, await sealSession(sessionKey), {
+	event.cookies.set(SESSION_COOKIE, await newSession(database(), config.DRAUGHT_PASSPHRASE ?? ''), {
 		path: '/',
 		httpOnly: true,
 		sameSite: 'lax',
-		secure: https,
+		secure: config.ORIGIN.startsWith('https:'),
 		maxAge: SESSION_S
 	});
 }
 
-export const logOut = (event: RequestEvent): void => event.cookies.delete(SESSION_COOKIE, { path: '/' });
+/** Ends the login of this browser, or with `everywhere` all there are. Who is not logged in ends nobody's. */
+export async function logOut(event: RequestEvent, everywhere: boolean, now: number): Promise<void> {
+	const { config } = serverContext();
+	const id = await sessionOf(database(), config.DRAUGHT_PASSPHRASE ?? '', event.cookies.get(SESSION_COOKIE));
+	event.cookies.delete(SESSION_COOKIE, { path: '/' });
+	if (id === null) return;
+	await (everywhere ? endAllSessions(database()) : endSession(database(), id, now));
+}
 
-const tooMany = (retryAfterS: number) =>
-	problem(429, 'tooManyTries', { minutes: Math.ceil(retryAfterS / 60) }, [], {
-		'retry-after': String(retryAfterS)
-	});
+const tooMany = (retryAfterS: number) => problem(429, 'tooManyTries', { seconds: retryAfterS }, [], { 'retry-after': String(retryAfterS) });
 
 /** The passphrase of an HTTP Basic header; the name before it does not matter. */
 function basicWord(header: string | null): string | null {

@@ -1,42 +1,51 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
-import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
 
 const digest = (text: string) => createHash('sha256').update(text).digest();
 
-/** Wrong tries that are let through in ten minutes: of one address, and of all together. */
-const MOST = { address: 10, all: 60 };
+/** Wrong tries of one address in ten minutes that are answered at once. */
+const AT_ONCE = 10;
 const WINDOW_S = 600;
+/** How long a wrong one waits for its answer after that, and how many may wait at a time. */
+const SLOW_MS = 2000;
+const MOST_WAITING = 20;
 
 export type Checked = { known: true } | { known: false; retryAfterS: number | null };
 
 /**
- * Checks a passphrase, and slows down whoever guesses: after ten wrong ones of an address, or sixty of all, in ten minutes none is looked
- * at any more until the time is over. Each wrong one is logged, without what was typed. Who is logged in already is not touched.
+ * Checks a passphrase, and slows down whoever guesses. The right one always passes at once, whatever others try: a lock that guesses can
+ * close is a lock that guesses can close on its owner. A wrong one is answered late after ten of its address in ten minutes, and not at all
+ * when twenty wait already. Each wrong one is logged, without what was typed.
  */
 export class PassphraseCheck {
 	readonly #expected: Buffer;
-	readonly #byAddress = new RateLimiterMemory({ points: MOST.address, duration: WINDOW_S });
-	readonly #all = new RateLimiterMemory({ points: MOST.all, duration: WINDOW_S });
+	readonly #byAddress = new RateLimiterMemory({ points: AT_ONCE, duration: WINDOW_S });
 	readonly #log: (line: string) => void;
+	readonly #wait: (ms: number) => Promise<void>;
+	#waiting = 0;
 
-	constructor(passphrase: string, log: (line: string) => void = console.error) {
+	constructor(
+		passphrase: string,
+		log: (line: string) => void = console.error,
+		wait: (ms: number) => Promise<void> = (ms) => new Promise((done) => setTimeout(done, ms))
+	) {
 		this.#expected = digest(passphrase);
 		this.#log = log;
+		this.#wait = wait;
 	}
 
 	async check(given: string, address: string): Promise<Checked> {
-		const spent = [await this.#byAddress.get(address), await this.#all.get('all')];
-		const used = (r: RateLimiterRes | null | undefined) => r?.consumedPoints ?? 0;
-		const wait = spent.find((r, i) => used(r) >= (i === 0 ? MOST.address : MOST.all));
-		if (wait) return { known: false, retryAfterS: Math.ceil(wait.msBeforeNext / 1000) };
 		// Both are as long as a hash, whatever was typed.
 		if (timingSafeEqual(digest(given), this.#expected)) {
 			await this.#byAddress.delete(address);
 			return { known: true };
 		}
-		const now = await this.#byAddress.penalty(address);
-		await this.#all.penalty('all');
-		this.#log(`draught: wrong passphrase from ${address}, ${now.consumedPoints} of ${MOST.address} in ten minutes`);
+		const { consumedPoints } = await this.#byAddress.penalty(address);
+		this.#log(`draught: wrong passphrase from ${address}, ${consumedPoints} in ten minutes`);
+		if (consumedPoints <= AT_ONCE) return { known: false, retryAfterS: null };
+		if (this.#waiting >= MOST_WAITING) return { known: false, retryAfterS: SLOW_MS / 1000 };
+		this.#waiting += 1;
+		await this.#wait(SLOW_MS).finally(() => (this.#waiting -= 1));
 		return { known: false, retryAfterS: null };
 	}
 }

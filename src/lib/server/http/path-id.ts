@@ -1,4 +1,4 @@
-import type { RequestEvent } from '@sveltejs/kit';
+import { error, type RequestEvent } from '@sveltejs/kit';
 import { id } from '$lib/schemas/common';
 import { notFound } from '../problem';
 
@@ -14,4 +14,11 @@ export function pathSlice(event: { params: object }): number {
 	const { k = '' } = event.params as { k?: string };
 	if (!/^\d{1,5}$/.test(k)) throw notFound('slice');
 	return Number(k);
+}
+
+/** The `[id]` of a page; anything that is no id leads to no page. */
+export function pageId(event: Pick<RequestEvent, 'params'>): string {
+	const parsed = id.safeParse(event.params.id);
+	if (!parsed.success) error(404, notFound('page').title);
+	return parsed.data;
 }

@@ -4,10 +4,12 @@ import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import type { Database, Reader } from '../db/client';
-import { isAway, isDuplicate, isFull, isLost, OutcomeUnknown } from '../db/errors';
-import { database } from '../context';
+import { isAway, isDuplicate, isFull, isLost, isSlow, OutcomeUnknown } from '../db/errors';
+import { database, serverContext } from '../context';
 import { Problem, problem, problemResponse, refuse } from '../problem';
-import { withClockAhead } from '../write/clock-ahead';
+import { saidAheadMs, withClockAhead } from '../write/clock-ahead';
+import { DeviceClocks, requireClockAfter } from '../write/server-clock';
+import { addressOf } from './address';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */
 export const LIMITS = {
@@ -44,9 +46,23 @@ export function keep<S extends z.ZodType, T>(
 			const body = await readJson(event.request, limit);
 			const parsed = read(schema, body);
 			if (!parsed.ok) throw refuse(withOthers(parsed.errors, await faultsBeside(body, database(), Date.now())));
+			await requireServerClock(event, Date.now());
 			const { answer, repeated } = await withClockAhead(event.request, () => write(database(), parsed.value, Date.now()));
 			return json(answer, repeated ? 200 : 201);
 		});
+}
+
+const devices = new DeviceClocks();
+
+/** Nothing is stored under a time that is surely wrong (DRAUGHT_TRUST_CLOCK says that it is right all the same). */
+async function requireServerClock(event: RequestEvent, now: number): Promise<void> {
+	if (serverContext().config.DRAUGHT_TRUST_CLOCK) return;
+	const { request } = event;
+	// A browser tells when its clock is off; a program has none to tell of.
+	if (request.headers.has('sec-fetch-site'))
+		devices.hear(`${addressOf(event)} ${request.headers.get('user-agent') ?? ''}`, saidAheadMs(request), performance.now());
+	devices.require(now);
+	await requireClockAfter(database(), now);
 }
 
 /** Nothing is told twice of one field. */
@@ -68,6 +84,7 @@ export function keepFile<T>(
 ) {
 	return (event: RequestEvent): Promise<Response> =>
 		answering(async () => {
+			await requireServerClock(event, Date.now());
 			const { answer, repeated } = await write(event, database(), await readBytes(event.request, limit), Date.now());
 			return json(answer, repeated ? 200 : 201);
 		});
@@ -149,6 +166,7 @@ async function answering(work: () => Promise<Response>, codes: typeof READ | typ
 		if (error instanceof Problem) return problemResponse(error);
 		if (error instanceof OutcomeUnknown || isLost(error)) return problemResponse(problem(503, codes.lost));
 		if (isAway(error)) return problemResponse(problem(503, codes.away));
+		if (isSlow(error)) return problemResponse(problem(503, 'databaseSlow'));
 		if (isFull(error)) return problemResponse(problem(507, 'diskFull'));
 		// An id that came in by a file before, and now as an entry of its own.
 		if (isDuplicate(error)) return problemResponse(problem(409, 'idInUse'));

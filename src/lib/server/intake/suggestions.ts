@@ -75,13 +75,13 @@ async function toCopy(
 	from: string | null
 ): Promise<LastIntake> {
 	const [claims, [paid]] = await Promise.all([
-		db.select().from(claim).where(eq(claim.filamentId, row.filament.id)).orderBy(desc(claim.createdAt)),
+		db.select().from(claim).where(eq(claim.filamentId, row.filament.id)).orderBy(desc(claim.seq)),
 		db
 			.select({ quote })
 			.from(purchase)
 			.innerJoin(quote, eq(quote.id, purchase.quoteId))
 			.where(eq(purchase.spoolId, row.spool.id))
-			.orderBy(desc(purchase.createdAt))
+			.orderBy(desc(purchase.seq))
 			.limit(1)
 	]);
 	const text = (quantity: string, source: string) => claims.find((c) => c.quantity === quantity && c.source === source)?.typedText ?? '';

@@ -13,7 +13,7 @@ export async function priorsOfTrial(db: Reader, trialId: string): Promise<PriorS
 		.select({ id: trialPriorSet.priorSetId })
 		.from(trialPriorSet)
 		.where(eq(trialPriorSet.trialId, trialId))
-		.orderBy(desc(trialPriorSet.createdAt), desc(trialPriorSet.id))
+		.orderBy(desc(trialPriorSet.seq))
 		.limit(1);
 	return adopted ? await readSet(db, adopted.id) : NO_RECORD;
 }
@@ -25,7 +25,7 @@ export async function lastTurn(db: Reader, trialId: string): Promise<{ number: n
 		.from(trialPriorSet)
 		.innerJoin(priorSet, eq(priorSet.id, trialPriorSet.priorSetId))
 		.where(and(eq(trialPriorSet.trialId, trialId), isNotNull(trialPriorSet.firstAfter)))
-		.orderBy(desc(trialPriorSet.createdAt))
+		.orderBy(desc(trialPriorSet.seq))
 		.limit(1);
 	return turn?.before && turn.after ? { ...turn, before: turn.before, after: turn.after } : null;
 }

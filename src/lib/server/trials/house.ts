@@ -7,11 +7,7 @@ import { houseSpool } from '../db/schema';
 
 /** The spool the tester always buys, if one was named. */
 export async function currentHouseSpool(db: Reader): Promise<string | null> {
-	const [row] = await db
-		.select({ id: houseSpool.spoolId })
-		.from(houseSpool)
-		.orderBy(desc(houseSpool.createdAt), desc(houseSpool.id))
-		.limit(1);
+	const [row] = await db.select({ id: houseSpool.spoolId }).from(houseSpool).orderBy(desc(houseSpool.seq)).limit(1);
 	return row?.id ?? null;
 }
 

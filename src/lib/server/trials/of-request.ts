@@ -1,6 +1,6 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { database } from '../context';
-import { pathId } from '../http/path-id';
+import { pageId } from '../http/path-id';
 import { together } from '../http/together';
 import { Problem } from '../problem';
 import { loadTrial, type TrialWhole } from './load';
@@ -11,7 +11,7 @@ const loaded = new WeakMap<App.Locals, Promise<TrialWhole>>();
 export async function trialOfRequest(event: Pick<RequestEvent, 'locals' | 'params'>): Promise<TrialWhole> {
 	let whole = loaded.get(event.locals);
 	if (!whole) {
-		const id = pathId(event);
+		const id = pageId(event);
 		// Different pages of one trial that are asked for at the same moment read it once.
 		whole = together(`trial ${id}`, () => loadTrial(database(), id));
 		loaded.set(event.locals, whole);

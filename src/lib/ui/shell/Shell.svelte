@@ -16,9 +16,9 @@
 	type Props = { trial: ShellTrial | null; instance: string; loggedIn: boolean; children: Snippet };
 	let { trial, instance, loggedIn, children }: Props = $props();
 
-	async function logOut(): Promise<void> {
+	async function logOut(everywhere = false): Promise<void> {
 		// eslint-disable-next-line no-restricted-syntax -- a log-out stores nothing, so there is nothing a retry could double
-		const out = await fetch('/api/v1/session', { method: 'DELETE' }).catch(() => null);
+		const out = await fetch(`/api/v1/session${everywhere ? '?everywhere' : ''}`, { method: 'DELETE' }).catch(() => null);
 		if (out?.ok) location.href = '/login';
 	}
 	let lastTrial = $state.raw<ShellTrial | null>(null);
@@ -112,6 +112,9 @@
 				<ThemeSwitch />
 				{#if loggedIn}<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => void logOut()}
 						>Log out</button
+					>
+					<button type="button" class="py-[3px] text-left text-muted hover:text-ink" onclick={() => void logOut(true)}
+						>Log out everywhere</button
 					>{/if}
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">

@@ -39,7 +39,12 @@ const PROBLEMS: { [C in ProblemCode]: (p: ProblemParams[C]) => string } = {
 	noSuchMethod: () => 'This address does not take that method.',
 	refusedByFramework: () => 'This was refused.',
 	databaseAwayNothingLost: () => 'The database is away. Nothing was lost; try again in a moment.',
-	tooManyTries: (p) => `Too many wrong passphrases. Try again in ${p.minutes} min.`,
+	tooManyTries: (p) => `Too many wrong passphrases at once. Try again in ${p.seconds} s.`,
+	databaseSlow: () => 'The database took too long over this and was told to stop. Nothing was stored; try again in a moment.',
+	clockBehind: (p) =>
+		`The server’s clock says ${p.says}, but this record was written to on ${p.newest}. Nothing was stored: put the server’s clock right first.`,
+	clockApart: (p) =>
+		`The server’s clock says ${p.says}, every device says about ${p.devices}. Nothing was stored: put the server’s clock right first.`,
 	databaseSilent: () => 'The database did not answer. Try again.',
 	databaseAway: () => 'The database is away. Try again.',
 	databaseAwayNothingStored: () => 'The database is away. Nothing was stored; try again.',

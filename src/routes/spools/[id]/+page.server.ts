@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { STATIONS } from '$lib/core/registry';
 import { database } from '$lib/server/context';
-import { pathId } from '$lib/server/http/path-id';
+import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
@@ -12,9 +12,9 @@ export const load: PageServerLoad = async (event) => {
 	const db = database();
 	try {
 		const [whole, house, photos] = await Promise.all([
-			loadSpool(db, pathId(event), Date.now()),
+			loadSpool(db, pageId(event), Date.now()),
 			currentHouseSpool(db),
-			loadPhotos(db, [pathId(event)])
+			loadPhotos(db, [pageId(event)])
 		]);
 		// Definitions travel with the page so that own measures carry their names.
 		const defs = STATIONS.flatMap((s) => s.quantities(whole.basis));

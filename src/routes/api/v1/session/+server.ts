@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { logIn, logOut } from '$lib/server/http/access';
 import { act } from '$lib/server/http/respond';
 
-const sessionBody = z.object({ passphrase: z.string({ error: 'type the passphrase' }).max(500, { error: 'is too long' }) });
+const sessionBody = z.strictObject({ passphrase: z.string({ error: 'type the passphrase' }).max(500, { error: 'is too long' }) });
 
 /** Logs in: a browser gets a cookie. Nothing is stored, so there is no id. */
 export const POST = act(sessionBody, async (event, body) => {
@@ -10,8 +10,8 @@ export const POST = act(sessionBody, async (event, body) => {
 	return { loggedIn: true };
 });
 
-/** The way out. */
-export const DELETE = act(null, (event) => {
-	logOut(event);
-	return Promise.resolve({ loggedIn: false });
+/** The way out: of this browser, or with `?everywhere` of all. */
+export const DELETE = act(null, async (event) => {
+	await logOut(event, event.url.searchParams.has('everywhere'), Date.now());
+	return { loggedIn: false };
 });

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { heldAtLeast } from '$lib/core/strength/held';
 import { database } from '$lib/server/context';
 import { addressCode } from '$lib/server/http/address-code';
-import { pathId } from '$lib/server/http/path-id';
+import { pageId } from '$lib/server/http/path-id';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { Problem } from '$lib/server/problem';
 import { loadScorecard } from '$lib/server/spools/scorecard';
@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const db = database();
-	const spoolId = pathId(event);
+	const spoolId = pageId(event);
 	try {
 		const [card, photos, address] = await Promise.all([
 			loadScorecard(db, spoolId, Date.now()),

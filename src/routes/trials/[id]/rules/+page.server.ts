@@ -1,5 +1,5 @@
 import { database } from '$lib/server/context';
-import { pathId } from '$lib/server/http/path-id';
+import { pageId } from '$lib/server/http/path-id';
 import { searchSpools } from '$lib/server/spools/search';
 import { saidLater } from '$lib/server/trials/said-later';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -7,11 +7,13 @@ import { listWorkshop } from '$lib/server/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
+	// Asked before anything is begun that nobody would wait for.
+	const id = pageId(event);
 	const [whole, workshop, all, later] = await Promise.all([
 		trialOfRequest(event),
 		listWorkshop(database()),
 		searchSpools(database(), ''),
-		saidLater(database(), pathId(event))
+		saidLater(database(), id)
 	]);
 	return {
 		printers: workshop.printers,
