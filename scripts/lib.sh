@@ -41,7 +41,7 @@ need_programs() {
 		die "could not install ${missing[*]}"
 }
 
-need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux flock:util-linux; }
+need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux flock:util-linux prlimit:util-linux; }
 need_browser() { need_programs chromium:chromium fc-list:fontconfig curl:curl; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
 
 pause() { # pause SECONDS: waits without starting a process, so that a watch costs nothing

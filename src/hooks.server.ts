@@ -45,7 +45,8 @@ async function answer(event: RequestEvent, resolve: () => Response | Promise<Res
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	// What only those may see who know the passphrase stays in no cache.
-	if (serverContext().passphrase) response.headers.set('cache-control', 'no-store');
+	if (serverContext().passphrase && !response.headers.get('cache-control')?.startsWith('no-store'))
+		response.headers.set('cache-control', 'no-store');
 	return response;
 }
 

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, type Connection } from '../../src/lib/server/db/client';
 import { seedDemo } from '../../src/lib/server/demo/seed';
 import { columnsOf, toWire } from '../../src/lib/server/exchange/column';
-import { writeCsv } from '../../src/lib/server/exchange/csv';
+import { writeCsvHeader, writeCsvRows } from '../../src/lib/server/exchange/csv';
 import { OWNER_TABLES, RECORD_TABLES, referencesIn, TARGET_TABLES, type RecordTable } from '../../src/lib/server/exchange/tables';
 import { TestServer } from '../e2e/server';
 import { testDatabase } from '../support/database';
@@ -82,8 +82,11 @@ function closure(name: string, few: number): Map<string, Row[]> {
 	return new Map([...wanted].map(([n, rows]) => [n, [...rows]]));
 }
 
+const csvOf = (columns: ReturnType<typeof columnsOf>, rows: readonly Row[]): string =>
+	writeCsvHeader(columns) + writeCsvRows(columns, rows);
+
 async function bring(table: RecordTable, rows: readonly Row[]): Promise<void> {
-	const text = writeCsv(columnsOf(table.table), rows);
+	const text = csvOf(columnsOf(table.table), rows);
 	const response = await fetch(`${server.url}/api/v1/csv-imports`, {
 		method: 'POST',
 		headers: { 'content-type': 'application/json' },
@@ -185,7 +188,7 @@ describe('names that every object has', () => {
 			if (!row) continue;
 			for (const { name } of columnsOf(table.table).filter((c) => c.kind === 'text' || c.kind === 'json' || c.kind === 'yesNo'))
 				for (const said of NAMES) {
-					const text = writeCsv(columnsOf(table.table), [{ ...row, id: v7(), [name]: said }]);
+					const text = csvOf(columnsOf(table.table), [{ ...row, id: v7(), [name]: said }]);
 					const response = await post('csv-imports', JSON.stringify({ id: v7(), table: table.name, text, zone: 'UTC' }));
 					expect([200, 422], `${table.name} ${name} ${said}: ${await response.text()}`).toContain(response.status);
 				}

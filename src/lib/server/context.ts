@@ -16,6 +16,9 @@ export type ServerContext = Connection & {
 	stopTasks: () => void;
 };
 
+/** How often lists are worked out beside the server. */
+const LISTINGS_MINUTES = 5;
+
 let context: ServerContext | null = null;
 
 /** Checks the environment, brings the schema up to date and opens the pool. Throws with a clear message; nothing half-started stays. */
@@ -36,6 +39,7 @@ export async function startServer(env: Record<string, string | undefined>, now: 
 		passphrase: word === undefined ? null : new PassphraseCheck(word),
 		stopTasks: both(
 			repeatTask('learn-priors', config.DRAUGHT_LEARN_MINUTES, env, 'nothing could be learnt from the record'),
+			repeatTask('keep-listings', config.DRAUGHT_LEARN_MINUTES === 0 ? 0 : LISTINGS_MINUTES, env, 'lists could not be worked out'),
 			repeatTask('keep-backup', config.DRAUGHT_BACKUP_MINUTES, env, 'no backup could be made')
 		)
 	};

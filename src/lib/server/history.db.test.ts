@@ -190,13 +190,13 @@ describe('recall with answers', () => {
 			// prettier-ignore
 			await print(spoolId, 3, { trialId, settings: { nozzleC: 240 }, marks: { strings } });
 		await print(dear, 2, { trialId, outcome: 'failed', percentReached: 40, cause: 'filament' });
-		const found = async (typed: string) => (await recallSpools(t.db, typed, NOW)).map((s) => s.id);
+		const found = async (typed: string) => (await recallSpools(t.db, typed, NOW)).spools.map((s) => s.id);
 		expect((await found('Recallers')).sort()).toEqual([cheap, dear].sort());
 		expect(await found('Recallers, no strings, under 20')).toEqual([cheap]);
 		expect(await found('Recallers over 20')).toEqual([dear]);
 		expect(await found('Recallers no failures')).toEqual([cheap]);
 		expect(await found('Recallers no strings over 20')).toEqual([]);
-		const [one] = await recallSpools(t.db, 'Recallers Cheap', NOW);
+		const [one] = (await recallSpools(t.db, 'Recallers Cheap', NOW)).spools;
 		expect(one).toMatchObject({
 			price: { perKg: 18, currency: 'EUR' },
 			finished: { count: 2, of: 2 },

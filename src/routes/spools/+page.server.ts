@@ -4,5 +4,6 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {
 	const q = url.searchParams.get('q') ?? '';
-	return { q, spools: await recallSpools(database(), q, Date.now()) };
+	const page = Math.max(1, Math.min(10_000, Math.floor(Number(url.searchParams.get('page') ?? 1)) || 1));
+	return { q, ...(await recallSpools(database(), q, Date.now(), page)) };
 };

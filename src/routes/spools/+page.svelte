@@ -5,7 +5,7 @@
 	import { VERDICT_KINDS } from '$lib/core/closed-lists';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import { VERDICT_WORDS } from '$lib/ui/words/closed-lists';
-	import { day, fixed, plural } from '$lib/ui/words/numbers';
+	import { day, fixed, grouped, plural } from '$lib/ui/words/numbers';
 	import { bareValue, inSentence, valueWords } from '$lib/ui/words/quantities';
 	import { Input, Select } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -67,8 +67,21 @@
 	</form>
 	<div class="mt-2 flex flex-wrap items-baseline gap-x-4">
 		<p class="small" role="status">
-			{data.spools.length === 0 ? (data.q ? 'No spool answers all of this.' : 'No spool yet.') : plural(data.spools.length, 'spool')}
+			{data.total === 0
+				? data.q
+					? 'No spool answers all of this.'
+					: 'No spool yet.'
+				: data.pages > 1
+					? `${grouped(data.total)} spools, page ${data.page} of ${data.pages}`
+					: plural(data.total, 'spool')}
+			{#if data.pending > 0}· {plural(data.pending, 'spool')} still being worked out; look again in a few minutes{/if}
 		</p>
+		{#if data.pages > 1}
+			<nav aria-label="Pages" class="small flex gap-3">
+				{#if data.page > 1}<a class="link" href="?q={encodeURIComponent(data.q)}&page={data.page - 1}">newer</a>{/if}
+				{#if data.page < data.pages}<a class="link" href="?q={encodeURIComponent(data.q)}&page={data.page + 1}">older</a>{/if}
+			</nav>
+		{/if}
 		{#if data.spools.length > 1}
 			<label class="small inline-flex items-baseline gap-1.5"
 				>Order

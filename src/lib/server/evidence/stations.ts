@@ -3,6 +3,7 @@ import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
 import { remembering } from '$lib/core/remember';
 import { STATIONS } from '$lib/core/registry';
+import { letOthersIn, turns } from '../http/let-others-in';
 import type { Station } from '$lib/core/station';
 
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
@@ -49,3 +50,16 @@ export const foundBy = (station: Station['id'], evidence: SpoolEvidence, basis: 
 /** Calibrations of a spool: what a print may be set by, and what two colours are compared by. */
 export const calibrationsOf = (evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
 	foundBy('calibration', evidence, basis, now);
+
+/**
+ * Works out the findings of spools one after the other and lets others in between, so that what is made of them at once afterwards is made
+ * of findings that are known.
+ */
+export async function giveWay(spools: readonly SpoolEvidence[], basis: Basis, now: number): Promise<void> {
+	const turn = turns();
+	for (const evidence of spools)
+		for (const station of REMEMBERING_STATIONS) {
+			station.find(evidence, basis, now);
+			if (turn.over()) await letOthersIn();
+		}
+}

@@ -13,8 +13,11 @@ export type FileRow = { row: number; values: Record<string, unknown> };
 const FORMULA = /^'*[=+\-@\t\r]/;
 const ESCAPED = /^'+[=+\-@\t\r]/;
 
-/** Rows as CSV with the columns' names as header. */
-export function writeCsv(columns: readonly Column[], rows: readonly Record<string, unknown>[]): string {
+/** The names of the columns, as the first line of a file. */
+export const writeCsvHeader = (columns: readonly Column[]): string => `${Papa.unparse([columns.map((c) => c.name)], { newline: '\n' })}\n`;
+
+/** Rows as lines of CSV. */
+export function writeCsvRows(columns: readonly Column[], rows: readonly Record<string, unknown>[]): string {
 	const cell = ({ name, kind }: Column, row: Record<string, unknown>): string => {
 		const value = row[name];
 		if (value === null || value === undefined) return '';
@@ -23,10 +26,11 @@ export function writeCsv(columns: readonly Column[], rows: readonly Record<strin
 		const text = typeof value === 'string' ? value : JSON.stringify(value);
 		return kind === 'text' && FORMULA.test(text) ? `'${text}` : text;
 	};
-	return (
-		Papa.unparse({ fields: columns.map((c) => c.name), data: rows.map((row) => columns.map((c) => cell(c, row))) }, { newline: '\n' }) +
-		'\n'
-	);
+	if (rows.length === 0) return '';
+	return `${Papa.unparse(
+		rows.map((row) => columns.map((c) => cell(c, row))),
+		{ newline: '\n' }
+	)}\n`;
 }
 
 /**

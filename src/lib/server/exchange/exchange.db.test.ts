@@ -50,15 +50,22 @@ async function errorsOf(work: Promise<unknown>): Promise<FieldError[]> {
 }
 const count = async (db: TestDatabase['db']) => (await db.select({ id: reading.id }).from(reading)).length;
 
+/** A whole table, its parts put together. */
+async function csvOf(db: Parameters<typeof exportCsv>[0], name: string): Promise<string> {
+	let text = '';
+	for await (const part of await exportCsv(db, name)) text += part;
+	return text;
+}
+
 describe('CSV, every table both ways', () => {
 	it('a whole bench goes out and comes into an empty one, table by table, and comes out the same', async () => {
 		const other = await testDatabase();
 		for (const { name } of RECORD_TABLES) {
-			const text = await exportCsv(bench.db, name);
+			const text = await csvOf(bench.db, name);
 			if (text.trim().split('\n').length < 2) continue;
 			const { answer } = await take(other.db, name, text);
 			expect(answer.fresh + answer.known, name).toBe(answer.rows);
-			expect(await exportCsv(other.db, name), name).toBe(text);
+			expect(await csvOf(other.db, name), name).toBe(text);
 		}
 		const [first] = await listTrials(bench.db);
 		const findings = async (db: TestDatabase['db']) => bare(sheetOf(await loadTrial(db, first?.id ?? ''), NOW));
@@ -67,11 +74,11 @@ describe('CSV, every table both ways', () => {
 	});
 	it('the demo has rows in all tables that have a page', async () => {
 		const empty: string[] = [];
-		for (const { name } of RECORD_TABLES) if ((await exportCsv(bench.db, name)).trim().split('\n').length < 2) empty.push(name);
+		for (const { name } of RECORD_TABLES) if ((await csvOf(bench.db, name)).trim().split('\n').length < 2) empty.push(name);
 		expect(empty).toEqual([]);
 	});
 	it('the same file again changes nothing and says that all is here', async () => {
-		const text = await exportCsv(bench.db, 'readings');
+		const text = await csvOf(bench.db, 'readings');
 		const { answer } = await take(bench.db, 'readings', text);
 		expect(answer).toMatchObject({ fresh: 0, known: answer.rows });
 	});
@@ -174,20 +181,20 @@ describe('CSV, every table both ways', () => {
 		expect(await amend('')).toMatchObject([{ path: 'rows.2.replacement', code: 'correctionMissing' }]);
 		expect(await amend('"{""value"":1}"', 'exclude')).toMatchObject([{ code: 'onlyForCorrections' }]);
 		expect(await amend('', 'undo')).toMatchObject([{ path: 'rows.2.undoesId' }]);
-		const [, protocol] = (await exportCsv(bench.db, 'protocols')).split('\n');
+		const [, protocol] = (await csvOf(bench.db, 'protocols')).split('\n');
 		const trialId = (protocol ?? '').split(',')[1];
 		const rules = 'trialId,version,settingsPolicy,conditionPolicy,valueRule,mainPieceId,repeats,diameterPlaces,diameterDirections';
 		const version = (n: number) => `${trialId},${n},label,asReceived,weighted,${piece},1,5,2`;
 		expect(await said('protocols', rules, version(1))).toMatchObject([{ path: 'rows.2.version', code: 'hereAlready' }]);
 		// Left out, a column takes its default.
 		expect((await take(bench.db, 'protocols', `${rules}\n${version(99)}\n`, false)).answer.fresh).toBe(1);
-		const [, filament] = (await exportCsv(bench.db, 'filaments')).split('\n');
+		const [, filament] = (await csvOf(bench.db, 'filaments')).split('\n');
 		expect(await said('spools', 'filamentId,benchCode', `${(filament ?? '').split(',')[0]},PA4`)).toMatchObject([
 			{ path: 'rows.2.benchCode' }
 		]);
 	});
 	it('a record that is here is never overwritten by a file', async () => {
-		const [header, first] = (await exportCsv(bench.db, 'instruments')).split('\n');
+		const [header, first] = (await csvOf(bench.db, 'instruments')).split('\n');
 		const changed = `${header}\n${(first ?? '').replace('Dome caliper', 'Other caliper')}\n`;
 		expect(await errorsOf(take(bench.db, 'instruments', changed))).toMatchObject([{ path: 'rows.2.name', code: 'hereOtherwise' }]);
 	});
@@ -195,11 +202,11 @@ describe('CSV, every table both ways', () => {
 		const other = await testDatabase();
 		const name = '=HYPERLINK("x")';
 		await take(other.db, 'makers', `name\n"'${name.replaceAll('"', '""')}"\n`);
-		const text = await exportCsv(other.db, 'makers');
+		const text = await csvOf(other.db, 'makers');
 		expect(text).toContain(`"'=HYPERLINK(""x"")"`);
 		const again = await testDatabase();
 		await take(again.db, 'makers', text);
-		expect(await exportCsv(again.db, 'makers')).toBe(text);
+		expect(await csvOf(again.db, 'makers')).toBe(text);
 		await Promise.all([other.close(), again.close()]);
 	});
 	it('a table of an earlier version comes in; a column that is gone must be empty', async () => {
@@ -271,7 +278,7 @@ describe('a trial as one bundle', () => {
 		const code = String(out.tables.spools?.[0]?.benchCode);
 		await take(other.db, 'makers', 'name\nSomebody\n');
 		await take(other.db, 'filaments', 'makerId,name,material\nSomebody,Thing,PLA\n');
-		const filamentId = (await exportCsv(other.db, 'filaments')).split('\n')[1]?.split(',')[0];
+		const filamentId = (await csvOf(other.db, 'filaments')).split('\n')[1]?.split(',')[0];
 		await take(other.db, 'spools', `filamentId,benchCode\n${filamentId},${code}\n`);
 		const { answer } = await taken(other.db, out);
 		expect(answer.renamed).toMatchObject([{ from: code }]);
@@ -328,7 +335,7 @@ describe('a trial as one bundle', () => {
 		for (const table of ['makers', 'filaments', 'quotes', 'purchases', 'notes', 'verdicts'])
 			await expect(exportCsv(bench.db, table), table).rejects.toMatchObject({ status: 409 });
 		await expect(exportBundle(bench.db, trials[0]?.id ?? '', NOW)).rejects.toMatchObject({ status: 409 });
-		expect(await exportCsv(bench.db, 'readings')).toContain('diameter');
+		expect(await csvOf(bench.db, 'readings')).toContain('diameter');
 		await blind(false);
 	});
 });

@@ -142,6 +142,24 @@ export function showBytes(
 		}, READ);
 }
 
+/** A route that hands out a text part by part, while it is read. */
+export function showText(
+	load: (event: RequestEvent, db: Database) => Promise<{ parts: AsyncGenerator<string>; mediaType: string; name: string }>
+) {
+	return (event: RequestEvent): Promise<Response> =>
+		answering(async () => {
+			const { parts, mediaType, name } = await load(event, database());
+			return new Response(Readable.toWeb(Readable.from(parts, { objectMode: false })) as ReadableStream, {
+				headers: {
+					'content-type': mediaType,
+					'content-disposition': `attachment; filename="${name}"`,
+					// Not compressed: packing a large table takes longer than sending it, and the packer keeps a listener for every part.
+					'cache-control': 'no-store, no-transform'
+				}
+			});
+		}, READ);
+}
+
 /** A route that hands out a file while it is being made; one that fails on the way breaks off, so that nobody takes it for a whole one. */
 export function showStream(load: (event: RequestEvent) => { stream: Readable; mediaType: string; name: string }) {
 	return (event: RequestEvent): Promise<Response> =>

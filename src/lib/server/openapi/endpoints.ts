@@ -112,7 +112,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	get('restores/{id}', null, 'how far a restore is, and what became of it'),
 	get('backups', null, 'the backups that are kept on the server, and when one was last taken away'),
 	get('backup', null, 'the whole record, photographs too, as one compressed file that is made now'),
-	get('spools', null, 'recall: every spool ever seen', 'q'),
+	get('spools', null, 'recall: every spool ever seen, a hundred a page', 'q, page'),
 	get('spools/{id}/findings', spoolFindings, 'all findings of one spool'),
 	get('spools/{id}/evidence', null, 'what was measured and noted of one spool at one station', 'station'),
 	get('trials/{id}/findings', trialFindings, 'the trial sheet: findings of every station, flags, letters, what is next'),

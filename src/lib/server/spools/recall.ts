@@ -1,5 +1,4 @@
-import { group } from 'd3-array';
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import type { VERDICT_KINDS } from '$lib/core/closed-lists';
 import { countedQuote } from '$lib/core/cost/counted-quote';
 import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
@@ -11,20 +10,21 @@ import type { RankedFinding } from '$lib/core/pick/ranked-finding';
 import { countedPrints } from '$lib/core/prints/counted-prints';
 import { settled } from '$lib/core/prints/settled';
 import type { Basis } from '$lib/core/trial/basis';
-import type { Reader } from '../db/client';
-import { trial, trialSpool, verdict } from '../db/schema';
+import type { Database, Reader } from '../db/client';
+import { verdict } from '../db/schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { loadEvidence } from '../evidence/load';
-import { REMEMBERING_STATIONS } from '../evidence/stations';
+import { giveWay, REMEMBERING_STATIONS } from '../evidence/stations';
 import { loadTrial, ofReadable } from '../trials/load';
 import { basisOutsideTrials } from './load';
 import { readRecall, type RecallQuery } from './recall-query';
-import { searchSpools, type SpoolListing } from './search';
+import { toldOfSpools } from './list-spools';
+import { findSpools, LIMIT, listSpools, type SpoolListing } from './search';
 
 /** The marks that are told of every spool, in their order; what was never marked is left out. */
 const TOLD = ['strings', 'overhang', 'bridge', 'surface', 'strengthLoad', 'strengthByHand', 'statedHardness'] as const;
 
-export type Recalled = SpoolListing & {
+type Recalled = SpoolListing & {
 	verdict: { kind: (typeof VERDICT_KINDS)[number]; buyFor: string | null; at: number } | null;
 	/** As bought, shipping included; null where no price is known or shown. */
 	price: { perKg: number; currency: string } | null;
@@ -35,30 +35,87 @@ export type Recalled = SpoolListing & {
 	settings: PrintSettings | null;
 };
 
-/** Every spool ever seen that answers what was typed, with what one wants to know of it. The same findings as on its own page. */
-export async function recallSpools(db: Reader, typed: string, now: number): Promise<Recalled[]> {
+/** What lists show of one spool beside what it is. */
+type Told = Pick<Recalled, 'price' | 'marks' | 'finished' | 'settings'>;
+
+/** A page of the spools that answer. */
+export type RecallPage = {
+	spools: Recalled[];
+	/** How many answer in all, on which page this is, and how many pages there are. */
+	total: number;
+	page: number;
+	pages: number;
+	/** Spools whose marks are still being worked out: a condition on marks or prices may yet let them in. */
+	pending: number;
+};
+
+/** So long a page works out what is not kept, ms; the rest is worked out beside the server (keep-listings). */
+const PATIENCE_MS = 400;
+
+/** Every spool ever seen that answers what was typed, with what one wants to know of it, page by page. The same findings as on its own page. */
+export async function recallSpools(db: Database, typed: string, now: number, page = 1): Promise<RecallPage> {
 	const query = readRecall(typed);
-	const listed = (await searchSpools(db, query.words)).filter((s) => s.archived === query.archived);
-	const ids = listed.map((s) => s.id);
-	if (ids.length === 0) return [];
-	const [evidence, verdicts, told] = await Promise.all([loadEvidence(db, ids), newestVerdicts(db, ids), toldOf(db, ids, now)]);
-	const of = new Map(evidence.map((e) => [e.spool.id, e]));
-	return listed
-		.map((spool): Recalled => {
-			const known = of.get(spool.id);
-			return {
-				...spool,
-				verdict: verdicts.get(spool.id) ?? null,
-				price: known ? priceOf(known) : null,
-				marks: told.get(spool.id)?.marks ?? [],
-				finished: told.get(spool.id)?.finished ?? null,
-				settings: known?.attempts.filter((a) => settled(a) && a.outcome === 'finished').at(-1)?.settings ?? null
-			};
-		})
-		.filter((spool) => answers(spool, query));
+	const ids = await findSpools(db, query.words, { archived: query.archived });
+	const conditions = query.most !== null || query.least !== null || query.spotless.length > 0;
+	const pageOf = (of: readonly string[]) => of.slice((page - 1) * LIMIT, page * LIMIT);
+	// With a condition on marks every spool is asked, else those of the page.
+	const asked = conditions ? ids : pageOf(ids);
+	const told = await toldOfSpools(db, asked, now, (trialId, of) => workOut(db, trialId, of, now), PATIENCE_MS);
+	const answering = conditions ? ids.filter((id) => answers(told.get(id), query)) : ids;
+	const shown = pageOf(answering);
+	const [listed, verdicts] = await Promise.all([listSpools(db, shown), newestVerdicts(db, shown)]);
+	return {
+		spools: listed.map((spool): Recalled => ({
+			...spool,
+			verdict: verdicts.get(spool.id) ?? null,
+			...(told.get(spool.id) ?? NOTHING_TOLD)
+		})),
+		total: answering.length,
+		page,
+		pages: Math.max(1, Math.ceil(answering.length / LIMIT)),
+		pending: asked.filter((id) => !told.has(id)).length
+	};
 }
 
-function answers({ price, marks, finished }: Recalled, { most, least, spotless }: RecallQuery): boolean {
+const NOTHING_TOLD: Told = { price: null, marks: [], finished: null, settings: null };
+
+/** Works out what lists show of every spool where it is not kept yet. @returns how many were worked out */
+export async function keepAllListings(db: Database, now: number): Promise<number> {
+	let made = 0;
+	await toldOfSpools(db, await findSpools(db, ''), now, async (trialId, of) => {
+		made += of.length;
+		return await workOut(db, trialId, of, now);
+	});
+	return made;
+}
+
+/** What was found of spools, as their own pages say it: by the rules of the newest trial they are in, or by plain ones. */
+async function workOut(db: Reader, trialId: string | null, ids: string[], now: number): Promise<Map<string, Told>> {
+	const spools = await loadEvidence(db, ids);
+	const whole = trialId === null ? null : await ofReadable(() => loadTrial(db, trialId));
+	const basis = whole?.basis ?? (await basisOutsideTrials(db, spools));
+	await giveWay(spools, basis, now);
+	const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS, now });
+	return new Map(
+		candidates.map(({ spoolId, findings }, i) => {
+			const evidence = spools[i] as SpoolEvidence;
+			const told: Told = {
+				price: priceOf(evidence),
+				finished: finishedOf(evidence, basis),
+				settings: evidence.attempts.filter((a) => settled(a) && a.outcome === 'finished').at(-1)?.settings ?? null,
+				marks: TOLD.flatMap((quantity) => {
+					const [def, finding] = [defs.find((d) => d.id === quantity), findings[quantity]];
+					return def && finding && finding.n > 0 && finding.estimate !== null ? [{ def, finding }] : [];
+				})
+			};
+			return [spoolId, told];
+		})
+	);
+}
+
+function answers(told: Told | undefined, { most, least, spotless }: RecallQuery): boolean {
+	if (!told) return false;
+	const { price, marks, finished } = told;
 	if (most !== null && (price === null || price.perKg > most)) return false;
 	if (least !== null && (price === null || price.perKg < least)) return false;
 	return spotless.every((quantity) => {
@@ -84,6 +141,7 @@ function priceOf(evidence: SpoolEvidence): Recalled['price'] {
 
 /** The newest verdict on each. */
 async function newestVerdicts(db: Reader, ids: string[]): Promise<Map<string, Recalled['verdict']>> {
+	if (ids.length === 0) return new Map();
 	const rows = await db
 		.select({ id: verdict.id, spoolId: verdict.spoolId, kind: verdict.kind, buyFor: verdict.buyFor, at: verdict.at })
 		.from(verdict)
@@ -91,32 +149,4 @@ async function newestVerdicts(db: Reader, ids: string[]): Promise<Map<string, Re
 		.orderBy(verdict.at);
 	const standing = (await withFacts(db, 'verdict', rows)).filter((row) => !isArchived(row));
 	return new Map(standing.map(({ spoolId, kind, buyFor, at }) => [spoolId, { kind, buyFor, at }]));
-}
-
-/** What was found of each, as its own page says it: by the rules of the newest trial it is in, or by plain ones. */
-async function toldOf(db: Reader, ids: string[], now: number): Promise<Map<string, Pick<Recalled, 'marks' | 'finished'>>> {
-	const memberships = await db
-		.select({ spoolId: trialSpool.spoolId, trialId: trial.id })
-		.from(trialSpool)
-		.innerJoin(trial, eq(trial.id, trialSpool.trialId))
-		.where(and(inArray(trialSpool.spoolId, ids), isNull(trialSpool.leftAt)))
-		.orderBy(desc(trial.createdAt));
-	const newest = new Map(memberships.toReversed().map((m) => [m.spoolId, m.trialId]));
-	const told = new Map<string, Pick<Recalled, 'marks' | 'finished'>>();
-	for (const [trialId, of] of group(ids, (id) => newest.get(id) ?? null)) {
-		const spools = await loadEvidence(db, of);
-		const whole = trialId === null ? null : await ofReadable(() => loadTrial(db, trialId));
-		const basis = whole?.basis ?? (await basisOutsideTrials(db, spools));
-		const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS, now });
-		candidates.forEach(({ spoolId, findings }, i) =>
-			told.set(spoolId, {
-				finished: finishedOf(spools[i] as SpoolEvidence, basis),
-				marks: TOLD.flatMap((quantity) => {
-					const [def, finding] = [defs.find((d) => d.id === quantity), findings[quantity]];
-					return def && finding && finding.n > 0 && finding.estimate !== null ? [{ def, finding }] : [];
-				})
-			})
-		);
-	}
-	return told;
 }

@@ -7,7 +7,7 @@ import type { QuantityDef } from '$lib/core/finding/types';
 import type { Reader } from '../db/client';
 import { filament, spool } from '../db/schema';
 import { hiddenSpools, loadEvidence } from '../evidence/load';
-import { REMEMBERING_STATIONS } from '../evidence/stations';
+import { giveWay, REMEMBERING_STATIONS } from '../evidence/stations';
 import { currentHouseSpool } from '../trials/house';
 import { loadSpool, type SpoolWhole } from './load';
 
@@ -24,7 +24,7 @@ export type Scorecard = {
 };
 
 /** So many fellows are looked at, the newest first: enough for any bench, and the page stays quick. */
-const MOST = 100;
+const MOST = 60;
 
 /** A spool beside all others of its material, judged by the rules that it was judged by itself. */
 export async function loadScorecard(db: Reader, spoolId: string, now: number): Promise<Scorecard> {
@@ -43,6 +43,7 @@ export async function loadScorecard(db: Reader, spoolId: string, now: number): P
 		db,
 		ids.map((r) => r.id)
 	);
+	await giveWay(others, basis, now);
 	const { candidates, defs } = candidatesFrom({ spools: [evidence, ...others], basis, stations: REMEMBERING_STATIONS, now });
 	const [own, ...fellows] = candidates as [Candidate, ...Candidate[]];
 	const house = await currentHouseSpool(db);

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
 import type { Reader } from '../db/client';
-import { attempt, filament, lot, maker, note, reading, spool } from '../db/schema';
+import { amendment, attempt, filament, lot, maker, note, reading, spool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';
 import { isArchived, withFacts } from '../facts/facts';
 
@@ -21,25 +21,41 @@ export type SpoolListing = {
 	archived: boolean;
 };
 
-const LIMIT = 100;
+/** So many are on one page. */
+export const LIMIT = 100;
 
 /** `%` and `_` in what was typed are letters, not wildcards. */
 const pattern = (word: string) => `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
 
+/** Which of the spools that answer are listed: those put away or the others, from which on, and of these ids alone. */
+export type Listed = { archived?: boolean; offset?: number; limit?: number };
+
+/** Spools that were put away, as their later facts leave them. */
+async function archivedSpools(db: Reader): Promise<string[]> {
+	const rows = await db
+		.selectDistinct({ id: amendment.targetId })
+		.from(amendment)
+		.where(and(eq(amendment.targetKind, 'spool'), like(amendment.replacement, '%"archived"%')));
+	return (await withFacts(db, 'spool', rows)).filter(isArchived).map((r) => r.id);
+}
+
+/** `id IN (...)`, or nothing at all where there is none. */
+const isIn = (ids: readonly string[]): SQL =>
+	ids.length === 0
+		? sql`FALSE`
+		: sql`${spool.id} IN (${sql.join(
+				ids.map((id) => sql`${sql.param(id, spool.id)}`),
+				sql`, `
+			)})`;
+
 /**
- * Every spool ever seen whose code, maker, product, material, colour or notes hold all the words typed, newest evidence first.
+ * The ids of every spool ever seen whose code, maker, product, material, colour or notes hold all the words typed, newest evidence first.
  * Names of spools in a blind trial neither show nor match.
  */
-export async function searchSpools(db: Reader, query: string): Promise<SpoolListing[]> {
+export async function findSpools(db: Reader, query: string, { archived }: Pick<Listed, 'archived'> = {}): Promise<string[]> {
 	const words = query.trim().slice(0, 100).split(/\s+/).filter(Boolean).slice(0, 8);
-	const hidden = await hiddenSpools(db);
-	const open =
-		hidden.size > 0
-			? sql`${spool.id} NOT IN (${sql.join(
-					[...hidden].map((id) => sql`${sql.param(id, spool.id)}`),
-					sql`, `
-				)})`
-			: sql`TRUE`;
+	const [hidden, away] = await Promise.all([hiddenSpools(db), archived === undefined ? [] : archivedSpools(db)]);
+	const open = sql`NOT ${isIn([...hidden])}`;
 	const matches = (word: string): SQL | undefined => {
 		const p = pattern(word);
 		const noted = sql`EXISTS (SELECT 1 FROM ${note} WHERE ${note.spoolId} = ${spool.id} AND ${note.text} LIKE ${p})`;
@@ -52,17 +68,39 @@ export async function searchSpools(db: Reader, query: string): Promise<SpoolList
 		);
 	};
 	const rows = await db
-		.select({ spool, filament, maker, lot: lot.code })
+		.select({ id: spool.id })
 		.from(spool)
 		.innerJoin(filament, eq(filament.id, spool.filamentId))
 		.innerJoin(maker, eq(maker.id, filament.makerId))
-		.leftJoin(lot, eq(lot.id, spool.lotId))
-		.where(and(...words.map(matches)))
-		.orderBy(desc(spool.createdAt), desc(spool.id))
-		.limit(LIMIT);
+		.where(and(...words.map(matches), archived === undefined ? undefined : archived ? isIn(away) : sql`NOT ${isIn(away)}`))
+		.orderBy(desc(spool.createdAt), desc(spool.id));
+	return rows.map((r) => r.id);
+}
+
+/** Spools that answer, as lists show them: a page of them, the newest first. */
+export async function searchSpools(
+	db: Reader,
+	query: string,
+	{ archived, offset = 0, limit = LIMIT }: Listed = {}
+): Promise<SpoolListing[]> {
+	return await listSpools(db, (await findSpools(db, query, { archived })).slice(offset, offset + limit));
+}
+
+/** Spools as lists show them, those with the newest evidence first. */
+export async function listSpools(db: Reader, of: readonly string[]): Promise<SpoolListing[]> {
+	if (of.length === 0) return [];
+	const [hidden, rows] = await Promise.all([
+		hiddenSpools(db, [...of]),
+		db
+			.select({ spool, filament, maker, lot: lot.code })
+			.from(spool)
+			.innerJoin(filament, eq(filament.id, spool.filamentId))
+			.innerJoin(maker, eq(maker.id, filament.makerId))
+			.leftJoin(lot, eq(lot.id, spool.lotId))
+			.where(isIn(of))
+	]);
 	const ids = rows.map((r) => r.spool.id);
-	const [prints, readings] =
-		ids.length === 0 ? [[], []] : await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
+	const [prints, readings] = await Promise.all([tally(db, attempt, attempt.at, ids), tally(db, reading, reading.takenAt, ids)]);
 	const listing = rows.map(({ spool: s, filament: f, maker: m, lot: lotCode }) => {
 		const p = prints.find((t) => t.id === s.id);
 		const r = readings.find((t) => t.id === s.id);

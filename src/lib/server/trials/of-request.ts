@@ -1,5 +1,6 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { database } from '../context';
+import { giveWay } from '../evidence/stations';
 import { pageId } from '../http/path-id';
 import { together } from '../http/together';
 import { Problem } from '../problem';
@@ -13,7 +14,12 @@ export async function trialOfRequest(event: Pick<RequestEvent, 'locals' | 'param
 	if (!whole) {
 		const id = pageId(event);
 		// Different pages of one trial that are asked for at the same moment read it once.
-		whole = together(`trial ${id}`, () => loadTrial(database(), id));
+		whole = together(`trial ${id}`, async () => {
+			const read = await loadTrial(database(), id);
+			// What the page makes of it in one go is made of findings that are known by then.
+			await giveWay(read.spools, read.basis, Date.now());
+			return read;
+		});
 		loaded.set(event.locals, whole);
 	}
 	try {

@@ -23,7 +23,7 @@ export class Edited<T extends Record<string, unknown>> {
 
 	/** What was changed here. */
 	get changed(): Partial<T> {
-		return this.#only($state.snapshot(this.typed) as T);
+		return this.#only(this.#plain());
 	}
 
 	/** What the changed fields stood at. */
@@ -36,7 +36,7 @@ export class Edited<T extends Record<string, unknown>> {
 		untrack(() => {
 			const touched = new Set<string>(this.names);
 			const keep = (of: T): T => ({ ...now, ...Object.fromEntries([...touched].map((name) => [name, of[name]])) });
-			const [typed, seen] = [keep($state.snapshot(this.typed) as T), keep(this.#seen)];
+			const [typed, seen] = [keep(this.#plain()), keep(this.#seen)];
 			this.#seen = seen;
 			this.typed = typed;
 		});
@@ -45,6 +45,11 @@ export class Edited<T extends Record<string, unknown>> {
 	/** Saved, or told what others changed: what stands there now has been seen; what was typed stays. */
 	settle(now: T): void {
 		this.#seen = now;
+	}
+
+	/** What is typed, as it is sent: no page watches it. */
+	#plain(): T {
+		return JSON.parse(JSON.stringify(this.typed)) as T;
 	}
 
 	#only(of: T): Partial<T> {

@@ -1,0 +1,13 @@
+import { connect } from '../../src/lib/server/db/client';
+import { keepAllListings } from '../../src/lib/server/spools/recall';
+import { runTask, taskConfig } from './task';
+
+// What lists show of every spool, worked out beside the server where it is not kept yet, so that no page has to.
+await runTask(async () => {
+	const { db, pool } = connect(taskConfig().DATABASE_URL, { patient: true });
+	try {
+		await keepAllListings(db, Date.now());
+	} finally {
+		await pool.end();
+	}
+});
