@@ -7,6 +7,7 @@ import type { Bundle } from '../../src/lib/schemas/exchange';
 import { connect } from '../../src/lib/server/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
 import { loadTrial } from '../../src/lib/server/trials/load';
+import { crowd } from './bench-crowd';
 import { SPOOLS } from './bench-fill';
 import { benchPages } from './bench-pages';
 import { line, msAsync, percentile } from './timing';
@@ -103,6 +104,19 @@ export async function benchFiles(databaseUrl: string, trialId: string): Promise<
 		const looked = JSON.stringify({ id: v7(), table: 'readings', text, apply: false });
 		const csv = () => post(url, 'csv-imports', looked).then((r) => r.text());
 		line('longest wait for /healthz, 7,000 rows of CSV are looked at', await longestWait(url, csv), 200, 'a query', plain);
+	} finally {
+		child.kill();
+		await pool.end();
+	}
+}
+
+/** Fifty and two hundred clients that never pause. */
+export async function benchCrowd(databaseUrl: string, trialId: string): Promise<void> {
+	const { url, child } = await serve(databaseUrl);
+	const { pool, db } = connect(databaseUrl);
+	try {
+		const spoolIds = (await loadTrial(db, trialId)).spools.map((s) => s.spool.id);
+		for (const clients of [50, 200]) await crowd({ url, child, memoryMb }, { trialId, spoolIds, clients });
 	} finally {
 		child.kill();
 		await pool.end();

@@ -14,7 +14,7 @@ import { migrate } from '../../src/lib/server/db/migrate';
 import { sheetOf } from '../../src/lib/server/trials/findings';
 import { loadTrial } from '../../src/lib/server/trials/load';
 import { benchLog } from './bench-log';
-import { benchFifty, benchFiles } from './bench-load';
+import { benchCrowd, benchFifty, benchFiles } from './bench-load';
 import { benchPick } from './bench-pick';
 import { benchPrints } from './bench-prints';
 import { benchYears } from './bench-years';
@@ -102,6 +102,7 @@ const PARTS: Record<string, (db: Database, databaseUrl: string) => Promise<void>
 	prints: onTrial(async (db, trialId) => await benchPrints(db, (await loadTrial(db, trialId)).spools[0]?.spool.id ?? '')),
 	sheet: onTrial(benchSheet),
 	files: onTrial(async (_, trialId, databaseUrl) => await benchFiles(databaseUrl, trialId)),
+	crowd: onTrial(async (_, trialId, databaseUrl) => await benchCrowd(databaseUrl, trialId)),
 	people: onTrial(async (_, trialId, databaseUrl) => await benchFifty(databaseUrl, trialId))
 };
 

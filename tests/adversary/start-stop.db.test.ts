@@ -15,6 +15,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { v7 } from 'uuid';
 import { afterEach, describe, expect, it } from 'vitest';
+import { isTimed } from '../../src/lib/schemas/timed';
 import { Instance, script, until } from '../support/instance';
 
 const instances: Instance[] = [];
@@ -68,7 +69,7 @@ async function post(one: Instance, path: string, body: object): Promise<number> 
 		await fetch(`${one.url}/api/v1/${path}`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ id: v7(), at: new Date().toISOString(), zone: 'UTC', ...body })
+			body: JSON.stringify({ id: v7(), ...(isTimed(path) ? { at: new Date().toISOString(), zone: 'UTC' } : {}), ...body })
 		})
 	).status;
 }

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { v7 } from 'uuid';
+import { isTimed } from '../../src/lib/schemas/timed';
 import { allKept, api, makeTrial, open } from './bench';
 import { TestServer } from './server';
 
@@ -226,7 +227,7 @@ test('what the record knows is told with what the body lacks: a code in use, a r
 		const response = await fetch(`${server.url}/api/v1/${path}`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ id: v7(), at: at(), ...body })
+			body: JSON.stringify({ id: v7(), ...(isTimed(path) ? { at: at() } : {}), ...body })
 		});
 		expect(response.status).toBe(422);
 		return ((await response.json()) as { errors: { path: string; code: string }[] }).errors.map((e) => `${e.path} ${e.code}`);

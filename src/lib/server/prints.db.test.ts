@@ -40,7 +40,7 @@ describe('pieces', () => {
 	it('a piece from sizes knows its marks and its volume; a better one is a new version, the old one stays', async () => {
 		const first = await register({ name: 'Tile', kind: 'flatTile', params: TILE });
 		const second = await register({ name: 'Tile', kind: 'flatTile', params: { ...TILE, thick: 3 }, replaces: first.id });
-		const third = await register({ name: 'Tile', kind: 'flatTile', params: { ...TILE, thick: 4 }, replaces: first.id });
+		const third = await register({ name: 'Tile', kind: 'flatTile', params: { ...TILE, thick: 4 }, replaces: second.id });
 		expect([first.version, second.version, third.version]).toEqual([1, 2, 3]);
 		const known = (await loadPieces(t.db)).filter((p) => p.name === 'Tile');
 		expect(new Set(known.map((p) => p.familyId))).toEqual(new Set([first.id]));

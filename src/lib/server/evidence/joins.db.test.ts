@@ -149,7 +149,7 @@ describe('what a trial is judged by', () => {
 	});
 	it('an instrument’s checks are its own, oldest first, and reach the spools that were read with it', async () => {
 		const instrument = async (name: string) =>
-			(await postInstrument(t.db, checked(instrumentBody, { name, quantity: 'length', resolution: '0.01 mm', errorLimit: '0.02 mm' }), NOW))
+			(await postInstrument(t.db, checked(instrumentBody, { name, measures: 'length', resolution: '0.01 mm', errorLimit: '0.02 mm' }), NOW))
 				.answer.id;
 		const [mine, other] = [await instrument('Mine'), await instrument('Other')];
 		const { spoolId } = await take();
