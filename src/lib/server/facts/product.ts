@@ -1,12 +1,12 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import { inForce } from '$lib/core/amendments/apply';
 import type { fieldError } from '$lib/schemas/field-error';
 import type { productFactsBody } from '$lib/schemas/spool';
-import { keepQuoteMass } from '../cost/correct-quote';
+import { keepQuoteMass, statedMass } from '../cost/correct-quote';
 import { readNetMass } from '../cost/read-quote';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, claim, filament, maker, spool } from '../db/schema';
+import { amendment, filament, maker, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
 import { ensureMaker, UNNAMED_MAKER } from '../intake/add-spool';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
@@ -66,17 +66,6 @@ async function reelOf(tx: Transaction, spoolId: string): Promise<Reel> {
 		.where(eq(spool.id, spoolId));
 	if (!row) throw refuseField('spoolId', 'unknownId', { what: 'spool' });
 	return { ...row, maker: row.maker === UNNAMED_MAKER ? '' : row.maker };
-}
-
-/** What the label says a full spool holds, g, as it stands. */
-async function statedMass(tx: Transaction, filamentId: string): Promise<number | null> {
-	const [newest] = await tx
-		.select({ value: claim.value })
-		.from(claim)
-		.where(and(eq(claim.filamentId, filamentId), eq(claim.quantity, 'netMassG')))
-		.orderBy(desc(claim.seq))
-		.limit(1);
-	return newest?.value ?? null;
 }
 
 /** A mass is the same in every unit it is typed in. */

@@ -10,11 +10,11 @@ import { benchStamp, spoolStamp, trialStamps } from '../trials/stamps';
 /** Which trial a spool is judged by in lists, and the stamp of all that its numbers rest on. */
 type Stamped = { spoolId: string; trialId: string | null; stamp: string };
 
-async function stampSpools(db: Database, spoolIds: readonly string[], now: number): Promise<Stamped[]> {
+async function stampSpools(db: Database, spoolIds: readonly string[]): Promise<Stamped[]> {
 	if (spoolIds.length === 0) return [];
 	const [bench, stamps, hidden, spools, memberships] = await Promise.all([
 		benchStamp(db),
-		trialStamps(db, now),
+		trialStamps(db),
 		hiddenSpools(db, [...spoolIds]),
 		db
 			.select({ id: spool.id, revision: spool.revision })
@@ -47,11 +47,10 @@ async function stampSpools(db: Database, spoolIds: readonly string[], now: numbe
 export async function toldOfSpools<T>(
 	db: Database,
 	spoolIds: readonly string[],
-	now: number,
 	workOut: (trialId: string | null, spoolIds: string[]) => Promise<Map<string, T>>,
 	patienceMs = Infinity
 ): Promise<Map<string, T>> {
-	const stamped = await stampSpools(db, spoolIds, now);
+	const stamped = await stampSpools(db, spoolIds);
 	const told = await keptListings<T>(db, 'spool', new Map(stamped.map((s) => [s.spoolId, s.stamp])));
 	const stale = stamped.filter((s) => !told.has(s.spoolId));
 	const began = performance.now();

@@ -60,7 +60,7 @@ export async function recallSpools(db: Database, typed: string, now: number, pag
 	const pageOf = (of: readonly string[]) => of.slice((page - 1) * LIMIT, page * LIMIT);
 	// With a condition on marks every spool is asked, else those of the page.
 	const asked = conditions ? ids : pageOf(ids);
-	const told = await toldOfSpools(db, asked, now, (trialId, of) => workOut(db, trialId, of, now), PATIENCE_MS);
+	const told = await toldOfSpools(db, asked, (trialId, of) => workOut(db, trialId, of, now), PATIENCE_MS);
 	const answering = conditions ? ids.filter((id) => answers(told.get(id), query)) : ids;
 	const shown = pageOf(answering);
 	const [listed, verdicts] = await Promise.all([listSpools(db, shown), newestVerdicts(db, shown)]);
@@ -79,14 +79,9 @@ export async function recallSpools(db: Database, typed: string, now: number, pag
 
 const NOTHING_TOLD: Told = { price: null, marks: [], finished: null, settings: null };
 
-/** Works out what lists show of every spool where it is not kept yet. @returns how many were worked out */
-export async function keepAllListings(db: Database, now: number): Promise<number> {
-	let made = 0;
-	await toldOfSpools(db, await findSpools(db, ''), now, async (trialId, of) => {
-		made += of.length;
-		return await workOut(db, trialId, of, now);
-	});
-	return made;
+/** Works out what lists show of every spool where it is not kept yet. */
+export async function keepAllListings(db: Database, now: number): Promise<void> {
+	await toldOfSpools(db, await findSpools(db, ''), (trialId, of) => workOut(db, trialId, of, now));
 }
 
 /** What was found of spools, as their own pages say it: by the rules of the newest trial they are in, or by plain ones. */

@@ -8,6 +8,7 @@ import {
 	handbookEntry,
 	ownMeasure,
 	piece,
+	priorSet,
 	protocol,
 	server,
 	spool,
@@ -31,6 +32,8 @@ export async function benchStamp(db: Reader): Promise<unknown> {
 			pieces: sql<number>`(SELECT COUNT(*) FROM ${piece})`,
 			handbook: sql<number>`(SELECT COUNT(*) FROM ${handbookEntry})`,
 			measures: sql<number>`(SELECT COUNT(*) FROM ${ownMeasure})`,
+			// Spools outside trials are judged by the newest priors.
+			priors: sql<number>`(SELECT COUNT(*) FROM ${priorSet})`,
 			printers: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetKind} IN ('printer', 'verdict', 'instrument'))`
 		})
 		.from(server)
@@ -41,8 +44,9 @@ export async function benchStamp(db: Reader): Promise<unknown> {
 /**
  * A stamp for each trial that is another one as soon as anything changed that its numbers rest on: its rules, weights, members, verdicts and
  * priors, and every spool in it. A few queries, however many trials.
+ * @param now where what is next to do is told too: by the hour something may be due. What was found of spools has no hour.
  */
-export async function trialStamps(db: Reader, now: number): Promise<Map<string, string>> {
+export async function trialStamps(db: Reader, now: number | null = null): Promise<Map<string, string>> {
 	const [bench, trials, rules, weights, members, verdicts, adopted, facts] = await Promise.all([
 		benchStamp(db),
 		db.select({ id: trial.id, revision: trial.revision }).from(trial),
@@ -62,7 +66,7 @@ export async function trialStamps(db: Reader, now: number): Promise<Map<string, 
 			.groupBy(amendment.targetId)
 	]);
 	const of = [rules, weights, members, verdicts, adopted, facts].map((rows) => new Map(rows.map((r) => [r.id, r.n])));
-	const hour = Math.floor(now / HOUR_MS);
+	const hour = now === null ? null : Math.floor(now / HOUR_MS);
 	return new Map(trials.map(({ id, revision }) => [id, hashOf([bench, hour, id, revision, of.map((m) => m.get(id) ?? null)])]));
 }
 
