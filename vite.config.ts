@@ -60,6 +60,8 @@ export default defineConfig({
 			include: ['src/lib/core/**/*.ts', 'src/lib/server/**/*.ts'],
 			exclude: ['**/*.test.ts'],
 			reporter: ['json-summary'],
+			// One failed test is one failure, not two: what is covered is told all the same.
+			reportOnFailure: true,
 			reportsDirectory: '.cache/coverage'
 		},
 		projects: [

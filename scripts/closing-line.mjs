@@ -30,8 +30,11 @@ export function sumVitest(report) {
 		const before = sum.failed;
 		for (const test of file.assertionResults) {
 			if (test.status === 'passed') sum.passed += 1;
-			else if (test.status === 'failed') sum.failed += 1;
-			else sum.skipped += 1;
+			else if (test.status === 'failed') {
+				sum.failed += 1;
+				// The lines before scroll away: what failed, and the first line of why, stands at the end.
+				sum.remarks.push(`failed: ${test.fullName ?? ''} (${file.name}): ${firstLine(test.failureMessages?.[0])}`);
+			} else sum.skipped += 1;
 		}
 		if (file.status === 'failed' && sum.failed === before) {
 			sum.failed += 1;
@@ -78,10 +81,15 @@ export function sumPlaywright(report) {
 	sum.skipped += report.stats.skipped;
 	for (const error of report.errors ?? []) {
 		sum.failed += 1;
-		sum.remarks.push(`playwright: ${String(error.message ?? error).split('\n')[0]}`);
+		sum.remarks.push(`playwright: ${firstLine(error.message ?? error)}`);
 	}
 	if (sum.passed + sum.failed + sum.skipped === 0) return missing('playwright ran no test');
 	return sum;
+}
+
+/** @param {unknown} said */
+function firstLine(said) {
+	return String(said ?? 'no reason given').split('\n')[0];
 }
 
 /** @param {string} remark @returns {Sum} */

@@ -42,6 +42,19 @@ describe('closing line', () => {
 		expect(sumVitest({ success: false, testResults: [{ name: 'b.test.ts', status: 'failed', assertionResults: [] }] }).failed).toBe(1);
 		expect(sumVitest(vitest(['passed'], { success: false })).failed).toBe(1);
 	});
+	it('a failed test is named with its file and the first line of why', () => {
+		const report = {
+			success: false,
+			testResults: [
+				{
+					name: 'c.test.ts',
+					status: 'failed',
+					assertionResults: [{ status: 'failed', fullName: 'a spool weighs', failureMessages: ['1 is not 2\n at c'] }]
+				}
+			]
+		};
+		expect(sumVitest(report)).toMatchObject({ failed: 1, remarks: ['failed: a spool weighs (c.test.ts): 1 is not 2'] });
+	});
 	it('flaky is failed, an error outside tests is failed', () => {
 		expect(sumPlaywright(playwright({ expected: 3, flaky: 1 }, [{ message: 'no browser' }]))).toMatchObject({ passed: 3, failed: 2 });
 	});
