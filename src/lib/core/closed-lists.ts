@@ -58,8 +58,19 @@ export const GATE_OPERATORS = ['atLeast', 'atMost'] as const;
 export const VERDICT_KINDS = ['buy', 'leave', 'buyFor', 'dryFirst'] as const;
 
 /** What a tester amends; the record's own facts (a spool's colour, a trial's name) are amended by their forms. */
-export const AMENDED_KINDS = ['reading', 'attempt', 'event', 'specimen', 'log', 'photo', 'quote'] as const;
-export const AMENDED_FACTS = ['spool', 'filament', 'trial', 'printer', 'instrument', 'dryer', 'dryingRun', 'piece', 'verdict'] as const;
+export const AMENDED_KINDS = ['reading', 'attempt', 'event', 'specimen', 'log', 'photo', 'quote', 'check', 'gaugeStudy'] as const;
+export const AMENDED_FACTS = [
+	'spool',
+	'filament',
+	'trial',
+	'printer',
+	'instrument',
+	'dryer',
+	'dryingRun',
+	'piece',
+	'verdict',
+	'ownMeasure'
+] as const;
 /** What is taken out of the lists people choose from. */
 export const ARCHIVED_KINDS = ['trial', 'spool', 'instrument', 'printer', 'dryer', 'piece', 'verdict'] as const;
 export const AMENDMENT_ACTIONS = ['correct', 'exclude', 'reinstate', 'confirm', 'undo'] as const;

@@ -3,6 +3,7 @@ import { AMENDED_FACTS, AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUA
 import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
+import { specimenReplacement } from './strength';
 
 const metre = z
 	.number({ error: saying('notANumber') })
@@ -19,6 +20,8 @@ export const amendmentBody = z
 		typed: typed.optional().describe('the corrected value of a reading, as typed'),
 		before: z.enum(BEFORE).optional().describe('what lay before a weighing, if the inference was wrong'),
 		instrumentId: id.optional().describe('the instrument a reading was really taken with'),
+		takenAt: instant.optional().describe('when a reading was really taken'),
+		scorer: words(60).optional().describe('who really gave a mark'),
 		accepted: z.boolean().default(false),
 		range: z
 			.strictObject({ fromM: metre, toM: metre })
@@ -26,6 +29,7 @@ export const amendmentBody = z
 			.optional()
 			.describe('part of a log to leave out; all of it without one'),
 		replacement: attemptReplacement.optional().describe('the corrected fields of an attempt'),
+		specimen: specimenReplacement.optional().describe('the corrected fields of a specimen'),
 		reason: words(500).default(''),
 		at: instant,
 		zone
@@ -55,6 +59,15 @@ export const instrumentBody = z.strictObject({
 		.optional()
 		.describe('as its leaflet states it, such as 0.02 mm or 0.3 g; without one a step of the display is assumed'),
 	resolution: requiredWords(40)
+});
+
+/** What an instrument is really called, and how good it is. */
+export const instrumentFactsBody = z.strictObject({
+	id,
+	instrumentId: id,
+	name: requiredWords().optional(),
+	errorLimit: requiredWords(40).optional(),
+	resolution: requiredWords(40).optional()
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */

@@ -52,6 +52,12 @@ const outcomeFields = {
 	tuning: z.boolean().optional().describe('printed while the settings were still being found')
 };
 
+const grams = z
+	.number({ error: saying('notANumber') })
+	.positive()
+	.max(100_000);
+const signs = z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length);
+
 export const attemptBody = z
 	.strictObject({
 		id,
@@ -73,11 +79,11 @@ export const attemptBody = z
 			.max(100)
 			.optional(),
 		settingsPolicy: z.enum(SETTINGS_POLICIES).optional(),
-		gramsG: z.number().positive().max(100_000).optional(),
+		gramsG: grams.optional(),
 		minutes: z.number().positive().max(100_000).optional(),
 		fileHash: sha256.optional().describe('SHA-256 of the sliced file'),
 		midPrint: words(300).optional().describe('what was changed while it printed'),
-		signs: z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length).default([]).describe('signs of water while it printed'),
+		signs: signs.default([]).describe('signs of water while it printed'),
 		portionId: id.optional().describe('the event that cut the portion off'),
 		marks: marks.prefault({}),
 		note: words(2000).optional(),
@@ -107,7 +113,14 @@ export const attemptReplacement = z
 		pieceId: id,
 		settings,
 		at: instant,
-		condition: z.enum(CONDITIONS).describe('the state of the spool for this print; its history stays as it is')
+		condition: z.enum(CONDITIONS).describe('the state of the spool for this print; its history stays as it is'),
+		printerId: id.nullable(),
+		gramsG: grams.nullable(),
+		signs,
+		portionId: id.nullable(),
+		setUp,
+		fileHash: sha256.nullable(),
+		midPrint: words(300).nullable()
 	})
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: saying('nothingCorrected') });
@@ -139,5 +152,11 @@ export const printerBody = z.strictObject({
 	...abilities
 });
 
-/** What a printer can do, said later. */
-export const printerFactsBody = z.strictObject({ id, printerId: id, ...abilities });
+/** What a printer is really called, and what it can do; empty text is not known any more. */
+export const printerFactsBody = z.strictObject({
+	id,
+	printerId: id,
+	name: requiredWords().optional(),
+	nozzle: nozzle.optional(),
+	...abilities
+});

@@ -10,6 +10,15 @@ export const dryerBody = z.strictObject({
 	setPointHigh: typed.optional().describe('highest set-point, such as 70 C')
 });
 
+/** What a dryer is really called, and how low and high it goes; empty text is not known any more. */
+export const dryerFactsBody = z.strictObject({
+	id,
+	dryerId: id,
+	name: requiredWords().optional(),
+	setPointLow: typed.optional(),
+	setPointHigh: typed.optional()
+});
+
 export const dryingRunBody = z.strictObject({
 	id,
 	dryerId: id,

@@ -145,6 +145,7 @@ type TogetherRefusals = {
 	endBeforeStart: None;
 	highBelowLow: None;
 	highNotAboveLow: None;
+	wordsHaveNoScale: None;
 	lowestAboveHighest: None;
 	mustFollow: { other: string };
 	otherMaterial: None;

@@ -114,6 +114,11 @@ export const ownWords = z
 	.max(9, { error: saying('tooManyEntries', { most: 9 }) })
 	.refine((list) => new Set(list.map((w) => w.toLowerCase())).size === list.length, { error: saying('wordTwice') });
 
+const bound = z
+	.number({ error: saying('notANumber') })
+	.min(-1e9)
+	.max(1e9);
+
 export const ownMeasureBody = z
 	.strictObject({
 		id,
@@ -121,16 +126,8 @@ export const ownMeasureBody = z
 		name: requiredWords(60),
 		unit: words(16).default(''),
 		direction: z.enum(DIRECTIONS).default('more'),
-		low: z
-			.number({ error: saying('notANumber') })
-			.min(-1e9)
-			.max(1e9)
-			.optional(),
-		high: z
-			.number({ error: saying('notANumber') })
-			.min(-1e9)
-			.max(1e9)
-			.optional(),
+		low: bound.optional(),
+		high: bound.optional(),
 		words: ownWords.optional().describe('from the worst to the best, in place of unit, direction and scale'),
 		family: z.enum(FAMILIES).exclude(['cost']).optional().describe('what it tells of')
 	})
@@ -141,6 +138,17 @@ export const ownMeasureBody = z
 		error: saying('highNotAboveLow'),
 		path: ['high']
 	});
+
+/** What an own measure is really called, and what it tells of; a number's scale too. */
+export const ownMeasureFactsBody = z.strictObject({
+	id,
+	measureId: id,
+	name: requiredWords(60).optional(),
+	direction: z.enum(DIRECTIONS).optional(),
+	low: bound.optional(),
+	high: bound.optional(),
+	family: z.enum(FAMILIES).exclude(['cost']).nullable().optional()
+});
 
 export const verdictBody = z
 	.strictObject({

@@ -7,7 +7,21 @@ import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, attempt, event, instrument, ownMeasure, photo, piece, quote, reading, series, specimen } from '../db/schema';
+import {
+	amendment,
+	attempt,
+	event,
+	gaugeStudy,
+	instrument,
+	instrumentCheck,
+	ownMeasure,
+	photo,
+	piece,
+	quote,
+	reading,
+	series,
+	specimen
+} from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { raiseSpoolsOfRun, requireEndAfterStart } from '../drying/correct-run';
 import { settleCode, settleProducts } from '../facts/product';
@@ -15,7 +29,17 @@ import { readWholeLog } from '../diameter/logs';
 import { readBy } from '../own/measure';
 import { notFound, refuse, refuseField } from '../problem';
 import { requireOrder } from '../prints/check-order';
-import { raiseFilament, raiseRevision, raiseTrial } from '../write/revisions';
+import { requirePrinter } from '../prints/post-attempt';
+import { requirePortion } from '../spools/post-event';
+import {
+	raiseFilament,
+	raiseRevision,
+	raiseSpoolsDriedIn,
+	raiseSpoolsMeasured,
+	raiseSpoolsOf,
+	raiseSpoolsOn,
+	raiseTrial
+} from '../write/revisions';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -36,7 +60,7 @@ export async function postAmendment(db: Database, body: AmendmentBody, now: numb
 			action: body.action,
 			undoesId: body.undoesId,
 			...(body.range ? await samplesOf(tx, spoolId, body.targetId, body.range) : {}),
-			replacement: body.action === 'correct' ? await replacementOf(tx, body, now) : null,
+			replacement: body.action === 'correct' ? await replacementOf(tx, body, { spoolId, now }) : null,
 			reason: body.reason,
 			// Order decides which amendment is in force; the moment of arrival is the one clock all senders share.
 			at: Math.max(at, now),
@@ -67,7 +91,18 @@ async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
 		if (kind === 'spool') await raiseRevision(tx, targetId);
 		if (kind === 'trial') await raiseTrial(tx, targetId);
 		if (kind === 'dryingRun') await raiseSpoolsOfRun(tx, targetId);
+		if (kind === 'instrument') await raiseSpoolsOf(tx, targetId);
+		if (kind === 'printer') await raiseSpoolsOn(tx, targetId);
+		if (kind === 'dryer') await raiseSpoolsDriedIn(tx, targetId);
+		if (kind === 'ownMeasure') await raiseSpoolsMeasured(tx, targetId);
 		return targetId;
+	}
+	if (kind === 'check' || kind === 'gaugeStudy') {
+		const table = kind === 'check' ? instrumentCheck : gaugeStudy;
+		const [row] = await tx.select({ instrumentId: table.instrumentId }).from(table).where(eq(table.id, targetId));
+		if (!row) throw notFound(kind);
+		await raiseSpoolsOf(tx, row.instrumentId);
+		return row.instrumentId;
 	}
 	if (kind === 'quote') {
 		const [row] = await tx.select({ filamentId: quote.filamentId }).from(quote).where(eq(quote.id, targetId));
@@ -80,7 +115,7 @@ async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
 	return spoolId;
 }
 
-type OfSpool = Exclude<AmendmentBody['targetKind'], Fact | 'quote'>;
+type OfSpool = Exclude<AmendmentBody['targetKind'], Fact | 'quote' | 'check' | 'gaugeStudy'>;
 
 async function spoolOfTarget(tx: Reader, kind: OfSpool, targetId: string): Promise<string> {
 	const table = { reading, attempt, event, specimen, log: series, photo }[kind];
@@ -116,13 +151,19 @@ async function checkUndone(tx: Transaction, body: AmendmentBody): Promise<void> 
 }
 
 /** What supersedes the fields of a print: a piece that is here, a moment that has been, and an end that does not contradict itself. */
-async function replacementOfPrint(tx: Transaction, { replacement: said }: AmendmentBody, now: number): Promise<Record<string, unknown>> {
+async function replacementOfPrint(
+	tx: Transaction,
+	{ replacement: said }: AmendmentBody,
+	{ spoolId, now }: { spoolId: string; now: number }
+): Promise<Record<string, unknown>> {
 	if (!said) throw refuseField('replacement', 'correctionMissing');
-	const { pieceId, at } = said;
+	const { pieceId, printerId, portionId, at } = said;
 	if (pieceId !== undefined) {
 		const [known] = await tx.select({ id: piece.id }).from(piece).where(eq(piece.id, pieceId));
 		if (!known) throw refuseField('replacement.pieceId', 'unknownId', { what: 'piece' });
 	}
+	if (printerId) await requirePrinter(tx, printerId, 'replacement.printerId');
+	if (portionId) await requirePortion(tx, spoolId, portionId, 'replacement.portionId');
 	const fault = endFault(said);
 	if (fault) throw refuse([fault]);
 	return { ...attemptFields(said), ...(at === undefined ? {} : { at: pastInstant(at, now, 'replacement.at') }) };
@@ -136,14 +177,23 @@ function endFault({ outcome, percentReached, cause }: NonNullable<AmendmentBody[
 }
 
 /** What supersedes the raw fields; a corrected value passes the same reading of text as the first one. */
-async function replacementOf(tx: Transaction, body: AmendmentBody, now: number): Promise<Record<string, unknown>> {
-	if (body.targetKind === 'attempt') return await replacementOfPrint(tx, body, now);
+async function replacementOf(tx: Transaction, body: AmendmentBody, by: { spoolId: string; now: number }): Promise<Record<string, unknown>> {
+	if (body.targetKind === 'attempt') return await replacementOfPrint(tx, body, by);
+	if (body.targetKind === 'specimen') {
+		if (!body.specimen) throw refuseField('specimen', 'correctionMissing');
+		return body.specimen;
+	}
 	if (body.targetKind !== 'reading') throw refuseField('action', 'notCorrectable', { what: body.targetKind });
-	if (!body.typed && !body.before && !body.instrumentId) throw refuseField('typed', 'rightValueMissing');
+	if (!body.typed && !body.before && !body.instrumentId && !body.takenAt && !body.scorer) throw refuseField('typed', 'rightValueMissing');
 	const [row] = await tx.select().from(reading).where(eq(reading.id, body.targetId));
 	if (!row) throw notFound('reading');
 	if (body.before && row.quantity !== 'grossMass') throw refuseField('before', 'onlyWeighingsHaveBefore');
-	const around = { ...(body.before ? { before: body.before } : {}), ...(await instrumentOf(tx, body)) };
+	const around = {
+		...(body.before ? { before: body.before } : {}),
+		...(body.takenAt ? { takenAt: pastInstant(body.takenAt, by.now, 'takenAt') } : {}),
+		...(body.scorer ? { scorer: body.scorer } : {}),
+		...(await instrumentOf(tx, body))
+	};
 	if (!body.typed) return around;
 	const [own] = row.ownMeasureId ? await tx.select().from(ownMeasure).where(eq(ownMeasure.id, row.ownMeasureId)) : [];
 	const read = readReading(row.quantity, body.typed, own ? readBy(own) : '');

@@ -6,6 +6,7 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Reader } from '../db/client';
 import { dryer, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
+import { withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
 import { isFuture } from '../time';
 import { readTemperature } from './temperature';
@@ -67,7 +68,7 @@ type Machine = typeof dryer.$inferSelect;
 
 async function machineOf(db: Reader, dryerId: string | undefined, errors: FieldError[]): Promise<Machine | null> {
 	if (dryerId === undefined) return null;
-	const [machine] = await db.select().from(dryer).where(eq(dryer.id, dryerId));
+	const [machine] = await withFacts(db, 'dryer', await db.select().from(dryer).where(eq(dryer.id, dryerId)));
 	if (!machine) errors.push(fieldError('dryerId', 'unknownId', { what: 'dryer' }));
 	return machine ?? null;
 }

@@ -2,14 +2,15 @@ import { asc, eq, inArray } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { DRYING_OUTCOMES } from '$lib/core/closed-lists';
-import { dryerBody, type dryingEndBody, type DryingRunBody } from '$lib/schemas/drying';
+import { dryerBody, type dryerFactsBody, type dryingEndBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Database, Transaction } from '../db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, spool } from '../db/schema';
 import type { DryingDetail } from '../evidence/load-events';
+import { amendFacts, withFacts } from '../facts/facts';
 import { problem, refuse, refuseField } from '../problem';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision, raiseSpoolsDriedIn } from '../write/revisions';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 import { checkRun } from './check-run';
@@ -23,6 +24,29 @@ export async function postDryer(db: Database, body: z.output<typeof dryerBody>, 
 		const { setPointLowC, setPointHighC, errors } = readDryer(body);
 		if (errors.length > 0) throw refuse(errors);
 		await tx.insert(dryer).values({ id: body.id, name: body.name, setPointLowC, setPointHighC, createdAt: now });
+		return { id: body.id };
+	});
+}
+
+/** Puts right what a dryer is called, and how low and high it goes. */
+export async function postDryerFacts(db: Database, body: z.output<typeof dryerFactsBody>, now: number): Kept<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'dryerFacts', body, now }, async (tx) => {
+		const [stands] = await withFacts(tx, 'dryer', await tx.select().from(dryer).where(eq(dryer.id, body.dryerId)).for('update'));
+		if (!stands) throw refuseField('dryerId', 'unknownId', { what: 'dryer' });
+		const { setPointLow, setPointHigh } = body;
+		const { errors, ...range } = readDryer(body);
+		const low = setPointLow === undefined ? stands.setPointLowC : range.setPointLowC;
+		const high = setPointHigh === undefined ? stands.setPointHighC : range.setPointHighC;
+		if (errors.length === 0 && low !== null && high !== null && high < low)
+			errors.push(fieldError(setPointHigh === undefined ? 'setPointLow' : 'setPointHigh', 'lowestAboveHighest'));
+		if (errors.length > 0) throw refuse(errors);
+		const facts = {
+			name: body.name,
+			setPointLowC: setPointLow === undefined ? undefined : low,
+			setPointHighC: setPointHigh === undefined ? undefined : high
+		};
+		await amendFacts(tx, 'dryer', { id: stands.id, facts, now });
+		await raiseSpoolsDriedIn(tx, stands.id);
 		return { id: body.id };
 	});
 }

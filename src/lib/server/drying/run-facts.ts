@@ -1,6 +1,13 @@
 import { inForce } from '$lib/core/amendments/apply';
 import type { Reader } from '../db/client';
-import { factsOf } from '../facts/facts';
+import { dryer } from '../db/schema';
+import { factsOf, withFacts } from '../facts/facts';
+
+/** What dryers are called now, by their ids. */
+export async function dryerNames(db: Reader): Promise<Map<string, string>> {
+	const rows = await withFacts(db, 'dryer', await db.select().from(dryer));
+	return new Map(rows.map(({ id, name }) => [id, name]));
+}
 
 /** What of a run was put right later; what was not is left out. */
 export type RunFacts = { startedAt?: number; plannedEndAt?: number; endedAt?: number; setPointC?: number };

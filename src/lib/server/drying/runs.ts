@@ -2,7 +2,7 @@ import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Reader } from '../db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
-import { correctedRuns } from './run-facts';
+import { correctedRuns, dryerNames } from './run-facts';
 
 export type DryingRun = {
 	id: string;
@@ -41,16 +41,15 @@ export async function runsOf(db: Reader, spoolIds: string[]): Promise<DryingRun[
 
 function runs(db: Reader) {
 	return db
-		.select({ run: dryingRun, dryer: dryer.name, end: dryingRunEnd })
+		.select({ run: dryingRun, end: dryingRunEnd })
 		.from(dryingRun)
-		.innerJoin(dryer, eq(dryer.id, dryingRun.dryerId))
 		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRun.id))
 		.$dynamic();
 }
 
 async function withSpools(
 	db: Reader,
-	rows: { run: typeof dryingRun.$inferSelect; dryer: string; end: typeof dryingRunEnd.$inferSelect | null }[]
+	rows: { run: typeof dryingRun.$inferSelect; end: typeof dryingRunEnd.$inferSelect | null }[]
 ): Promise<DryingRun[]> {
 	if (rows.length === 0) return [];
 	const members = await db
@@ -66,11 +65,15 @@ async function withSpools(
 		)
 		.orderBy(asc(spool.benchCode));
 	const of = groupBy(members, (m) => m.runId);
-	const corrected = await correctedRuns(
-		db,
-		rows.map((r) => r.run.id)
-	);
-	return rows.map(({ run: raw, dryer: name, end }) => {
+	const [dryers, corrected] = await Promise.all([
+		dryerNames(db),
+		correctedRuns(
+			db,
+			rows.map((r) => r.run.id)
+		)
+	]);
+	return rows.map(({ run: raw, end }) => {
+		const name = dryers.get(raw.dryerId) ?? '';
 		const right = corrected.get(raw.id);
 		const run = { ...raw, ...right?.facts };
 		return {

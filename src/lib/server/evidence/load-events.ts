@@ -3,20 +3,15 @@ import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import type { Amended } from '$lib/core/evidence/amended';
 import type { SpoolEvent } from '$lib/core/evidence/event';
 import type { Reader } from '../db/client';
-import { amendment, dryer, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
-import { correctedRuns, type RunFacts } from '../drying/run-facts';
+import { amendment, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
+import { correctedRuns, dryerNames, type RunFacts } from '../drying/run-facts';
 import { groupBy } from './group';
 
 /** Events of spools after amendments, in time order. */
 export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<string, SpoolEvent[]>> {
-	const rows = await db
-		.select({ event, dryer: dryer.name })
-		.from(event)
-		.leftJoin(dryer, eq(dryer.id, event.dryerId))
-		.where(inArray(event.spoolId, spoolIds))
-		.orderBy(asc(event.at));
-	const amendments = await loadAmendments(db, spoolIds);
-	const raw = [...rows.map(({ event: row, dryer: name }) => rawEvent(row, name)), ...(await runningDryings(db, spoolIds))];
+	const rows = await db.select().from(event).where(inArray(event.spoolId, spoolIds)).orderBy(asc(event.at));
+	const [amendments, dryers] = await Promise.all([loadAmendments(db, spoolIds), dryerNames(db)]);
+	const raw = [...rows.map((row) => rawEvent(row, dryers.get(row.dryerId ?? '') ?? null)), ...(await runningDryings(db, spoolIds, dryers))];
 	const runs = await correctedRuns(
 		db,
 		raw.flatMap((e) => e.drying?.runId ?? [])
@@ -51,21 +46,20 @@ function asRun<T extends Omit<RawEvent, 'spoolId'>>(raw: T, facts: RunFacts | un
 }
 
 /** Dryings that nobody has ended yet: what is printed from the dryer meanwhile is dried. */
-async function runningDryings(db: Reader, spoolIds: string[]): Promise<RawEvent[]> {
+async function runningDryings(db: Reader, spoolIds: string[], dryers: ReadonlyMap<string, string>): Promise<RawEvent[]> {
 	const rows = await db
-		.select({ run: dryingRun, spoolId: dryingRunSpool.spoolId, dryer: dryer.name })
+		.select({ run: dryingRun, spoolId: dryingRunSpool.spoolId })
 		.from(dryingRunSpool)
 		.innerJoin(dryingRun, eq(dryingRun.id, dryingRunSpool.runId))
-		.innerJoin(dryer, eq(dryer.id, dryingRun.dryerId))
 		.leftJoin(dryingRunEnd, eq(dryingRunEnd.runId, dryingRun.id))
 		.where(and(inArray(dryingRunSpool.spoolId, spoolIds), isNull(dryingRunEnd.runId)))
 		.orderBy(asc(dryingRun.startedAt));
-	return rows.map(({ run, spoolId, dryer: name }) => ({
+	return rows.map(({ run, spoolId }) => ({
 		id: run.id,
 		spoolId,
 		kind: 'drying',
 		at: run.startedAt,
-		drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: name },
+		drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: dryers.get(run.dryerId) ?? null },
 		...NOTHING_SAID,
 		portionId: null
 	}));

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
 import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
-import type { PrintSettings } from '$lib/core/evidence/attempt';
+import type { Attempt, PrintSettings } from '$lib/core/evidence/attempt';
 import type { Claim } from '$lib/core/evidence/claim';
 import type { Instrument } from '$lib/core/evidence/instrument';
 import type { Piece } from '$lib/core/evidence/piece';
@@ -27,6 +27,7 @@ import {
 } from '../db/schema';
 import { loadLogs } from '../diameter/logs';
 import { isValidRow } from '../exchange/row-schema';
+import { withFacts } from '../facts/facts';
 import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadStudies } from '../workshop/studies';
@@ -79,21 +80,20 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		.where(inArray(spool.id, spoolIds));
 	const filamentIds = [...new Set(spools.map((s) => s.filament.id))];
 	if (filamentIds.length === 0) return new Map();
-	const [amendments, events, readings, attempts, specimens, claims, quotes, instruments, pieces, checks, studies, handbook] =
+	const [amendments, events, readings, attempts, printers, specimens, claims, quotes, instruments, pieces, checks, studies, handbook] =
 		await Promise.all([
 			loadAmendments(db, spoolIds),
 			loadEvents(db, spoolIds),
 			readReadings(db, spoolIds),
-			db
-				.select({ attempt, printer })
-				.from(attempt)
-				.leftJoin(printer, eq(printer.id, attempt.printerId))
-				.where(inArray(attempt.spoolId, spoolIds))
-				.orderBy(asc(attempt.at), asc(attempt.id)),
+			db.select().from(attempt).where(inArray(attempt.spoolId, spoolIds)).orderBy(asc(attempt.at), asc(attempt.id)),
+			printersAsTheyStand(db),
 			db.select().from(specimen).where(inArray(specimen.spoolId, spoolIds)).orderBy(asc(specimen.at), asc(specimen.id)),
 			db.select().from(claim).where(inArray(claim.filamentId, filamentIds)).orderBy(desc(claim.seq)),
 			loadQuotes(db, spoolIds, filamentIds),
-			db.select().from(instrument),
+			db
+				.select()
+				.from(instrument)
+				.then((rows) => withFacts(db, 'instrument', rows)),
 			loadPieces(db),
 			loadChecks(db),
 			loadStudies(db),
@@ -106,9 +106,9 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const { logs, damaged } = await loadLogs(db, spoolIds, (id) => nominal.get(id) ?? USUAL_NOMINAL_MM, amendments);
 	const readingsOf = groupBy(readings, (r) => r.spoolId);
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
-	const attemptsOf = groupBy(attempts, (a) => a.attempt.spoolId);
-	const nozzleOf = new Map(attempts.map(({ attempt: a }) => [a.id, (a.settings as Partial<PrintSettings>).nozzleC ?? null]));
-	for (const { attempt: a } of attempts)
+	const attemptOf = new Map(specimens.map((one) => [one.id, one.attemptId]));
+	const attemptsOf = groupBy(attempts, (a) => a.spoolId);
+	for (const a of attempts)
 		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
 	for (const one of specimens)
 		if (!isValidRow('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
@@ -147,6 +147,12 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				amended
 			);
 			const blind = hidden.has(s.id);
+			// In the order in which they were printed, corrected times among them.
+			const prints = (attemptsOf.get(s.id) ?? [])
+				.filter((a) => !unreadable.has(a.id))
+				.map((a) => asAttempt(a, amended, printers))
+				.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+			const nozzleOf = new Map(prints.map((p) => [p.id, p.settings.nozzleC]));
 			const evidence: SpoolEvidence = {
 				spool: {
 					id: s.id,
@@ -170,35 +176,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 				quotes: blind ? [] : (quotes.get(s.id) ?? []),
 				pricesHidden: blind,
 				readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
-				// In the order in which they were printed, corrected times among them.
-				attempts: (attemptsOf.get(s.id) ?? [])
-					.filter(({ attempt: a }) => !unreadable.has(a.id))
-					.map(({ attempt: a, printer: p }) =>
-						applyAmendments(
-							{
-								id: a.id,
-								pieceId: a.pieceId,
-								at: a.at,
-								outcome: a.outcome,
-								percentReached: a.percentReached,
-								cause: a.cause,
-								failure: a.failure,
-								tuning: a.tuning,
-								signs: a.signs ?? [],
-								portionId: a.portionId,
-								condition: null,
-								printer: p?.name ?? null,
-								nozzle: p?.nozzle ?? null,
-								settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
-								gramsG: a.gramsG,
-								fileHash: a.fileHash,
-								midPrint: a.midPrint,
-								setUp: a.setUp ?? {}
-							},
-							amended
-						)
-					)
-					.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1)),
+				attempts: prints,
 				specimens: (specimensOf.get(s.id) ?? [])
 					.filter((one) => !unreadable.has(one.id))
 					.map((one) =>
@@ -209,12 +187,13 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 								shape: one.shape,
 								orientation: one.orientation,
 								method: one.method,
-								nozzleC: one.nozzleC ?? nozzleOf.get(one.attemptId ?? '') ?? null,
+								nozzleC: one.nozzleC,
 								made: one.made
 							},
 							amended
 						)
-					),
+					)
+					.map((one) => ({ ...one, nozzleC: one.nozzleC ?? nozzleOf.get(attemptOf.get(one.id) ?? '') ?? null })),
 				logs: logs.get(s.id) ?? [],
 				events: events.get(s.id) ?? [],
 				dryForH: dryForHours(f.material, handbook),
@@ -225,6 +204,41 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 			return [s.id, evidence] as const;
 		})
 	);
+}
+
+type Printers = ReadonlyMap<string, { name: string; nozzle: string }>;
+
+async function printersAsTheyStand(db: Reader): Promise<Printers> {
+	const rows = await withFacts(db, 'printer', await db.select().from(printer));
+	return new Map(rows.map(({ id, name, nozzle }) => [id, { name, nozzle }]));
+}
+
+/** A print as its amendments leave it, with its printer as that stands. */
+function asAttempt(a: typeof attempt.$inferSelect, amendments: readonly Amendment[], printers: Printers): Attempt {
+	const { printerId, ...stands } = applyAmendments(
+		{
+			id: a.id,
+			pieceId: a.pieceId,
+			printerId: a.printerId,
+			at: a.at,
+			outcome: a.outcome,
+			percentReached: a.percentReached,
+			cause: a.cause,
+			failure: a.failure,
+			tuning: a.tuning,
+			signs: a.signs ?? [],
+			portionId: a.portionId,
+			condition: null,
+			settings: { ...NO_SETTINGS, ...(a.settings as Partial<PrintSettings>) },
+			gramsG: a.gramsG,
+			fileHash: a.fileHash,
+			midPrint: a.midPrint,
+			setUp: a.setUp ?? {}
+		},
+		amendments
+	);
+	const on = printers.get(printerId ?? '');
+	return { ...stands, printer: on?.name ?? null, nozzle: on?.nozzle ?? null };
 }
 
 /** The list read before where nothing in it changed, also for spools that were read at another time. */
@@ -255,7 +269,11 @@ const NO_SETTINGS: PrintSettings = {
 /** Readings as their amendments leave them; the many without any are passed on as they are. */
 function amendedReadings(rows: readonly { reading: Reading }[], amendments: readonly Amendment[]): Reading[] {
 	const targets = new Set(amendments.map((a) => a.targetId));
-	return rows.map(({ reading }) => (targets.has(reading.id) ? applyAmendments(reading, amendments) : reading));
+	const stand = rows.map(({ reading }) => (targets.has(reading.id) ? applyAmendments(reading, amendments) : reading));
+	// One that was really taken at another time stands elsewhere in the order.
+	return amendments.some((a) => a.replacement?.takenAt !== undefined)
+		? stand.toSorted((a, b) => a.takenAt - b.takenAt || (a.id < b.id ? -1 : 1))
+		: stand;
 }
 
 /** Quotes of each spool: what was paid for it first, then what was seen for its filament, newest first. */

@@ -81,15 +81,17 @@ export async function exportBundle(db: Reader, trialId: string, now: number): Pr
 	await take('drying-run-ends', { runId: idsOf('drying-runs') });
 	await take('part-states', { partId: idsOf('parts') });
 	for (const name of WHOLE) found.set(name, await rowsBy(db, RECORD_TABLES.find((t) => t.name === name) as RecordTable, null));
-	const owners = [
-		...spoolIds,
-		trialId,
-		...['printers', 'instruments', 'dryers', 'drying-runs', 'filaments', 'pieces', 'verdicts'].flatMap((name) => idsOf(name))
-	];
-	for (const name of ['amendments', 'notes']) await take(name, { spoolId: owners });
 	// Readings of another trial's own measures come along with the spool; so must the measures.
 	const measures = idsOf('readings', 'ownMeasureId').filter((m) => m !== 'null' && !idsOf('own-measures').includes(m));
 	if (measures.length > 0) await withOtherTrials(db, found, measures);
+	const owners = [
+		...spoolIds,
+		trialId,
+		...['printers', 'instruments', 'dryers', 'drying-runs', 'filaments', 'pieces', 'verdicts', 'own-measures'].flatMap((name) =>
+			idsOf(name)
+		)
+	];
+	for (const name of ['amendments', 'notes']) await take(name, { spoolId: owners });
 	return {
 		format: 'draught-trial',
 		formatVersion: FORMAT_VERSION,

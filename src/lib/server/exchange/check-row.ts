@@ -1,6 +1,18 @@
-import { AMENDED_FACTS, BEFORE, FAILURE_CAUSES, FAILURE_KINDS, OBTAINED, PRINT_OUTCOMES, REEL_MATERIALS } from '$lib/core/closed-lists';
+import {
+	AMENDED_FACTS,
+	BEFORE,
+	CONDITIONS,
+	DIRECTIONS,
+	FAILURE_CAUSES,
+	FAILURE_KINDS,
+	FAMILIES,
+	OBTAINED,
+	PRINT_OUTCOMES,
+	REEL_MATERIALS,
+	WATER_SIGNS
+} from '$lib/core/closed-lists';
 import { z } from 'zod';
-import { settings } from '$lib/schemas/attempt';
+import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
@@ -8,6 +20,7 @@ import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/sch
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import { paramError } from '$lib/schemas/param-error';
+import { specimenReplacement } from '$lib/schemas/strength';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { readTyped } from './complete-row';
 import type { RecordTable } from './tables';
@@ -114,7 +127,9 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		typedUnit: words(16).optional(),
 		resolution: finite.nullable().optional(),
 		before: z.enum(BEFORE).optional(),
-		instrumentId: id.optional()
+		instrumentId: id.optional(),
+		takenAt: moment.optional(),
+		scorer: words(60).optional()
 	}),
 	attempt: z.strictObject({
 		outcome: z.enum(PRINT_OUTCOMES).optional(),
@@ -124,8 +139,17 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		tuning: z.boolean().optional(),
 		settings: settings.optional(),
 		pieceId: id.optional(),
-		at: moment.optional()
+		at: moment.optional(),
+		condition: z.enum(CONDITIONS).optional(),
+		printerId: id.nullable().optional(),
+		gramsG: z.number().positive().max(100_000).nullable().optional(),
+		signs: z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length).optional(),
+		portionId: id.nullable().optional(),
+		setUp: setUp.optional(),
+		fileHash: sha256.nullable().optional(),
+		midPrint: words(300).nullable().optional()
 	}),
+	specimen: specimenReplacement,
 	spool: z.strictObject({
 		colourName: words().optional(),
 		colourHex: colourHex.optional(),
@@ -145,18 +169,37 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		archived: z.boolean().optional()
 	}),
 	printer: z.strictObject({
-		hotEndMaxC: finite.optional(),
-		feedPathMm: finite.optional(),
-		throatMm: finite.optional(),
-		bedMaxC: finite.optional(),
-		reelMaxG: finite.optional(),
+		name: requiredWords().optional(),
+		nozzle: nozzle.optional(),
+		hotEndMaxC: finite.nullable().optional(),
+		feedPathMm: finite.nullable().optional(),
+		throatMm: finite.nullable().optional(),
+		bedMaxC: finite.nullable().optional(),
+		reelMaxG: finite.nullable().optional(),
 		cardReels: z.boolean().optional(),
 		hardenedNozzle: z.boolean().optional(),
 		enclosed: z.boolean().optional(),
 		archived: z.boolean().optional()
 	}),
-	instrument: z.strictObject({ archived: z.boolean() }),
-	dryer: z.strictObject({ archived: z.boolean() }),
+	instrument: z.strictObject({
+		name: requiredWords().optional(),
+		errorLimit: z.number().positive().optional(),
+		resolution: z.number().positive().optional(),
+		archived: z.boolean().optional()
+	}),
+	dryer: z.strictObject({
+		name: requiredWords().optional(),
+		setPointLowC: finite.nullable().optional(),
+		setPointHighC: finite.nullable().optional(),
+		archived: z.boolean().optional()
+	}),
+	ownMeasure: z.strictObject({
+		name: requiredWords(60).optional(),
+		family: z.enum(FAMILIES).exclude(['cost']).nullable().optional(),
+		direction: z.enum(DIRECTIONS).optional(),
+		scaleLow: finite.optional(),
+		scaleHigh: finite.optional()
+	}),
 	piece: z.strictObject({ archived: z.boolean() }),
 	verdict: z.strictObject({ archived: z.boolean() }),
 	dryingRun: z.strictObject({

@@ -376,7 +376,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'amendments',
 		table: db.amendment,
 		about:
-			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument, dryer, drying run, test piece or verdict its own id stands in spoolId, for a price that of its filament',
+			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument, dryer, drying run, test piece, own measure or verdict its own id stands in spoolId, for a price that of its filament, for a check or gauge study that of its instrument',
 		rules: {
 			reason: words(500),
 			rangeFrom: z.int().min(0),
@@ -422,7 +422,10 @@ export const TARGET_TABLES: Record<string, string> = {
 	dryingRun: 'drying-runs',
 	piece: 'pieces',
 	verdict: 'verdicts',
-	quote: 'quotes'
+	quote: 'quotes',
+	check: 'instrument-checks',
+	gaugeStudy: 'gauge-studies',
+	ownMeasure: 'own-measures'
 };
 
 /** Whose id stands in `spoolId` of an amendment or note that is of no spool. */
@@ -435,7 +438,10 @@ export const OWNER_TABLES: Record<string, string> = {
 	piece: 'pieces',
 	verdict: 'verdicts',
 	filament: 'filaments',
-	quote: 'filaments'
+	quote: 'filaments',
+	check: 'instruments',
+	gaugeStudy: 'instruments',
+	ownMeasure: 'own-measures'
 };
 
 /** Which table of the record each column points into, by the schema's foreign keys. */

@@ -1,13 +1,16 @@
 import { asc, eq, inArray, and } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { AMENDED_FACTS } from '$lib/core/closed-lists';
+import type { AMENDED_FACTS, AMENDED_KINDS } from '$lib/core/closed-lists';
 import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import type { Amended } from '$lib/core/evidence/amended';
 import type { Reader, Transaction } from '../db/client';
 import { amendment } from '../db/schema';
 import { groupBy } from '../evidence/group';
 
 /** Things whose plain facts may be said better later. */
 type FactKind = (typeof AMENDED_FACTS)[number];
+/** What is marked invalid with reasons, and counts no more. */
+type Judged = Extract<(typeof AMENDED_KINDS)[number], 'check' | 'gaugeStudy'>;
 
 /** Keeps later facts of a trial, a printer or the like as an amendment; the first row stays as it was. Empty facts are left out. */
 export async function amendFacts(
@@ -32,7 +35,7 @@ export async function amendFacts(
 }
 
 /** What was said later of things of one kind, by the id of each, in the order in which it was said. */
-export async function factsOf(db: Reader, kind: FactKind, ids: readonly string[]): Promise<Map<string, Amendment[]>> {
+export async function factsOf(db: Reader, kind: FactKind | Judged, ids: readonly string[]): Promise<Map<string, Amendment[]>> {
 	if (ids.length === 0) return new Map();
 	const found = await db
 		.select()
@@ -43,7 +46,7 @@ export async function factsOf(db: Reader, kind: FactKind, ids: readonly string[]
 }
 
 /** Rows as their later facts leave them. */
-export async function withFacts<T extends { id: string }>(db: Reader, kind: FactKind, rows: T[]): Promise<T[]> {
+export async function withFacts<T extends { id: string }>(db: Reader, kind: FactKind | Judged, rows: T[]): Promise<(T & Amended)[]> {
 	const of = await factsOf(
 		db,
 		kind,

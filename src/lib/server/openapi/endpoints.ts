@@ -1,7 +1,7 @@
 import type { z } from 'zod';
-import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
+import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, instrumentFactsBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
+import { dryerBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
 import { restoreBody } from '$lib/schemas/backup';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
@@ -28,6 +28,7 @@ import {
 	criteriaBody,
 	houseSpoolBody,
 	ownMeasureBody,
+	ownMeasureFactsBody,
 	protocolBody,
 	trialBody,
 	trialFactsBody,
@@ -70,6 +71,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('blind', blindBody, 'hide or show makers, products and prices'),
 	post('house-spool', houseSpoolBody, 'name the standing reference'),
 	post('own-measures', ownMeasureBody, 'define an own measure'),
+	post('own-measure-facts', ownMeasureFactsBody, 'put right what an own measure is called and tells of'),
 	post('verdicts', verdictBody, 'freeze a verdict'),
 	post('intake', intakeBody, 'take in one spool with all that was typed'),
 	post('intake/list', intakeListBody, 'take in a list of spools, whole or not at all', LIMITS.list),
@@ -83,6 +85,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('attempts', attemptBody, 'keep a print with its marks'),
 	post('specimens', specimenBody, 'name a thing that will be loaded; its loads are readings'),
 	post('dryers', dryerBody, 'add a dryer'),
+	post('dryer-facts', dryerFactsBody, 'put right what a dryer is called, how low and how high it goes'),
 	post('drying-runs', dryingRunBody, 'start a load with its timer'),
 	post('drying-ends', dryingEndBody, 'end a load'),
 	post('drying-facts', dryingFactsBody, 'put right when a load was dried, or how hot'),
@@ -93,6 +96,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('amendments', amendmentBody, 'correct, exclude, reinstate, confirm or undo; the record itself stays'),
 	post('notes', noteBody, 'a free note'),
 	post('instruments', instrumentBody, 'add a caliper or a scale'),
+	post('instrument-facts', instrumentFactsBody, 'put right what an instrument is called, and how good it is'),
 	post('instrument-checks', instrumentCheckBody, 'hold an instrument against something of known size'),
 	post('trainings', trainingBody, 'keep a run of the scorer’s trainer: drawings of known grade with the answers'),
 	post('gauge-studies', gaugeStudyBody, 'keep a gauge study: places read by several raters several times'),
@@ -103,7 +107,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('log-ends', logEndBody, 'take in a log that has arrived, whole or not at all; or forget it'),
 	post('pieces', pieceBody, 'register a piece: made from sizes, or a model of your own; with `replaces` a new version'),
 	post('printers', printerBody, 'add a printer'),
-	post('printer-facts', printerFactsBody, 'say later what a printer can do'),
+	post('printer-facts', printerFactsBody, 'put right what a printer is called, and say later what it can do'),
 	post('handbook', handbookBody, 'an own copy of what the handbook says of a material'),
 	post('csv-imports', csvImportBody, 'look at a CSV file, or take it: whole or not at all', LIMITS.list),
 	post('bundles', bundleImportBody, 'take in a trial bundle, whole or not at all', LIMITS.bundle),

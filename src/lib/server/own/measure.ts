@@ -1,7 +1,15 @@
 import type { OwnMeasure } from '$lib/core/evidence/own-measure';
-import type { ownMeasure } from '../db/schema';
+import { asc } from 'drizzle-orm';
+import type { Reader } from '../db/client';
+import { ownMeasure } from '../db/schema';
+import { withFacts } from '../facts/facts';
 
 type Row = typeof ownMeasure.$inferSelect;
+
+/** Every own measure as it stands, the oldest first. */
+export async function loadMeasures(db: Reader): Promise<Row[]> {
+	return await withFacts(db, 'ownMeasure', await db.select().from(ownMeasure).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)));
+}
 
 /** An own measure as core takes it. */
 export const asOwnMeasure = ({ id, name, unit, direction, scaleLow, scaleHigh, words, family }: Row, here: boolean): OwnMeasure => ({

@@ -91,9 +91,13 @@ async function trialPiece(tx: Transaction, trialId: string | undefined): Promise
 async function checkKnown(tx: Transaction, pieceId: string, printerId: string | undefined): Promise<void> {
 	const [knownPiece] = await tx.select({ id: piece.id }).from(piece).where(eq(piece.id, pieceId));
 	if (!knownPiece) throw refuseField('pieceId', 'unknownId', { what: 'piece' });
-	if (!printerId) return;
-	const [knownPrinter] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
-	if (!knownPrinter) throw refuseField('printerId', 'unknownId', { what: 'printer' });
+	if (printerId) await requirePrinter(tx, printerId, 'printerId');
+}
+
+/** Refuses a printer that the workshop does not have. */
+export async function requirePrinter(tx: Transaction, printerId: string, path: string): Promise<void> {
+	const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, printerId));
+	if (!known) throw refuseField(path, 'unknownId', { what: 'printer' });
 }
 
 /**

@@ -11,10 +11,10 @@ import type { Basis } from '$lib/core/trial/basis';
 import { NEUTRAL_BASIS } from '$lib/core/trial/neutral-basis';
 import { CORE_VERSION } from '$lib/core/version';
 import type { Database, Reader } from '../db/client';
-import { ownMeasure, priorSet, server, spool, trial, trialSpool, verdict } from '../db/schema';
+import { priorSet, server, spool, trial, trialSpool, verdict } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { loadHandbook } from '../handbook/handbook';
-import { asOwnMeasure } from '../own/measure';
+import { asOwnMeasure, loadMeasures } from '../own/measure';
 
 /** So many spools are read at a time. */
 const AT_ONCE = 40;
@@ -74,5 +74,5 @@ async function teachingSpools(db: Reader): Promise<{ id: string; revision: numbe
 }
 
 async function allMeasures(db: Reader): Promise<OwnMeasure[]> {
-	return (await db.select().from(ownMeasure)).map((m) => asOwnMeasure(m, true));
+	return (await loadMeasures(db)).map((m) => asOwnMeasure(m, true));
 }

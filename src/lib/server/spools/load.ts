@@ -97,11 +97,11 @@ async function basisOfNewestTrial(db: Reader, trials: readonly { id: string }[])
 export async function basisOutsideTrials(
 	db: Reader,
 	spools: readonly SpoolEvidence[],
-	measures: { measure: typeof ownMeasure.$inferSelect }[] = []
+	measures: (typeof ownMeasure.$inferSelect)[] = []
 ): Promise<Basis> {
 	const set = {
 		...PLAIN_PROTOCOL,
-		ownMeasures: measures.map(({ measure }) => asOwnMeasure(measure, true))
+		ownMeasures: measures.map((measure) => asOwnMeasure(measure, true))
 	};
 	const [pieces, handbook, priors] = await Promise.all([loadPieces(db), loadHandbook(db), newestPriors(db)]);
 	return basisOf(set, { candidates: spools, house: null, beside: spools }, { pieces, handbook, priors });
@@ -135,6 +135,13 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 			.from(ownMeasure)
 			.innerJoin(reading, eq(reading.ownMeasureId, ownMeasure.id))
 			.where(eq(reading.spoolId, spoolId))
+			.then((rows) =>
+				withFacts(
+					db,
+					'ownMeasure',
+					rows.map((r) => r.measure)
+				)
+			)
 	]);
 	if (!owner) throw notFound('spool');
 	const basis = (await basisOfNewestTrial(db, trials)) ?? (await basisOutsideTrials(db, [evidence], measures));

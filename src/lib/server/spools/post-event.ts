@@ -30,10 +30,10 @@ export async function postEvent(
 }
 
 /** A portion is of one spool, and was cut off it. */
-export async function requirePortion(tx: Transaction, spoolId: string, portionId: string): Promise<void> {
+export async function requirePortion(tx: Transaction, spoolId: string, portionId: string, path = 'portionId'): Promise<void> {
 	const [cut] = await tx
 		.select({ id: event.id })
 		.from(event)
 		.where(and(eq(event.id, portionId), eq(event.spoolId, spoolId), eq(event.kind, 'cutOff')));
-	if (!cut) throw refuseField('portionId', 'unknownId', { what: 'portion' });
+	if (!cut) throw refuseField(path, 'unknownId', { what: 'portion' });
 }

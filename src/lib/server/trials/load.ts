@@ -82,7 +82,7 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 			blind: head.blind,
 			createdAt: head.createdAt,
 			valueRule: rules.protocol.valueRule,
-			printer: rules.printer ? `${rules.printer.name}, ${rules.printer.nozzle}` : null,
+			printer: said.printerNow ? `${said.printerNow.name}, ${said.printerNow.nozzle}` : null,
 			printerId: rules.protocol.printerId,
 			protocolVersion: rules.protocol.version,
 			takeOutPrinter: rules.protocol.takeOutPrinter,

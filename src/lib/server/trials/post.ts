@@ -1,4 +1,4 @@
-import { raiseTrial } from '../write/revisions';
+import { raiseSpoolsMeasured, raiseTrial } from '../write/revisions';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
@@ -8,6 +8,7 @@ import type {
 	criteriaBody,
 	houseSpoolBody,
 	ownMeasureBody,
+	ownMeasureFactsBody,
 	protocolBody,
 	trialBody,
 	trialFactsBody,
@@ -192,6 +193,24 @@ export async function postHouseSpool(db: Database, body: z.output<typeof houseSp
 	return await writeOnce(db, { id: body.id, kind: 'houseSpool', body, now }, async (tx) => {
 		await checkSpools(tx, [body.spoolId]);
 		await tx.insert(houseSpool).values({ id: body.id, spoolId: body.spoolId, createdAt: now });
+		return { id: body.id };
+	});
+}
+
+/** Puts right what an own measure is called and tells of; the scale of words is their order. */
+export async function postOwnMeasureFacts(db: Database, body: z.output<typeof ownMeasureFactsBody>, now: number): Answer<{ id: string }> {
+	return await writeOnce(db, { id: body.id, kind: 'ownMeasureFacts', body, now }, async (tx) => {
+		const rows = await tx.select().from(ownMeasure).where(eq(ownMeasure.id, body.measureId)).for('update');
+		const [stands] = await withFacts(tx, 'ownMeasure', rows);
+		if (!stands) throw refuseField('measureId', 'unknownId', { what: 'ownMeasure' });
+		const { name, family, direction, low: scaleLow, high: scaleHigh } = body;
+		const scale = { direction, scaleLow, scaleHigh };
+		const ofNumber = (['direction', 'low', 'high'] as const).find((field) => body[field] !== undefined);
+		if (stands.words && ofNumber) throw refuseField(ofNumber, 'wordsHaveNoScale');
+		if ((scaleHigh ?? stands.scaleHigh) <= (scaleLow ?? stands.scaleLow)) throw refuseField('high', 'highNotAboveLow');
+		await amendFacts(tx, 'ownMeasure', { id: stands.id, facts: { name, family, ...scale }, now });
+		await raiseSpoolsMeasured(tx, stands.id);
+		await raiseTrial(tx, stands.trialId);
 		return { id: body.id };
 	});
 }

@@ -18,6 +18,7 @@ import {
 import { isValidRow } from '../exchange/row-schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
+import { loadMeasures } from '../own/measure';
 import { loadPieces } from '../pieces/load';
 import { problem } from '../problem';
 import { rulesOfNone, weightsOfNone } from './plain-rules';
@@ -75,7 +76,8 @@ const STAMP = {
 	withdrawn: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetId} IN (SELECT ${verdict.id} FROM ${verdict} WHERE ${verdict.trialId} = ${trial.id}))`,
 	pieces: allOf(piece),
 	handbook: allOf(handbookEntry),
-	measures: allOf(ownMeasure)
+	measures: allOf(ownMeasure),
+	measureFacts: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetId} IN (SELECT ${ownMeasure.id} FROM ${ownMeasure}))`
 };
 
 async function readSaid(db: Reader, trialId: string) {
@@ -93,7 +95,7 @@ async function readSaid(db: Reader, trialId: string) {
 			.where(eq(protocol.trialId, trialId))
 			.orderBy(desc(protocol.version)),
 		db.select().from(criteria).where(eq(criteria.trialId, trialId)).orderBy(desc(criteria.version)),
-		db.select().from(ownMeasure).orderBy(asc(ownMeasure.createdAt), asc(ownMeasure.id)),
+		loadMeasures(db),
 		db
 			.select()
 			.from(trialSpool)

@@ -34,7 +34,7 @@ export async function benchStamp(db: Reader): Promise<unknown> {
 			measures: sql<number>`(SELECT COUNT(*) FROM ${ownMeasure})`,
 			// Spools outside trials are judged by the newest priors.
 			priors: sql<number>`(SELECT COUNT(*) FROM ${priorSet})`,
-			printers: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetKind} IN ('printer', 'verdict', 'instrument'))`
+			printers: sql<number>`(SELECT COUNT(*) FROM ${amendment} WHERE ${amendment.targetKind} IN ('printer', 'verdict', 'instrument', 'ownMeasure'))`
 		})
 		.from(server)
 		.limit(1);

@@ -9,6 +9,7 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { instrument, instrumentCheck } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
+import { withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
@@ -18,10 +19,14 @@ const FARTHEST = { length: { most: 1, unit: 'mm' }, mass: { most: 100, unit: 'g'
 
 /** Checks of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */
 export async function loadChecks(db: Reader): Promise<Map<string, InstrumentCheck[]>> {
-	const rows = await db.select().from(instrumentCheck).orderBy(asc(instrumentCheck.at), asc(instrumentCheck.id));
+	const rows = await withFacts(
+		db,
+		'check',
+		await db.select().from(instrumentCheck).orderBy(asc(instrumentCheck.at), asc(instrumentCheck.id))
+	);
 	const byInstrument = new Map<string, InstrumentCheck[]>();
 	for (const row of rows) {
-		if (!isValidRow('instrument-checks', row)) continue;
+		if (row.status !== 'counts' || !isValidRow('instrument-checks', row)) continue;
 		const figures = row.readings
 			? checkOfReadings(
 					row.reference,

@@ -9,6 +9,7 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
 import { gaugeStudy, instrument } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';
+import { withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../time';
@@ -17,10 +18,10 @@ import { raiseSpoolsOf } from '../write/revisions';
 
 /** Gauge studies of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */
 export async function loadStudies(db: Reader): Promise<Map<string, InstrumentStudy[]>> {
-	const rows = await db.select().from(gaugeStudy).orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id));
+	const rows = await withFacts(db, 'gaugeStudy', await db.select().from(gaugeStudy).orderBy(asc(gaugeStudy.at), asc(gaugeStudy.id)));
 	const byInstrument = new Map<string, InstrumentStudy[]>();
 	for (const row of rows) {
-		if (!isValidRow('gauge-studies', row)) continue;
+		if (row.status !== 'counts' || !isValidRow('gauge-studies', row)) continue;
 		const { id, at, instrumentId, readings } = row;
 		const cells = cellsOf(readings);
 		if (!cells) continue;

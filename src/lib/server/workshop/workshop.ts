@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
 import { readQuantityText } from '$lib/core/units/quantity-text';
-import type { instrumentBody } from '$lib/schemas/amendment';
+import type { instrumentBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';
@@ -12,6 +12,7 @@ import { amendFacts, isArchived, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { loadPieces } from '../pieces/load';
 import { abilitiesOf } from '../trials/basis-of';
+import { raiseSpoolsOf, raiseSpoolsOn } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
 import { loadStudies } from './studies';
@@ -63,20 +64,39 @@ const LARGEST = {
 	mass: 100
 };
 
+/** What was typed of how good an instrument is, in mm or g; what was left out stays out. */
+function readLimits(typed: { errorLimit?: string; resolution?: string }, dimension: keyof typeof LARGEST) {
+	const errors: FieldError[] = [];
+	const most = LARGEST[dimension];
+	const valueOf = (path: 'errorLimit' | 'resolution') => {
+		const text = typed[path];
+		if (!text) return undefined;
+		const read = readQuantityText(text.replace(/^(\+\/-|±)\s*/, ''), dimension);
+		if (read.ok && read.value > 0 && read.value <= most) return read.value;
+		errors.push(fieldError(path, 'notAnErrorLimit', { dimension, most }));
+		return undefined;
+	};
+	const limits = { errorLimit: valueOf('errorLimit'), resolution: valueOf('resolution') };
+	if (errors.length > 0) throw refuse(errors);
+	return limits;
+}
+
+/** Puts right what an instrument is called and how good it is; what was measured with it is judged anew. */
+export async function postInstrumentFacts(db: Database, body: z.output<typeof instrumentFactsBody>, now: number): Kept {
+	return await writeOnce(db, { id: body.id, kind: 'instrumentFacts', body, now }, async (tx) => {
+		const [known] = await tx.select().from(instrument).where(eq(instrument.id, body.instrumentId));
+		if (!known) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
+		const facts = { name: body.name, ...readLimits(body, known.quantity) };
+		await amendFacts(tx, 'instrument', { id: known.id, facts, now });
+		await raiseSpoolsOf(tx, known.id);
+		return { id: body.id };
+	});
+}
+
 /** A caliper or a scale with its stated error limit; both as typed, kept in mm or g. */
 export async function postInstrument(db: Database, body: z.output<typeof instrumentBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'instrument', body, now }, async (tx) => {
-		const errors: FieldError[] = [];
-		const most = LARGEST[body.measures];
-		const valueOf = (path: 'errorLimit' | 'resolution', typed: string) => {
-			const read = readQuantityText(typed.replace(/^(\+\/-|±)\s*/, ''), body.measures);
-			if (read.ok && read.value > 0 && read.value <= most) return read.value;
-			errors.push(fieldError(path, 'notAnErrorLimit', { dimension: body.measures, most }));
-			return 0;
-		};
-		const limit = body.errorLimit ? valueOf('errorLimit', body.errorLimit) : null;
-		const resolution = valueOf('resolution', body.resolution);
-		if (errors.length > 0) throw refuse(errors);
+		const { errorLimit: limit, resolution } = readLimits(body, body.measures);
 		// A leaflet is soon lost: then one step of the display is assumed, and the form says so.
 		const errorLimit = limit ?? resolution;
 		await tx.insert(instrument).values({ id: body.id, name: body.name, quantity: body.measures, errorLimit, resolution, createdAt: now });
@@ -92,40 +112,38 @@ export async function postPrinter(db: Database, body: z.output<typeof printerBod
 	});
 }
 
-/** Says later what a printer can do. */
+/** Says later what a printer is called and can do; what was printed on it is seen anew. */
 export async function postPrinterFacts(db: Database, body: z.output<typeof printerFactsBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
 		if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
-		const facts = { ...readAbilities(body), hardenedNozzle: body.hardenedNozzle, enclosed: body.enclosed, cardReels: body.cardReels };
+		const { name, nozzle, hardenedNozzle, enclosed, cardReels } = body;
+		const facts = { name, nozzle, ...readAbilities(body), hardenedNozzle, enclosed, cardReels };
 		await amendFacts(tx, 'printer', { id: body.printerId, facts, now });
+		await raiseSpoolsOn(tx, body.printerId);
 		return { id: body.id };
 	});
 }
 
 type TypedAbilities = Pick<z.output<typeof printerBody>, 'hotEndMax' | 'feedPath' | 'throat' | 'bedMax' | 'reelMax'>;
 
-/** What was typed of a printer, in its units; what was left out stays out. */
-function readAbilities(body: TypedAbilities): {
-	hotEndMaxC?: number;
-	feedPathMm?: number;
-	throatMm?: number;
-	bedMaxC?: number;
-	reelMaxG?: number;
-} {
+type Said = number | null | undefined;
+
+/** What was typed of a printer, in its units; what was left out stays out, and what was emptied is not known. */
+function readAbilities(body: TypedAbilities): Record<'hotEndMaxC' | 'feedPathMm' | 'throatMm' | 'bedMaxC' | 'reelMaxG', Said> {
 	const errors: FieldError[] = [];
-	const hotEndMaxC = readTemperature(body.hotEndMax, 'hotEndMax', errors) ?? undefined;
-	const bedMaxC = readTemperature(body.bedMax, 'bedMax', errors) ?? undefined;
-	const mass = () => {
-		if (!body.reelMax) return undefined;
+	const temperature = (path: 'hotEndMax' | 'bedMax') => (body[path] === undefined ? undefined : readTemperature(body[path], path, errors));
+	const [hotEndMaxC, bedMaxC] = [temperature('hotEndMax'), temperature('bedMax')];
+	const mass = (): Said => {
+		if (!body.reelMax) return body.reelMax === '' ? null : undefined;
 		const read = readQuantityText(body.reelMax, 'mass');
 		if (read.ok && read.value >= 100 && read.value <= 50_000) return read.value;
 		errors.push(fieldError('reelMax', 'notASpoolMass'));
 		return undefined;
 	};
-	const bore = (path: 'feedPath' | 'throat') => {
+	const bore = (path: 'feedPath' | 'throat'): Said => {
 		const text = body[path];
-		if (!text) return undefined;
+		if (!text) return text === '' ? null : undefined;
 		const read = readQuantityText(text, 'length');
 		if (read.ok && read.value >= 1 && read.value <= 6) return read.value;
 		errors.push(fieldError(path, 'notABore'));

@@ -12,6 +12,8 @@ const ADDRESSED: Record<Addressed, string> = {
 	log: 'log',
 	photo: 'photo',
 	quote: 'price',
+	check: 'check',
+	gaugeStudy: 'gauge study',
 	instrument: 'instrument',
 	printer: 'printer',
 	dryer: 'dryer',

@@ -167,6 +167,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	nothingLeftOfLog: () => 'this leaves nothing of the log; mark it invalid instead',
 	endBeforeStart: () => 'must be after the start',
 	highBelowLow: () => 'must not be below the low end',
+	wordsHaveNoScale: () => 'words are their own scale, from the worst to the best',
 	highNotAboveLow: () => 'the high end must be above the low end',
 	lowestAboveHighest: () => 'must not be below the lowest',
 	mustFollow: (p) => `must be above ${p.other}`,
