@@ -13,6 +13,8 @@
 	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/ui/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
+	import EditDryer from '$lib/ui/workshop/EditDryer.svelte';
+	import EditInstrument from '$lib/ui/workshop/EditInstrument.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -43,9 +45,11 @@
 	});
 	const freshPrinter = () => ({ name: '', nozzle: '', ...freshAbilities() });
 	let printer = $state(freshPrinter());
-	/** The printer whose abilities are being said later. */
+	/** The printer that is being put right. */
 	let saying = $state<string | null>(null);
-	let abilities = $state(freshAbilities());
+	let abilities = $state(freshPrinter());
+	/** As the form showed it: only what was changed is sent. */
+	let shown = freshPrinter();
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	const form = new Form({
@@ -95,6 +99,9 @@
 		return `gauge study ${day(study.at)}: scatter ${lengthWords(study.repeatabilitySd, 4)}${people}, n ${n}; see the study for ranges`;
 	};
 
+	/** What was changed; what was emptied is not known after all. */
+	const changedOf = <T extends object>(typed: T, before: T) =>
+		Object.fromEntries(Object.entries(typed).filter(([name, value]) => value !== before[name as keyof T]));
 	/** Fields left empty are not said. */
 	const said = (of: object) => Object.fromEntries(Object.entries(of).filter(([, v]) => v !== ''));
 	/** What is known of a printer, in words. */
@@ -138,6 +145,7 @@
 					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} ondone={invalidateAll} />
 					<a class="link mx-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
+					<EditInstrument {one} />
 					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>
 			{:else}
@@ -159,13 +167,18 @@
 							novalidate
 							onsubmit={async (e) => {
 								e.preventDefault();
-								const errors = await keep('printer-facts', { printerId: one.id, ...said(abilities) });
+								const errors = await keep('printer-facts', { printerId: one.id, ...changedOf(abilities, shown) });
 								abilityErrors = errors ?? [];
 								if (!errors) saying = null;
 							}}
 						>
+							<Field id="later-name" path="name" label="Name" bind:value={abilities.name} errors={abilityErrors} />
+							<Field id="later-nozzle" path="nozzle" label="Nozzle" bind:value={abilities.nozzle} errors={abilityErrors} />
 							{@render can(abilities, abilityErrors, 'later')}
-							<Button type="submit" size="xs">Save</Button>
+							<p class="flex items-center gap-3">
+								<Button type="submit" size="xs">Save</Button>
+								<button type="button" class="link" onclick={() => (saying = null)}>Cancel</button>
+							</p>
 						</form>
 					{:else}
 						<button
@@ -173,7 +186,9 @@
 							class="link text-[0.9rem]"
 							onclick={() => {
 								saying = one.id;
-								abilities = {
+								shown = {
+									name: one.name,
+									nozzle: one.nozzle,
 									hotEndMax: one.hotEndMaxC === null ? '' : `${one.hotEndMaxC} C`,
 									hardenedNozzle: one.hardenedNozzle ?? false,
 									enclosed: one.enclosed ?? false,
@@ -183,6 +198,8 @@
 									reelMax: one.reelMaxG === null ? '' : `${one.reelMaxG} g`,
 									cardReels: one.cardReels ?? true
 								};
+								abilities = { ...shown };
+								abilityErrors = [];
 							}}>edit</button
 						>
 						<span class="ml-3"><Archive kind="printer" id={one.id} name={one.name} archived={false} /></span>
@@ -220,6 +237,7 @@
 							2
 						)} % of a kilogram</span
 					>
+					<EditInstrument {one} />
 					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>
 			{:else}
@@ -237,6 +255,7 @@
 					{one.setPointLowC === null && one.setPointHighC === null
 						? 'range not noted'
 						: `${one.setPointLowC === null ? '' : `${bareTemperature(one.setPointLowC)} `}to ${one.setPointHighC === null ? '…' : temperatureWords(one.setPointHighC)}`}
+					<EditDryer {one} />
 					<span class="ml-3"><Archive kind="dryer" id={one.id} name={one.name} archived={false} /></span>
 				</li>
 			{:else}

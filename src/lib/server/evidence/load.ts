@@ -16,7 +16,6 @@ import {
 	instrument,
 	lot,
 	maker,
-	printer,
 	purchase,
 	quote,
 	server,
@@ -30,6 +29,7 @@ import { isValidRow } from '../exchange/row-schema';
 import { withFacts } from '../facts/facts';
 import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
+import { loadPrinters } from '../workshop/printers';
 import { loadStudies } from '../workshop/studies';
 import { loadHandbook } from '../handbook/handbook';
 import { dryForHours } from './dry-for';
@@ -209,8 +209,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 type Printers = ReadonlyMap<string, { name: string; nozzle: string }>;
 
 async function printersAsTheyStand(db: Reader): Promise<Printers> {
-	const rows = await withFacts(db, 'printer', await db.select().from(printer));
-	return new Map(rows.map(({ id, name, nozzle }) => [id, { name, nozzle }]));
+	return new Map((await loadPrinters(db)).map(({ id, name, nozzle }) => [id, { name, nozzle }]));
 }
 
 /** A print as its amendments leave it, with its printer as that stands. */

@@ -15,16 +15,19 @@ import { abilitiesOf } from '../trials/basis-of';
 import { raiseSpoolsOf, raiseSpoolsOn } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
+import { loadPrinters } from './printers';
+import { loadStruck } from './struck';
 import { loadStudies } from './studies';
 
 export async function listWorkshop(db: Reader) {
-	const [instruments, printers, dryers, pieces, checks, studies] = await Promise.all([
+	const [instruments, printers, dryers, pieces, checks, studies, struck] = await Promise.all([
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
-		db.select().from(printer).orderBy(asc(printer.createdAt)),
+		loadPrinters(db),
 		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
 		loadPieces(db),
 		loadChecks(db),
-		loadStudies(db)
+		loadStudies(db),
+		loadStruck(db)
 	]);
 	const all = (await withFacts(db, 'instrument', instruments)).map((i) => ({
 		id: i.id,
@@ -34,12 +37,13 @@ export async function listWorkshop(db: Reader) {
 		resolution: i.resolution,
 		archived: isArchived(i),
 		checks: checks.get(i.id) ?? [],
-		studies: studies.get(i.id) ?? []
+		studies: studies.get(i.id) ?? [],
+		struck: struck.get(i.id) ?? []
 	}));
 	return {
 		instruments: all.filter((i) => i.measures === 'length'),
 		scales: all.filter((i) => i.measures === 'mass'),
-		printers: (await withFacts(db, 'printer', printers)).map((p) => ({
+		printers: printers.map((p) => ({
 			id: p.id,
 			nozzle: p.nozzle,
 			archived: isArchived(p),

@@ -6,25 +6,38 @@
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
 	import Field from '../form/Field.svelte';
+	import { When } from '../form/when.svelte';
+	import WhenField from '../form/WhenField.svelte';
+	import { dayAndTime } from '../words/numbers';
 
 	/** One dialog for however many readings a page shows; `instruments` where it can be said which one was really in hand. */
 	type Props = { onchange: () => void; instruments?: readonly Pick<Instrument, 'id' | 'name' | 'quantity'>[] };
 	let { onchange, instruments = [] }: Props = $props();
-	const amending = new Amending<Reading>('reading', () => onchange(), ['typed', 'instrumentId']);
+	/** When it was really taken, if that was noted wrongly. */
+	const taken = new When();
+	const amending = new Amending<Reading>('reading', () => onchange(), ['typed', 'instrumentId', 'takenAt', 'scorer', 'when'], taken);
 	let typed = $state('');
 	let instrumentId = $state('');
+	let scorer = $state('');
 	const fitting = $derived(instruments.filter((i) => i.quantity === READING_QUANTITIES[amending.chosen?.quantity ?? '']?.dimension));
 
-	/** What is said anew: the value unless only the instrument was wrong. */
+	/** What is said anew: the value unless only what stands around it was wrong. */
 	function correction(): object {
-		const other = instrumentId !== '' && instrumentId !== amending.chosen?.instrumentId ? { instrumentId } : {};
-		const same = 'instrumentId' in other && typed === amending.chosen?.typedText;
+		const { chosen } = amending;
+		const other = {
+			...(instrumentId !== '' && instrumentId !== chosen?.instrumentId ? { instrumentId } : {}),
+			...(scorer.trim() !== '' && scorer.trim() !== chosen?.scorer ? { scorer: scorer.trim() } : {}),
+			...(taken.isNow ? {} : { takenAt: taken.moment().at })
+		};
+		const same = Object.keys(other).length > 0 && typed === chosen?.typedText;
 		return same ? other : { typed, ...other };
 	}
 
 	export function edit(reading: Reading): void {
 		typed = reading.typedText;
 		instrumentId = reading.instrumentId ?? '';
+		scorer = reading.scorer ?? '';
+		taken.backToNow();
 		amending.edit(reading);
 	}
 </script>
@@ -45,5 +58,11 @@
 				{#each fitting as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
 			</Select>
 		</div>
+	{/if}
+	{#if amending.chosen?.attemptId}
+		<Field id="amend-scorer" path="scorer" label="Scored by" bind:value={scorer} errors={amending.errors} />
+	{/if}
+	{#if amending.chosen}
+		<WhenField when={taken} id="amend-taken" errors={amending.errors} what="taken" stands={dayAndTime(amending.chosen.takenAt)} />
 	{/if}
 </AmendDialog>

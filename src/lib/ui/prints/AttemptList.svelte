@@ -34,12 +34,26 @@
 		amendments: AmendmentRow[];
 		/** All that could have been printed. */
 		pieces: readonly Pick<Piece, 'id' | 'name' | 'version'>[];
+		/** All that it could have been printed on. */
+		printers: readonly { id: string; name: string }[];
 		pieceName: (id: string) => string;
 		/** What an attempt departs in from the trial it is looked at in. */
 		departures?: (attempt: Attempt) => Departure[];
 		onchange: () => void;
 	};
-	let { attempts, readings, history, notes, photos, amendments, pieces, pieceName, departures = () => [], onchange }: Props = $props();
+	let {
+		attempts,
+		readings,
+		history,
+		notes,
+		photos,
+		amendments,
+		pieces,
+		printers,
+		pieceName,
+		departures = () => [],
+		onchange
+	}: Props = $props();
 	const newestFirst = $derived([...attempts].reverse());
 	/** Prints that are looked at; the newest is, until it is folded. */
 	const opened = new SvelteMap<string, boolean>();
@@ -58,6 +72,7 @@
 		const portion = a.portionId === null ? '' : `portion ${portionOf(a) ?? ''}, `;
 		return `${portion}${state}`;
 	};
+	const portions = $derived(history.events.filter((e) => e.portion !== null && e.status === 'counts'));
 	const marksOf = (a: Attempt) => readings.filter((r) => r.attemptId === a.id);
 	const endWords = (a: Attempt) => {
 		if (a.outcome === 'finished') return 'Finished';
@@ -75,14 +90,28 @@
 	let editor = $state<ReadingEditor>();
 	/** When it was really printed, if that was noted wrongly. */
 	const printed = new When();
-	const FIELDS = ['percentReached', 'cause', 'failure', 'outcome', 'pieceId', 'settings', 'condition'].map((name) => `replacement.${name}`);
+	const FIELDS = [
+		'percentReached',
+		'cause',
+		'failure',
+		'outcome',
+		'pieceId',
+		'settings',
+		'condition',
+		'printerId',
+		'portionId',
+		'gramsG',
+		'setUp',
+		'midPrint',
+		'signs'
+	].map((name) => `replacement.${name}`);
 	const amending = new Amending<Attempt>('attempt', () => onchange(), [...FIELDS, 'replacement', 'when'], printed);
 	let draft = $state<AttemptEdit | null>(null);
 
 	const stateBefore = (attempt: Attempt) => conditionOf(history, attempt).kind;
 
 	function edit(attempt: Attempt): void {
-		draft = editOf(attempt, stateBefore(attempt));
+		draft = editOf(attempt, stateBefore(attempt), printers);
 		printed.backToNow();
 		amending.edit(attempt);
 	}
@@ -176,11 +205,11 @@
 	correction={() => {
 		const at = printed.isNow ? {} : { at: printed.moment().at };
 		const { chosen } = amending;
-		return { replacement: chosen && draft ? { ...correctedIn(chosen, stateBefore(chosen), draft), ...at } : {} };
+		return { replacement: chosen && draft ? { ...correctedIn(chosen, stateBefore(chosen), draft, printers), ...at } : {} };
 	}}
 >
 	{#if draft && amending.chosen}
 		{@const { at } = amending.chosen}
-		<EditPrint {at} condition={stateBefore(amending.chosen)} {draft} {pieces} {printed} errors={amending.errors} />
+		<EditPrint {at} condition={stateBefore(amending.chosen)} {draft} {pieces} {printers} {portions} {printed} errors={amending.errors} />
 	{/if}
 </AmendDialog>

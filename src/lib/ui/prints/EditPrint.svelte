@@ -1,15 +1,18 @@
 <script lang="ts">
-	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES } from '$lib/core/closed-lists';
+	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '$lib/core/closed-lists';
+	import { SET_UP } from '$lib/core/evidence/attempt';
+	import type { SpoolEvent } from '$lib/core/evidence/event';
 	import type { Piece } from '$lib/core/evidence/piece';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Label, Select } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
+	import Presses from '../form/Presses.svelte';
 	import type { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { CAUSE_WORDS, choices, CONDITION_WORDS, FAILURE_KIND_WORDS, OUTCOME_WORDS } from '../words/closed-lists';
+	import { CAUSE_WORDS, choices, CONDITION_WORDS, FAILURE_KIND_WORDS, OUTCOME_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
 	import { dayAndTime } from '../words/numbers';
-	import { SETTING_WORDS } from '../words/settings';
+	import { SET_UP_WORDS, SETTING_WORDS } from '../words/settings';
 	import type { AttemptEdit } from './attempt-edit';
 
 	type Props = {
@@ -19,10 +22,13 @@
 		condition: AttemptEdit['condition'];
 		draft: AttemptEdit;
 		pieces: readonly Pick<Piece, 'id' | 'name' | 'version'>[];
+		printers: readonly { id: string; name: string }[];
+		/** Portions that were cut off this spool. */
+		portions: readonly SpoolEvent[];
 		printed: When;
 		errors: readonly FieldError[];
 	};
-	let { at, condition, draft, pieces, printed, errors }: Props = $props();
+	let { at, condition, draft, pieces, printers, portions, printed, errors }: Props = $props();
 	const SETTINGS = Object.entries(SETTING_WORDS) as [keyof typeof SETTING_WORDS, (typeof SETTING_WORDS)[keyof typeof SETTING_WORDS]][];
 </script>
 
@@ -54,6 +60,22 @@
 		{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
 	</Select>
 </div>
+<div>
+	<Label for="edit-printer">Printer</Label>
+	<Select placeholder="" size="sm" id="edit-printer" bind:value={draft.printerId}>
+		<option value="">not noted</option>
+		{#each printers as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+	</Select>
+</div>
+{#if portions.length > 0}
+	<div>
+		<Label for="edit-portion">Printed from</Label>
+		<Select placeholder="" size="sm" id="edit-portion" bind:value={draft.portionId}>
+			<option value="">the spool itself</option>
+			{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
+		</Select>
+	</div>
+{/if}
 <Choice
 	name="edit-condition"
 	path="replacement.condition"
@@ -65,6 +87,26 @@
 {#if draft.condition !== condition}
 	<p class="small">Changes this print only; what happened to the spool stays as noted.</p>
 {/if}
+<Presses name="edit-signs" legend="Signs of water, if any" bind:chosen={draft.signs} options={choices(WATER_SIGNS, WATER_SIGN_WORDS)} />
+<Choice
+	name="edit-tuning"
+	legend="Settings"
+	bind:value={() => (draft.tuning ? 'tuning' : 'settled'), (value) => (draft.tuning = value === 'tuning')}
+	options={[
+		{ value: 'settled', label: 'settled' },
+		{ value: 'tuning', label: 'still finding them' }
+	]}
+/>
+<details>
+	<summary class="font-medium">Grams, and what stood around it</summary>
+	<div class="mt-2 grid gap-2 sm:grid-cols-2">
+		<Field id="edit-grams" path="replacement.gramsG" label="Grams it took" bind:value={draft.grams} {errors} inputmode="decimal" />
+		{#each SET_UP as name (name)}
+			<Field id="edit-{name}" path="replacement.setUp.{name}" label={SET_UP_WORDS[name]} bind:value={draft.setUp[name]} {errors} />
+		{/each}
+		<Field id="edit-mid" path="replacement.midPrint" label="Changed while printing" bind:value={draft.midPrint} {errors} />
+	</div>
+</details>
 <details>
 	<summary class="font-medium">Settings</summary>
 	<div class="mt-2 grid gap-2 sm:grid-cols-2">

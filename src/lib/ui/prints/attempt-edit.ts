@@ -1,20 +1,42 @@
 import type { ConditionKind } from '$lib/core/finding/types';
-import type { Attempt } from '$lib/core/evidence/attempt';
+import { SET_UP, type Attempt } from '$lib/core/evidence/attempt';
 import { textOf, textOrNumber, type AttemptDraft } from './attempt-draft';
 
 /** What can be put right about a print. Text stays text until the server reads it. */
 export type AttemptEdit = Pick<
 	AttemptDraft,
-	'outcome' | 'percentReached' | 'cause' | 'failure' | 'tuning' | 'pieceId' | 'settings' | 'condition'
+	| 'outcome'
+	| 'percentReached'
+	| 'cause'
+	| 'failure'
+	| 'tuning'
+	| 'signs'
+	| 'portionId'
+	| 'printerId'
+	| 'pieceId'
+	| 'settings'
+	| 'setUp'
+	| 'grams'
+	| 'midPrint'
+	| 'condition'
 >;
+
+/** Printers as they are called: evidence tells a print's printer by its name. */
+type Printers = readonly { id: string; name: string }[];
 
 /**
  * A print as it stands, to be put right.
  * @param condition the state it was printed in
  */
-export function editOf(attempt: Attempt, condition: ConditionKind): AttemptEdit {
-	const { outcome, cause, failure, tuning, pieceId, settings, percentReached } = attempt;
+export function editOf(attempt: Attempt, condition: ConditionKind, printers: Printers): AttemptEdit {
+	const { outcome, cause, failure, tuning, signs, pieceId, settings, percentReached } = attempt;
 	return {
+		signs: [...signs],
+		portionId: attempt.portionId ?? '',
+		printerId: printers.find((p) => p.name === attempt.printer)?.id ?? '',
+		grams: String(attempt.gramsG ?? ''),
+		midPrint: attempt.midPrint ?? '',
+		setUp: Object.fromEntries(SET_UP.map((name) => [name, attempt.setUp[name] ?? ''])) as AttemptEdit['setUp'],
 		outcome,
 		percentReached: outcome === 'failed' ? String(percentReached) : '',
 		cause,
@@ -27,8 +49,8 @@ export function editOf(attempt: Attempt, condition: ConditionKind): AttemptEdit 
 }
 
 /** What was changed, as the fields of a correction; what was not touched is left out. */
-export function correctedIn(attempt: Attempt, condition: ConditionKind, edit: AttemptEdit): Record<string, unknown> {
-	const before = editOf(attempt, condition);
+export function correctedIn(attempt: Attempt, condition: ConditionKind, edit: AttemptEdit, printers: Printers): Record<string, unknown> {
+	const before = editOf(attempt, condition, printers);
 	const changed = (name: keyof AttemptEdit) => JSON.stringify(edit[name]) !== JSON.stringify(before[name]);
 	const end = (['outcome', 'percentReached', 'cause', 'failure'] as const).some(changed);
 	return {
@@ -36,7 +58,14 @@ export function correctedIn(attempt: Attempt, condition: ConditionKind, edit: At
 		...(changed('tuning') ? { tuning: edit.tuning } : {}),
 		...(changed('condition') ? { condition: edit.condition } : {}),
 		...(changed('pieceId') ? { pieceId: edit.pieceId } : {}),
-		...(changed('settings') ? { settings: settingsOf(edit.settings) } : {})
+		...(changed('settings') ? { settings: settingsOf(edit.settings) } : {}),
+		...(changed('signs') ? { signs: edit.signs } : {}),
+		// What was emptied is not known after all.
+		...(changed('portionId') ? { portionId: edit.portionId || null } : {}),
+		...(changed('printerId') ? { printerId: edit.printerId || null } : {}),
+		...(changed('grams') ? { gramsG: edit.grams.trim() ? textOrNumber(edit.grams) : null } : {}),
+		...(changed('midPrint') ? { midPrint: edit.midPrint.trim() || null } : {}),
+		...(changed('setUp') ? { setUp: Object.fromEntries(Object.entries(edit.setUp).filter(([, text]) => text.trim() !== '')) } : {})
 	};
 }
 

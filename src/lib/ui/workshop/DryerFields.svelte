@@ -5,14 +5,15 @@
 	import UnitField from '../form/UnitField.svelte';
 
 	type Typed = { name: string; setPointLow: string; setPointHigh: string };
-	let { typed = $bindable(), errors }: { typed: Typed; errors: readonly FieldError[] } = $props();
+	/** `prefix` tells two of them on one page apart. */
+	let { typed = $bindable(), errors, prefix = '' }: { typed: Typed; errors: readonly FieldError[]; prefix?: string } = $props();
 	const degrees = new ChosenUnit('temperature');
 </script>
 
-<Field id="dryer-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder="Tall box" />
+<Field id="{prefix}dryer-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder="Tall box" />
 <div class="grid grid-cols-2 gap-3">
 	<UnitField
-		id="dryer-low"
+		id="{prefix}dryer-low"
 		path="setPointLow"
 		label="Lowest temperature"
 		dimension="temperature"
@@ -23,7 +24,7 @@
 		class=""
 	/>
 	<UnitField
-		id="dryer-high"
+		id="{prefix}dryer-high"
 		path="setPointHigh"
 		label="Highest temperature"
 		dimension="temperature"

@@ -6,15 +6,17 @@
 		typed: { name: string; errorLimit: string; resolution: string };
 		errors: readonly FieldError[];
 		measures: 'length' | 'mass';
+		/** Tells two of them on one page apart. */
+		prefix?: string;
 	};
-	let { typed = $bindable(), errors, measures }: Props = $props();
+	let { typed = $bindable(), errors, measures, prefix = '' }: Props = $props();
 	const examples = $derived(measures === 'mass' ? ['Kitchen scale', '0.3 g', '0.1 g'] : ['Caliper B', '0.02 mm', '0.01 mm']);
 </script>
 
-<Field id="{measures}-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder={examples[0]} />
+<Field id="{prefix}{measures}-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder={examples[0]} />
 <div class="grid grid-cols-2 gap-3">
 	<Field
-		id="{measures}-limit"
+		id="{prefix}{measures}-limit"
 		path="errorLimit"
 		label="Good to"
 		bind:value={typed.errorLimit}
@@ -23,7 +25,7 @@
 		hint="as its leaflet says; empty: one display step"
 	/>
 	<Field
-		id="{measures}-resolution"
+		id="{prefix}{measures}-resolution"
 		path="resolution"
 		label="Display step"
 		bind:value={typed.resolution}

@@ -5,20 +5,22 @@ import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
+import { loadPrinters } from '$lib/server/workshop/printers';
 import { currentHouseSpool } from '$lib/server/trials/house';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const db = database();
 	try {
-		const [whole, house, photos] = await Promise.all([
+		const [whole, house, photos, printers] = await Promise.all([
 			loadSpool(db, pageId(event), Date.now()),
 			currentHouseSpool(db),
-			loadPhotos(db, [pageId(event)])
+			loadPhotos(db, [pageId(event)]),
+			loadPrinters(db)
 		]);
 		// Definitions travel with the page so that own measures carry their names.
 		const defs = STATIONS.flatMap((s) => s.quantities(whole.basis));
-		return { ...whole, photos, defs, isHouse: house === whole.evidence.spool.id };
+		return { ...whole, photos, printers: printers.map(({ id, name }) => ({ id, name })), defs, isHouse: house === whole.evidence.spool.id };
 	} catch (cause) {
 		if (cause instanceof Problem) error(cause.status, cause.title);
 		throw cause;

@@ -338,6 +338,7 @@
 					amendments={data.amendments.filter((a) => a.targetKind === 'attempt')}
 					photos={data.photos}
 					pieces={data.evidence.pieces}
+					printers={data.printers}
 					pieceName={(id) => data.evidence.pieces.find((p) => p.id === id)?.name ?? 'piece'}
 					onchange={() => void invalidateAll()}
 				/>

@@ -363,6 +363,7 @@
 					photos={data.photos}
 					amendments={data.amendments}
 					{pieces}
+					printers={data.printers}
 					{pieceName}
 					departures={(attempt) => departures(evidence, attempt, data.basis)}
 					onchange={() => void invalidateAll()}

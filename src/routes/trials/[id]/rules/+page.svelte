@@ -6,6 +6,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import EditMeasure from '$lib/ui/trial/EditMeasure.svelte';
 	import { Edited } from '$lib/ui/form/edited.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { untrack } from 'svelte';
@@ -90,6 +91,10 @@
 		const kept = await post(versions, 'protocols', said, 'The rules are saved as a new version; measurements stay.');
 		if (!kept && !versions.unknown && versions.errors.some((e) => e.code === 'changedMeanwhile')) await invalidateAll();
 		if (kept || versions.errors.some((e) => e.code === 'changedMeanwhile')) edited.settle(start());
+	}
+	async function tell(words: string): Promise<void> {
+		said = words;
+		await invalidateAll();
 	}
 	async function askFor(measureId: string, name: string): Promise<void> {
 		const here = data.basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
@@ -289,7 +294,7 @@
 		</section>
 	</Later>
 	<Later>
-		<form class="panel space-y-3 px-4 py-3" onsubmit={keepMeasure} novalidate>
+		<section class="panel space-y-3 px-4 py-3" aria-label="Measures of your own">
 			<h2 class="font-semibold">A measure of your own, for every trial</h2>
 			{#if data.basis.ownMeasures.length}
 				<ul class="list-disc pl-5">
@@ -300,53 +305,56 @@
 								? `; counts with ${FAMILY_WORDS[m.family].toLowerCase()}`
 								: ''}{#if !m.here}
 								<button type="button" class="link" onclick={() => void askFor(m.id, m.name)}>ask for it here</button>{/if}
+							<EditMeasure measure={m} onchange={tell} />
 						</li>{/each}
 				</ul>
 			{/if}
-			<div class="grid gap-3 sm:grid-cols-4">
-				<Field
-					id="measure-name"
-					path="name"
-					label="Name"
-					bind:value={measure.name}
-					errors={measuring.errors}
-					placeholder="grip of the knob"
+			<form class="space-y-3" onsubmit={keepMeasure} novalidate>
+				<div class="grid gap-3 sm:grid-cols-4">
+					<Field
+						id="measure-name"
+						path="name"
+						label="Name"
+						bind:value={measure.name}
+						errors={measuring.errors}
+						placeholder="grip of the knob"
+					/>
+					{#if told === 'number'}
+						<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
+						<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
+						<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
+					{:else}
+						<Field
+							id="measure-words"
+							path="words"
+							label="Words, from worst to best"
+							bind:value={measure.words}
+							errors={measuring.errors}
+							placeholder="sticky, rough, smooth"
+							class="sm:col-span-3"
+						/>
+					{/if}
+				</div>
+				<Choice
+					name="told"
+					legend="It is"
+					bind:value={told}
+					options={[
+						{ value: 'number', label: 'a number' },
+						{ value: 'words', label: 'a word of my own' }
+					]}
 				/>
 				{#if told === 'number'}
-					<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
-					<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
-					<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
-				{:else}
-					<Field
-						id="measure-words"
-						path="words"
-						label="Words, from worst to best"
-						bind:value={measure.words}
-						errors={measuring.errors}
-						placeholder="sticky, rough, smooth"
-						class="sm:col-span-3"
-					/>
+					<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
 				{/if}
-			</div>
-			<Choice
-				name="told"
-				legend="It is"
-				bind:value={told}
-				options={[
-					{ value: 'number', label: 'a number' },
-					{ value: 'words', label: 'a word of my own' }
-				]}
-			/>
-			{#if told === 'number'}
-				<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
-			{/if}
-			<Choice
-				name="family"
-				legend="Counts with"
-				bind:value={family}
-				options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
-			/>
-			<Button type="submit" size="sm">Add the measure</Button>
-		</form>
+				<Choice
+					name="family"
+					legend="Counts with"
+					bind:value={family}
+					options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
+				/>
+				<Button type="submit" size="sm">Add the measure</Button>
+			</form>
+		</section>
 	</Later>
 </div>

@@ -1,0 +1,87 @@
+<script lang="ts">
+	import { DIRECTIONS, FAMILIES } from '$lib/core/closed-lists';
+	import type { OwnMeasure } from '$lib/core/evidence/own-measure';
+	import { Button } from 'flowbite-svelte';
+	import Choice from '../form/Choice.svelte';
+	import Field from '../form/Field.svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Form } from '../form/form.svelte';
+	import { textOrNumber } from '../prints/attempt-draft';
+	import { choices, DIRECTION_WORDS, FAMILY_WORDS } from '../words/closed-lists';
+
+	type Props = {
+		measure: OwnMeasure;
+		/** @param said what the page then tells */
+		onchange: (said: string) => Promise<void>;
+	};
+	let { measure, onchange }: Props = $props();
+	const OWN_FAMILIES = FAMILIES.filter((f) => f !== 'cost');
+	const textsOf = () => ({
+		name: measure.name,
+		low: String(measure.low),
+		high: String(measure.high),
+		direction: measure.direction,
+		family: (measure.family ?? 'none') as (typeof OWN_FAMILIES)[number] | 'none'
+	});
+	let open = $state(false);
+	let typed = $state(textsOf());
+	const form = new Form({ fields: ['name', 'low', 'high', 'direction', 'family'], supersedes: true });
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const before = textsOf();
+		const wire = {
+			...typed,
+			low: textOrNumber(typed.low),
+			high: textOrNumber(typed.high),
+			family: typed.family === 'none' ? null : typed.family
+		};
+		const changed = (Object.keys(before) as (keyof typeof before)[]).filter((name) => typed[name] !== before[name]);
+		if (changed.length > 0) {
+			const body = Object.fromEntries(changed.map((name) => [name, wire[name]]));
+			if (!(await form.send('own-measure-facts', { measureId: measure.id, ...body })).ok) return;
+			await onchange('Saved; what stood there before stays on record.');
+		}
+		open = false;
+	}
+</script>
+
+{#if open}
+	<form class="my-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {measure.name}">
+		<FormProblem title={form.problem} />
+		<Field id="{measure.id}-name" path="name" label="Name" bind:value={typed.name} errors={form.errors} />
+		{#if !measure.words}
+			<div class="grid grid-cols-2 gap-3">
+				<Field id="{measure.id}-low" path="low" label="Scale from" bind:value={typed.low} errors={form.errors} inputmode="decimal" />
+				<Field id="{measure.id}-high" path="high" label="Scale to" bind:value={typed.high} errors={form.errors} inputmode="decimal" />
+			</div>
+			<Choice
+				name="{measure.id}-direction"
+				legend="What is better?"
+				bind:value={typed.direction}
+				options={choices(DIRECTIONS, DIRECTION_WORDS)}
+			/>
+		{/if}
+		<Choice
+			name="{measure.id}-family"
+			legend="Counts with"
+			bind:value={typed.family}
+			options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
+		/>
+		<p class="flex items-center gap-3">
+			<Button type="submit" size="xs">Save</Button>
+			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
+		</p>
+	</form>
+{:else}
+	<button
+		type="button"
+		class="link"
+		aria-label="edit {measure.name}"
+		onclick={() => {
+			typed = textsOf();
+			form.clear();
+			open = true;
+		}}>edit</button
+	>
+{/if}

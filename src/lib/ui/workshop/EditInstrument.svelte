@@ -1,0 +1,96 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { Button } from 'flowbite-svelte';
+	import FormProblem from '../form/FormProblem.svelte';
+	import { Form } from '../form/form.svelte';
+	import { day, upTo } from '../words/numbers';
+	import { lengthWords, massWords } from '../words/units';
+	import InstrumentFields from './InstrumentFields.svelte';
+
+	type Judged = { id: string; at: number };
+	type Props = {
+		one: {
+			id: string;
+			name: string;
+			measures: 'length' | 'mass';
+			errorLimit: number | null;
+			resolution: number | null;
+			checks: (Judged & { reference: number })[];
+			studies: Judged[];
+			struck: (Judged & { kind: 'check' | 'gaugeStudy' })[];
+		};
+	};
+	let { one }: Props = $props();
+	const unit = $derived(one.measures === 'mass' ? 'g' : 'mm');
+	const textsOf = () => ({ name: one.name, errorLimit: `${one.errorLimit ?? ''} ${unit}`, resolution: `${one.resolution ?? ''} ${unit}` });
+	let open = $state(false);
+	let typed = $state(textsOf());
+	const form = new Form({ fields: ['name', 'errorLimit', 'resolution'], supersedes: true });
+	const marking = new Form({ fields: [], supersedes: true });
+	const JUDGED = { check: 'Check', gaugeStudy: 'Gauge study' };
+	const sizeOf = (of: number) => (one.measures === 'mass' ? massWords(of, 4, upTo) : lengthWords(of, 4, upTo));
+	const told = $derived([
+		...one.checks.map((c) => ({ id: c.id, kind: 'check' as const, at: c.at, what: `, against ${sizeOf(c.reference)}` })),
+		...one.studies.map((s) => ({ id: s.id, kind: 'gaugeStudy' as const, at: s.at, what: '' }))
+	]);
+
+	/** What was changed, and nothing else: a field that stands as it was is not said again. */
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const before = textsOf();
+		const changed = (['name', 'errorLimit', 'resolution'] as const).filter((name) => typed[name] !== before[name]);
+		if (changed.length > 0) {
+			const body = Object.fromEntries(changed.map((name) => [name, typed[name]]));
+			if (!(await form.send('instrument-facts', { instrumentId: one.id, ...body })).ok) return;
+			await invalidateAll();
+		}
+		open = false;
+	}
+	async function mark(targetKind: 'check' | 'gaugeStudy', targetId: string, action: 'exclude' | 'reinstate'): Promise<void> {
+		const reason = action === 'exclude' ? 'marked invalid in the workshop' : 'counts after all';
+		if ((await marking.send('amendments', { targetKind, targetId, action, reason })).ok) await invalidateAll();
+	}
+</script>
+
+{#if open}
+	<form class="mt-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {one.name}">
+		<FormProblem title={form.problem || marking.problem} />
+		<InstrumentFields bind:typed errors={form.errors} measures={one.measures} prefix="{one.id}-" />
+		<p class="small">What was measured with it before is judged by these figures too.</p>
+		{#if told.length || one.struck.length}
+			<ul class="space-y-1">
+				{#each told as { id, kind, at, what } (id)}
+					<li>
+						{JUDGED[kind]} of {day(at)}{what}
+						<button type="button" class="link" onclick={() => void mark(kind, id, 'exclude')}
+							>mark invalid<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
+						>
+					</li>
+				{/each}
+				{#each one.struck as { id, kind, at } (id)}
+					<li>
+						<span class="line-through">{JUDGED[kind]} of {day(at)}</span> marked invalid
+						<button type="button" class="link" onclick={() => void mark(kind, id, 'reinstate')}
+							>restore<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
+						>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+		<p class="flex items-center gap-3">
+			<Button type="submit" size="xs">Save</Button>
+			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
+		</p>
+	</form>
+{:else}
+	<button
+		type="button"
+		class="link mr-3 min-h-[26px] text-[0.9rem]"
+		aria-label="edit {one.name}"
+		onclick={() => {
+			typed = textsOf();
+			form.clear();
+			open = true;
+		}}>edit</button
+	>
+{/if}
