@@ -133,10 +133,14 @@ describe('what comes in by file never breaks a page', () => {
 
 	it('all of them in the order in which they are offered', async () => {
 		await empty();
+		// A few rows of every table, with all that any of them needs.
+		const some = new Map<string, Set<Row>>();
+		for (const { name } of RECORD_TABLES)
+			for (const [table, rows] of closure(name, 6)) some.set(table, new Set([...(some.get(table) ?? []), ...rows]));
 		for (const table of RECORD_TABLES) {
-			const rows = record.get(table.name) ?? [];
+			const rows = [...(some.get(table.name) ?? [])];
 			if (rows.length === 0) continue;
-			for (let i = 0; i < rows.length; i += 15_000) await bring(table, rows.slice(i, i + 15_000));
+			await bring(table, rows);
 			await askEveryPage(table.name);
 		}
 	});
