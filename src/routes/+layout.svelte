@@ -11,7 +11,7 @@
 	import type { ShellTrial } from '$lib/ui/shell/types';
 	import { theme } from '$lib/ui/theme';
 	import { ThemeProvider } from 'flowbite-svelte';
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import type { LayoutProps } from './$types';
 
 	let { data, children }: LayoutProps = $props();
@@ -24,6 +24,11 @@
 	});
 	// The first date takes as long as a hundred later ones; it gets a task of its own before any is shown.
 	if (browser) soon(() => day(0));
+	const first = untrack(() => data.serverId);
+	// Another record was restored under this page: what it shows, and what it keeps on this device, is of the one before.
+	$effect(() => {
+		if (data.serverId !== '' && first !== '' && data.serverId !== first) location.reload();
+	});
 	const trial = $derived((page.data.shellTrial as ShellTrial | undefined) ?? null);
 	onMount(() => {
 		if (!data.locked) outbox.open(data.serverId);

@@ -4,6 +4,10 @@ import { Outbox, type OutboxItem } from './outbox';
 /** The outbox of this page as state the interface can watch. */
 class OutboxState {
 	items = $state.raw<readonly OutboxItem[]>([]);
+	/** Whether what an earlier page left behind has been looked for. */
+	known = $state(false);
+	/** Whether what waits waits for a login. */
+	locked = $state(false);
 	/** Ids of refused captures the tester let go of: they never were readings. */
 	dropped = new SvelteSet<string>();
 	#outbox: Outbox | null = null;
@@ -14,7 +18,11 @@ class OutboxState {
 		if (this.#outbox) return;
 		const outbox = new Outbox(serverId);
 		this.#outbox = outbox;
-		outbox.subscribe(() => (this.items = [...outbox.items]));
+		outbox.subscribe(() => {
+			this.items = [...outbox.items];
+			this.known = true;
+			this.locked = outbox.locked;
+		});
 		void outbox.start();
 	}
 

@@ -31,6 +31,8 @@ export class Outbox {
 	#listeners = new Set<Listener>();
 	#timer: ReturnType<typeof setTimeout> | null = null;
 	#sending = false;
+	/** The server asks for a login: until somebody has logged in, nothing goes out. */
+	#locked = false;
 	#name: string;
 
 	constructor(serverId: string) {
@@ -42,6 +44,10 @@ export class Outbox {
 
 	get items(): readonly OutboxItem[] {
 		return this.#items;
+	}
+
+	get locked(): boolean {
+		return this.#locked;
 	}
 
 	/** Loads what an earlier page left behind and begins to send. */
@@ -111,6 +117,7 @@ export class Outbox {
 			if (!next) return;
 			const sent = await send(next.path, next.body, next.aheadMs ?? 0);
 			const db = await this.#db;
+			this.#locked = sent.status === 401;
 			if (sent.ok) await db.delete('items', next.id);
 			// No answer, a server error, a missing login or too many tries of one: try later. A refusal stays, with its reason, until the tester decides.
 			else if (sent.status === 0 || sent.status >= 500 || sent.status === 401 || sent.status === 429) return;

@@ -74,7 +74,9 @@
 		<div class="flex items-center justify-between gap-2 px-[18px] py-2 md:block md:pt-4 md:pb-0">
 			<a href="/trials" class="wide text-[1.4rem] leading-tight font-extrabold tracking-tight">Draught</a>
 			{#if instance === 'demo'}<span class="small md:block">demo records</span>{/if}
-			<span class="small ml-auto md:hidden" aria-hidden="true">{outbox.waiting > 0 ? `${outbox.waiting} waiting` : 'all saved'}</span>
+			<span class="small ml-auto md:hidden" aria-hidden="true"
+				>{outbox.waiting > 0 ? `${outbox.waiting} waiting` : outbox.known ? 'all saved' : ''}</span
+			>
 			<button
 				type="button"
 				class="panel px-3 py-1 md:hidden"
@@ -118,7 +120,7 @@
 					>{/if}
 			</nav>
 			<p class="small mt-3 px-[18px]" role="status" data-testid="outbox">
-				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be saved{:else if outbox.refused.length === 0}all
+				{#if outbox.waiting > 0}<strong class="text-ink">{outbox.waiting} waiting</strong> to be saved{:else if outbox.known && outbox.refused.length === 0}all
 					saved{/if}
 			</p>
 		</div>
@@ -134,6 +136,12 @@
 				<button type="button" class="link" onclick={() => void outbox.drop(item.id)}>Drop it</button>
 			</div>
 		{/each}
+		{#if outbox.locked && outbox.waiting > 0}
+			<p class="question m-3" role="alert">
+				You are logged out. {plural(outbox.waiting, 'entry', 'entries')} on this device will be saved once you
+				<a class="link" href="/login?to={encodeURIComponent(here)}" data-sveltekit-reload>log in</a>.
+			</p>
+		{/if}
 		<ShellNotice />
 		{@render children()}
 	</main>
