@@ -7,6 +7,7 @@ import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, ins
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { dryerBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
+import { bundle as bundleSchema, bundleImportBody } from '$lib/schemas/exchange';
 import { handbookBody } from '$lib/schemas/handbook';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody, productFactsBody, quoteBody, spoolFactsBody } from '$lib/schemas/spool';
@@ -31,6 +32,7 @@ import { postDryer, postDryerFacts, postDryingEnd, postDryingRun } from '../../s
 import { postDryingFacts } from '../../src/lib/server/drying/correct-run';
 import { runsOf } from '../../src/lib/server/drying/runs';
 import { loadEvidence } from '../../src/lib/server/evidence/load';
+import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { postProductFacts } from '../../src/lib/server/facts/product';
 import { loadHandbook, postHandbook } from '../../src/lib/server/handbook/handbook';
 import { addSpool } from '../../src/lib/server/intake/add-spool';
@@ -838,5 +840,24 @@ describe('every stored fact', () => {
 		expect(before).not.toEqual(after);
 		await one.edit();
 		expect(await one.now()).toEqual(after);
+	});
+
+	it('goes with its trial as it was put right', async () => {
+		await postBlind(t.db, checked(blindBody, { trialId: is.trial, blind: false }), NOW);
+		const here = await evidence();
+		const bundle = bundleSchema.parse(JSON.parse(JSON.stringify(await exportBundle(t.db, is.trial, NOW))));
+		const other = await testDatabase();
+		try {
+			await importBundle(other.db, bundleImportBody.parse({ id: v7(), bundle }), NOW);
+			const there = (await loadEvidence(other.db, [is.spool]))[0];
+			const told = (of: typeof here | undefined) => {
+				const { spool, ...rest } = of as typeof here;
+				return { ...rest, spool: { ...spool, revision: 0 } };
+			};
+			expect(told(there)).toEqual(told(here));
+			expect((await loadTrial(other.db, is.trial)).basis.ownMeasures).toEqual((await trial()).basis.ownMeasures);
+		} finally {
+			await other.close();
+		}
 	});
 });
