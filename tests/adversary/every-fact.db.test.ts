@@ -125,7 +125,8 @@ async function aBench() {
 		checked(readingBody, { spoolId: spool, quantity: 'diameter', typed: '1.75', instrumentId: post.caliper, takenAt: at }),
 		NOW
 	);
-	return { ...post, spool, house, cut, print, part, measure };
+	const elsewhere = (await postTrial(t.db, checked(trialBody, { name: 'Elsewhere' }), NOW)).answer.id;
+	return { ...post, elsewhere, spool, house, cut, print, part, measure };
 }
 
 const evidence = async () => (await loadEvidence(t.db, [is.spool]))[0] as Awaited<ReturnType<typeof loadEvidence>>[number];
@@ -160,7 +161,10 @@ const onePart = async () => (await evidence()).specimens.find((s) => s.id === is
 const oneCaliper = async () => (await evidence()).instruments.find((i) => i.id === is.caliper);
 const onePrinter = async () => (await listWorkshop(t.db)).printers.find((p) => p.id === is.printer);
 const oneDryer = async () => (await listWorkshop(t.db)).dryers.find((d) => d.id === is.dryer);
-const oneMeasure = async () => (await trial()).basis.ownMeasures.find((m) => m.id === is.measure);
+const oneMeasure = async () => {
+	// Seen from another trial, which has nothing else to do with it.
+	return (await loadTrial(t.db, is.elsewhere)).basis.ownMeasures.find((m) => m.id === is.measure);
+};
 const ruled = (name: string, value: unknown) =>
 	way(
 		async () => (await rulesNow())[name],
@@ -230,6 +234,7 @@ const checkAgain = again(checks, async () => {
 	const id = (await postInstrumentCheck(t.db, checked(instrumentCheckBody, wrong), NOW)).answer.id;
 	expect(await checks()).toHaveLength(1);
 	await amend('check', id, { action: 'exclude' });
+	expect(await checks()).toEqual([]);
 	const right = {
 		instrumentId: is.caliper,
 		reference: '1.5 mm',
@@ -249,7 +254,9 @@ const studyOf = (raters: string[]) => ({
 });
 const studyAgain = again(studies, async () => {
 	const id = (await postGaugeStudy(t.db, checked(gaugeStudyBody, studyOf(['Ada', 'Ben', 'Cleo'])), NOW)).answer.id;
+	expect(await studies()).toEqual([[2, 3]]);
 	await amend('gaugeStudy', id, { action: 'exclude' });
+	expect(await studies()).toEqual([]);
 	await postGaugeStudy(t.db, checked(gaugeStudyBody, studyOf(['Ada', 'Ben'])), NOW);
 }, [[2, 2]]);
 
@@ -840,6 +847,26 @@ describe('every stored fact', () => {
 		expect(before).not.toEqual(after);
 		await one.edit();
 		expect(await one.now()).toEqual(after);
+	});
+
+	it.each([
+		['instrument', () => is.caliper, async () => (await oneCaliper())?.errorLimit, () => facts.instrument({ errorLimit: '0.04 mm' }), 0.04],
+		[
+			'printer',
+			() => is.other,
+			async () => (await onePrint())?.printer,
+			() => facts.printer({ printerId: is.other, name: 'South two' }),
+			'South two'
+		],
+		['dryer', () => is.dryer, async () => (await oneDryer())?.name, () => facts.dryer({ name: 'Low box' }), 'Low box'],
+		['ownMeasure', () => is.measure, async () => (await oneMeasure())?.high, () => facts.measure({ high: 35 }), 35]
+	] as const)('%s: undone, the fact before is in force again', async (kind, id, now, edit, then) => {
+		const before = await now();
+		await edit();
+		expect(await now()).toBe(then);
+		const said = (await t.db.select().from(tables.amendment)).filter((a) => a.targetId === id() && a.action === 'correct');
+		await amend(kind, id(), { action: 'undo', undoesId: said.toSorted((a, b) => b.seq - a.seq)[0]?.id });
+		expect(await now()).toBe(before);
 	});
 
 	it('goes with its trial as it was put right', async () => {
