@@ -9,6 +9,7 @@ import { migrate } from '../../src/lib/server/db/migrate';
 import { trial } from '../../src/lib/server/db/schema';
 import { RECORD_TABLES } from '../../src/lib/server/exchange/tables';
 import { keepAllListings } from '../../src/lib/server/spools/recall';
+import { keepAllStandings } from '../../src/lib/server/trials/standing';
 import { msAsync } from './timing';
 import { fillYears, YEARS } from './years-fill';
 
@@ -101,6 +102,7 @@ async function record(databaseUrl: string, share: number): Promise<{ url: string
 	}
 	// As the task beside the server leaves it; what has changed since is what pages work out themselves.
 	await keepAllListings(db, Date.now());
+	await keepAllStandings(db, Date.now());
 	const hex = async (query: ReturnType<typeof sql>): Promise<string> => {
 		const [rows] = (await db.execute(query)) as unknown as [{ id: string }[]];
 		const id = rows[0]?.id ?? '';

@@ -1,12 +1,14 @@
 import { connect } from '../../src/lib/server/db/client';
 import { keepAllListings } from '../../src/lib/server/spools/recall';
+import { keepAllStandings } from '../../src/lib/server/trials/standing';
 import { runTask, taskConfig } from './task';
 
-// What lists show of every spool, worked out beside the server where it is not kept yet, so that no page has to.
+// What lists show of every spool and of the trials at work, worked out beside the server where it is not kept yet, so that no page has to.
 await runTask(async () => {
 	const { db, pool } = connect(taskConfig().DATABASE_URL, { patient: true });
 	try {
 		await keepAllListings(db, Date.now());
+		await keepAllStandings(db, Date.now());
 	} finally {
 		await pool.end();
 	}

@@ -31,6 +31,7 @@ import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadPrinters } from '../workshop/printers';
 import { loadStudies } from '../workshop/studies';
+import { letOthersIn, turns } from '../http/let-others-in';
 import { loadHandbook } from '../handbook/handbook';
 import { dryForHours } from './dry-for';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
@@ -108,8 +109,12 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptOf = new Map(specimens.map((one) => [one.id, one.attemptId]));
 	const attemptsOf = groupBy(attempts, (a) => a.spoolId);
-	for (const a of attempts)
+	// Of many spools this is the longest work in one go of all that a page does; others are let in between.
+	const turn = turns();
+	for (const a of attempts) {
 		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
+		if (turn.over()) await letOthersIn();
+	}
 	for (const one of specimens)
 		if (!isValidRow('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
 	// One list for all spools, so that a page that carries many of them carries it once.
@@ -132,78 +137,79 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		)
 	};
 	const unreadable = new Set([...damaged.values()].flat().map((d) => d.id));
-	return new Map(
-		spools.map(({ spool: s, filament: f, maker: m, lot: l }) => {
-			const amended: Amendment[] = amendments.get(s.id) ?? [];
-			const facts = applyAmendments(
-				{
-					id: s.id,
-					colourName: s.colourName,
-					colourHex: s.colourHex,
-					obtained: s.obtained,
-					reelMaterial: s.reelMaterial,
-					lot: l?.code ?? null
-				},
-				amended
-			);
-			const blind = hidden.has(s.id);
-			// In the order in which they were printed, corrected times among them.
-			const prints = (attemptsOf.get(s.id) ?? [])
-				.filter((a) => !unreadable.has(a.id))
-				.map((a) => asAttempt(a, amended, printers))
-				.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
-			const nozzleOf = new Map(prints.map((p) => [p.id, p.settings.nozzleC]));
-			const evidence: SpoolEvidence = {
-				spool: {
-					id: s.id,
-					code: s.benchCode,
-					colourName: facts.colourName,
-					colourHex: facts.colourHex,
-					maker: blind ? null : m.name,
-					filament: blind ? null : f.name,
-					material: f.material,
-					reelMaterial: facts.reelMaterial,
-					lot: facts.lot,
-					obtained: blind ? null : facts.obtained,
-					revision: s.revision
-				},
-				claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({
-					id: c.id,
-					quantity: c.quantity,
-					source: c.source,
-					value: c.value
-				})),
-				quotes: blind ? [] : (quotes.get(s.id) ?? []),
-				pricesHidden: blind,
-				readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
-				attempts: prints,
-				specimens: (specimensOf.get(s.id) ?? [])
-					.filter((one) => !unreadable.has(one.id))
-					.map((one) =>
-						applyAmendments(
-							{
-								id: one.id,
-								at: one.at,
-								shape: one.shape,
-								orientation: one.orientation,
-								method: one.method,
-								nozzleC: one.nozzleC,
-								made: one.made
-							},
-							amended
-						)
+	const read = new Map<string, SpoolEvidence>();
+	for (const { spool: s, filament: f, maker: m, lot: l } of spools) {
+		if (turn.over()) await letOthersIn();
+		const amended: Amendment[] = amendments.get(s.id) ?? [];
+		const facts = applyAmendments(
+			{
+				id: s.id,
+				colourName: s.colourName,
+				colourHex: s.colourHex,
+				obtained: s.obtained,
+				reelMaterial: s.reelMaterial,
+				lot: l?.code ?? null
+			},
+			amended
+		);
+		const blind = hidden.has(s.id);
+		// In the order in which they were printed, corrected times among them.
+		const prints = (attemptsOf.get(s.id) ?? [])
+			.filter((a) => !unreadable.has(a.id))
+			.map((a) => asAttempt(a, amended, printers))
+			.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+		const nozzleOf = new Map(prints.map((p) => [p.id, p.settings.nozzleC]));
+		const evidence: SpoolEvidence = {
+			spool: {
+				id: s.id,
+				code: s.benchCode,
+				colourName: facts.colourName,
+				colourHex: facts.colourHex,
+				maker: blind ? null : m.name,
+				filament: blind ? null : f.name,
+				material: f.material,
+				reelMaterial: facts.reelMaterial,
+				lot: facts.lot,
+				obtained: blind ? null : facts.obtained,
+				revision: s.revision
+			},
+			claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({
+				id: c.id,
+				quantity: c.quantity,
+				source: c.source,
+				value: c.value
+			})),
+			quotes: blind ? [] : (quotes.get(s.id) ?? []),
+			pricesHidden: blind,
+			readings: amendedReadings(readingsOf.get(s.id) ?? [], amended),
+			attempts: prints,
+			specimens: (specimensOf.get(s.id) ?? [])
+				.filter((one) => !unreadable.has(one.id))
+				.map((one) =>
+					applyAmendments(
+						{
+							id: one.id,
+							at: one.at,
+							shape: one.shape,
+							orientation: one.orientation,
+							method: one.method,
+							nozzleC: one.nozzleC,
+							made: one.made
+						},
+						amended
 					)
-					.map((one) => ({ ...one, nozzleC: one.nozzleC ?? nozzleOf.get(attemptOf.get(one.id) ?? '') ?? null })),
-				logs: logs.get(s.id) ?? [],
-				events: events.get(s.id) ?? [],
-				dryForH: dryForHours(f.material, handbook),
-				damaged: damaged.get(s.id) ?? [],
-				instruments: onBench.instruments,
-				pieces: onBench.pieces
-			};
-			return [s.id, evidence] as const;
-		})
-	);
+				)
+				.map((one) => ({ ...one, nozzleC: one.nozzleC ?? nozzleOf.get(attemptOf.get(one.id) ?? '') ?? null })),
+			logs: logs.get(s.id) ?? [],
+			events: events.get(s.id) ?? [],
+			dryForH: dryForHours(f.material, handbook),
+			damaged: damaged.get(s.id) ?? [],
+			instruments: onBench.instruments,
+			pieces: onBench.pieces
+		};
+		read.set(s.id, evidence);
+	}
+	return read;
 }
 
 type Printers = ReadonlyMap<string, { name: string; nozzle: string }>;

@@ -10,6 +10,7 @@ import { trial, trialSpool } from '../db/schema';
 import { loadEvidence } from '../evidence/load';
 import { isArchived, withFacts } from '../facts/facts';
 import { asOwnMeasure } from '../own/measure';
+import { letOthersIn } from '../http/let-others-in';
 import { notFound, Problem } from '../problem';
 import { abilitiesOf, basisOf } from './basis-of';
 import { housesBeside } from './house';
@@ -72,6 +73,8 @@ export async function loadTrial(db: Reader, trialId: string): Promise<TrialWhole
 	const measuredHere = new Set<string>();
 	for (const { readings } of spools) for (const { ownMeasureId } of readings) if (ownMeasureId) measuredHere.add(ownMeasureId);
 	const house = loaded.find((s) => s.spool.id === houseId) ?? null;
+	// Reading them was long work, and working out what they are judged by is.
+	await letOthersIn();
 	return {
 		head: {
 			id: head.id,

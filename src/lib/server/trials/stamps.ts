@@ -18,6 +18,9 @@ import {
 	verdict
 } from '../db/schema';
 
+/** Raised when what is kept changes its shape: an update reads nothing that the version before kept. */
+const SHAPE = 2;
+
 /** Something may be due by the hour (a drying that is over), never by the minute. */
 const HOUR_MS = 3_600_000;
 
@@ -38,7 +41,7 @@ export async function benchStamp(db: Reader): Promise<unknown> {
 		})
 		.from(server)
 		.limit(1);
-	return [CORE_VERSION, row];
+	return [SHAPE, CORE_VERSION, row];
 }
 
 /**

@@ -117,7 +117,7 @@ export class Outbox {
 			if (!next) return;
 			const sent = await send(next.path, next.body, next.aheadMs ?? 0);
 			const db = await this.#db;
-			this.#locked = sent.status === 401;
+			this.#locked = !sent.ok && sent.status === 401;
 			if (sent.ok) await db.delete('items', next.id);
 			// No answer, a server error, a missing login or too many tries of one: try later. A refusal stays, with its reason, until the tester decides.
 			else if (sent.status === 0 || sent.status >= 500 || sent.status === 401 || sent.status === 429) return;
