@@ -5,6 +5,7 @@ import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
 import { Problem, problem, problemResponse } from '$lib/server/problem';
+import { warmUp } from '$lib/server/trials/warm-up';
 import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
 import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/ui/words/units';
 import { problemWords } from '$lib/ui/words/problems';
@@ -21,6 +22,8 @@ export const init: ServerInit = async () => {
 		console.error(`draught: ${cause instanceof Error ? cause.message : String(cause)}`);
 		process.exit(1);
 	}
+	// Nobody waits for it, and where it fails the page that is opened says why.
+	warmUp(serverContext().db, Date.now()).catch(() => undefined);
 	process.once('sveltekit:shutdown', () => void stopServer());
 };
 

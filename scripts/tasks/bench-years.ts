@@ -21,6 +21,7 @@ import { fillYears, YEARS } from './years-fill';
 /** So much each may cost, ms of processor time. */
 const LIMITS = { warm: 1000, cold: 2000, health: 250 };
 const HEAP_MB = 512;
+const WARM_MS = 6000;
 /** Clock ticks of /proc a second (getconf CLK_TCK), on every Linux. */
 const TICKS_S = 100;
 
@@ -52,7 +53,11 @@ async function serve(databaseUrl: string): Promise<Served> {
 			(r) => r.ok,
 			() => false
 		);
-		if (ok) return { url, child };
+		if (ok) {
+			// It works out the newest trial by itself first; what is asked for here is not that.
+			await new Promise((done) => setTimeout(done, WARM_MS));
+			return { url, child };
+		}
 		await new Promise((done) => setTimeout(done, 100));
 	}
 	throw new Error('the server did not answer');
@@ -171,8 +176,10 @@ export async function benchYears(databaseUrl: string): Promise<void> {
 	try {
 		for (const path of paths) {
 			const { cold, warm, health, kB, status } = await costOf(server, path);
-			const kept = warm <= LIMITS.warm && cold <= LIMITS.cold && health <= LIMITS.health;
-			if (!kept && !path.includes('/csv/')) missed += 1;
+			// A whole table costs what its rows cost (told below); what it must not do is hold up others.
+			const quick = path.includes('/csv/') || (warm <= LIMITS.warm && cold <= LIMITS.cold);
+			const kept = quick && health <= LIMITS.health;
+			if (!kept) missed += 1;
 			console.log(
 				`${path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/, '…').padEnd(44)} ${String(status)}  cold ${String(cold).padStart(6)} ms  warm ${String(warm).padStart(6)} ms  healthz ${health.toFixed(0).padStart(5)} ms  ${kB.toFixed(0).padStart(7)} kB  ${kept ? 'kept' : 'MISSED'}`
 			);
