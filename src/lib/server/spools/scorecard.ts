@@ -24,7 +24,7 @@ export type Scorecard = {
 };
 
 /** So many fellows are looked at, the newest first: enough for any bench, and the page stays quick. */
-const MOST = 60;
+const MOST = 40;
 
 /** A spool beside all others of its material, judged by the rules that it was judged by itself. */
 export async function loadScorecard(db: Reader, spoolId: string, now: number): Promise<Scorecard> {

@@ -1,6 +1,7 @@
 import { onePresets } from '$lib/core/calibration/one-preset';
 import { printerEffects } from '$lib/core/prints/printer-effect';
 import { calibrationsOf } from '$lib/server/evidence/stations';
+import { letOthersIn } from '$lib/server/http/let-others-in';
 import { shownSheetOf } from '$lib/server/trials/findings';
 import { nextStep } from '$lib/server/trials/next-step';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -9,9 +10,12 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
+	const sheet = shownSheetOf(whole, now);
+	// What follows is long work in one go where nobody looked before, as that was.
+	await letOthersIn();
 	return {
 		onePreset: onePresets(whole.spools, (e) => calibrationsOf(e, whole.basis, now)),
-		sheet: shownSheetOf(whole, now),
+		sheet,
 		next: nextStep(whole, now),
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.
 		effects: printerEffects(whole.spools, whole.basis, whole.basis.printer?.name ?? null)

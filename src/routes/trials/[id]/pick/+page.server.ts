@@ -1,4 +1,5 @@
 import { share } from '$lib/shared-text';
+import { letOthersIn } from '$lib/server/http/let-others-in';
 import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
@@ -8,7 +9,12 @@ export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
 	const { candidates, defs, rule, references } = pickInputOf(whole, now);
+	// Each of these is long work in one go where nobody looked before.
+	await letOthersIn();
 	const { rows, references: beside, chances } = pickOf(whole, now, 'first');
+	await letOthersIn();
+	const { flags } = sheetOf(whole, now);
+	await letOthersIn();
 	return {
 		candidates,
 		defs: share(defs),
@@ -18,7 +24,7 @@ export const load: PageServerLoad = async (event) => {
 		turned: whole.head.turned,
 		withdrawn: whole.withdrawn,
 		priors: whole.basis.priors.number,
-		flags: sheetOf(whole, now).flags,
+		flags,
 		lacks: lacksOf(whole),
 		parts: share(partsOf(whole, now))
 	};
