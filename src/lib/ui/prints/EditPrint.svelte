@@ -90,7 +90,7 @@
 <Presses name="edit-signs" legend="Signs of water, if any" bind:chosen={draft.signs} options={choices(WATER_SIGNS, WATER_SIGN_WORDS)} />
 <Choice
 	name="edit-tuning"
-	legend="Settings"
+	legend="Settings were"
 	bind:value={() => (draft.tuning ? 'tuning' : 'settled'), (value) => (draft.tuning = value === 'tuning')}
 	options={[
 		{ value: 'settled', label: 'settled' },

@@ -22,7 +22,8 @@
 	};
 	let { one }: Props = $props();
 	const unit = $derived(one.measures === 'mass' ? 'g' : 'mm');
-	const textsOf = () => ({ name: one.name, errorLimit: `${one.errorLimit ?? ''} ${unit}`, resolution: `${one.resolution ?? ''} ${unit}` });
+	const inUnit = (of: number | null) => (of === null ? '' : `${of} ${unit}`);
+	const textsOf = () => ({ name: one.name, errorLimit: inUnit(one.errorLimit), resolution: inUnit(one.resolution) });
 	let open = $state(false);
 	let typed = $state(textsOf());
 	const form = new Form({ fields: ['name', 'errorLimit', 'resolution'], supersedes: true });

@@ -22,7 +22,7 @@
 		bind:value={typed.errorLimit}
 		{errors}
 		placeholder={examples[1]}
-		hint="as its leaflet says; empty: one display step"
+		hint={prefix === '' ? 'as its leaflet says; empty: one display step' : 'as its leaflet says'}
 	/>
 	<Field
 		id="{prefix}{measures}-resolution"
