@@ -6,6 +6,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';
+	import { Edited } from '$lib/ui/form/edited.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
@@ -47,9 +48,7 @@
 	let printer = $state(freshPrinter());
 	/** The printer that is being put right. */
 	let saying = $state<string | null>(null);
-	let abilities = $state(freshPrinter());
-	/** As the form showed it: only what was changed is sent. */
-	let shown = freshPrinter();
+	let edited = $state.raw(new Edited(freshPrinter()));
 	let abilityErrors = $state.raw<FieldError[]>([]);
 	let printerErrors = $state.raw<FieldError[]>([]);
 	const form = new Form({
@@ -99,9 +98,6 @@
 		return `gauge study ${day(study.at)}: scatter ${lengthWords(study.repeatabilitySd, 4)}${people}, n ${n}; see the study for ranges`;
 	};
 
-	/** What was changed; what was emptied is not known after all. */
-	const changedOf = <T extends object>(typed: T, before: T) =>
-		Object.fromEntries(Object.entries(typed).filter(([name, value]) => value !== before[name as keyof T]));
 	/** Fields left empty are not said. */
 	const said = (of: object) => Object.fromEntries(Object.entries(of).filter(([, v]) => v !== ''));
 	/** What is known of a printer, in words. */
@@ -167,14 +163,14 @@
 							novalidate
 							onsubmit={async (e) => {
 								e.preventDefault();
-								const errors = await keep('printer-facts', { printerId: one.id, ...changedOf(abilities, shown) });
+								const errors = await keep('printer-facts', { printerId: one.id, ...edited.changed });
 								abilityErrors = errors ?? [];
 								if (!errors) saying = null;
 							}}
 						>
-							<Field id="later-name" path="name" label="Name" bind:value={abilities.name} errors={abilityErrors} />
-							<Field id="later-nozzle" path="nozzle" label="Nozzle" bind:value={abilities.nozzle} errors={abilityErrors} />
-							{@render can(abilities, abilityErrors, 'later')}
+							<Field id="later-name" path="name" label="Name" bind:value={edited.typed.name} errors={abilityErrors} />
+							<Field id="later-nozzle" path="nozzle" label="Nozzle" bind:value={edited.typed.nozzle} errors={abilityErrors} />
+							{@render can(edited.typed, abilityErrors, 'later')}
 							<p class="flex items-center gap-3">
 								<Button type="submit" size="xs">Save</Button>
 								<button type="button" class="link" onclick={() => (saying = null)}>Cancel</button>
@@ -186,7 +182,7 @@
 							class="link text-[0.9rem]"
 							onclick={() => {
 								saying = one.id;
-								shown = {
+								edited = new Edited({
 									name: one.name,
 									nozzle: one.nozzle,
 									hotEndMax: one.hotEndMaxC === null ? '' : `${one.hotEndMaxC} C`,
@@ -197,8 +193,7 @@
 									bedMax: one.bedMaxC === null ? '' : `${one.bedMaxC} C`,
 									reelMax: one.reelMaxG === null ? '' : `${one.reelMaxG} g`,
 									cardReels: one.cardReels ?? true
-								};
-								abilities = { ...shown };
+								});
 								abilityErrors = [];
 							}}>edit</button
 						>
@@ -295,7 +290,7 @@
 	{/if}
 {/snippet}
 
-{#snippet can(of: typeof abilities, errors: FieldError[], prefix: string)}
+{#snippet can(of: ReturnType<typeof freshAbilities>, errors: FieldError[], prefix: string)}
 	<div class="flex flex-wrap items-end gap-4">
 		<Field
 			id="{prefix}-hot-end"

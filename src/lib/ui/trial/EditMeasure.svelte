@@ -4,6 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
+	import { Edited } from '../form/edited.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { textOrNumber } from '../prints/attempt-draft';
@@ -24,21 +25,19 @@
 		family: (measure.family ?? 'none') as (typeof OWN_FAMILIES)[number] | 'none'
 	});
 	let open = $state(false);
-	let typed = $state(textsOf());
+	let edited = $state.raw(new Edited(textsOf()));
 	const form = new Form({ fields: ['name', 'low', 'high', 'direction', 'family'], supersedes: true });
 
 	async function save(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const before = textsOf();
-		const wire = {
-			...typed,
-			low: textOrNumber(typed.low),
-			high: textOrNumber(typed.high),
-			family: typed.family === 'none' ? null : typed.family
-		};
-		const changed = (Object.keys(before) as (keyof typeof before)[]).filter((name) => typed[name] !== before[name]);
-		if (changed.length > 0) {
-			const body = Object.fromEntries(changed.map((name) => [name, wire[name]]));
+		if (edited.names.length > 0) {
+			const { low, high, family, ...rest } = edited.changed;
+			const body = {
+				...rest,
+				...(low === undefined ? {} : { low: textOrNumber(low) }),
+				...(high === undefined ? {} : { high: textOrNumber(high) }),
+				...(family === undefined ? {} : { family: family === 'none' ? null : family })
+			};
 			if (!(await form.send('own-measure-facts', { measureId: measure.id, ...body })).ok) return;
 			await onchange('Saved; what stood there before stays on record.');
 		}
@@ -49,23 +48,30 @@
 {#if open}
 	<form class="my-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {measure.name}">
 		<FormProblem title={form.problem} />
-		<Field id="{measure.id}-name" path="name" label="Name" bind:value={typed.name} errors={form.errors} />
+		<Field id="{measure.id}-name" path="name" label="Name" bind:value={edited.typed.name} errors={form.errors} />
 		{#if !measure.words}
 			<div class="grid grid-cols-2 gap-3">
-				<Field id="{measure.id}-low" path="low" label="Scale from" bind:value={typed.low} errors={form.errors} inputmode="decimal" />
-				<Field id="{measure.id}-high" path="high" label="Scale to" bind:value={typed.high} errors={form.errors} inputmode="decimal" />
+				<Field id="{measure.id}-low" path="low" label="Scale from" bind:value={edited.typed.low} errors={form.errors} inputmode="decimal" />
+				<Field
+					id="{measure.id}-high"
+					path="high"
+					label="Scale to"
+					bind:value={edited.typed.high}
+					errors={form.errors}
+					inputmode="decimal"
+				/>
 			</div>
 			<Choice
 				name="{measure.id}-direction"
 				legend="What is better?"
-				bind:value={typed.direction}
+				bind:value={edited.typed.direction}
 				options={choices(DIRECTIONS, DIRECTION_WORDS)}
 			/>
 		{/if}
 		<Choice
 			name="{measure.id}-family"
 			legend="Counts with"
-			bind:value={typed.family}
+			bind:value={edited.typed.family}
 			options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
 		/>
 		<p class="flex items-center gap-3">
@@ -79,7 +85,7 @@
 		class="link"
 		aria-label="edit {measure.name}"
 		onclick={() => {
-			typed = textsOf();
+			edited = new Edited(textsOf());
 			form.clear();
 			open = true;
 		}}>edit</button

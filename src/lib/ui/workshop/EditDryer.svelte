@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
+	import { Edited } from '../form/edited.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import DryerFields from './DryerFields.svelte';
@@ -10,16 +11,13 @@
 	const celsius = (of: number | null) => (of === null ? '' : `${of} C`);
 	const textsOf = () => ({ name: one.name, setPointLow: celsius(one.setPointLowC), setPointHigh: celsius(one.setPointHighC) });
 	let open = $state(false);
-	let typed = $state(textsOf());
+	let edited = $state.raw(new Edited(textsOf()));
 	const form = new Form({ fields: ['name', 'setPointLow', 'setPointHigh'], supersedes: true });
 
 	async function save(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const before = textsOf();
-		const changed = (['name', 'setPointLow', 'setPointHigh'] as const).filter((name) => typed[name] !== before[name]);
-		if (changed.length > 0) {
-			const body = Object.fromEntries(changed.map((name) => [name, typed[name]]));
-			if (!(await form.send('dryer-facts', { dryerId: one.id, ...body })).ok) return;
+		if (edited.names.length > 0) {
+			if (!(await form.send('dryer-facts', { dryerId: one.id, ...edited.changed })).ok) return;
 			await invalidateAll();
 		}
 		open = false;
@@ -29,7 +27,7 @@
 {#if open}
 	<form class="mt-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {one.name}">
 		<FormProblem title={form.problem} />
-		<DryerFields bind:typed errors={form.errors} prefix="{one.id}-" />
+		<DryerFields bind:typed={edited.typed} errors={form.errors} prefix="{one.id}-" />
 		<p class="flex items-center gap-3">
 			<Button type="submit" size="xs">Save</Button>
 			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
@@ -41,7 +39,7 @@
 		class="link ml-3 min-h-[26px] text-[0.9rem]"
 		aria-label="edit {one.name}"
 		onclick={() => {
-			typed = textsOf();
+			edited = new Edited(textsOf());
 			form.clear();
 			open = true;
 		}}>edit</button

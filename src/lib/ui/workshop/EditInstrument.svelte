@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
+	import { Edited } from '../form/edited.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
 	import { day, upTo } from '../words/numbers';
@@ -25,7 +26,7 @@
 	const inUnit = (of: number | null) => (of === null ? '' : `${of} ${unit}`);
 	const textsOf = () => ({ name: one.name, errorLimit: inUnit(one.errorLimit), resolution: inUnit(one.resolution) });
 	let open = $state(false);
-	let typed = $state(textsOf());
+	let edited = $state.raw(new Edited(textsOf()));
 	const form = new Form({ fields: ['name', 'errorLimit', 'resolution'], supersedes: true });
 	const marking = new Form({ fields: [], supersedes: true });
 	const JUDGED = { check: 'Check', gaugeStudy: 'Gauge study' };
@@ -35,14 +36,10 @@
 		...one.studies.map((s) => ({ id: s.id, kind: 'gaugeStudy' as const, at: s.at, what: '' }))
 	]);
 
-	/** What was changed, and nothing else: a field that stands as it was is not said again. */
 	async function save(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const before = textsOf();
-		const changed = (['name', 'errorLimit', 'resolution'] as const).filter((name) => typed[name] !== before[name]);
-		if (changed.length > 0) {
-			const body = Object.fromEntries(changed.map((name) => [name, typed[name]]));
-			if (!(await form.send('instrument-facts', { instrumentId: one.id, ...body })).ok) return;
+		if (edited.names.length > 0) {
+			if (!(await form.send('instrument-facts', { instrumentId: one.id, ...edited.changed })).ok) return;
 			await invalidateAll();
 		}
 		open = false;
@@ -56,7 +53,7 @@
 {#if open}
 	<form class="mt-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {one.name}">
 		<FormProblem title={form.problem || marking.problem} />
-		<InstrumentFields bind:typed errors={form.errors} measures={one.measures} prefix="{one.id}-" />
+		<InstrumentFields bind:typed={edited.typed} errors={form.errors} measures={one.measures} prefix="{one.id}-" />
 		<p class="small">What was measured with it before is judged by these figures too.</p>
 		{#if told.length || one.struck.length}
 			<ul class="space-y-1">
@@ -89,7 +86,7 @@
 		class="link mr-3 min-h-[26px] text-[0.9rem]"
 		aria-label="edit {one.name}"
 		onclick={() => {
-			typed = textsOf();
+			edited = new Edited(textsOf());
 			form.clear();
 			open = true;
 		}}>edit</button
