@@ -1,6 +1,6 @@
 import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Reader } from '../db/client';
-import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
+import { dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
 import { correctedRuns, dryerNames } from './run-facts';
 

@@ -109,14 +109,8 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 	const specimensOf = groupBy(specimens, (one) => one.spoolId);
 	const attemptOf = new Map(specimens.map((one) => [one.id, one.attemptId]));
 	const attemptsOf = groupBy(attempts, (a) => a.spoolId);
-	// Of many spools this is the longest work in one go of all that a page does; others are let in between.
 	const turn = turns();
-	for (const a of attempts) {
-		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
-		if (turn.over()) await letOthersIn();
-	}
-	for (const one of specimens)
-		if (!isValidRow('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
+	await noteUnreadable({ attempts, specimens }, damaged, turn);
 	// One list for all spools, so that a page that carries many of them carries it once.
 	const onBench = {
 		instruments: sameAsBefore(
@@ -210,6 +204,22 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		read.set(s.id, evidence);
 	}
 	return read;
+}
+
+type Rows = { attempts: (typeof attempt.$inferSelect)[]; specimens: (typeof specimen.$inferSelect)[] };
+
+/** Notes rows that no form would have brought. Of many spools this is the longest work in one go that a page does: others are let in between. */
+async function noteUnreadable(
+	{ attempts, specimens }: Rows,
+	damaged: Map<string, DamagedRecord[]>,
+	turn: ReturnType<typeof turns>
+): Promise<void> {
+	for (const a of attempts) {
+		if (!isValidRow('attempts', a)) noteDamaged(damaged, a.spoolId, { kind: 'print', id: a.id, name: '', at: a.at });
+		if (turn.over()) await letOthersIn();
+	}
+	for (const one of specimens)
+		if (!isValidRow('specimens', one)) noteDamaged(damaged, one.spoolId, { kind: 'specimen', id: one.id, name: one.shape, at: one.at });
 }
 
 type Printers = ReadonlyMap<string, { name: string; nozzle: string }>;

@@ -44,9 +44,6 @@ export function unitsText(units: ChosenUnits): string {
 }
 
 /** The way back: what is not known is left out. @example unitsOf('length-in.mass-stone') // { length: 'in' } */
-/** What was chosen by whoever is written to, as a key. */
-export const unitsKey = (): string => unitsText(source() ?? {});
-
 export function unitsOf(text: string | undefined): ChosenUnits {
 	const said = new Set((text ?? '').split('.'));
 	return Object.fromEntries(
