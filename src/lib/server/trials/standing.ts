@@ -54,7 +54,8 @@ export async function standingsOf(
 		if (performance.now() - began > patienceMs) break;
 		const standing = await ofReadable(() => standingOf(db, id, now));
 		told.set(id, standing);
-		await keepListing(db, 'trial', id, stamp, standing);
+		// One that cannot be read is found out quickly each time, and may be mended in between.
+		if (standing !== null) await keepListing(db, 'trial', id, stamp, standing);
 	}
 	return told;
 }
