@@ -101,10 +101,7 @@ test('every page of the demo is accessible in both themes and never wider than a
 			.poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: `${path} at 390 px` })
 			.toBeLessThanOrEqual(390);
 		// On a phone other things are shown: a bottom bar, cards, folded set-ups; in the same colours.
-		await faults(
-			axe().withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).disableRules(['color-contrast']),
-			'390 px'
-		);
+		await faults(axe().withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).disableRules(['color-contrast']), '390 px');
 	}
 	expect(said).toEqual([]);
 	await context.close();
