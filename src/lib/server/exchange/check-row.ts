@@ -1,18 +1,15 @@
 import {
 	AMENDED_FACTS,
 	BEFORE,
-	CONDITIONS,
 	DIRECTIONS,
 	FAILURE_CAUSES,
 	FAILURE_KINDS,
 	FAMILIES,
 	OBTAINED,
-	PRINT_OUTCOMES,
-	REEL_MATERIALS,
-	WATER_SIGNS
+	REEL_MATERIALS
 } from '$lib/core/closed-lists';
 import { z } from 'zod';
-import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
+import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/units/money';
@@ -131,23 +128,13 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 		takenAt: moment.optional(),
 		scorer: words(60).optional()
 	}),
+	// As the form may correct it, and as it is kept: whole in the end, and at a moment that is a number.
 	attempt: z.strictObject({
-		outcome: z.enum(PRINT_OUTCOMES).optional(),
+		...attemptReplacement.shape,
 		percentReached: finite.min(0).max(100).optional(),
 		cause: z.enum(FAILURE_CAUSES).nullable().optional(),
 		failure: z.enum(FAILURE_KINDS).nullable().optional(),
-		tuning: z.boolean().optional(),
-		settings: settings.optional(),
-		pieceId: id.optional(),
-		at: moment.optional(),
-		condition: z.enum(CONDITIONS).optional(),
-		printerId: id.nullable().optional(),
-		gramsG: z.number().positive().max(100_000).nullable().optional(),
-		signs: z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length).optional(),
-		portionId: id.nullable().optional(),
-		setUp: setUp.optional(),
-		fileHash: sha256.nullable().optional(),
-		midPrint: words(300).nullable().optional()
+		at: moment.optional()
 	}),
 	specimen: specimenReplacement,
 	spool: z.strictObject({
