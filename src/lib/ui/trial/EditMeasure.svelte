@@ -1,11 +1,10 @@
 <script lang="ts">
 	import { DIRECTIONS, FAMILIES } from '$lib/core/closed-lists';
 	import type { OwnMeasure } from '$lib/core/evidence/own-measure';
-	import { Button } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { Edited } from '../form/edited.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';
 	import { textOrNumber } from '../prints/attempt-draft';
 	import { choices, DIRECTION_WORDS, FAMILY_WORDS } from '../words/closed-lists';
@@ -24,12 +23,14 @@
 		direction: measure.direction,
 		family: (measure.family ?? 'none') as (typeof OWN_FAMILIES)[number] | 'none'
 	});
-	let open = $state(false);
 	let edited = $state.raw(new Edited(textsOf()));
 	const form = new Form({ fields: ['name', 'low', 'high', 'direction', 'family'], supersedes: true });
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	function begin(): void {
+		edited = new Edited(textsOf());
+		form.clear();
+	}
+	async function save(): Promise<boolean> {
 		if (edited.names.length > 0) {
 			const { low, high, family, ...rest } = edited.changed;
 			const body = {
@@ -38,56 +39,31 @@
 				...(high === undefined ? {} : { high: textOrNumber(high) }),
 				...(family === undefined ? {} : { family: family === 'none' ? null : family })
 			};
-			if (!(await form.send('own-measure-facts', { measureId: measure.id, ...body })).ok) return;
+			if (!(await form.send('own-measure-facts', { measureId: measure.id, ...body })).ok) return false;
 			await onchange('Saved; what stood there before stays on record.');
 		}
-		open = false;
+		return true;
 	}
 </script>
 
-{#if open}
-	<form class="my-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {measure.name}">
-		<FormProblem title={form.problem} />
-		<Field id="{measure.id}-name" path="name" label="Name" bind:value={edited.typed.name} errors={form.errors} />
-		{#if !measure.words}
-			<div class="grid grid-cols-2 gap-3">
-				<Field id="{measure.id}-low" path="low" label="Scale from" bind:value={edited.typed.low} errors={form.errors} inputmode="decimal" />
-				<Field
-					id="{measure.id}-high"
-					path="high"
-					label="Scale to"
-					bind:value={edited.typed.high}
-					errors={form.errors}
-					inputmode="decimal"
-				/>
-			</div>
-			<Choice
-				name="{measure.id}-direction"
-				legend="What is better?"
-				bind:value={edited.typed.direction}
-				options={choices(DIRECTIONS, DIRECTION_WORDS)}
-			/>
-		{/if}
+<EditHere name={measure.name} problem={form.problem} {begin} {save}>
+	<Field id="{measure.id}-name" path="name" label="Name" bind:value={edited.typed.name} errors={form.errors} />
+	{#if !measure.words}
+		<div class="grid grid-cols-2 gap-3">
+			<Field id="{measure.id}-low" path="low" label="Scale from" bind:value={edited.typed.low} errors={form.errors} inputmode="decimal" />
+			<Field id="{measure.id}-high" path="high" label="Scale to" bind:value={edited.typed.high} errors={form.errors} inputmode="decimal" />
+		</div>
 		<Choice
-			name="{measure.id}-family"
-			legend="Counts with"
-			bind:value={edited.typed.family}
-			options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
+			name="{measure.id}-direction"
+			legend="What is better?"
+			bind:value={edited.typed.direction}
+			options={choices(DIRECTIONS, DIRECTION_WORDS)}
 		/>
-		<p class="flex items-center gap-3">
-			<Button type="submit" size="xs">Save</Button>
-			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
-		</p>
-	</form>
-{:else}
-	<button
-		type="button"
-		class="link"
-		aria-label="edit {measure.name}"
-		onclick={() => {
-			edited = new Edited(textsOf());
-			form.clear();
-			open = true;
-		}}>edit</button
-	>
-{/if}
+	{/if}
+	<Choice
+		name="{measure.id}-family"
+		legend="Counts with"
+		bind:value={edited.typed.family}
+		options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
+	/>
+</EditHere>

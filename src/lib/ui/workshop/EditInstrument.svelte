@@ -1,8 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { Button } from 'flowbite-svelte';
 	import { Edited } from '../form/edited.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';
 	import { day, upTo } from '../words/numbers';
 	import { lengthWords, massWords } from '../words/units';
@@ -25,7 +24,6 @@
 	const unit = $derived(one.measures === 'mass' ? 'g' : 'mm');
 	const inUnit = (of: number | null) => (of === null ? '' : `${of} ${unit}`);
 	const textsOf = () => ({ name: one.name, errorLimit: inUnit(one.errorLimit), resolution: inUnit(one.resolution) });
-	let open = $state(false);
 	let edited = $state.raw(new Edited(textsOf()));
 	const form = new Form({ fields: ['name', 'errorLimit', 'resolution'], supersedes: true });
 	const marking = new Form({ fields: [], supersedes: true });
@@ -36,13 +34,17 @@
 		...one.studies.map((s) => ({ id: s.id, kind: 'gaugeStudy' as const, at: s.at, what: '' }))
 	]);
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	function begin(): void {
+		edited = new Edited(textsOf());
+		form.clear();
+		marking.clear();
+	}
+	async function save(): Promise<boolean> {
 		if (edited.names.length > 0) {
-			if (!(await form.send('instrument-facts', { instrumentId: one.id, ...edited.changed })).ok) return;
+			if (!(await form.send('instrument-facts', { instrumentId: one.id, ...edited.changed })).ok) return false;
 			await invalidateAll();
 		}
-		open = false;
+		return true;
 	}
 	async function mark(targetKind: 'check' | 'gaugeStudy', targetId: string, action: 'exclude' | 'reinstate'): Promise<void> {
 		const reason = action === 'exclude' ? 'marked invalid in the workshop' : 'counts after all';
@@ -50,45 +52,27 @@
 	}
 </script>
 
-{#if open}
-	<form class="mt-1 space-y-2" novalidate onsubmit={save} aria-label="Edit {one.name}">
-		<FormProblem title={form.problem || marking.problem} />
-		<InstrumentFields bind:typed={edited.typed} errors={form.errors} measures={one.measures} prefix="{one.id}-" />
-		<p class="small">What was measured with it before is judged by these figures too.</p>
-		{#if told.length || one.struck.length}
-			<ul class="space-y-1">
-				{#each told as { id, kind, at, what } (id)}
-					<li>
-						{JUDGED[kind]} of {day(at)}{what}
-						<button type="button" class="link" onclick={() => void mark(kind, id, 'exclude')}
-							>mark invalid<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
-						>
-					</li>
-				{/each}
-				{#each one.struck as { id, kind, at } (id)}
-					<li>
-						<span class="line-through">{JUDGED[kind]} of {day(at)}</span> marked invalid
-						<button type="button" class="link" onclick={() => void mark(kind, id, 'reinstate')}
-							>restore<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
-						>
-					</li>
-				{/each}
-			</ul>
-		{/if}
-		<p class="flex items-center gap-3">
-			<Button type="submit" size="xs">Save</Button>
-			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
-		</p>
-	</form>
-{:else}
-	<button
-		type="button"
-		class="link mr-3 min-h-[26px] text-[0.9rem]"
-		aria-label="edit {one.name}"
-		onclick={() => {
-			edited = new Edited(textsOf());
-			form.clear();
-			open = true;
-		}}>edit</button
-	>
-{/if}
+<EditHere name={one.name} problem={form.problem || marking.problem} {begin} {save}>
+	<InstrumentFields bind:typed={edited.typed} errors={form.errors} measures={one.measures} prefix="{one.id}-" />
+	<p class="small">What was measured with it before is judged by these figures too.</p>
+	{#if told.length || one.struck.length}
+		<ul class="space-y-1">
+			{#each told as { id, kind, at, what } (id)}
+				<li>
+					{JUDGED[kind]} of {day(at)}{what}
+					<button type="button" class="link" onclick={() => void mark(kind, id, 'exclude')}
+						>mark invalid<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
+					>
+				</li>
+			{/each}
+			{#each one.struck as { id, kind, at } (id)}
+				<li>
+					<span class="line-through">{JUDGED[kind]} of {day(at)}</span> marked invalid
+					<button type="button" class="link" onclick={() => void mark(kind, id, 'reinstate')}
+						>restore<span class="sr-only"> the {JUDGED[kind].toLowerCase()} of {day(at)}</span></button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</EditHere>
