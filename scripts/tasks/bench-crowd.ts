@@ -2,7 +2,8 @@ import type { ChildProcess } from 'node:child_process';
 import { v7 } from 'uuid';
 import { percentile } from './timing';
 
-const SECONDS = 60;
+/** A minute, or as many as CROWD_MINUTES says: memory is told after each. */
+const SECONDS = 60 * Number(process.env['CROWD_MINUTES'] ?? 1);
 const PATIENCE_MS = 30_000;
 /** Each client asks this often before it writes once. */
 const READS_A_WRITE = 4;
@@ -48,11 +49,13 @@ export async function crowd(
 			failed.set(why, (failed.get(why) ?? 0) + 1);
 		}
 	};
+	const minute = setInterval(() => console.log(`memory ${memoryMb(child.pid ?? 0).toFixed(0)} MB`), 60_000);
 	await Promise.all(
 		Array.from({ length: clients }, async (_, c) => {
 			for (let n = c; performance.now() < end; n++) await ask(c, n);
 		})
 	);
+	clearInterval(minute);
 	const said = (what: string, of: number[]) =>
 		`${of.length} ${what}, median ${percentile(of, 0.5).toFixed(0)} ms, p95 ${percentile(of, 0.95).toFixed(0)} ms`;
 	const faults = [...failed].map(([why, n]) => `${n} x ${why}`).join(', ') || 'no error, no time-out';
