@@ -44,6 +44,8 @@ test('a record with photographs goes out from the page and comes back on an empt
 	await page.getByLabel('A backup file').setInputFiles(file);
 	await page.getByRole('button', { name: 'Restore it' }).click();
 	await expect(page.getByText('Restored.')).toBeVisible({ timeout: 120_000 });
+	await expect(page.getByText('The last backup here is of')).toBeVisible();
+	await expect(page.getByText('before a restore')).toBeVisible();
 	expect(await recordOf(empty)).toEqual(before);
 	const health = async (server: TestServer) => ((await (await fetch(`${server.url}/healthz`)).json()) as { serverId: string }).serverId;
 	// Readings that wait in a browser go to the record they were taken for.

@@ -2,4 +2,7 @@ import { backupState } from '$lib/server/backup/state';
 import { serverContext } from '$lib/server/context';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => await backupState(serverContext().config);
+export const load: PageServerLoad = async ({ depends }) => {
+	depends('draught:backups');
+	return await backupState(serverContext().config);
+};

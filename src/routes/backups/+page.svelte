@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { invalidate } from '$app/navigation';
 	import { Restoring } from '$lib/ui/backup/restoring.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { BACKUP_KIND_WORDS, restoreStepWords } from '$lib/ui/words/backups';
@@ -12,6 +13,11 @@
 	const restoring = new Restoring(untrack(() => data.restore));
 	const newest = $derived(data.kept[0]);
 	const problem = $derived(restoring.form.problem || restoring.form.errors.map((e) => refusalWords(e)).join('; '));
+
+	// What was here before is a backup now. Only the list: the rest of the page is of another record, and loads anew when it is left.
+	$effect(() => {
+		if (restoring.status?.state === 'done') void invalidate('draught:backups');
+	});
 
 	function choose(event: Event & { currentTarget: HTMLInputElement }): void {
 		const [file] = event.currentTarget.files ?? [];
