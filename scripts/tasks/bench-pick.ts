@@ -8,7 +8,7 @@ import { learnSet } from '../../src/lib/core/posterior/learn-set';
 import { modelOf } from '../../src/lib/core/posterior/model';
 import { ladderAs } from '../../src/lib/core/posterior/observed';
 import type { RecordCell } from '../../src/lib/core/posterior/record-cell';
-import { markQuantity } from '../../src/lib/core/prints/mark-entries';
+import { markQuantity } from '../../src/lib/core/prints/marks';
 import { randomSource } from '../../src/lib/core/random/source';
 import { pickInWorkerMs } from './bench-worker';
 import { line, middleMs, ms, percentile } from './timing';

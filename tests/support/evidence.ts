@@ -1,6 +1,6 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
 import { NO_RECORD } from '../../src/lib/core/posterior/prior-set';
-import { MARK_IDS } from '../../src/lib/core/pieces/types';
+import { MARK_IDS } from '../../src/lib/core/prints/piece-mark';
 import { MARKS } from '../../src/lib/core/prints/marks';
 import type { Attempt } from '../../src/lib/core/evidence/attempt';
 import type { SpoolEvent } from '../../src/lib/core/evidence/event';

@@ -34,6 +34,7 @@ export const FAILURE_KINDS = ['wouldNotStick', 'lifted', 'clogged', 'ground', 't
 /** Signs of water a tester hears and sees. */
 export const WATER_SIGNS = ['hiss', 'pops', 'dots', 'brittle'] as const;
 export const CONDITIONS = ['asReceived', 'dried', 'exposed', 'soaked'] as const;
+export type ConditionKind = (typeof CONDITIONS)[number];
 
 /** How the layers lay: flat and on edge are pulled along them, upright across. */
 export const ORIENTATIONS = ['flat', 'edge', 'upright'] as const;
@@ -52,8 +53,10 @@ export const CLAIM_RULES = ['share', 'anyReading'] as const;
 /** `filament`: those charged to it alone; `unknown`: those of unknown cause too. */
 export const FAILURE_RULES = ['filament', 'unknown'] as const;
 export const DIRECTIONS = ['more', 'less', 'nearest'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
 /** What importance is given to: quantities that tell of one thing. */
 export const FAMILIES = ['looks', 'holds', 'printsEasily', 'feeds', 'keepsSize', 'keepsDry', 'cost'] as const;
+export type Family = (typeof FAMILIES)[number];
 export const GATE_OPERATORS = ['atLeast', 'atMost'] as const;
 export const VERDICT_KINDS = ['buy', 'leave', 'buyFor', 'dryFirst'] as const;
 

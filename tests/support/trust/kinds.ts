@@ -1,6 +1,6 @@
 import type { QuantityDef } from '../../../src/lib/core/finding/types';
 import { modelOf, type MarkModel } from '../../../src/lib/core/posterior/model';
-import { markQuantity } from '../../../src/lib/core/prints/mark-entries';
+import { markQuantity } from '../../../src/lib/core/prints/marks';
 import { strengthLoad } from '../../../src/lib/core/strength/quantities';
 import { countAs, ladderAs, readingAs, wordAs } from '../../../src/lib/core/posterior/observed';
 import { fromModel, observedOn, type Observed } from '../../../src/lib/core/posterior/scale';

@@ -1,6 +1,6 @@
 import { randomNormal } from 'd3-random';
 import { toldApart } from '../../../src/lib/core/compare/apart';
-import { markQuantity } from '../../../src/lib/core/prints/mark-entries';
+import { markQuantity } from '../../../src/lib/core/prints/marks';
 import { randomSource } from '../../../src/lib/core/random/source';
 
 const SPOOLS = 6;

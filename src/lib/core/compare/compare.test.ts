@@ -4,7 +4,7 @@ import reference from '../../../../tests/reference/statistics.json';
 import { basis, printerNamed } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Sampling } from '../finding/types';
-import { markQuantity } from '../prints/mark-entries';
+import { markQuantity } from '../prints/marks';
 import { meanInterval } from '../stats/mean-interval';
 import { diameterMean } from '../diameter/quantities';
 import { alikeEnough, differenceOf, toldApart, toldApartAmong, type Compared } from './apart';

@@ -1,8 +1,7 @@
-import { SET_UP } from '../evidence/attempt';
+import { SET_UP, UNCHANGED } from '../evidence/attempt';
 import { wantedCondition } from '../conditions/wanted';
 import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';
-import { UNCHANGED } from '../prints/context';
 import { targetOf } from '../finding/target';
 import { toldApartAmong } from './apart';
 import { compactLetterDisplay } from './compact-letter-display';

@@ -1,7 +1,7 @@
 import type { None } from '../finding/none';
 
 /** What the cost station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type CostMessages = {
+type CostMessages = {
 	noPrice: None;
 	priceHidden: None;
 	/** Cells of the record that tell how often such prints fail; 0 where that is assumed. */
@@ -15,3 +15,7 @@ export type CostMessages = {
 	otherCurrency: { currency: string; wanted: string };
 	suppliedFree: None;
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends CostMessages {}
+}

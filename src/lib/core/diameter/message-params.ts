@@ -64,3 +64,7 @@ export type DiameterMessages = {
 	flowAdvice: { rms: number; nominal: number };
 	flowRipple: { n: number; pct: number; width: number; widthPlus: number };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends DiameterMessages {}
+}

@@ -18,6 +18,9 @@ export type PrintSettings = {
 export const SET_UP = ['bedSurface', 'bedAgent', 'profile', 'profileVersion', 'enclosure', 'fedFrom'] as const;
 export type SetUp = Partial<Record<(typeof SET_UP)[number], string>>;
 
+/** How a print that nobody changed while it ran is named. */
+export const UNCHANGED = 'unchanged';
+
 export type Attempt = Amended & {
 	id: string;
 	pieceId: string;

@@ -1,4 +1,4 @@
-import type { PieceMark } from '../pieces/types';
+import type { PieceMark } from '../prints/piece-mark';
 
 export type Piece = {
 	id: string;

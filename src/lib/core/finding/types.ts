@@ -1,10 +1,8 @@
-import type { CONDITIONS, DIRECTIONS, FAMILIES } from '../closed-lists';
+import type { ConditionKind, Direction, Family } from '../closed-lists';
 import type { Message } from './message';
 import type { None } from './none';
 
 /** The one language all stations speak: plain JSON, no functions, dates, NaN or Infinity. */
-
-export type ConditionKind = (typeof CONDITIONS)[number];
 
 export type Interval = { low: number; high: number; level: number | null; kind: 'confidence' | 'tolerance' | 'credible' | 'bounds' };
 
@@ -115,11 +113,6 @@ export type Finding = {
 	word: Message | null;
 	figure: FigureData;
 };
-
-/** What importance is given to. */
-export type Family = (typeof FAMILIES)[number];
-
-export type Direction = (typeof DIRECTIONS)[number];
 
 /** What a quantity is: fixed once, so that a figure and a value function mean the same for every spool. */
 export type QuantityDef = {

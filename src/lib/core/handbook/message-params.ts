@@ -1,7 +1,7 @@
 import type { None } from '../finding/none';
 
 /** What the handbook station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type HandbookMessages = {
+type HandbookMessages = {
 	notInHandbook: { material: string };
 	printerNotKnown: None;
 	fromHandbook: { material: string; source: string };
@@ -18,3 +18,7 @@ export type HandbookMessages = {
 	'ask.beyondBed': { isC: number; hasC: number };
 	'ask.outsideLabel': { isC: number; lowC: number; highC: number };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends HandbookMessages {}
+}

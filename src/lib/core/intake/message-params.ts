@@ -1,7 +1,7 @@
 import type { None } from '../finding/none';
 
 /** What the intake station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type IntakeMessages = {
+type IntakeMessages = {
 	notLookedAt: None;
 	nothingOdd: None;
 	goodPoints: { words: string };
@@ -14,3 +14,7 @@ export type IntakeMessages = {
 	'odd.odour': { words: string };
 	'odd.brittle': { words: string };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends IntakeMessages {}
+}

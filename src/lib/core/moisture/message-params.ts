@@ -1,7 +1,7 @@
 import type { None } from '../finding/none';
 
 /** What the moisture station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type MoistureMessages = {
+type MoistureMessages = {
 	notWeighed: None;
 	noAirInterval: None;
 	cardReel: { pct: number };
@@ -11,3 +11,7 @@ export type MoistureMessages = {
 	'tareUnknown.usual': { low: number; high: number };
 	tareContradicts: { tareG: number };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends MoistureMessages {}
+}

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FAMILIES } from '../closed-lists';
-import type { Family, QuantityDef } from '../finding/types';
-import { markQuantity } from '../prints/mark-entries';
+import { FAMILIES, type Family } from '../closed-lists';
+import type { QuantityDef } from '../finding/types';
+import { markQuantity } from '../prints/marks';
 import { STATIONS } from '../registry';
 import { NEUTRAL_BASIS } from '../trial/neutral-basis';
 import { askedFor, familyCriterion, measuredOn, notCounted, pickInput, weighedOf } from './families';

@@ -1,6 +1,6 @@
-import { FAMILIES } from '../closed-lists';
+import { FAMILIES, type Family } from '../closed-lists';
 import { isOfOthers } from '../finding/measured';
-import type { Family, QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../finding/types';
 import type { Candidate, Criterion, PickInput, Weighed } from './types';
 
 /**

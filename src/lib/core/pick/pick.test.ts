@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef, Sampling } from '../finding/types';
 import { costPerGoodKg } from '../cost/quantities';
-import { markQuantity } from '../prints/mark-entries';
+import { markQuantity } from '../prints/marks';
 import { printSuccess } from '../prints/quantities';
 import { explain } from './explain';
 import { VALUE_RULES } from '../closed-lists';

@@ -1,5 +1,4 @@
-import { FAMILIES, type USE_PRESETS } from '../closed-lists';
-import type { Family } from '../finding/types';
+import { FAMILIES, type USE_PRESETS, type Family } from '../closed-lists';
 import { familyCriterion } from './families';
 import type { Criterion } from './types';
 

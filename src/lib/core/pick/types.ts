@@ -1,5 +1,6 @@
 import type { ValueRule } from '../trial/protocol';
-import type { Family, QuantityDef } from '../finding/types';
+import type { Family } from '../closed-lists';
+import type { QuantityDef } from '../finding/types';
 import type { RankedFinding } from './ranked-finding';
 
 export type Gate = { op: 'atLeast' | 'atMost'; limit: number };

@@ -1,6 +1,6 @@
 import { carriedOn } from '../prints/carries';
 import type { Piece } from '../evidence/piece';
-import { MARKS } from '../prints/marks';
+import { markEntries } from '../prints/mark-entries';
 
 /**
  * For each quantity that is read off a piece the pieces it is compared on: of the chosen pieces the first that carries its mark, then the
@@ -11,14 +11,14 @@ import { MARKS } from '../prints/marks';
 export function markPieces(chosen: readonly string[], pieces: readonly Piece[]): Record<string, string[]> {
 	const known = chosen.flatMap((id) => pieces.filter((p) => p.id === id));
 	return Object.fromEntries(
-		MARKS.flatMap(({ def, carriedBy }) => {
+		markEntries().flatMap(({ quantity, carriedBy }) => {
 			const carries = (p: Piece) => carriedOn(p, carriedBy) !== null;
 			const counts = known.find(carries);
 			if (!counts) return [];
 			const others = pieces
 				.filter((p) => p.familyId === counts.familyId && p.id !== counts.id && carries(p))
 				.sort((a, b) => b.version - a.version);
-			return [[def.id, [counts.id, ...others.map((p) => p.id)]]];
+			return [[quantity, [counts.id, ...others.map((p) => p.id)]]];
 		})
 	);
 }

@@ -1,5 +1,4 @@
-import { ANY_PIECE } from '../prints/carries';
-import { markEntries } from '../prints/mark-entries';
+import type { PieceMark } from '../prints/piece-mark';
 import type { Shape } from './shape';
 
 /** One size of a piece that can be chosen. An optional one came later: pieces without it are as they were. */
@@ -15,15 +14,6 @@ export type ParamDef = {
 
 /** Chosen sizes by their id. */
 export type Params = Record<string, number>;
-
-/** What is looked at on a piece: a mark and, where it climbs, its steps from the easiest on. */
-export type PieceMark = { mark: MarkId; steps: number[] | null };
-
-/** Everything that can be looked at on a piece: what the marks of prints ask for, and specimens of strength. */
-export const MARK_IDS = [
-	...new Set([...markEntries().flatMap(({ carriedBy }) => (carriedBy === ANY_PIECE ? [] : [carriedBy])), 'strength' as const])
-];
-export type MarkId = (typeof MARK_IDS)[number];
 
 export type PieceKind = {
 	id: string;

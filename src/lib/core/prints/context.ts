@@ -1,11 +1,8 @@
 import { conditionOf } from '../conditions/condition-at';
-import type { Attempt } from '../evidence/attempt';
+import { UNCHANGED, type Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext } from '../finding/types';
-
-/** How a print that nobody changed while it ran is named. */
-export const UNCHANGED = 'unchanged';
 
 const distinct = (values: (string | null)[]): string[] => [...new Set(values.filter((v): v is string => v !== null))].sort();
 

@@ -3,7 +3,7 @@ import { conditionOf } from '../conditions/condition-at';
 import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { ConditionKind } from '../finding/types';
+import type { ConditionKind } from '../closed-lists';
 
 /** In what one print departs from what its trial holds equal. */
 export type Departure =

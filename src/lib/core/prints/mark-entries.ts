@@ -1,4 +1,4 @@
-import type { Direction, Family, QuantityDef } from '../finding/types';
+import type { Direction, Family } from '../closed-lists';
 import type { Dimension } from '../units/dimension';
 import { ANY_PIECE } from './carries';
 import {
@@ -12,7 +12,7 @@ import {
 	SURFACE_FAULTS
 } from './mark-words';
 
-type Range = readonly [low: number, high: number];
+export type Range = readonly [low: number, high: number];
 
 /** What is read off a print for a mark; `believable` are the hard limits of a reading in its canonical unit. */
 type HowRead =
@@ -325,34 +325,4 @@ export function readingsOfEntry(entry: MarkEntry): readonly string[] {
 		case 'words':
 			return entry.readings;
 	}
-}
-
-/** Overhangs are one thing, on whichever side of the fan they lie. */
-const aspectOf = (carriedBy: string): string => (carriedBy === 'overhangAway' ? 'overhang' : carriedBy);
-
-const FIGURES = { ladder: 'steps', window: 'steps', measure: 'dot', words: 'words' } as const;
-
-/**
- * The quantity of a mark.
- * @example markQuantity('overhang').differenceThatMatters // 5
- */
-export function markQuantity(id: MarkQuantity): QuantityDef {
-	const entry: MarkEntry = MARK_ENTRIES[id];
-	const ranks: Range = [0, entry.kind === 'words' ? entry.words.length - 1 : 1];
-	const range = ([low, high]: Range = ranks) => ({ low, high });
-	return {
-		id,
-		station: 'prints',
-		unit: entry.unit ?? '',
-		direction: entry.direction,
-		target: entry.target ?? null,
-		scale: range(entry.scale),
-		prior: range(entry.prior),
-		differenceThatMatters: entry.matters ?? 1,
-		figure: FIGURES[entry.kind],
-		onSheet: entry.column ?? 'weighed',
-		family: entry.family,
-		aspect: aspectOf(entry.carriedBy),
-		...(entry.kind === 'words' ? { words: entry.words.map((word) => `${id}.${word}`) } : {})
-	};
 }

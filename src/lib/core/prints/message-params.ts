@@ -17,7 +17,7 @@ type MarkOverParams = {
 type WetDryParams = { quantity: string; change: number; better: number; worse: number; same: number; pairs: number; p: number };
 
 /** What the prints station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type PrintsMessages = {
+type PrintsMessages = {
 	noMarks: None;
 	noPrints: None;
 	printerTakenOut: { shift: number; prints: number; printer: string; against: string; quantity: string };
@@ -77,3 +77,7 @@ export type PrintsMessages = {
 	'wetDry.tooFew': WetDryParams;
 	windowFromTo: { from: number; to: number };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends PrintsMessages {}
+}

@@ -3,7 +3,7 @@ import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/
 import type { Attempt } from '../evidence/attempt';
 import type { QuantityDef } from '../finding/types';
 import { judgePairs } from './judge-pairs';
-import { markQuantity } from './mark-entries';
+import { markQuantity } from './marks';
 import { comparePaired, differencesOf } from './paired-comparison';
 
 const overhang = markQuantity('overhang');

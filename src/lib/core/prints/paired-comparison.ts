@@ -1,10 +1,9 @@
 import { conditionOf } from '../conditions/condition-at';
-import { SET_UP, type Attempt } from '../evidence/attempt';
+import { SET_UP, type Attempt, UNCHANGED } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { FailureRule } from '../trial/protocol';
 import type { QuantityDef } from '../finding/types';
-import { UNCHANGED } from './context';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';

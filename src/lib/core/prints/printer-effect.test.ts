@@ -5,7 +5,7 @@ import { modelled } from '../../../../tests/support/modelled';
 import { compare } from '../compare/compare';
 import { additiveEffects, type LevelValue } from '../stats/additive-effects';
 import { printerEffects, unbridgedPrinters } from './printer-effect';
-import { markQuantity } from './mark-entries';
+import { markQuantity } from './marks';
 import { ladderAs } from '../posterior/observed';
 import { printsStation } from './station';
 

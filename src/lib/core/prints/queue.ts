@@ -4,7 +4,7 @@ import { conditionOf } from '../conditions/condition-at';
 import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { ConditionKind } from '../finding/types';
+import type { ConditionKind } from '../closed-lists';
 import { materialOf } from '../handbook/material-of';
 import { settled } from './settled';
 import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';

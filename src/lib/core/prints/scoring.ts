@@ -3,8 +3,7 @@ import type { Attempt } from '../evidence/attempt';
 import type { OwnMeasure } from '../evidence/own-measure';
 import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import type { ConditionKind } from '../finding/types';
-import { READING_QUANTITIES } from '../readings/quantities';
+import type { ConditionKind } from '../closed-lists';
 import { carriedOn } from './carries';
 import { MARKS, type MarkDef } from './marks';
 
@@ -45,11 +44,10 @@ function questionOf(piece: Piece, mark: MarkDef): Question[] {
 	if (mark.kind === 'window')
 		return carried.steps ? [{ kind: 'window', id, from: mark.from, to: mark.to, steps: [...carried.steps].sort((a, b) => a - b) }] : [];
 	if (mark.kind === 'measure') return [{ kind: 'measure', id, reading: mark.reading }];
-	const [reading] = mark.readings;
-	const words = READING_QUANTITIES[reading ?? '']?.words ?? [];
-	return mark.readings.length > 1
-		? [{ kind: 'faults', id, readings: mark.readings, words }]
-		: [{ kind: 'words', id, reading: reading ?? '', words }];
+	const { readings, words } = mark;
+	return readings.length > 1
+		? [{ kind: 'faults', id, readings, words }]
+		: readings.map((reading) => ({ kind: 'words', id, reading, words }));
 }
 
 /** The own measure a question asks for; null for all others. */

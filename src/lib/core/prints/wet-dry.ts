@@ -4,7 +4,7 @@ import type { Attempt } from '../evidence/attempt';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { say, type Message, type MessageOf } from '../finding/message';
-import type { ConditionKind } from '../finding/types';
+import type { ConditionKind } from '../closed-lists';
 import { fisherExact } from '../stats/fisher-exact';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { JUDGED_MARKS, type MarkDef } from './marks';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { costPerGoodKg } from '../cost/quantities';
-import { markQuantity } from '../prints/mark-entries';
+import { markQuantity } from '../prints/marks';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { Candidate } from '../pick/types';
 import { besideFellows } from './beside-fellows';

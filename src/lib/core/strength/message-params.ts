@@ -1,7 +1,7 @@
 import type { None } from '../finding/none';
 
 /** What the strength station can say, with the parameters of each sentence; the sentences are in ui/words. */
-export type StrengthMessages = {
+type StrengthMessages = {
 	noSpecimens: None;
 	/** C; how many other temperatures the spool's page has. */
 	atTemperature: { nozzleC: number; others: number };
@@ -21,3 +21,7 @@ export type StrengthMessages = {
 	'failed.tore': { count: number };
 	'failed.slipped': { count: number };
 };
+
+declare module '../finding/message' {
+	interface MessageParams extends StrengthMessages {}
+}

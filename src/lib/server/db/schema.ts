@@ -31,7 +31,7 @@ import {
 	type WATER_SIGNS
 } from '$lib/core/closed-lists';
 import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
-import type { PieceMark } from '$lib/core/pieces/types';
+import type { PieceMark } from '$lib/core/prints/piece-mark';
 import type { PriorSetContent } from '$lib/core/posterior/prior-set';
 import { type MySqlColumn, bigint, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';

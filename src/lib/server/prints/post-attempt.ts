@@ -6,7 +6,7 @@ import type { AttemptBody } from '$lib/schemas/attempt';
 import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { attempt, event, note, piece, printer, protocol } from '../db/schema';
-import type { ConditionKind } from '$lib/core/finding/types';
+import type { ConditionKind } from '$lib/core/closed-lists';
 import { dryForOf } from '../evidence/dry-for';
 import { loadEvents } from '../evidence/load-events';
 import { requirePortion } from '../spools/post-event';

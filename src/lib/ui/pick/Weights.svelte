@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { FAMILIES } from '$lib/core/closed-lists';
-	import type { Family, QuantityDef } from '$lib/core/finding/types';
+	import { FAMILIES, type Family } from '$lib/core/closed-lists';
+	import type { QuantityDef } from '$lib/core/finding/types';
 	import { familyCriterion, weighedOf } from '$lib/core/pick/families';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { Range } from 'flowbite-svelte';

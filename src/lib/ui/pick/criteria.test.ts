@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/mark-entries';
+import { markQuantity } from '$lib/core/prints/marks';
 import { costPerGoodKg } from '$lib/core/cost/quantities';
 import type { Criterion } from '$lib/core/pick/types';
 import { counting, criterionName, limiting, notCounting } from './criteria';

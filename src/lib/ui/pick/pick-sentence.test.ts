@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/mark-entries';
+import { markQuantity } from '$lib/core/prints/marks';
 import type { Chances, PickRow } from '$lib/core/pick/types';
 import type { ValueRule } from '$lib/core/trial/protocol';
 import { basis } from '../../../../tests/support/evidence';

@@ -1,4 +1,4 @@
-import type { ConditionKind } from '$lib/core/finding/types';
+import type { ConditionKind } from '$lib/core/closed-lists';
 import { SET_UP, type Attempt } from '$lib/core/evidence/attempt';
 import { textOf, textOrNumber, type AttemptDraft } from './attempt-draft';
 

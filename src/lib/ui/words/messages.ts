@@ -1,10 +1,10 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
-import { UNCHANGED } from '$lib/core/prints/context';
+import { UNCHANGED, type FailureCause } from '$lib/core/evidence/attempt';
 import type { WetDryMessage } from '$lib/core/prints/wet-dry';
 import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
-import type { FailureCause } from '$lib/core/evidence/attempt';
-import type { ConditionKind, Missing } from '$lib/core/finding/types';
+import type { ConditionKind } from '$lib/core/closed-lists';
+import type { Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, kindWords, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/mark-entries';
+import { markQuantity } from '$lib/core/prints/marks';
 import type { PairedResult } from '$lib/core/prints/paired-comparison';
 import { differenceName, levelName, pairedWords } from './paired-comparison';
 

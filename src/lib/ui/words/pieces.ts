@@ -1,4 +1,5 @@
-import type { ParamDef, PieceMark } from '$lib/core/pieces/types';
+import type { ParamDef } from '$lib/core/pieces/types';
+import type { PieceMark } from '$lib/core/prints/piece-mark';
 import { upTo } from './numbers';
 import { CARRIED_WORDS } from './print-marks';
 
