@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { randomSource } from '../../src/lib/core/random/source';
+import { randomSource } from '../../src/lib/core/kernel/random/source';
 import { attemptBody } from '../../src/lib/schemas/attempt';
 import { intakeBody } from '../../src/lib/schemas/spool';
 import { trialBody } from '../../src/lib/schemas/trial';

@@ -9,7 +9,7 @@ import { modelOf } from '../../src/lib/core/posterior/model';
 import { ladderAs } from '../../src/lib/core/posterior/observed';
 import type { RecordCell } from '../../src/lib/core/posterior/record-cell';
 import { markQuantity } from '../../src/lib/core/prints/marks';
-import { randomSource } from '../../src/lib/core/random/source';
+import { randomSource } from '../../src/lib/core/kernel/random/source';
 import { pickInWorkerMs } from './bench-worker';
 import { line, middleMs, ms, percentile } from './timing';
 

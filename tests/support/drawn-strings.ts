@@ -1,4 +1,4 @@
-import { randomSource } from '../../src/lib/core/random/source';
+import { randomSource } from '../../src/lib/core/kernel/random/source';
 import type { Corners, Pixels, Point } from '../../src/lib/core/prints/string-cover/types';
 
 /** A strand between the spikes: where it starts and ends (share of the height), how far it sags, how thick it is (points). */

@@ -52,7 +52,7 @@ export const words = (max = 120) =>
 
 export const requiredWords = (max = 120) => words(max).refine((text) => text !== '', { error: saying('missing') });
 
-/** A number as typed at the bench, with or without its unit; read by core/units after the schema. */
+/** A number as typed at the bench, with or without its unit; read by core/kernel/units after the schema. */
 export const typed = words(40);
 
 export const colourHex = z.string().regex(/^#[0-9a-fA-F]{6}$/, { error: saying('notAColour') });

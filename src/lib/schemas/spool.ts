@@ -2,7 +2,7 @@ import { saying } from './field-error';
 import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/intake/station';
-import { CURRENCIES } from '$lib/core/units/money';
+import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { benchCode, colourHex, id, instant, requiredWords, seen, typed, words, zone } from './common';
 
 const claimFields = {

@@ -14,7 +14,7 @@ import {
 } from '$lib/core/closed-lists';
 import { z } from 'zod';
 import { isKnownQuantity } from '$lib/core/pick/known-quantities';
-import { CURRENCIES } from '$lib/core/units/money';
+import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { id, instant, requiredWords, seen, words, zone } from './common';
 
 const preset = z.enum(USE_PRESETS);

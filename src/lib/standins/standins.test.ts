@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LogReader } from '$lib/core/diameter/log/read-log';
 import { summarise } from '$lib/core/diameter/log/summary';
-import { spreadOf } from '$lib/core/stats/spread';
+import { spreadOf } from '$lib/core/kernel/stats/spread';
 import { caliper } from './caliper';
 import { lineGauge, lineGaugeFile, lineGaugeText, type MadeStrand } from './line-gauge';
 

@@ -3,9 +3,9 @@ import { instrumentBudget, type InstrumentBudget } from '../../../src/lib/core/d
 import { claimVerdict } from '../../../src/lib/core/diameter/claim-verdict';
 import { LOOKS } from '../../../src/lib/core/diameter/looks';
 import { normalStrand, type Strand } from '../../../src/lib/core/diameter/strand';
-import { randomSource } from '../../../src/lib/core/random/source';
-import { normalCdf } from '../../../src/lib/core/stats/distributions';
-import { spreadOf } from '../../../src/lib/core/stats/spread';
+import { randomSource } from '../../../src/lib/core/kernel/random/source';
+import { normalCdf } from '../../../src/lib/core/kernel/stats/distributions';
+import { spreadOf } from '../../../src/lib/core/kernel/stats/spread';
 
 const NOMINAL_MM = 1.75;
 const TOLERANCE_MM = 0.05;

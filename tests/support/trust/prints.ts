@@ -3,7 +3,7 @@ import { costOfGoodPrints } from '../../../src/lib/core/cost/cost-of-good-prints
 import { wasteFactor } from '../../../src/lib/core/cost/waste-factor';
 import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/posterior/success';
 import { ASSUMED_WASTE, learnWaste, type WastePrior } from '../../../src/lib/core/posterior/waste';
-import { randomSource } from '../../../src/lib/core/random/source';
+import { randomSource } from '../../../src/lib/core/kernel/random/source';
 
 /** True shares that finish, from spool to spool: nine in ten, as prints of eight would make one think. */
 const TRUE_SHARES = { finished: 7.2, failed: 0.8 };

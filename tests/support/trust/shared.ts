@@ -1,7 +1,7 @@
 import { randomNormal } from 'd3-random';
 import { toldApart } from '../../../src/lib/core/compare/apart';
 import { markQuantity } from '../../../src/lib/core/prints/marks';
-import { randomSource } from '../../../src/lib/core/random/source';
+import { randomSource } from '../../../src/lib/core/kernel/random/source';
 
 const SPOOLS = 6;
 const OWN = 2;

@@ -1,12 +1,12 @@
 import { randomNormal, randomUniform } from 'd3-random';
-import { randomSource } from '../../../src/lib/core/random/source';
+import { randomSource } from '../../../src/lib/core/kernel/random/source';
 import { toldApart } from '../../../src/lib/core/compare/apart';
 import { learnPrior } from '../../../src/lib/core/posterior/learn';
 import { posteriorOf } from '../../../src/lib/core/posterior/posterior';
 import type { CellPrior } from '../../../src/lib/core/posterior/prior';
 import { fromModel, type Observed } from '../../../src/lib/core/posterior/scale';
 import { summaryOfMean, summaryOfRank, type Summary } from '../../../src/lib/core/posterior/summarise';
-import { fastNormalCdf } from '../../../src/lib/core/stats/normal-table';
+import { fastNormalCdf } from '../../../src/lib/core/kernel/stats/normal-table';
 import type { Kind } from './kinds';
 
 export type Coverage = { trials: number; covered: number; width: number };

@@ -1,4 +1,4 @@
-import { tQuantile } from '../stats/distributions';
+import { tQuantile } from '../kernel/stats/distributions';
 import { targetOf } from '../finding/target';
 import type { Finding, QuantityDef } from '../finding/types';
 import { distanceMoments, moments, type DistanceMoments } from '../sampling/moments';

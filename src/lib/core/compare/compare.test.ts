@@ -5,7 +5,7 @@ import { basis, printerNamed } from '../../../../tests/support/evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Sampling } from '../finding/types';
 import { markQuantity } from '../prints/marks';
-import { meanInterval } from '../stats/mean-interval';
+import { meanInterval } from '../kernel/stats/mean-interval';
 import { diameterMean } from '../diameter/quantities';
 import { alikeEnough, differenceOf, toldApart, toldApartAmong, type Compared } from './apart';
 import { compare } from './compare';

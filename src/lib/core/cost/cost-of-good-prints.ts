@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { ASSUMED_WASTE, type WastePrior } from '../posterior/waste';
-import { betaQuantile } from '../stats/distributions';
+import { betaQuantile } from '../kernel/stats/distributions';
 import { wasteFactor } from './waste-factor';
 
 /** Equally likely values of the chance of failure, and of the share wasted by one. */

@@ -1,10 +1,10 @@
 import { compactLetterDisplay } from '../compare/compact-letter-display';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import { brownForsythe, type BrownForsythe } from '../stats/brown-forsythe';
-import { gamesHowell } from '../stats/games-howell';
-import { nestedVariance, type NestedVariance } from '../stats/nested-variance';
-import { spreadOf } from '../stats/spread';
+import { brownForsythe, type BrownForsythe } from '../kernel/stats/brown-forsythe';
+import { gamesHowell } from '../kernel/stats/games-howell';
+import { nestedVariance, type NestedVariance } from '../kernel/stats/nested-variance';
+import { spreadOf } from '../kernel/stats/spread';
 import { meanOfPlace } from './strand-of-readings';
 import { strandSubject } from './subject';
 

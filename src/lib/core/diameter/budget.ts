@@ -1,6 +1,6 @@
 import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence/instrument';
 import type { SharedPart } from '../finding/types';
-import { rectangularUncertainty } from '../stats/combined-uncertainty';
+import { rectangularUncertainty } from '../kernel/stats/combined-uncertainty';
 
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */
 const UNNAMED_CALIPER = { errorLimit: 0.02, resolution: 0.01 };

@@ -1,4 +1,4 @@
-import { chiSquareQuantile, tQuantile } from '../stats/distributions';
+import { chiSquareQuantile, tQuantile } from '../kernel/stats/distributions';
 
 export type Capability = {
 	/** Performance over all readings; null with its reason where the spread is nought or the readings are too few. */

@@ -1,4 +1,4 @@
-import { normalCdf } from '../stats/distributions';
+import { normalCdf } from '../kernel/stats/distributions';
 
 /**
  * Chance that what was read really lies between two limits.

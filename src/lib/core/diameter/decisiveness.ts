@@ -1,4 +1,4 @@
-import { normalCdf, normalQuantile } from '../stats/distributions';
+import { normalCdf, normalQuantile } from '../kernel/stats/distributions';
 import { GUARD, SHARE_KEPT } from './claim-verdict';
 
 /** What an instrument can ever say of a tolerance, however many readings are taken. */

@@ -1,8 +1,8 @@
-import { tQuantile } from '../stats/distributions';
+import { tQuantile } from '../kernel/stats/distributions';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
-import { combineUncertainties } from '../stats/combined-uncertainty';
+import { combineUncertainties } from '../kernel/stats/combined-uncertainty';
 import { partsOfBudget, sharedParts } from './budget';
 import { claimSentence, instrumentLines } from './claim-sentence';
 import { pathLimits } from './log/limits';

@@ -1,7 +1,7 @@
 import { makeFinding } from '../finding/make-finding';
 import { say } from '../finding/message';
 import type { Finding } from '../finding/types';
-import { wilsonInterval } from '../stats/wilson';
+import { wilsonInterval } from '../kernel/stats/wilson';
 import { sentenceOfClaim } from './claim-sentence';
 import type { JudgedClaim } from './judge-claim';
 import { diameterInside, diameterOutside } from './quantities';

@@ -1,7 +1,7 @@
 import { makeFinding } from '../finding/make-finding';
 import { say } from '../finding/message';
 import type { Finding } from '../finding/types';
-import { howeFactor, toleranceFactor } from '../stats/tolerance-factor';
+import { howeFactor, toleranceFactor } from '../kernel/stats/tolerance-factor';
 import { partsOfBudget, sharedParts } from './budget';
 import { capability } from './capability';
 import { flowAdvice } from './flow';

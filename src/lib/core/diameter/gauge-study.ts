@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { chiSquareQuantile, fCdf } from '../stats/distributions';
+import { chiSquareQuantile, fCdf } from '../kernel/stats/distributions';
 import { mean } from 'simple-statistics';
 
 /** Readings of a crossed study: for each place, for each rater, the repeats. All cells hold the same number of at least two. */

@@ -1,4 +1,4 @@
-import { tQuantile } from '../stats/distributions';
+import { tQuantile } from '../kernel/stats/distributions';
 import { describe, expect, it } from 'vitest';
 import { basis, diameters, evidence } from '../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';

@@ -1,4 +1,4 @@
-import { compareAtResolution } from '../stats/resolution';
+import { compareAtResolution } from '../kernel/stats/resolution';
 
 /**
  * Readings beyond two limits, limits inclusive, compared in units of the display and not in binary fractions.

@@ -1,4 +1,4 @@
-import { chiSquareQuantile } from '../stats/distributions';
+import { chiSquareQuantile } from '../kernel/stats/distributions';
 
 /** Spread of the strand itself, the instrument's scatter taken out. */
 export type OwnSpread = { sdMm: number; lowMm: number; highMm: number; hidden: boolean };

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
-import { tQuantile } from '../stats/distributions';
-import { spreadOf } from '../stats/spread';
+import { tQuantile } from '../kernel/stats/distributions';
+import { spreadOf } from '../kernel/stats/spread';
 import type { PlaceReadings } from './strand';
 import { meanOfPlace } from './strand-of-readings';
 

@@ -1,5 +1,5 @@
-import { remembering } from '../remember';
-import { chiSquareQuantile, normalCdf, normalQuantile } from '../stats/distributions';
+import { remembering } from '../kernel/memo/remember';
+import { chiSquareQuantile, normalCdf, normalQuantile } from '../kernel/stats/distributions';
 
 /** What the readings say of the strand, before the claim is asked. */
 export type StrandEstimate = {

@@ -5,7 +5,7 @@ import type { ToleranceClaim } from './claims';
 import { claimVerdict } from './claim-verdict';
 import { sharesDiffer } from './shares-differ';
 import { normalStrand, type Strand } from './strand';
-import { spreadOf } from '../stats/spread';
+import { spreadOf } from '../kernel/stats/spread';
 
 const claim: ToleranceClaim = { source: 'label', toleranceMm: 0.02, lowMm: 1.73, highMm: 1.77 };
 const budget: InstrumentBudget = {

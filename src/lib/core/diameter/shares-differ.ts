@@ -1,6 +1,6 @@
-import { normalCdf } from '../stats/distributions';
+import { normalCdf } from '../kernel/stats/distributions';
 import { say, type Message } from '../finding/message';
-import { wilsonInterval } from '../stats/wilson';
+import { wilsonInterval } from '../kernel/stats/wilson';
 import type { ToleranceClaim } from './claims';
 import type { ClaimVerdict } from './claim-verdict';
 import type { Strand } from './strand';

@@ -1,7 +1,7 @@
 import type { Instrument } from '../evidence/instrument';
 import type { Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { spreadOf } from '../stats/spread';
+import { spreadOf } from '../kernel/stats/spread';
 import { instrumentBudget, type InstrumentBudget } from './budget';
 import { LOOKS } from './looks';
 import { normalStrand, type PlaceReadings, type Strand } from './strand';

@@ -1,4 +1,4 @@
-import type { RandomSource } from '../random/source';
+import type { RandomSource } from '../kernel/random/source';
 import type { CrossedReadings } from './gauge-study';
 
 /** One reading of a gauge study: the place and the rater by their number from 0. */

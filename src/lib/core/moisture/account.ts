@@ -1,4 +1,4 @@
-import { tQuantile } from '../stats/distributions';
+import { tQuantile } from '../kernel/stats/distributions';
 import type { Tare } from './tare';
 import type { Weighing } from './weighings';
 

@@ -2,7 +2,7 @@ import { REEL_EVENTS } from '../closed-lists';
 import type { Instrument } from '../evidence/instrument';
 import type { Before, Reading } from '../evidence/reading';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { rectangularUncertainty } from '../stats/combined-uncertainty';
+import { rectangularUncertainty } from '../kernel/stats/combined-uncertainty';
 
 export type Weighing = {
 	id: string;

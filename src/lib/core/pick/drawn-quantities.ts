@@ -1,6 +1,6 @@
 import type { QuantityDef } from '../finding/types';
-import { numberOf, remembering } from '../remember';
-import { normalQuantile } from '../stats/distributions';
+import { numberOf, remembering } from '../kernel/memo/remember';
+import { normalQuantile } from '../kernel/stats/distributions';
 import { COST } from './cost';
 import type { RankedFinding } from './ranked-finding';
 import type { Strata } from './strata';

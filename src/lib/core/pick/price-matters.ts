@@ -1,4 +1,4 @@
-import { spearman } from '../stats/spearman';
+import { spearman } from '../kernel/stats/spearman';
 import type { PickRow } from './types';
 
 /** Whether dearer spools were better: rank correlation of value without cost and cost, with its 95 % range. */

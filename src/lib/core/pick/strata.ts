@@ -1,5 +1,5 @@
 import { shuffler } from 'd3-array';
-import { randomSource } from '../random/source';
+import { randomSource } from '../kernel/random/source';
 import { quantileTable, drawFrom } from '../sampling/quantile-table';
 import { say } from '../finding/message';
 import type { QuantityDef } from '../finding/types';

@@ -1,4 +1,4 @@
-import { remembering } from '../remember';
+import { remembering } from '../kernel/memo/remember';
 import type { Interval, Sampling, SharedPart } from '../finding/types';
 import type { MarkModel } from './model';
 import { posteriorOf } from './posterior';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/posterior.json';
-import { tQuantile } from '../stats/distributions';
+import { tQuantile } from '../kernel/stats/distributions';
 import { learnPrior } from './learn';
 import { countAs, ladderAs, readingAs, wordAs } from './observed';
 import { evenly, posteriorOf } from './posterior';

@@ -1,5 +1,5 @@
 import { max } from 'd3-array';
-import { fastNormalCdf } from '../stats/normal-table';
+import { fastNormalCdf } from '../kernel/stats/normal-table';
 import { logMeanDensity, logScatterDensity, type CellPrior } from './prior';
 import type { Observed } from './scale';
 import { weightsOf } from './weights';

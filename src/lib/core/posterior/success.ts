@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { betaQuantile, logGamma } from '../stats/distributions';
+import { betaQuantile, logGamma } from '../kernel/stats/distributions';
 import { meanOver } from './weights';
 
 /** What is expected of the share of prints that finish: as if so many had finished and failed before. */

@@ -1,4 +1,4 @@
-import { fastNormalCdf } from '../stats/normal-table';
+import { fastNormalCdf } from '../kernel/stats/normal-table';
 import type { Posterior } from './posterior';
 import { fromModel, type ModelScale } from './scale';
 

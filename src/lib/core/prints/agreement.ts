@@ -1,9 +1,9 @@
 import { group } from 'd3-array';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { QuantityDef } from '../finding/types';
-import { weightedKappa, type Kappa } from '../stats/kappa';
-import { krippendorffAlpha, type Alpha } from '../stats/krippendorff';
-import { meanInterval } from '../stats/mean-interval';
+import { weightedKappa, type Kappa } from '../kernel/stats/kappa';
+import { krippendorffAlpha, type Alpha } from '../kernel/stats/krippendorff';
+import { meanInterval } from '../kernel/stats/mean-interval';
 import { MARKS, type MarkDef } from './marks';
 import { scoringsOf, type Scoring } from './scorings';
 

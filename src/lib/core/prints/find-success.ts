@@ -3,7 +3,7 @@ import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';
 import { BETA_PROBABILITIES } from '../posterior/success';
-import { betaQuantile } from '../stats/distributions';
+import { betaQuantile } from '../kernel/stats/distributions';
 import type { Basis } from '../trial/basis';
 import { contextOf } from './context';
 import { countedPrints } from './counted-prints';

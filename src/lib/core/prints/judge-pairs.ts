@@ -1,7 +1,7 @@
 import type { QuantityDef } from '../finding/types';
-import { holm } from '../stats/holm';
-import { signTest } from '../stats/sign-test';
-import { wilcoxonSignedRank } from '../stats/wilcoxon';
+import { holm } from '../kernel/stats/holm';
+import { signTest } from '../kernel/stats/sign-test';
+import { wilcoxonSignedRank } from '../kernel/stats/wilcoxon';
 
 export type PairsVerdict = {
 	better: number;

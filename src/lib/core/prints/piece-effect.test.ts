@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { attempt, basis, event, evidence, MAIN_PIECE, mark, piece } from '../../../../tests/support/evidence';
 import { compare } from '../compare/compare';
 import type { Finding } from '../finding/types';
-import { additiveEffects } from '../stats/additive-effects';
+import { additiveEffects } from '../kernel/stats/additive-effects';
 import { selectFindings } from '../sheet/select';
 import type { Basis } from '../trial/basis';
 import { markModel } from './mark-model';

@@ -2,7 +2,7 @@ import type { Piece } from '../evidence/piece';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { middleOf } from '../posterior/observed';
 import { toModel } from '../posterior/scale';
-import { additiveEffects, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, type LevelValue } from '../kernel/stats/additive-effects';
 import type { Basis } from '../trial/basis';
 import type { PieceEffect } from '../trial/worked-out';
 import { carriedOn } from './carries';

@@ -3,7 +3,7 @@ import reference from '../../../../tests/reference/prints.json' with { type: 'js
 import { attempt, evidence, mark, MAIN_PIECE, basis, printerNamed } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
 import { compare } from '../compare/compare';
-import { additiveEffects, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, type LevelValue } from '../kernel/stats/additive-effects';
 import { printerEffects, unbridgedPrinters } from './printer-effect';
 import { markQuantity } from './marks';
 import { ladderAs } from '../posterior/observed';

@@ -2,7 +2,7 @@ import { conditionOf } from '../conditions/condition-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { PrinterEffect, Unbridged } from '../trial/worked-out';
 import type { Basis } from '../trial/basis';
-import { additiveEffects, mostUsed, untied, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';
 import type { CellPrior } from '../posterior/prior';
 import { markModel } from './mark-model';
 import { MARKS } from './marks';

@@ -1,6 +1,6 @@
 import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { ScorerEffect, Unbridged } from '../trial/worked-out';
-import { additiveEffects, mostUsed, untied, type LevelValue } from '../stats/additive-effects';
+import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';
 import { MARKS } from './marks';
 import { scoringsOf } from './scorings';
 

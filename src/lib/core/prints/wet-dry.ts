@@ -5,7 +5,7 @@ import type { SpoolEvidence } from '../evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { say, type Message, type MessageOf } from '../finding/message';
 import type { ConditionKind } from '../closed-lists';
-import { fisherExact } from '../stats/fisher-exact';
+import { fisherExact } from '../kernel/stats/fisher-exact';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { JUDGED_MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';

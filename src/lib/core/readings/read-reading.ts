@@ -1,7 +1,7 @@
-import { convert } from '../units/convert';
-import { canonicalUnit, UNITS } from '../units/dimension';
-import { readNumberText } from '../units/number-text';
-import { readQuantityText } from '../units/quantity-text';
+import { convert } from '../kernel/units/convert';
+import { canonicalUnit, UNITS } from '../kernel/units/dimension';
+import { readNumberText } from '../kernel/units/number-text';
+import { readQuantityText } from '../kernel/units/quantity-text';
 import { READING_QUANTITIES } from './quantities';
 
 export type ReadReading =

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/statistics.json';
 import { moments } from './moments';
 import type { Sampling } from '../finding/types';
-import { randomSource } from '../random/source';
+import { randomSource } from '../kernel/random/source';
 import { drawFrom, quantileTable } from './quantile-table';
 
 const def = { prior: { low: 0, high: 10 } };

@@ -1,5 +1,5 @@
-import { remembering } from '../remember';
-import { betaQuantile, tQuantile } from '../stats/distributions';
+import { remembering } from '../kernel/memo/remember';
+import { betaQuantile, tQuantile } from '../kernel/stats/distributions';
 import type { QuantityDef, Sampling } from '../finding/types';
 
 /** Cells of a table; the chance of a cell is 1/256, finer than any chance of a place is told. */

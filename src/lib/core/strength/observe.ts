@@ -4,7 +4,7 @@ import type { SpoolEvidence } from '../evidence/spool-evidence';
 import { DAMAGE_WORDS, FAILURE_WORDS, type FailureMode } from './words';
 import { readingAs } from '../posterior/observed';
 import type { Observed } from '../posterior/scale';
-import { toCanonical } from '../units/convert';
+import { toCanonical } from '../kernel/units/convert';
 
 /** One specimen with what its readings say. */
 export type ObservedSpecimen = {

@@ -1,6 +1,6 @@
 import type { LoadUnit } from '../strength/load-unit';
 import type { SpecimenMeasure } from '../evidence/specimen';
-import type { LevelEffect } from '../stats/additive-effects';
+import type { LevelEffect } from '../kernel/stats/additive-effects';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */
 export type PrinterEffect = Pick<LevelEffect, 'against' | 'shift' | 'standardError' | 'df' | 'low' | 'high'> & {

@@ -1,5 +1,5 @@
-import { readMoneyText } from '$lib/core/units/money';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readMoneyText } from '$lib/core/kernel/units/money';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 
 export type QuoteTexts = { price?: string; shipping?: string; netMass?: string; quantity: number };

@@ -1,5 +1,5 @@
 import { randomNormal } from 'd3-random';
-import { randomSource, type RandomSource } from '$lib/core/random/source';
+import { randomSource, type RandomSource } from '$lib/core/kernel/random/source';
 import { read } from '$lib/schemas/read';
 import type { Database } from '../db/client';
 

@@ -1,6 +1,6 @@
 import { randomNormal } from 'd3-random';
 import sharp from 'sharp';
-import { randomSource } from '$lib/core/random/source';
+import { randomSource } from '$lib/core/kernel/random/source';
 import { measureStringCover, type StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
 import type { Corners } from '$lib/core/prints/string-cover/types';
 import { drawSample } from '$lib/core/prints/trainer/sample';

@@ -1,6 +1,6 @@
 import { eq, inArray } from 'drizzle-orm';
 import { judgeSetPoint } from '$lib/core/drying/set-point';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { dryingRunBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';

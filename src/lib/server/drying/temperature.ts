@@ -1,4 +1,4 @@
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 
 /** A dryer or hot end as people can own one, in degrees Celsius. */

@@ -1,7 +1,7 @@
 import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
-import { remembering } from '$lib/core/remember';
+import { remembering } from '$lib/core/kernel/memo/remember';
 import { STATIONS } from '$lib/core/registry';
 import { letOthersIn, turns } from '../http/let-others-in';
 import type { Station } from '$lib/core/station';

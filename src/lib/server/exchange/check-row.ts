@@ -12,7 +12,7 @@ import { z } from 'zod';
 import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { CURRENCIES } from '$lib/core/units/money';
+import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/schemas/common';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';

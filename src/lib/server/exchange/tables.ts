@@ -8,7 +8,7 @@ import { MARK_IDS } from '$lib/core/prints/piece-mark';
 import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { UNBOXING_READINGS } from '$lib/core/intake/station';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { CURRENCIES } from '$lib/core/units/money';
+import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
 import { benchCode, colourHex, requiredWords, words } from '$lib/schemas/common';
 import { knownCore } from '$lib/schemas/exchange';

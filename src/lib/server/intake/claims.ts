@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import { readReading } from '$lib/core/readings/read-reading';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { claim } from '../db/schema';
 import { refusedReading } from '$lib/schemas/refused-reading';

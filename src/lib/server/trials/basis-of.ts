@@ -15,7 +15,7 @@ import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effe
 import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
 import { loadUnitOf } from '$lib/core/strength/load-unit';
 import { specimenKinds } from '$lib/core/strength/kinds';
-import { numberOf, remembering } from '$lib/core/remember';
+import { numberOf, remembering } from '$lib/core/kernel/memo/remember';
 import { markPieces } from '$lib/core/pieces/mark-pieces';
 
 /** What was set, as it is read from the record. */

@@ -1,4 +1,4 @@
-import { numberOf, remembering } from '$lib/core/remember';
+import { numberOf, remembering } from '$lib/core/kernel/memo/remember';
 import { basisKey } from '../evidence/stations';
 import type { TrialWhole } from './load';
 

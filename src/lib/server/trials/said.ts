@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
-import { remembering } from '$lib/core/remember';
+import { remembering } from '$lib/core/kernel/memo/remember';
 import type { Reader } from '../db/client';
 import {
 	amendment,

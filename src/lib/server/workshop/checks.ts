@@ -3,7 +3,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { InstrumentCheck } from '$lib/core/evidence/instrument';
 import { checkOfReadings } from '$lib/core/instruments/check';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import type { instrumentBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';

@@ -2,7 +2,7 @@
 	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
 	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
 	import { scaleLinear } from 'd3-scale';
-	import { tQuantile } from '$lib/core/stats/distributions';
+	import { tQuantile } from '$lib/core/kernel/stats/distributions';
 	import { plural } from '../words/numbers';
 	import { bareLength, lengthUnit, lengthWords } from '../words/units';
 

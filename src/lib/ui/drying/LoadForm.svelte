@@ -4,7 +4,7 @@
 	import type { MaterialFigures } from '$lib/core/handbook/figures';
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';
-	import { readQuantityText } from '$lib/core/units/quantity-text';
+	import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 	import { Button, Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';

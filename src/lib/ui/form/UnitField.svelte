@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
-	import type { Dimension } from '$lib/core/units/dimension';
+	import type { Dimension } from '$lib/core/kernel/units/dimension';
 	import { withUnit, type ChosenUnit } from './chosen-unit.svelte';
 	import Field from './Field.svelte';
 	import { inUnit } from './in-unit';

@@ -1,6 +1,6 @@
-import type { Dimension } from '$lib/core/units/dimension';
-import { fromCanonical } from '$lib/core/units/convert';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { Dimension } from '$lib/core/kernel/units/dimension';
+import { fromCanonical } from '$lib/core/kernel/units/convert';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { withUnit } from './chosen-unit.svelte';
 
 /**

@@ -1,6 +1,6 @@
 import { cellsOf, studyPlan, type StudySize, type StudyStep } from '$lib/core/diameter/study-plan';
 import { gaugeStudy, type GaugeStudy } from '$lib/core/diameter/gauge-study';
-import { randomSource } from '$lib/core/random/source';
+import { randomSource } from '$lib/core/kernel/random/source';
 import { readReading } from '$lib/core/readings/read-reading';
 
 type Stored = { raters: string[]; places: number; repeats: number; seed: number; typed: string[] };

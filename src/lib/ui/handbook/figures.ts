@@ -1,5 +1,5 @@
 import type { MaterialFigures } from '$lib/core/handbook/figures';
-import { fromCanonical, toCanonical } from '$lib/core/units/convert';
+import { fromCanonical, toCanonical } from '$lib/core/kernel/units/convert';
 import { upTo } from '../words/numbers';
 import { chosenUnit, temperatureUnit } from '../words/units';
 

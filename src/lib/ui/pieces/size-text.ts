@@ -1,6 +1,6 @@
 import type { ParamDef } from '$lib/core/pieces/types';
-import type { Dimension } from '$lib/core/units/dimension';
-import { readQuantityText } from '$lib/core/units/quantity-text';
+import type { Dimension } from '$lib/core/kernel/units/dimension';
+import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 
 const DIMENSIONS: Record<ParamDef['unit'], Dimension> = { mm: 'length', deg: 'angle', degC: 'temperature', '': 'plain' };
 

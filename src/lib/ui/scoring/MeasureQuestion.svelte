@@ -3,7 +3,7 @@
 	import type { Question } from '$lib/core/prints/scoring';
 	import CaptureField from '../bench/CaptureField.svelte';
 	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-	import { canonicalUnit } from '$lib/core/units/dimension';
+	import { canonicalUnit } from '$lib/core/kernel/units/dimension';
 	import { readReading } from '$lib/core/readings/read-reading';
 
 	type Measure = Question & { kind: 'measure' };

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CURRENCIES } from '$lib/core/units/money';
+	import { CURRENCIES } from '$lib/core/kernel/units/money';
 	import type { SaidLater } from '$lib/server/trials/said-later';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { untrack } from 'svelte';

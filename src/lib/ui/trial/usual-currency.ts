@@ -1,4 +1,4 @@
-import type { CURRENCIES } from '$lib/core/units/money';
+import type { CURRENCIES } from '$lib/core/kernel/units/money';
 
 type Currency = (typeof CURRENCIES)[number];
 

@@ -3,7 +3,7 @@ import type { Grade, QuantityDef } from '$lib/core/finding/types';
 import { markEntries } from '$lib/core/prints/mark-entries';
 import { LOAD_WORDS } from '$lib/core/prints/mark-words';
 import { BY_HAND_WORDS } from '$lib/core/strength/words';
-import { fromCanonical } from '$lib/core/units/convert';
+import { fromCanonical } from '$lib/core/kernel/units/convert';
 import { fixed, percent, upTo } from './numbers';
 import { PRINT_MARKS } from './print-marks';
 import { bareLength, bareTemperature, lengthUnit, temperatureUnit } from './units';

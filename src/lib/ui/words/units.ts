@@ -2,7 +2,7 @@
  * In what units the tester reads: those tapped beside the fields, kept by the browser for each quantity and told to the server with every request,
  * so that the page it makes is written in them already. What is stored stays in the canonical unit.
  */
-import { fromCanonical } from '$lib/core/units/convert';
+import { fromCanonical } from '$lib/core/kernel/units/convert';
 import { fixed, upTo } from './numbers';
 
 /** What a unit can be chosen for, the usual one first. Test pieces and printers stay in mm and °C, as slicers have them (decision 0047). */

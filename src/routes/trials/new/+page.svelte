@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { CONDITION_POLICIES, USE_PRESETS } from '$lib/core/closed-lists';
+	import { CONDITION_POLICIES, USE_PRESETS, FAMILIES } from '$lib/core/closed-lists';
 	import { goto } from '$app/navigation';
-	import { CURRENCIES } from '$lib/core/units/money';
+	import { CURRENCIES } from '$lib/core/kernel/units/money';
 	import { familyCriterion } from '$lib/core/pick/families';
 	import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
 	import Choice from '$lib/ui/form/Choice.svelte';
@@ -12,7 +12,6 @@
 	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
 	import { usualCurrency } from '$lib/ui/trial/usual-currency';
 	import { locale } from '$lib/ui/words/locale';
-	import { FAMILIES } from '$lib/core/closed-lists';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { randomNormal, randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
-import { effectiveNumber, lag1 } from '../../stats/effective-number';
+import { effectiveNumber, lag1 } from '../../kernel/stats/effective-number';
 import { instrumentBudget } from '../budget';
 import { claimVerdict } from '../claim-verdict';
 import { findThickSpots } from './thick-spots';

@@ -1,4 +1,4 @@
-import { normalQuantile } from '../../stats/distributions';
+import { normalQuantile } from '../../kernel/stats/distributions';
 import type { InstrumentBudget } from '../budget';
 import type { ShareInside } from '../share-inside';
 import type { PlaceReadings, Strand } from '../strand';

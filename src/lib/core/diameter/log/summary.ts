@@ -1,5 +1,5 @@
-import { effectiveNumber, lag1 } from '../../stats/effective-number';
-import { spreadOf } from '../../stats/spread';
+import { effectiveNumber, lag1 } from '../../kernel/stats/effective-number';
+import { spreadOf } from '../../kernel/stats/spread';
 import { findThickSpots, type ThickSpots } from './thick-spots';
 import { envelope, type Envelope } from './envelope';
 import { diameterAt, positionAt, type GaugeLog } from './gauge-log';

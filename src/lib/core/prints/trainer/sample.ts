@@ -1,4 +1,4 @@
-import { randomSource, type RandomSource } from '../../random/source';
+import { randomSource, type RandomSource } from '../../kernel/random/source';
 import { COUNTS, DRAWN_STEPS, type TrainerSubject } from './subjects';
 
 type Point = readonly [x: number, y: number];

@@ -1,7 +1,7 @@
 import { shuffler } from 'd3-array';
-import { randomSource } from '../../random/source';
-import { weightedKappa, type Kappa } from '../../stats/kappa';
-import { meanInterval } from '../../stats/mean-interval';
+import { randomSource } from '../../kernel/random/source';
+import { weightedKappa, type Kappa } from '../../kernel/stats/kappa';
+import { meanInterval } from '../../kernel/stats/mean-interval';
 import { TRAINER_ANSWERS, type TrainerSubject } from './subjects';
 
 /** One drawing to be scored: its known grade, and the seed it is drawn from. */

@@ -1,7 +1,7 @@
 import { tQuantile } from './distributions';
 import { describe, expect, it } from 'vitest';
-import reference from '../../../../tests/reference/diameter.json';
-import studentized from '../../../../tests/reference/studentized.json';
+import reference from '../../../../../tests/reference/diameter.json';
+import studentized from '../../../../../tests/reference/studentized.json';
 import { brownForsythe } from './brown-forsythe';
 import { gamesHowell } from './games-howell';
 import { nestedVariance } from './nested-variance';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
+import reference from '../../../../../tests/reference/prints.json' with { type: 'json' };
 import { weightedKappa } from './kappa';
 import { signTest } from './sign-test';
 import { wilcoxonSignedRank } from './wilcoxon';

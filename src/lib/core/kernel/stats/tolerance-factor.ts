@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { remembering } from '../remember';
+import { remembering } from '../memo/remember';
 import { chiSquareCdf, chiSquareQuantile, normalCdf, normalQuantile } from './distributions';
 
 /** Panels of Simpson's rule over the deviate of the mean; with 60 the factor is right to six digits. */

@@ -1,6 +1,6 @@
 import { logGamma } from './distributions';
 import { describe, expect, it } from 'vitest';
-import reference from '../../../../tests/reference/statistics.json';
+import reference from '../../../../../tests/reference/statistics.json';
 import { digamma } from './gamma';
 import { holm } from './holm';
 import { signTest } from './sign-test';

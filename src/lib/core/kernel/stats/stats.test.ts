@@ -1,7 +1,7 @@
 import { betaQuantile, tQuantile } from './distributions';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import reference from '../../../../tests/reference/statistics.json';
+import reference from '../../../../../tests/reference/statistics.json';
 import { combineUncertainties, rectangularUncertainty } from './combined-uncertainty';
 import { meanInterval } from './mean-interval';
 import { compareAtResolution } from './resolution';
