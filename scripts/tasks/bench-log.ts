@@ -2,7 +2,7 @@ import { appendFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
-import { summarise } from '../../src/lib/core/diameter/log/summary';
+import { summarise } from '../../src/lib/core/record/gauge-log/summary';
 import { logBody, logEndBody } from '../../src/lib/schemas/gauge-log';
 import { intakeBody } from '../../src/lib/schemas/spool';
 import type { Database } from '../../src/lib/server/db/client';

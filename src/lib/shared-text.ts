@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from './core/evidence/spool-evidence';
+import type { SpoolEvidence } from './core/record/evidence/spool-evidence';
 import type { Sampling } from './core/finding/types';
 import type { Candidate } from './core/pick/types';
 

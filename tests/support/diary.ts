@@ -1,4 +1,4 @@
-import type { Attempt } from '../../src/lib/core/evidence/attempt';
+import type { Attempt } from '../../src/lib/core/record/evidence/attempt';
 import { attempt, event, evidence, mark } from './evidence';
 
 export const DAY = 86_400_000;

@@ -1,14 +1,14 @@
 import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
 import { NO_RECORD } from '../../src/lib/core/posterior/prior-set';
-import { MARK_IDS } from '../../src/lib/core/prints/piece-mark';
+import { MARK_IDS } from '../../src/lib/core/record/marks/piece-mark';
 import { MARKS } from '../../src/lib/core/prints/marks';
-import type { Attempt } from '../../src/lib/core/evidence/attempt';
-import type { SpoolEvent } from '../../src/lib/core/evidence/event';
-import type { Piece } from '../../src/lib/core/evidence/piece';
-import type { Quote } from '../../src/lib/core/evidence/quote';
-import { contextOfReading, type Reading } from '../../src/lib/core/evidence/reading';
-import type { Specimen } from '../../src/lib/core/evidence/specimen';
-import type { SpoolEvidence } from '../../src/lib/core/evidence/spool-evidence';
+import type { Attempt } from '../../src/lib/core/record/evidence/attempt';
+import type { SpoolEvent } from '../../src/lib/core/record/evidence/event';
+import type { Piece } from '../../src/lib/core/record/evidence/piece';
+import type { Quote } from '../../src/lib/core/record/evidence/quote';
+import { contextOfReading, type Reading } from '../../src/lib/core/record/evidence/reading';
+import type { Specimen } from '../../src/lib/core/record/evidence/specimen';
+import type { SpoolEvidence } from '../../src/lib/core/record/evidence/spool-evidence';
 import type { Basis } from '../../src/lib/core/trial/basis';
 import type { PrinterAbilities } from '../../src/lib/core/trial/bench-facts';
 

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from './evidence/spool-evidence';
+import type { SpoolEvidence } from './record/evidence/spool-evidence';
 import type { Basis } from './trial/basis';
 import type { RecordCell } from './posterior/record-cell';
 import type { Finding, Missing, QuantityDef } from './finding/types';

@@ -1,5 +1,12 @@
 import { saying } from './field-error';
-import { AMENDED_FACTS, AMENDED_KINDS, AMENDMENT_ACTIONS, BEFORE, INSTRUMENT_QUANTITIES, NOTE_TARGETS } from '$lib/core/closed-lists';
+import {
+	AMENDED_FACTS,
+	AMENDED_KINDS,
+	AMENDMENT_ACTIONS,
+	BEFORE,
+	INSTRUMENT_QUANTITIES,
+	NOTE_TARGETS
+} from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';

@@ -1,4 +1,4 @@
-import { ARCHIVED_KINDS } from '$lib/core/closed-lists';
+import { ARCHIVED_KINDS } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { id } from './common';
 

@@ -1,9 +1,16 @@
 import { saying } from './field-error';
-import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, SETTINGS_POLICIES, WATER_SIGNS } from '$lib/core/closed-lists';
+import {
+	CONDITIONS,
+	FAILURE_CAUSES,
+	FAILURE_KINDS,
+	PRINT_OUTCOMES,
+	SETTINGS_POLICIES,
+	WATER_SIGNS
+} from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import { SET_UP } from '$lib/core/evidence/attempt';
-import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/prints/mark-entries';
-import { LOAD_WORDS } from '$lib/core/prints/mark-words';
+import { SET_UP } from '$lib/core/record/evidence/attempt';
+import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/record/marks/mark-entries';
+import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 
 export const settings = z.strictObject({

@@ -1,5 +1,5 @@
 import { saying } from './field-error';
-import { DRYING_OUTCOMES } from '$lib/core/closed-lists';
+import { DRYING_OUTCOMES } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, typed, zone } from './common';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SAID_EVENTS } from '$lib/core/closed-lists';
+import { SAID_EVENTS } from '$lib/core/record/lists/closed-lists';
 import { id, instant, words, zone } from './common';
 import { saying } from './field-error';
 

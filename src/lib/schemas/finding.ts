@@ -1,4 +1,4 @@
-import { CONDITIONS } from '$lib/core/closed-lists';
+import { CONDITIONS } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import type { Message } from '$lib/core/finding/message';
 import type { Finding, Missing } from '$lib/core/finding/types';

@@ -1,6 +1,6 @@
 import { saying } from './field-error';
 import { z } from 'zod';
-import { MARK_IDS } from '$lib/core/prints/piece-mark';
+import { MARK_IDS } from '$lib/core/record/marks/piece-mark';
 import { id, requiredWords } from './common';
 
 export const pieceMark = z.strictObject({

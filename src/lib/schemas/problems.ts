@@ -1,5 +1,5 @@
 import type { None } from '$lib/core/finding/none';
-import type { AMENDED_KINDS, ARCHIVED_KINDS, NOTE_TARGETS } from '$lib/core/closed-lists';
+import type { AMENDED_KINDS, ARCHIVED_KINDS, NOTE_TARGETS } from '$lib/core/record/lists/closed-lists';
 
 /** What an address can name and not find. */
 export type Addressed =

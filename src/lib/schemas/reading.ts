@@ -1,6 +1,6 @@
 import { saying } from './field-error';
-import { BEFORE, READING_DIRECTIONS } from '$lib/core/closed-lists';
-import type { READING_CONTEXT, ReadingContext } from '$lib/core/evidence/reading';
+import { BEFORE, READING_DIRECTIONS } from '$lib/core/record/lists/closed-lists';
+import type { READING_CONTEXT, ReadingContext } from '$lib/core/record/evidence/reading';
 import { z } from 'zod';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { id, instant, typed, words, zone } from './common';

@@ -1,4 +1,4 @@
-import type { LogRowError } from '$lib/core/diameter/log/read-log';
+import type { LogRowError } from '$lib/core/record/gauge-log/read-log';
 import type { Refusal } from './refusals';
 
 /** A fault in a file or a pasted table, with its row. */

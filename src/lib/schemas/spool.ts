@@ -1,5 +1,5 @@
 import { saying } from './field-error';
-import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/closed-lists';
+import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/intake/station';
 import { CURRENCIES } from '$lib/core/kernel/units/money';

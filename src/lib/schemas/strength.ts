@@ -1,4 +1,4 @@
-import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
+import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
 import { saying } from './field-error';

@@ -11,7 +11,7 @@ import {
 	USE_PRESETS,
 	VALUE_RULES,
 	VERDICT_KINDS
-} from '$lib/core/closed-lists';
+} from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { isKnownQuantity } from '$lib/core/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';

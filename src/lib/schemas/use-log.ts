@@ -1,5 +1,5 @@
 import { saying } from './field-error';
-import { PART_STATES } from '$lib/core/closed-lists';
+import { PART_STATES } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { id, instant, requiredWords, words, zone } from './common';
 

@@ -10,7 +10,7 @@ import { intakeBody, intakeListBody, quoteBody, spoolFactsBody, type IntakeInput
 import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
 import { piece, reading, spool, verdict, writeLog } from './db/schema';
-import { conditionOf } from '$lib/core/conditions/condition-at';
+import { conditionOf } from '$lib/core/record/conditions/condition-at';
 import { loadEvidence } from './evidence/load';
 import { addSpool, addSpools } from './intake/add-spool';
 import { postNote } from './notes/post';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { LogReader } from '$lib/core/diameter/log/read-log';
-import { summarise } from '$lib/core/diameter/log/summary';
+import { LogReader } from '$lib/core/record/gauge-log/read-log';
+import { summarise } from '$lib/core/record/gauge-log/summary';
 import { spreadOf } from '$lib/core/kernel/stats/spread';
 import { caliper } from './caliper';
 import { lineGauge, lineGaugeFile, lineGaugeText, type MadeStrand } from './line-gauge';

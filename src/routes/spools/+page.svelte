@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { VERDICT_KINDS } from '$lib/core/closed-lists';
+	import { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import { VERDICT_WORDS } from '$lib/ui/words/closed-lists';
 	import { day, fixed, grouped, plural } from '$lib/ui/words/numbers';

@@ -1,4 +1,4 @@
-import type { PrintSettings } from '../evidence/attempt';
+import type { PrintSettings } from '../record/evidence/attempt';
 import type { Finding } from '../finding/types';
 import { CALIBRATED } from './quantities';
 

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { alikeEnough, toldApart } from '../compare/apart';
 import { rangedOf, type Ranged } from '../finding/measured';
 import type { Finding, QuantityDef } from '../finding/types';

@@ -1,4 +1,4 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 const CALIBRATION = { station: 'calibration' } as const;
 

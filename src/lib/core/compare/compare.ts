@@ -1,4 +1,4 @@
-import { SET_UP, UNCHANGED } from '../evidence/attempt';
+import { SET_UP, UNCHANGED } from '../record/evidence/attempt';
 import { wantedCondition } from '../conditions/wanted';
 import type { Basis } from '../trial/basis';
 import type { Finding, QuantityDef } from '../finding/types';

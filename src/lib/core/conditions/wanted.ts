@@ -1,4 +1,4 @@
-import type { ConditionKind } from '../closed-lists';
+import type { ConditionKind } from '../record/lists/closed-lists';
 import type { Basis } from '../trial/basis';
 
 /**

@@ -1,5 +1,5 @@
-import type { Quote } from '../evidence/quote';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Quote } from '../record/evidence/quote';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 
 /**

@@ -1,5 +1,5 @@
 import { median } from 'd3-array';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { countedQuote } from './counted-quote';
 import { pricePerKgOf } from './price-per-kg';

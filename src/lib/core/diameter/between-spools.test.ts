@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence, basis } from '../../../../tests/support/evidence';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { betweenSpools } from './between-spools';
 
 const fine = { id: 'mic', name: 'Micrometer', quantity: 'length', resolution: 0.001, errorLimit: 0.002, checks: [], studies: [] };

@@ -1,5 +1,5 @@
 import { compactLetterDisplay } from '../compare/compact-letter-display';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { brownForsythe, type BrownForsythe } from '../kernel/stats/brown-forsythe';
 import { gamesHowell } from '../kernel/stats/games-howell';

@@ -1,4 +1,4 @@
-import type { Instrument, InstrumentCheck, InstrumentStudy } from '../evidence/instrument';
+import type { Instrument, InstrumentCheck, InstrumentStudy } from '../record/evidence/instrument';
 import type { SharedPart } from '../finding/types';
 import { rectangularUncertainty } from '../kernel/stats/combined-uncertainty';
 

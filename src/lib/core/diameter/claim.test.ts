@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/diameter.json';
-import { checkOfReadings } from '../instruments/check';
+import { checkOfReadings } from '../record/instruments/check';
 import { toleranceFactor } from '../kernel/stats/tolerance-factor';
 import { checkedUncertainty, instrumentBudget, recordInForce } from './budget';
 import { capability } from './capability';

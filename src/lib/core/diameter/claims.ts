@@ -1,5 +1,5 @@
-import { stated } from '../claims/stated';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 
 /** One tolerance a maker states, with its limits. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence, basis } from '../../../../tests/support/evidence';
-import type { Instrument } from '../evidence/instrument';
+import type { Instrument } from '../record/evidence/instrument';
 import type { Finding } from '../finding/types';
 import { flowAdvice, flowError } from './flow';
 import { oddReadings } from './odd-readings';

@@ -5,7 +5,7 @@ import type { Finding } from '../finding/types';
 import { combineUncertainties } from '../kernel/stats/combined-uncertainty';
 import { partsOfBudget, sharedParts } from './budget';
 import { claimSentence, instrumentLines } from './claim-sentence';
-import { pathLimits } from './log/limits';
+import { pathLimits } from '../record/gauge-log/limits';
 import { logMessages } from './log/messages';
 import { oddReadings } from './odd-readings';
 import { diameterMean } from './quantities';

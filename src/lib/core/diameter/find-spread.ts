@@ -7,7 +7,7 @@ import { capability } from './capability';
 import { flowAdvice } from './flow';
 import { ownSpread } from './own-spread';
 import { driftOfLog, logMessages, ovalityOfLog } from './log/messages';
-import { pathLimits } from './log/limits';
+import { pathLimits } from '../record/gauge-log/limits';
 import { diameterSpread, flowRatio, ovalityOf } from './quantities';
 import { drift, ovality } from './shape-of-strand';
 import type { StrandSubject } from './subject';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { basis, diameters, evidence } from '../../../../tests/support/evidence';
-import type { Instrument, InstrumentCheck } from '../evidence/instrument';
+import type { Instrument, InstrumentCheck } from '../record/evidence/instrument';
 import { instrumentBudget, recordInForce } from './budget';
 import { diameterStation } from './station';
-import { summarise } from './log/summary';
+import { summarise } from '../record/gauge-log/summary';
 import { strandOfReadings } from './strand-of-readings';
 
 // Which instrument counts, which of its checks, and what a log adds: the joins that a mutation of them found unheld.

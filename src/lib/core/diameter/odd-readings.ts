@@ -1,5 +1,5 @@
 import { median, medianAbsoluteDeviation } from 'simple-statistics';
-import type { Reading } from '../evidence/reading';
+import type { Reading } from '../record/evidence/reading';
 
 /** Distances below this are ordinary filament, however even its other readings are (common practice, no source). */
 const SMALLEST_ODD_MM = 0.06;

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 
 /** How far the diameter of a spool is: readings that count, and metres of a gauge's log that counts; null without one. */
 export type DiameterProgress = { counted: number; loggedM: number | null };

@@ -1,4 +1,4 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 export const DIAMETER_READINGS = {
 	diameter: { station: 'diameter', dimension: 'length', low: 0.5, high: 5 },

@@ -1,6 +1,6 @@
-import type { Instrument } from '../evidence/instrument';
-import type { Reading } from '../evidence/reading';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Instrument } from '../record/evidence/instrument';
+import type { Reading } from '../record/evidence/reading';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { spreadOf } from '../kernel/stats/spread';
 import { instrumentBudget, type InstrumentBudget } from './budget';
 import { LOOKS } from './looks';

@@ -1,6 +1,6 @@
-import type { LoggedStrand } from '../evidence/log';
-import type { Reading } from '../evidence/reading';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { LoggedStrand } from '../record/evidence/log';
+import type { Reading } from '../record/evidence/reading';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext, Missing } from '../finding/types';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { basis, event, evidence, reading } from '../../../../tests/support/evidence';
-import type { Before, Reading } from '../evidence/reading';
+import type { Before, Reading } from '../record/evidence/reading';
 import type { Finding } from '../finding/types';
 import type { MaterialFigures } from '../handbook/figures';
 import { dryingResults } from './results';

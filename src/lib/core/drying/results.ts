@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { intervalsOf, relativeWater } from '../moisture/account';
 import { cardShare, withCard } from '../moisture/card-reel';
 import { tareOf } from '../moisture/tare';

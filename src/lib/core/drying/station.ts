@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding } from '../finding/types';

@@ -1,4 +1,4 @@
-import type { ConditionKind, Direction, Family } from '../closed-lists';
+import type { ConditionKind, Direction, Family } from '../record/lists/closed-lists';
 import type { Message } from './message';
 import type { None } from './none';
 

@@ -1,6 +1,6 @@
-import { stated } from '../claims/stated';
-import type { PrintSettings } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import type { PrintSettings } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
 import type { PrinterAbilities } from '../trial/bench-facts';
 import { demandsUnmet } from './demands';

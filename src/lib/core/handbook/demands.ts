@@ -1,7 +1,7 @@
-import { stated } from '../claims/stated';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
-import { settled } from '../prints/settled';
+import { settled } from '../record/evidence/settled';
 import type { PrinterAbilities } from '../trial/bench-facts';
 import type { MaterialFigures } from './figures';
 import { materialOf } from './material-of';

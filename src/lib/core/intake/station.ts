@@ -1,5 +1,5 @@
 import { say } from '../finding/message';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, QuantityDef } from '../finding/types';
 import type { Station } from '../station';

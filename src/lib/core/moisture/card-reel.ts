@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Tare } from './tare';
 
 /** Share of its own mass that a card reel may take up or give off between a dry and a damp room (common practice, no source). */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, basis, reading, weighed } from '../../../../tests/support/evidence';
-import type { Before } from '../evidence/reading';
+import type { Before } from '../record/evidence/reading';
 import type { Finding } from '../finding/types';
 import { intervalsOf, netWater, relativeWater } from './account';
 import { moistureStation, referenceIndex } from './station';

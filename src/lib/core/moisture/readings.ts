@@ -1,4 +1,4 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 export const MOISTURE_READINGS = {
 	grossMass: { station: 'moisture', dimension: 'mass', low: 1, high: 50_000 },

@@ -1,4 +1,4 @@
-import type { Before } from '../evidence/reading';
+import type { Before } from '../record/evidence/reading';
 import type { Weighing } from './weighings';
 
 /** In so short a time no spool in the open takes up or gives off what a kitchen scale can show (common practice, no source). */

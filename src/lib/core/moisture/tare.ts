@@ -1,6 +1,6 @@
-import { stated } from '../claims/stated';
-import type { Reading } from '../evidence/reading';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import type { Reading } from '../record/evidence/reading';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Weighing } from './weighings';
 
 /** Mass of the empty spool: known when it was weighed, else a range. */

@@ -1,7 +1,7 @@
-import { REEL_EVENTS } from '../closed-lists';
-import type { Instrument } from '../evidence/instrument';
-import type { Before, Reading } from '../evidence/reading';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { REEL_EVENTS } from '../record/lists/closed-lists';
+import type { Instrument } from '../record/evidence/instrument';
+import type { Before, Reading } from '../record/evidence/reading';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { rectangularUncertainty } from '../kernel/stats/combined-uncertainty';
 
 export type Weighing = {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, reading } from '../../../../tests/support/evidence';
-import type { OwnMeasure } from '../evidence/own-measure';
+import type { OwnMeasure } from '../record/evidence/own-measure';
 import { findCell } from '../posterior/find-cell';
 import { modelOf } from '../posterior/model';
 import { readReading } from '../readings/read-reading';

@@ -1,4 +1,4 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 /** A measure of the tester's own: what is believable of it, only he knows. */
 export const OWN_READINGS = {

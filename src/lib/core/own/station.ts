@@ -1,6 +1,6 @@
 import { say } from '../finding/message';
-import type { OwnMeasure } from '../evidence/own-measure';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { OwnMeasure } from '../record/evidence/own-measure';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import type { Finding, Missing, QuantityDef } from '../finding/types';

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import { moments } from '../sampling/moments';
-import { VALUE_RULES } from '../closed-lists';
+import { VALUE_RULES } from '../record/lists/closed-lists';
 import { orderRows } from './rows';
 import type { PickInput, PickRow } from './types';
 

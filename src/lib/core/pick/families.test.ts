@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FAMILIES, type Family } from '../closed-lists';
+import { FAMILIES, type Family } from '../record/lists/closed-lists';
 import type { QuantityDef } from '../finding/types';
 import { markQuantity } from '../prints/marks';
 import { STATIONS } from '../registry';

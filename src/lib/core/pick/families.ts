@@ -1,4 +1,4 @@
-import { FAMILIES, type Family } from '../closed-lists';
+import { FAMILIES, type Family } from '../record/lists/closed-lists';
 import { isOfOthers } from '../finding/measured';
 import type { QuantityDef } from '../finding/types';
 import type { Candidate, Criterion, PickInput, Weighed } from './types';

@@ -6,7 +6,7 @@ import { costPerGoodKg } from '../cost/quantities';
 import { markQuantity } from '../prints/marks';
 import { printSuccess } from '../prints/quantities';
 import { explain } from './explain';
-import { VALUE_RULES } from '../closed-lists';
+import { VALUE_RULES } from '../record/lists/closed-lists';
 import { judgeGate } from './gates';
 import { paretoEdge } from './pareto';
 import { presetCriteria } from './presets';

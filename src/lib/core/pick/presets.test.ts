@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { USE_PRESETS } from '../closed-lists';
+import { USE_PRESETS } from '../record/lists/closed-lists';
 import { isKnownQuantity } from './known-quantities';
 import { presetCriteria } from './presets';
 

@@ -1,4 +1,4 @@
-import { FAMILIES, type USE_PRESETS, type Family } from '../closed-lists';
+import { FAMILIES, type USE_PRESETS, type Family } from '../record/lists/closed-lists';
 import { familyCriterion } from './families';
 import type { Criterion } from './types';
 

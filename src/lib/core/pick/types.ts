@@ -1,5 +1,5 @@
 import type { ValueRule } from '../trial/protocol';
-import type { Family } from '../closed-lists';
+import type { Family } from '../record/lists/closed-lists';
 import type { QuantityDef } from '../finding/types';
 import type { RankedFinding } from './ranked-finding';
 

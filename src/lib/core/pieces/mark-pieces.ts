@@ -1,6 +1,6 @@
-import { carriedOn } from '../prints/carries';
-import type { Piece } from '../evidence/piece';
-import { markEntries } from '../prints/mark-entries';
+import { carriedOn } from '../record/marks/carries';
+import type { Piece } from '../record/evidence/piece';
+import { markEntries } from '../record/marks/mark-entries';
 
 /**
  * For each quantity that is read off a piece the pieces it is compared on: of the chosen pieces the first that carries its mark, then the

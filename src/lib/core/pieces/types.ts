@@ -1,4 +1,4 @@
-import type { PieceMark } from '../prints/piece-mark';
+import type { PieceMark } from '../record/marks/piece-mark';
 import type { Shape } from './shape';
 
 /** One size of a piece that can be chosen. An optional one came later: pieces without it are as they were. */

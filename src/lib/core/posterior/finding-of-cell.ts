@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Message } from '../finding/message';
 import type { Finding, SharedPart } from '../finding/types';
 import { materialClass } from '../handbook/material-class';

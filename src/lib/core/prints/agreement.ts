@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { QuantityDef } from '../finding/types';
 import { weightedKappa, type Kappa } from '../kernel/stats/kappa';
 import { krippendorffAlpha, type Alpha } from '../kernel/stats/krippendorff';

@@ -6,7 +6,7 @@ import { dryFirst } from './dry-first';
 import { findSuccess } from './find-success';
 import { marksFinder } from './marks-on';
 import { outcomes } from './outcomes';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 
 describe('prints that speak of something else', () => {
 	const failed = { outcome: 'failed', percentReached: 30, cause: 'filament' } as const;

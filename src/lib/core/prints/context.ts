@@ -1,6 +1,6 @@
-import { conditionOf } from '../conditions/condition-at';
-import { UNCHANGED, type Attempt } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { conditionOf } from '../record/conditions/condition-at';
+import { UNCHANGED, type Attempt } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
 import type { FindingContext } from '../finding/types';
 

@@ -1,7 +1,7 @@
-import { conditionOf } from '../conditions/condition-at';
+import { conditionOf } from '../record/conditions/condition-at';
 import { wantedCondition } from '../conditions/wanted';
-import type { Attempt } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Attempt } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { materialClass } from '../handbook/material-class';
 import { successPriorOf } from '../posterior/prior-set';
 import { successOf, type Success } from '../posterior/success';

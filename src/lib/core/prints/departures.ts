@@ -1,9 +1,9 @@
-import { stated } from '../claims/stated';
-import { conditionOf } from '../conditions/condition-at';
-import type { Attempt } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { Attempt } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { ConditionKind } from '../closed-lists';
+import type { ConditionKind } from '../record/lists/closed-lists';
 
 /** In what one print departs from what its trial holds equal. */
 export type Departure =

@@ -1,6 +1,6 @@
-import { WATER_SIGNS } from '../closed-lists';
-import { conditionOf } from '../conditions/condition-at';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { WATER_SIGNS } from '../record/lists/closed-lists';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
 import type { Basis } from '../trial/basis';
 import { wetAndDry } from './wet-dry';

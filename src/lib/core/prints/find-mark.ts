@@ -1,21 +1,21 @@
 import { group } from 'd3-array';
-import type { Piece } from '../evidence/piece';
+import type { Piece } from '../record/evidence/piece';
 import { makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';
 import type { Finding, SharedPart } from '../finding/types';
-import { stated } from '../claims/stated';
+import { stated } from '../record/claims/stated';
 import { findingOfCell } from '../posterior/finding-of-cell';
 import type { Observed } from '../posterior/scale';
 import { contextOf } from './context';
-import { PHOTO_WORDS } from './mark-words';
+import { PHOTO_WORDS } from '../record/marks/mark-words';
 import { missingOf, type Group } from './group';
-import { readingsOfEntry } from './mark-entries';
+import { readingsOfEntry } from '../record/marks/mark-entries';
 import { markModel } from './mark-model';
 import type { MarkDef } from './marks';
 import { seenElsewhere } from './other-pieces';
 import { printersFaults, windowsOf } from './print-values';
 import { seenOn, takenOut } from './seen';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 
 /**
  * The finding of one mark of one piece in one condition. Prints of unlike pieces are never averaged.

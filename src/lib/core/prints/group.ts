@@ -1,16 +1,16 @@
-import { conditionOf } from '../conditions/condition-at';
+import { conditionOf } from '../record/conditions/condition-at';
 import { wantedCondition } from '../conditions/wanted';
-import type { Attempt } from '../evidence/attempt';
-import type { Piece } from '../evidence/piece';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Attempt } from '../record/evidence/attempt';
+import type { Piece } from '../record/evidence/piece';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT } from '../finding/make-finding';
-import type { ConditionKind } from '../closed-lists';
+import type { ConditionKind } from '../record/lists/closed-lists';
 import type { FindingContext, Missing } from '../finding/types';
 import { contextOf } from './context';
 import type { MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 
 /** Prints of one piece in one condition: what a mark belongs to. */
 export type Group = {

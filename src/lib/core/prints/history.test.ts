@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { evidence } from '../../../../tests/support/evidence';
-import { basis, event, mark, reading } from '../../../../tests/support/evidence';
+import { type evidence, basis, event, mark, reading } from '../../../../tests/support/evidence';
 import { DAY, diary } from '../../../../tests/support/diary';
-import type { Attempt } from '../evidence/attempt';
+import type { Attempt } from '../record/evidence/attempt';
 import { markOverMessage, overDays, overWater } from './marks-over';
 import { stateThen, wetAndDry, wetDryFinished, wetDryMessage } from './wet-dry';
 

@@ -1,9 +1,9 @@
 import { group } from 'd3-array';
-import type { Attempt } from '../evidence/attempt';
-import type { Reading } from '../evidence/reading';
-import { readingsAt } from '../evidence/readings-at';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { settled } from './settled';
+import type { Attempt } from '../record/evidence/attempt';
+import type { Reading } from '../record/evidence/reading';
+import { readingsAt } from '../record/evidence/readings-at';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
+import { settled } from '../record/evidence/settled';
 
 /** A reading with a value, as every mark has one. */
 export type Marked = Reading & { value: number };

@@ -1,7 +1,7 @@
 import { bisector, minIndex } from 'd3-array';
-import { conditionOf } from '../conditions/condition-at';
-import type { Attempt } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { Attempt } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { say, type Message } from '../finding/message';
 import { relativeWater, type Relative } from '../moisture/account';
 import { tareOf } from '../moisture/tare';
@@ -12,7 +12,7 @@ import type { Basis } from '../trial/basis';
 import { JUDGED_MARKS } from './marks';
 import { marksFinder } from './marks-on';
 import { printValues } from './print-values';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 
 /** One mark of one piece over the days its spool lay open, or over the water it had taken up. */
 export type MarkOver = {

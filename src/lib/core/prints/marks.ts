@@ -1,5 +1,5 @@
 import type { QuantityDef } from '../finding/types';
-import { MARK_ENTRIES, markEntries, type MarkDescribed, type MarkEntry, type MarkQuantity, type Range } from './mark-entries';
+import { MARK_ENTRIES, markEntries, type MarkDescribed, type MarkEntry, type MarkQuantity, type Range } from '../record/marks/mark-entries';
 
 /** Overhangs are one thing, on whichever side of the fan they lie. */
 const aspectOf = (carriedBy: string): string => (carriedBy === 'overhangAway' ? 'overhang' : carriedBy);

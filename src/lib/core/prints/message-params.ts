@@ -1,5 +1,5 @@
-import type { CONDITIONS, FAILURE_KINDS } from '../closed-lists';
-import type { FailureCause } from '../evidence/attempt';
+import type { CONDITIONS, FAILURE_KINDS } from '../record/lists/closed-lists';
+import type { FailureCause } from '../record/evidence/attempt';
 import type { None } from '../finding/none';
 
 type MarkOverParams = {

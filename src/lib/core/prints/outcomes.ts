@@ -1,6 +1,6 @@
-import { FAILURE_KINDS } from '../closed-lists';
-import type { Attempt, FailureCause } from '../evidence/attempt';
-import { settled } from './settled';
+import { FAILURE_KINDS } from '../record/lists/closed-lists';
+import type { Attempt, FailureCause } from '../record/evidence/attempt';
+import { settled } from '../record/evidence/settled';
 import type { FailureRule } from '../trial/protocol';
 import type { Missing } from '../finding/types';
 

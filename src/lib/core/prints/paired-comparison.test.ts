@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
-import type { Attempt } from '../evidence/attempt';
+import type { Attempt } from '../record/evidence/attempt';
 import type { QuantityDef } from '../finding/types';
 import { judgePairs } from './judge-pairs';
 import { markQuantity } from './marks';

@@ -1,6 +1,6 @@
-import { conditionOf } from '../conditions/condition-at';
-import { SET_UP, type Attempt, UNCHANGED } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { conditionOf } from '../record/conditions/condition-at';
+import { SET_UP, type Attempt, UNCHANGED } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { FailureRule } from '../trial/protocol';
 import type { QuantityDef } from '../finding/types';
@@ -8,7 +8,7 @@ import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
 import { printValues } from './print-values';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 import { printSuccess } from './quantities';
 
 /** Something in which prints of a trial differ, with the values it has: a setting, the bed, the printer, the condition, the spool. */

@@ -1,11 +1,11 @@
-import type { Piece } from '../evidence/piece';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Piece } from '../record/evidence/piece';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { middleOf } from '../posterior/observed';
 import { toModel } from '../posterior/scale';
 import { additiveEffects, type LevelValue } from '../kernel/stats/additive-effects';
 import type { Basis } from '../trial/basis';
 import type { PieceEffect } from '../trial/worked-out';
-import { carriedOn } from './carries';
+import { carriedOn } from '../record/marks/carries';
 import { pieceName } from './context';
 import { groupsOf, type Group } from './group';
 import { markModel } from './mark-model';

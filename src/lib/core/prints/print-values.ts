@@ -1,5 +1,5 @@
 import type { Basis } from '../trial/basis';
-import { SURFACE_FAULTS } from './mark-words';
+import { SURFACE_FAULTS } from '../record/marks/mark-words';
 import type { MarkDef } from './marks';
 import type { MarksOn } from './marks-on';
 import type { ScorerEffect } from '../trial/worked-out';

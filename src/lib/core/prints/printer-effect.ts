@@ -1,5 +1,5 @@
-import { conditionOf } from '../conditions/condition-at';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { PrinterEffect, Unbridged } from '../trial/worked-out';
 import type { Basis } from '../trial/basis';
 import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, evidence, mark } from '../../../../tests/support/evidence';
-import { SURFACE_FAULTS } from './mark-words';
+import { SURFACE_FAULTS } from '../record/marks/mark-words';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder } from './marks-on';
 import { printsStation } from './station';

@@ -1,5 +1,5 @@
 import type { QuantityDef } from '../finding/types';
-import { LOAD_WORDS } from './mark-words';
+import { LOAD_WORDS } from '../record/marks/mark-words';
 
 const STATION = { station: 'prints', target: null } as const;
 

@@ -1,12 +1,12 @@
 import { sum } from 'd3-array';
-import { stated } from '../claims/stated';
-import { conditionOf } from '../conditions/condition-at';
-import type { Piece } from '../evidence/piece';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { Piece } from '../record/evidence/piece';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
-import type { ConditionKind } from '../closed-lists';
+import type { ConditionKind } from '../record/lists/closed-lists';
 import { materialOf } from '../handbook/material-of';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';
 
 /** One print that is still wanted. */

@@ -1,6 +1,6 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
-import { markEntries, readingsOfEntry, type MarkEntry, type MarkReading } from './mark-entries';
-import { LOAD_WORDS, PHOTO_WORDS, SURFACE_FAULTS } from './mark-words';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
+import { markEntries, readingsOfEntry, type MarkEntry, type MarkReading } from '../record/marks/mark-entries';
+import { LOAD_WORDS, PHOTO_WORDS, SURFACE_FAULTS } from '../record/marks/mark-words';
 
 const PRINT = { station: 'prints', of: 'attempt' } as const;
 

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { ScorerEffect, Unbridged } from '../trial/worked-out';
 import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';
 import { MARKS } from './marks';

@@ -1,10 +1,10 @@
-import { conditionOf } from '../conditions/condition-at';
-import type { Attempt } from '../evidence/attempt';
-import type { OwnMeasure } from '../evidence/own-measure';
-import type { Piece } from '../evidence/piece';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
-import type { ConditionKind } from '../closed-lists';
-import { carriedOn } from './carries';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { Attempt } from '../record/evidence/attempt';
+import type { OwnMeasure } from '../record/evidence/own-measure';
+import type { Piece } from '../record/evidence/piece';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
+import type { ConditionKind } from '../record/lists/closed-lists';
+import { carriedOn } from '../record/marks/carries';
 import { MARKS, type MarkDef } from './marks';
 
 /** One thing to be said of a print. */

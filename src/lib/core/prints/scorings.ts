@@ -1,5 +1,5 @@
-import { readingsAt } from '../evidence/readings-at';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { readingsAt } from '../record/evidence/readings-at';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { roundsOf, type ScoringRound } from './scoring-rounds';
 import type { MarkDef } from './marks';
 import type { Marked } from './marks-on';

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, evidence, MAIN_PIECE, mark, piece } from '../../../../tests/support/evidence';
-import type { Attempt } from '../evidence/attempt';
-import type { Piece } from '../evidence/piece';
-import type { Reading } from '../evidence/reading';
+import type { Attempt } from '../record/evidence/attempt';
+import type { Piece } from '../record/evidence/piece';
+import type { Reading } from '../record/evidence/reading';
 import type { Basis } from '../trial/basis';
 import { countAs, readingAs, wordAs } from '../posterior/observed';
 import { findMark } from './find-mark';
 import { groupsOf, type Group } from './group';
-import { PHOTO_WORDS } from './mark-words';
+import { PHOTO_WORDS } from '../record/marks/mark-words';
 import { MARKS, type MarkDef } from './marks';
 import { seenOn, takenOut } from './seen';
 

@@ -1,5 +1,5 @@
-import { stated } from '../claims/stated';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { stated } from '../record/claims/stated';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { makeFinding } from '../finding/make-finding';
 import { say } from '../finding/message';
 import type { Finding } from '../finding/types';

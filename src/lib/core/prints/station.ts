@@ -1,10 +1,10 @@
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import { materialClass } from '../handbook/material-class';
 import type { RecordCell } from '../posterior/record-cell';
 import type { Station } from '../station';
-import { carriedOn } from './carries';
+import { carriedOn } from '../record/marks/carries';
 import { findFlexible, loadingCells } from './find-flexible';
 import { findMark, kindOfPiece } from './find-mark';
 import { findSuccess } from './find-success';

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { materialClass } from '../handbook/material-class';
 import type { SuccessCell } from '../posterior/learn-set';
 import type { Basis } from '../trial/basis';

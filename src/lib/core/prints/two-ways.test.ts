@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, evidence, MAIN_PIECE, mark, piece } from '../../../../tests/support/evidence';
-import type { Attempt } from '../evidence/attempt';
+import type { Attempt } from '../record/evidence/attempt';
 import { MARKS, type MarkDef } from './marks';
 import { comparePaired, differencesOf } from './paired-comparison';
 

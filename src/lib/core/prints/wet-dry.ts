@@ -1,17 +1,17 @@
 import { mean } from 'd3-array';
-import { conditionOf } from '../conditions/condition-at';
-import type { Attempt } from '../evidence/attempt';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import { conditionOf } from '../record/conditions/condition-at';
+import type { Attempt } from '../record/evidence/attempt';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { say, type Message, type MessageOf } from '../finding/message';
-import type { ConditionKind } from '../closed-lists';
+import type { ConditionKind } from '../record/lists/closed-lists';
 import { fisherExact } from '../kernel/stats/fisher-exact';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { JUDGED_MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';
 import { outcomes } from './outcomes';
 import { printValues } from './print-values';
-import { settled } from './settled';
+import { settled } from '../record/evidence/settled';
 
 /** A state by name and age: how long ago it began, days; null for a spool as it came. */
 export type StateThen = { kind: ConditionKind; days: number | null };

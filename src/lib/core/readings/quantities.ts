@@ -4,7 +4,7 @@ import { MOISTURE_READINGS } from '../moisture/readings';
 import { OWN_READINGS } from '../own/readings';
 import { PRINT_READINGS } from '../prints/readings';
 import { STRENGTH_READINGS } from '../strength/readings';
-import type { ReadingQuantity } from './reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 /** Every quantity a raw reading can have, with the station it belongs to and what is believable; each station declares its own. */
 const DECLARED = {

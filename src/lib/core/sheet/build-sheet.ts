@@ -1,6 +1,6 @@
 import { ascending } from 'd3-array';
 import { compare, type Flag } from '../compare/compare';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import type { Station } from '../station';

@@ -4,7 +4,7 @@ import { makeFinding } from '../finding/make-finding';
 import { say } from '../finding/message';
 import type { Finding, Missing, QuantityDef } from '../finding/types';
 import type { Station } from '../station';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { buildSheet } from './build-sheet';
 import { shownSheet } from './shown-sheet';
 

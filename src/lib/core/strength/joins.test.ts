@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, load, specimen } from '../../../../tests/support/evidence';
-import type { Specimen } from '../evidence/specimen';
+import type { Specimen } from '../record/evidence/specimen';
 import type { Finding } from '../finding/types';
 import { findCell } from '../posterior/find-cell';
 import { modelOf } from '../posterior/model';

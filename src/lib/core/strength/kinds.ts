@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
-import type { Specimen, SpecimenMeasure } from '../evidence/specimen';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Specimen, SpecimenMeasure } from '../record/evidence/specimen';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { MEASURE_OF } from './quantities';
 
 type Told = Pick<Specimen, 'shape' | 'orientation' | 'method' | 'made'>;

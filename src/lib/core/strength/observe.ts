@@ -1,6 +1,6 @@
-import type { Reading } from '../evidence/reading';
-import type { Specimen } from '../evidence/specimen';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { Reading } from '../record/evidence/reading';
+import type { Specimen } from '../record/evidence/specimen';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { DAMAGE_WORDS, FAILURE_WORDS, type FailureMode } from './words';
 import { readingAs } from '../posterior/observed';
 import type { Observed } from '../posterior/scale';

@@ -1,4 +1,4 @@
-import type { SpecimenMeasure } from '../evidence/specimen';
+import type { SpecimenMeasure } from '../record/evidence/specimen';
 import type { Basis } from '../trial/basis';
 import type { QuantityDef } from '../finding/types';
 

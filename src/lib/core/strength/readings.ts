@@ -1,4 +1,4 @@
-import type { ReadingQuantity } from '../readings/reading-quantity';
+import type { ReadingQuantity } from '../record/readings/reading-quantity';
 import { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from './words';
 
 const SPECIMEN = { station: 'strength', of: 'specimen' } as const;

@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
-import type { SpecimenMeasure } from '../evidence/specimen';
-import type { SpoolEvidence } from '../evidence/spool-evidence';
+import type { SpecimenMeasure } from '../record/evidence/specimen';
+import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import type { Basis } from '../trial/basis';
 import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
 import { say, type Message } from '../finding/message';

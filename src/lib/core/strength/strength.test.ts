@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { evidence, load, basis, specimen } from '../../../../tests/support/evidence';
-import type { Specimen } from '../evidence/specimen';
+import type { Specimen } from '../record/evidence/specimen';
 import type { Finding } from '../finding/types';
 import { compare } from '../compare/compare';
 import { findCell } from '../posterior/find-cell';

@@ -1,5 +1,5 @@
-import type { CLAIM_RULES, CONDITION_POLICIES, FAILURE_RULES, SETTINGS_POLICIES, VALUE_RULES } from '../closed-lists';
-import type { OwnMeasure } from '../evidence/own-measure';
+import type { CLAIM_RULES, CONDITION_POLICIES, FAILURE_RULES, SETTINGS_POLICIES, VALUE_RULES } from '../record/lists/closed-lists';
+import type { OwnMeasure } from '../record/evidence/own-measure';
 
 export type FailureRule = (typeof FAILURE_RULES)[number];
 export type ValueRule = (typeof VALUE_RULES)[number];

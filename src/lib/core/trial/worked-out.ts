@@ -1,5 +1,5 @@
-import type { LoadUnit } from '../strength/load-unit';
-import type { SpecimenMeasure } from '../evidence/specimen';
+import type { LoadUnit } from '../record/readings/load-unit';
+import type { SpecimenMeasure } from '../record/evidence/specimen';
 import type { LevelEffect } from '../kernel/stats/additive-effects';
 
 /** How much more a mark comes out on one printer than on another, for the same spool in the same condition. */

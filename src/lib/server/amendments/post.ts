@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
-import { leftOutOf } from '$lib/core/amendments/apply';
-import { runsWithout } from '$lib/core/diameter/log/left-out';
-import { AMENDED_FACTS } from '$lib/core/closed-lists';
-import { indexAt, positionAt } from '$lib/core/diameter/log/gauge-log';
+import { leftOutOf } from '$lib/core/record/amendments/apply';
+import { runsWithout } from '$lib/core/record/gauge-log/left-out';
+import { AMENDED_FACTS } from '$lib/core/record/lists/closed-lists';
+import { indexAt, positionAt } from '$lib/core/record/gauge-log/gauge-log';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import type { Transaction } from '../db/client';
 import { amendment, claim, quote } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';
-import { applyAmendments } from '$lib/core/amendments/apply';
+import { applyAmendments } from '$lib/core/record/amendments/apply';
 import { raiseFilament } from '../write/revisions';
 
 type Mass = { netMassG: number; typed: string; reason: string; now: number };

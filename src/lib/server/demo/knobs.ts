@@ -3,7 +3,7 @@ import { flatTile, spikePair } from '$lib/core/pieces/shapes/plain';
 import { temperatureLadder } from '$lib/core/pieces/shapes/ladders';
 import { usualParams } from '$lib/core/pieces/usual';
 import { trainingPlan } from '$lib/core/prints/trainer/training';
-import { SEVERITY_WORDS, STRING_WORDS, SURFACE_FAULTS } from '$lib/core/prints/mark-words';
+import { SEVERITY_WORDS, STRING_WORDS, SURFACE_FAULTS } from '$lib/core/record/marks/mark-words';
 import { attemptBody } from '$lib/schemas/attempt';
 import { dryingRunBody } from '$lib/schemas/drying';
 import { photoQuery } from '$lib/schemas/photo';

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { STRING_WORDS } from '$lib/core/prints/mark-words';
+import { STRING_WORDS } from '$lib/core/record/marks/mark-words';
 import { overhangLadder } from '$lib/core/pieces/shapes/ladders';
 import { measuringBlock } from '$lib/core/pieces/shapes/plain';
 import { usualParams } from '$lib/core/pieces/usual';

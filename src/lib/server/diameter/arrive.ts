@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { and, asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { GaugeLog } from '$lib/core/diameter/log/gauge-log';
-import { LogReader, type LogRowError } from '$lib/core/diameter/log/read-log';
+import type { GaugeLog } from '$lib/core/record/gauge-log/gauge-log';
+import { LogReader, type LogRowError } from '$lib/core/record/gauge-log/read-log';
 import { MOST_SLICES, type logBody, type logEndBody, type LogLayout } from '$lib/schemas/gauge-log';
 import { rowRefusal } from '$lib/schemas/row-refusal';
 import type { FieldError } from '$lib/schemas/field-error';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { saying } from '$lib/schemas/field-error';
-import type { GaugeLog, LogPosition } from '$lib/core/diameter/log/gauge-log';
+import type { GaugeLog, LogPosition } from '$lib/core/record/gauge-log/gauge-log';
 
 /** Three channels of doubles stay under a mebibyte. */
 export const CHUNK_SAMPLES = 40_000;

@@ -1,7 +1,7 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
-import type { DRYING_OUTCOMES } from '$lib/core/closed-lists';
+import type { DRYING_OUTCOMES } from '$lib/core/record/lists/closed-lists';
 import { dryerBody, type dryerFactsBody, type dryingEndBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';

@@ -1,4 +1,4 @@
-import { inForce } from '$lib/core/amendments/apply';
+import { inForce } from '$lib/core/record/amendments/apply';
 import type { Reader } from '../db/client';
 import { dryer } from '../db/schema';
 import { factsOf, withFacts } from '../facts/facts';

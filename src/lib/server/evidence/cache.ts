@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 
 /**
  * Evidence already loaded, by spool. An entry is good while the record it was read from (its server, and the restore it came from), the

@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
-import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
-import type { Amended } from '$lib/core/evidence/amended';
-import type { SpoolEvent } from '$lib/core/evidence/event';
+import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
+import type { Amended } from '$lib/core/record/evidence/amended';
+import type { SpoolEvent } from '$lib/core/record/evidence/event';
 import type { Reader } from '../db/client';
 import { amendment, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
 import { correctedRuns, dryerNames, type RunFacts } from '../drying/run-facts';

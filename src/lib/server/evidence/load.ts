@@ -1,13 +1,13 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
-import { USUAL_NOMINAL_MM } from '$lib/core/claims/nominal';
-import type { Attempt, PrintSettings } from '$lib/core/evidence/attempt';
-import type { Claim } from '$lib/core/evidence/claim';
-import type { Instrument } from '$lib/core/evidence/instrument';
-import type { Piece } from '$lib/core/evidence/piece';
-import type { Quote } from '$lib/core/evidence/quote';
-import type { Reading } from '$lib/core/evidence/reading';
-import type { DamagedRecord, SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
+import { USUAL_NOMINAL_MM } from '$lib/core/record/claims/nominal';
+import type { Attempt, PrintSettings } from '$lib/core/record/evidence/attempt';
+import type { Claim } from '$lib/core/record/evidence/claim';
+import type { Instrument } from '$lib/core/record/evidence/instrument';
+import type { Piece } from '$lib/core/record/evidence/piece';
+import type { Quote } from '$lib/core/record/evidence/quote';
+import type { Reading } from '$lib/core/record/evidence/reading';
+import type { DamagedRecord, SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Reader } from '../db/client';
 import {
 	attempt,

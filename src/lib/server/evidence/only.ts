@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import { shareEvidence } from '$lib/shared-text';
 
 /** The part of the evidence one station's page needs, so that a page carries no more than it shows. */

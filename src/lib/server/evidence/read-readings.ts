@@ -1,5 +1,5 @@
 import { asc, inArray, sql } from 'drizzle-orm';
-import type { Reading, READING_CONTEXT, ReadingContext } from '$lib/core/evidence/reading';
+import type { Reading, READING_CONTEXT, ReadingContext } from '$lib/core/record/evidence/reading';
 import type { Reader } from '../db/client';
 import { uuidText } from '../db/columns';
 import { reading } from '../db/schema';

@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { Finding } from '$lib/core/finding/types';
 import { remembering } from '$lib/core/kernel/memo/remember';

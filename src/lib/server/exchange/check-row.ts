@@ -7,7 +7,7 @@ import {
 	FAMILIES,
 	OBTAINED,
 	REEL_MATERIALS
-} from '$lib/core/closed-lists';
+} from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/pieces/library';

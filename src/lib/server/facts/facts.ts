@@ -1,8 +1,8 @@
 import { asc, eq, inArray, and } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { AMENDED_FACTS, AMENDED_KINDS } from '$lib/core/closed-lists';
-import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
-import type { Amended } from '$lib/core/evidence/amended';
+import type { AMENDED_FACTS, AMENDED_KINDS } from '$lib/core/record/lists/closed-lists';
+import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
+import type { Amended } from '$lib/core/record/evidence/amended';
 import type { Reader, Transaction } from '../db/client';
 import { amendment } from '../db/schema';
 import { groupBy } from '../evidence/group';

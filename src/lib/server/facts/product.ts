@@ -1,6 +1,6 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
-import { inForce } from '$lib/core/amendments/apply';
+import { inForce } from '$lib/core/record/amendments/apply';
 import type { fieldError } from '$lib/schemas/field-error';
 import type { productFactsBody } from '$lib/schemas/spool';
 import { keepQuoteMass, statedMass } from '../cost/correct-quote';

@@ -1,4 +1,4 @@
-import type { TRIAL_ROLES } from '$lib/core/closed-lists';
+import type { TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
 import { and, eq, isNull, max } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';

@@ -1,5 +1,5 @@
 import { and, asc, inArray } from 'drizzle-orm';
-import { applyAmendments } from '$lib/core/amendments/apply';
+import { applyAmendments } from '$lib/core/record/amendments/apply';
 import type { Reader } from '../db/client';
 import { reading } from '../db/schema';
 import { loadAmendments } from '../evidence/load-events';

@@ -1,4 +1,4 @@
-import type { OwnMeasure } from '$lib/core/evidence/own-measure';
+import type { OwnMeasure } from '$lib/core/record/evidence/own-measure';
 import { asc } from 'drizzle-orm';
 import type { Reader } from '../db/client';
 import { ownMeasure } from '../db/schema';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
-import { applyAmendments, type Amendment } from '$lib/core/amendments/apply';
+import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
 import type { photoQuery } from '$lib/schemas/photo';
 import type { Database, Reader } from '../db/client';
 import { attempt, photo } from '../db/schema';

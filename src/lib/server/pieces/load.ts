@@ -1,6 +1,6 @@
 import { asc } from 'drizzle-orm';
-import type { Piece } from '$lib/core/evidence/piece';
-import type { PieceMark } from '$lib/core/prints/piece-mark';
+import type { Piece } from '$lib/core/record/evidence/piece';
+import type { PieceMark } from '$lib/core/record/marks/piece-mark';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';

@@ -1,5 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { applyAmendments } from '$lib/core/amendments/apply';
+import { applyAmendments } from '$lib/core/record/amendments/apply';
 import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/prints/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Transaction } from '../db/client';

@@ -1,12 +1,12 @@
 import { keepReadings } from '../readings/keep-readings';
 import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { conditionAt } from '$lib/core/conditions/condition-at';
+import { conditionAt } from '$lib/core/record/conditions/condition-at';
 import type { AttemptBody } from '$lib/schemas/attempt';
 import type { Database, Transaction } from '../db/client';
 import { STEP_PIECE } from '../db/defaults';
 import { attempt, event, note, piece, printer, protocol } from '../db/schema';
-import type { ConditionKind } from '$lib/core/closed-lists';
+import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import { dryForOf } from '../evidence/dry-for';
 import { loadEvents } from '../evidence/load-events';
 import { requirePortion } from '../spools/post-event';

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { and, desc, eq, isNull, max } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
-import type { OwnMeasure } from '$lib/core/evidence/own-measure';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
+import type { OwnMeasure } from '$lib/core/record/evidence/own-measure';
 import { learnSet, type SuccessCell } from '$lib/core/posterior/learn-set';
 import type { RecordCell } from '$lib/core/posterior/record-cell';
 import { successCells } from '$lib/core/prints/success-cells';

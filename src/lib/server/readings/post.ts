@@ -1,7 +1,7 @@
 import { raiseRevision } from '../write/revisions';
 import { keepReadings } from './keep-readings';
 import { and, desc, eq, lte } from 'drizzle-orm';
-import { contextOfReading } from '$lib/core/evidence/reading';
+import { contextOfReading } from '$lib/core/record/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';

@@ -1,5 +1,5 @@
 import { desc } from 'drizzle-orm';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { MaterialFigures } from '$lib/core/handbook/figures';
 import { materialClass } from '$lib/core/handbook/material-class';
 import type { Reader } from '../db/client';

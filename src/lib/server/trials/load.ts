@@ -1,6 +1,6 @@
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
-import type { TRIAL_ROLES } from '$lib/core/closed-lists';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Basis } from '$lib/core/trial/basis';
 import type { ValueRule } from '$lib/core/trial/protocol';
 import type { UsePreset } from '$lib/core/pick/presets';

@@ -1,5 +1,5 @@
 import { wantedCondition } from '$lib/core/conditions/wanted';
-import type { ConditionKind } from '$lib/core/closed-lists';
+import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import type { Missing } from '$lib/core/finding/types';
 import { nextWords } from '$lib/ui/words/messages';
 import { sheetOf } from './findings';

@@ -1,4 +1,4 @@
-import { inForce } from '$lib/core/amendments/apply';
+import { inForce } from '$lib/core/record/amendments/apply';
 import type { Reader } from '../db/client';
 import { factsOf } from '../facts/facts';
 

@@ -1,4 +1,4 @@
-import type { PART_STATES } from '$lib/core/closed-lists';
+import type { PART_STATES } from '$lib/core/record/lists/closed-lists';
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { partBody, partStateBody } from '$lib/schemas/use-log';

@@ -1,8 +1,8 @@
 import { raiseSpoolsOf } from '../write/revisions';
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { InstrumentCheck } from '$lib/core/evidence/instrument';
-import { checkOfReadings } from '$lib/core/instruments/check';
+import type { InstrumentCheck } from '$lib/core/record/evidence/instrument';
+import { checkOfReadings } from '$lib/core/record/instruments/check';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { shownReading } from '$lib/core/readings/shown-reading';
-	import type { Reading } from '$lib/core/evidence/reading';
+	import { shownReading } from '$lib/core/record/readings/shown-reading';
+	import type { Reading } from '$lib/core/record/evidence/reading';
 
 	let { reading, waiting = false, edit }: { reading: Reading; waiting?: boolean; edit: (reading: Reading) => void } = $props();
 </script>

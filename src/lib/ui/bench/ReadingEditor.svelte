@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Instrument } from '$lib/core/evidence/instrument';
-	import type { Reading } from '$lib/core/evidence/reading';
+	import type { Instrument } from '$lib/core/record/evidence/instrument';
+	import type { Reading } from '$lib/core/record/evidence/reading';
 	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 	import { Label, Select } from 'flowbite-svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Instrument } from '$lib/core/evidence/instrument';
-	import type { Reading } from '$lib/core/evidence/reading';
+	import type { Instrument } from '$lib/core/record/evidence/instrument';
+	import type { Reading } from '$lib/core/record/evidence/reading';
 	import { growing } from '../shell/growing.svelte';
 	import ReadingButton from './ReadingButton.svelte';
 	import ReadingEditor from './ReadingEditor.svelte';

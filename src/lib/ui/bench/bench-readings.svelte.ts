@@ -1,6 +1,6 @@
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
-import type { Reading } from '$lib/core/evidence/reading';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { Reading } from '$lib/core/record/evidence/reading';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import { hereAndNow, newId } from '../form/send';
 import type { When } from '../form/when.svelte';
 import { withLocal, readingOfItem } from './local-readings';

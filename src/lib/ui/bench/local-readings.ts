@@ -1,8 +1,8 @@
 import { readReading } from '$lib/core/readings/read-reading';
-import { contextOfReading, type Reading } from '$lib/core/evidence/reading';
+import { contextOfReading, type Reading } from '$lib/core/record/evidence/reading';
 import { readingContext } from '$lib/schemas/reading';
 import { z } from 'zod';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { OutboxItem } from './outbox';
 
 /**

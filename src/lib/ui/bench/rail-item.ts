@@ -1,4 +1,4 @@
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 
 /** A spool as the rail beside a bench shows it. */
 export type RailItem = { id: string; code: string; colourHex: string | null; colourName: string | null; status: string };

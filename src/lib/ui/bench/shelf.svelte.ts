@@ -1,5 +1,5 @@
 import { SvelteMap } from 'svelte/reactivity';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 
 /** Reads the evidence of one spool; null when the server does not answer. */
 async function readEvidence(spoolId: string, station: string): Promise<SpoolEvidence | null> {

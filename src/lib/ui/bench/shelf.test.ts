@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import { diameters, evidence } from '../../../../tests/support/evidence';
 import { Shelf } from './shelf.svelte';
 

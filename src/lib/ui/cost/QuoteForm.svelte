@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { choices, QUOTE_KIND_WORDS } from '../words/closed-lists';
-	import { QUOTE_KINDS } from '$lib/core/closed-lists';
-	import type { Quote } from '$lib/core/evidence/quote';
+	import { QUOTE_KINDS } from '$lib/core/record/lists/closed-lists';
+	import type { Quote } from '$lib/core/record/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
-	import type { Quote } from '$lib/core/evidence/quote';
+	import type { Quote } from '$lib/core/record/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';

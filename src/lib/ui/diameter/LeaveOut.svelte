@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { errorAt, fieldError } from '$lib/schemas/field-error';
-	import type { LoggedStrand } from '$lib/core/evidence/log';
+	import type { LoggedStrand } from '$lib/core/record/evidence/log';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';

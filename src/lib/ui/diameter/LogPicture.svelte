@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Envelope } from '$lib/core/diameter/log/envelope';
-	import type { LoggedStrand } from '$lib/core/evidence/log';
+	import type { Envelope } from '$lib/core/record/gauge-log/envelope';
+	import type { LoggedStrand } from '$lib/core/record/evidence/log';
 	import { scaleLinear } from 'd3-scale';
 	import { upTo } from '../words/numbers';
 	import { bareLength, lengthUnit } from '../words/units';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { scaleLinear } from 'd3-scale';
 	import { tQuantile } from '$lib/core/kernel/stats/distributions';
 	import { plural } from '../words/numbers';

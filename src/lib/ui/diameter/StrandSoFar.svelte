@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import Strand from '../figures/Strand.svelte';
 	import Later from '../shell/Later.svelte';
 	import { plural } from '../words/numbers';

@@ -1,5 +1,5 @@
 import { extent, sum } from 'd3-array';
-import type { LogSummary } from '$lib/core/diameter/log/summary';
+import type { LogSummary } from '$lib/core/record/gauge-log/summary';
 import { countOutside } from '$lib/core/diameter/outside';
 
 export type Limits = { lowMm: number; highMm: number };

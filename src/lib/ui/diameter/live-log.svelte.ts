@@ -1,7 +1,7 @@
 import { refusalWords } from '$lib/ui/words/refusals';
-import { envelope, type Envelope } from '$lib/core/diameter/log/envelope';
-import { positionAt } from '$lib/core/diameter/log/gauge-log';
-import { LogReader } from '$lib/core/diameter/log/read-log';
+import { envelope, type Envelope } from '$lib/core/record/gauge-log/envelope';
+import { positionAt } from '$lib/core/record/gauge-log/gauge-log';
+import { LogReader } from '$lib/core/record/gauge-log/read-log';
 import { MOST_SLICES, type LogLayout } from '$lib/schemas/gauge-log';
 import { hereAndNow, newId, send } from '../form/send';
 

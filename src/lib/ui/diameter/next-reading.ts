@@ -1,4 +1,4 @@
-import type { READING_DIRECTIONS } from '$lib/core/closed-lists';
+import type { READING_DIRECTIONS } from '$lib/core/record/lists/closed-lists';
 import type { ClaimPlan, Zone } from '$lib/core/diameter/claim-plan';
 import type { PastedReading } from './pasted-readings';
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { LogReader, type LogRowError } from '$lib/core/diameter/log/read-log';
+import { LogReader, type LogRowError } from '$lib/core/record/gauge-log/read-log';
 import type { LogLayout } from '$lib/schemas/gauge-log';
 
 /** One reading as it would have been typed. */

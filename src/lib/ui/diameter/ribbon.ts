@@ -1,4 +1,4 @@
-import type { Envelope } from '$lib/core/diameter/log/envelope';
+import type { Envelope } from '$lib/core/record/gauge-log/envelope';
 
 /** Outline of a strand between the smallest and the largest of each column; a column of one reading still has the height of a hair. */
 export function ribbonPath(columns: Envelope['columns'], x: (metres: number) => number, y: (mm: number) => number): string {

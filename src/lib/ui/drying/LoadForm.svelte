@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { MaterialFigures } from '$lib/core/handbook/figures';
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';

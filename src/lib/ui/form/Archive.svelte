@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { ARCHIVED_KINDS } from '$lib/core/closed-lists';
+	import type { ARCHIVED_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { Form } from './form.svelte';
 	import Problem from './Problem.svelte';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { Select } from 'flowbite-svelte';
-	import { BEFORE } from '$lib/core/closed-lists';
-	import type { Reading } from '$lib/core/evidence/reading';
-	import type { Instrument } from '$lib/core/evidence/instrument';
+	import { BEFORE } from '$lib/core/record/lists/closed-lists';
+	import type { Reading } from '$lib/core/record/evidence/reading';
+	import type { Instrument } from '$lib/core/record/evidence/instrument';
 	import type { AccountInterval } from '$lib/core/moisture/account';
 	import type { Weighing } from '$lib/core/moisture/weighings';
 	import ReadingButton from '../bench/ReadingButton.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import type { Chances, PickRow } from '$lib/core/pick/types';
 	import type { ValueRule } from '$lib/core/trial/protocol';

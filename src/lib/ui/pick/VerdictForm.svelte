@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { VERDICT_KINDS } from '$lib/core/closed-lists';
+	import { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import Choice from '../form/Choice.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { FAMILIES, type Family } from '$lib/core/closed-lists';
+	import { FAMILIES, type Family } from '$lib/core/record/lists/closed-lists';
 	import type { QuantityDef } from '$lib/core/finding/types';
 	import { familyCriterion, weighedOf } from '$lib/core/pick/families';
 	import type { Criterion } from '$lib/core/pick/types';

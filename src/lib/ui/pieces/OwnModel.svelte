@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { refusalWords } from '$lib/ui/words/refusals';
-	import { MARK_IDS, type MarkId } from '$lib/core/prints/piece-mark';
+	import { MARK_IDS, type MarkId } from '$lib/core/record/marks/piece-mark';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { CARRIED_WORDS } from '../words/print-marks';

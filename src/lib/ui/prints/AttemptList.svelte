@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { conditionOf, type History } from '$lib/core/conditions/condition-at';
+	import { conditionOf, type History } from '$lib/core/record/conditions/condition-at';
 	import type { Departure } from '$lib/core/prints/departures';
-	import type { Attempt } from '$lib/core/evidence/attempt';
-	import type { Piece } from '$lib/core/evidence/piece';
-	import type { Reading } from '$lib/core/evidence/reading';
+	import type { Attempt } from '$lib/core/record/evidence/attempt';
+	import type { Piece } from '$lib/core/record/evidence/piece';
+	import type { Reading } from '$lib/core/record/evidence/reading';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';
 	import { When } from '../form/when.svelte';

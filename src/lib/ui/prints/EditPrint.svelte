@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '$lib/core/closed-lists';
-	import { SET_UP } from '$lib/core/evidence/attempt';
-	import type { SpoolEvent } from '$lib/core/evidence/event';
-	import type { Piece } from '$lib/core/evidence/piece';
+	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '$lib/core/record/lists/closed-lists';
+	import { SET_UP } from '$lib/core/record/evidence/attempt';
+	import type { SpoolEvent } from '$lib/core/record/evidence/event';
+	import type { Piece } from '$lib/core/record/evidence/piece';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Label, Select } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';

@@ -1,6 +1,13 @@
 <script lang="ts">
-	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS, type FAILURE_RULES } from '$lib/core/closed-lists';
-	import type { SpoolEvent } from '$lib/core/evidence/event';
+	import {
+		CONDITIONS,
+		FAILURE_CAUSES,
+		FAILURE_KINDS,
+		PRINT_OUTCOMES,
+		WATER_SIGNS,
+		type FAILURE_RULES
+	} from '$lib/core/record/lists/closed-lists';
+	import type { SpoolEvent } from '$lib/core/record/evidence/event';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Label, Select } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';

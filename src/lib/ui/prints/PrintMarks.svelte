@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Piece } from '$lib/core/evidence/piece';
-	import { carriedOn } from '$lib/core/prints/carries';
+	import type { Piece } from '$lib/core/record/evidence/piece';
+	import { carriedOn } from '$lib/core/record/marks/carries';
 	import { MARKS } from '$lib/core/prints/marks';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '../form/Field.svelte';

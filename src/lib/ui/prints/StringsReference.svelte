@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { STRING_WORDS } from '$lib/core/prints/mark-words';
+	import type { STRING_WORDS } from '$lib/core/record/marks/mark-words';
 
 	let { word }: { word: (typeof STRING_WORDS)[number] } = $props();
 	/** Our own drawing of two spikes: what hangs between them at each word. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { STRING_WORDS } from '$lib/core/prints/mark-words';
+	import { STRING_WORDS } from '$lib/core/record/marks/mark-words';
 	import StringsReference from './StringsReference.svelte';
 	import ChosenIcon from '../form/ChosenIcon.svelte';
 

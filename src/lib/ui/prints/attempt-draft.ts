@@ -1,5 +1,5 @@
-import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/evidence/attempt';
-import type { ConditionKind } from '$lib/core/closed-lists';
+import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/record/evidence/attempt';
+import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import { SETTING_WORDS } from '../words/settings';
 
 /** What is typed about one print. Text stays text until the server reads it. */

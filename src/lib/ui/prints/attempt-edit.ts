@@ -1,5 +1,5 @@
-import type { ConditionKind } from '$lib/core/closed-lists';
-import { SET_UP, type Attempt } from '$lib/core/evidence/attempt';
+import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
+import { SET_UP, type Attempt } from '$lib/core/record/evidence/attempt';
 import { textOf, textOrNumber, type AttemptDraft } from './attempt-draft';
 
 /** What can be put right about a print. Text stays text until the server reads it. */

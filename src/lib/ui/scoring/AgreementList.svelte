@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { agreements, agreementsOfAll } from '$lib/core/prints/agreement';
 	import { scorerEffects } from '$lib/core/prints/scorer-effect';
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { agreementOfAllWords, agreementWords, leniencyWords } from '../words/agreement';
 
 	let { evidence, takenOut, rules }: { evidence: readonly SpoolEvidence[]; takenOut: boolean; rules: string } = $props();

@@ -2,7 +2,7 @@
 	import type { Question } from '$lib/core/prints/scoring';
 	import { isPlainKey } from '../form/keys';
 	import StringsReference from '../prints/StringsReference.svelte';
-	import { STRING_WORDS } from '$lib/core/prints/mark-words';
+	import { STRING_WORDS } from '$lib/core/record/marks/mark-words';
 	import { wordAbout } from '../words/print-marks';
 
 	type Words = Question & { kind: 'words' };

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { Finding } from '$lib/core/finding/types';
 	import { CALIBRATED } from '$lib/core/calibration/quantities';
 	import { readReading } from '$lib/core/readings/read-reading';

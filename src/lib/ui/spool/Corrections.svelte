@@ -4,7 +4,7 @@
 	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, REEL_MATERIAL_WORDS, wordOf } from '../words/closed-lists';
 	import { dayAndTime } from '../words/numbers';
 	import { labelMassWords } from '../words/units';
-	import type { AMENDMENT_ACTIONS } from '$lib/core/closed-lists';
+	import type { AMENDMENT_ACTIONS } from '$lib/core/record/lists/closed-lists';
 
 	type Amended = {
 		id: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { DamagedRecord } from '$lib/core/evidence/spool-evidence';
+	import type { DamagedRecord } from '$lib/core/record/evidence/spool-evidence';
 	import { dayAndTime } from '../words/numbers';
 	import Problem from '../form/Problem.svelte';
 

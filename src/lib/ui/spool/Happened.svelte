@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { SAID_EVENTS } from '$lib/core/closed-lists';
-	import type { SpoolEvent } from '$lib/core/evidence/event';
+	import { SAID_EVENTS } from '$lib/core/record/lists/closed-lists';
+	import type { SpoolEvent } from '$lib/core/record/evidence/event';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Choice from '../form/Choice.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { SpecimenMeasure } from '$lib/core/evidence/specimen';
+	import type { SpecimenMeasure } from '$lib/core/record/evidence/specimen';
 	import { Select } from 'flowbite-svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Reading } from '$lib/core/evidence/reading';
-	import type { Specimen } from '$lib/core/evidence/specimen';
+	import type { Reading } from '$lib/core/record/evidence/reading';
+	import type { Specimen } from '$lib/core/record/evidence/specimen';
 	import { kindOf } from '$lib/core/strength/kinds';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
@@ -8,7 +8,7 @@
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { textOrNumber } from '../prints/attempt-draft';
-	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/closed-lists';
+	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/record/lists/closed-lists';
 	import { Amending } from '../form/amending.svelte';
 	import { choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, kindWords, METHOD_WORDS, ORIENTATION_WORDS, wordOf } from '../words/closed-lists';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { LoadMethod } from '$lib/core/evidence/specimen';
+import type { LoadMethod } from '$lib/core/record/evidence/specimen';
 import { feltByHand, nozzleOf, NOTHING_LOADED, takenBack, typedLoad, unloaded, type Entry, type Loading, type LoadSetUp } from './loading';
 
 const setUp = (given: Partial<LoadSetUp> = {}): LoadSetUp => ({

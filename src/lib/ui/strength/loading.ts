@@ -1,4 +1,4 @@
-import type { LoadMethod, Orientation } from '$lib/core/evidence/specimen';
+import type { LoadMethod, Orientation } from '$lib/core/record/evidence/specimen';
 import { readReading } from '$lib/core/readings/read-reading';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';

@@ -1,5 +1,5 @@
 import { readReading } from '$lib/core/readings/read-reading';
-import type { LoadMethod } from '$lib/core/evidence/specimen';
+import type { LoadMethod } from '$lib/core/record/evidence/specimen';
 
 /** A typed load with what happened at it. */
 export type LoadTyped = { quantity: 'loadHeld' | 'loadBroke' | 'blowsHeld' | 'blowsBroke'; typed: string };

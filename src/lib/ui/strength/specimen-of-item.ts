@@ -1,4 +1,4 @@
-import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
+import type { LoadMethod, Orientation, Specimen } from '$lib/core/record/evidence/specimen';
 import type { OutboxItem } from '../bench/outbox';
 
 /** A specimen that waits in the outbox, as it will be; null for any other capture. */

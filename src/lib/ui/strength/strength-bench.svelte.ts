@@ -1,7 +1,7 @@
-import type { LoadMethod, Orientation, Specimen } from '$lib/core/evidence/specimen';
-import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+import type { LoadMethod, Orientation, Specimen } from '$lib/core/record/evidence/specimen';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import { kindsOfTrial, specimenKinds } from '$lib/core/strength/kinds';
-import { loadUnitOf } from '$lib/core/strength/load-unit';
+import { loadUnitOf } from '$lib/core/record/readings/load-unit';
 import { strengthStation } from '$lib/core/strength/station';
 import type { Basis } from '$lib/core/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { DIRECTIONS, FAMILIES } from '$lib/core/closed-lists';
-	import type { OwnMeasure } from '$lib/core/evidence/own-measure';
+	import { DIRECTIONS, FAMILIES } from '$lib/core/record/lists/closed-lists';
+	import type { OwnMeasure } from '$lib/core/record/evidence/own-measure';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { Edited } from '../form/edited.svelte';

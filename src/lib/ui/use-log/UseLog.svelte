@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { PART_STATES } from '$lib/core/closed-lists';
+	import { PART_STATES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { PartInService } from '$lib/server/use-log/use-log';
 	import { Button } from 'flowbite-svelte';

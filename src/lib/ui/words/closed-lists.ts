@@ -22,7 +22,7 @@ import type {
 	VALUE_RULES,
 	VERDICT_KINDS,
 	WATER_SIGNS
-} from '$lib/core/closed-lists';
+} from '$lib/core/record/lists/closed-lists';
 import type { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
 
 /** Words for the closed lists of the record: a word added to a list does not compile until it is told here. */

@@ -1,5 +1,5 @@
-import type { Reading } from '$lib/core/evidence/reading';
-import { SURFACE_FAULTS } from '$lib/core/prints/mark-words';
+import type { Reading } from '$lib/core/record/evidence/reading';
+import { SURFACE_FAULTS } from '$lib/core/record/marks/mark-words';
 
 const isFault = (quantity: string) => (SURFACE_FAULTS as readonly string[]).includes(quantity);
 

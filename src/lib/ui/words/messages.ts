@@ -1,9 +1,9 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/compare/compare';
-import { UNCHANGED, type FailureCause } from '$lib/core/evidence/attempt';
+import { UNCHANGED, type FailureCause } from '$lib/core/record/evidence/attempt';
 import type { WetDryMessage } from '$lib/core/prints/wet-dry';
 import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
-import type { ConditionKind } from '$lib/core/closed-lists';
+import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import type { Missing } from '$lib/core/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, kindWords, WATER_SIGN_WORDS } from './closed-lists';

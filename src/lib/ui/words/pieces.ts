@@ -1,5 +1,5 @@
 import type { ParamDef } from '$lib/core/pieces/types';
-import type { PieceMark } from '$lib/core/prints/piece-mark';
+import type { PieceMark } from '$lib/core/record/marks/piece-mark';
 import { upTo } from './numbers';
 import { CARRIED_WORDS } from './print-marks';
 

@@ -1,6 +1,6 @@
-import type { MARK_ENTRIES, MarkQuantity, ReadingOf } from '$lib/core/prints/mark-entries';
-import type { LOAD_WORDS, SURFACE_FAULTS } from '$lib/core/prints/mark-words';
-import type { MarkId } from '$lib/core/prints/piece-mark';
+import type { MARK_ENTRIES, MarkQuantity, ReadingOf } from '$lib/core/record/marks/mark-entries';
+import type { LOAD_WORDS, SURFACE_FAULTS } from '$lib/core/record/marks/mark-words';
+import type { MarkId } from '$lib/core/record/marks/piece-mark';
 
 /** Words of a mark's own list, by what each means where it is not plain. */
 type WordsAbout<Q extends MarkQuantity> = (typeof MARK_ENTRIES)[Q] extends { words: readonly (infer W extends string)[] }

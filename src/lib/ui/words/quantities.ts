@@ -1,7 +1,7 @@
 import type { Ranged } from '$lib/core/finding/measured';
 import type { Grade, QuantityDef } from '$lib/core/finding/types';
-import { markEntries } from '$lib/core/prints/mark-entries';
-import { LOAD_WORDS } from '$lib/core/prints/mark-words';
+import { markEntries } from '$lib/core/record/marks/mark-entries';
+import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
 import { BY_HAND_WORDS } from '$lib/core/strength/words';
 import { fromCanonical } from '$lib/core/kernel/units/convert';
 import { fixed, percent, upTo } from './numbers';

@@ -1,4 +1,4 @@
-import type { PrintSettings, SetUp } from '$lib/core/evidence/attempt';
+import type { PrintSettings, SetUp } from '$lib/core/record/evidence/attempt';
 
 /** Print settings by name and unit, in the order they are asked. */
 export const SETTING_WORDS: Record<keyof PrintSettings, { name: string; unit: string }> = {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
-	import { REEL_MATERIALS } from '$lib/core/closed-lists';
-	import { stated } from '$lib/core/claims/stated';
+	import { REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
+	import { stated } from '$lib/core/record/claims/stated';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';

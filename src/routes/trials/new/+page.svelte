@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CONDITION_POLICIES, USE_PRESETS, FAMILIES } from '$lib/core/closed-lists';
+	import { CONDITION_POLICIES, USE_PRESETS, FAMILIES } from '$lib/core/record/lists/closed-lists';
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/kernel/units/money';
 	import { familyCriterion } from '$lib/core/pick/families';

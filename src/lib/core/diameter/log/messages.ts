@@ -1,7 +1,7 @@
 import { say, type Message } from '../../finding/message';
 import type { Drift } from '../shape-of-strand';
-import { jamming, type PathLimits } from './limits';
-import type { LogSummary } from './summary';
+import { jamming, type PathLimits } from '../../record/gauge-log/limits';
+import type { LogSummary } from '../../record/gauge-log/summary';
 
 const Z = 1.959964;
 

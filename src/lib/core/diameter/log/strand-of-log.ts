@@ -2,7 +2,7 @@ import { normalQuantile } from '../../kernel/stats/distributions';
 import type { InstrumentBudget } from '../budget';
 import type { ShareInside } from '../share-inside';
 import type { PlaceReadings, Strand } from '../strand';
-import type { LogSummary } from './summary';
+import type { LogSummary } from '../../record/gauge-log/summary';
 
 const SLICES = 32;
 const SHIFTS = 17;

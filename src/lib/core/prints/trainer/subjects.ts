@@ -1,4 +1,4 @@
-import { SEVERITY_WORDS, STRING_WORDS } from '../mark-words';
+import { SEVERITY_WORDS, STRING_WORDS } from '../../record/marks/mark-words';
 
 /** What the trainer draws: strings between spikes, dots on a wall, an overhang ladder from the side. */
 export const TRAINER_SUBJECTS = ['strings', 'surface', 'overhang'] as const;

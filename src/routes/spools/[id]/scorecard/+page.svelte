@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { conditionOf } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/record/conditions/condition-at';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';

@@ -1,5 +1,5 @@
-import { conditionAt, conditionOf } from '$lib/core/conditions/condition-at';
-import { settled } from '$lib/core/prints/settled';
+import { conditionAt, conditionOf } from '$lib/core/record/conditions/condition-at';
+import { settled } from '$lib/core/record/evidence/settled';
 import { database } from '$lib/server/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { runsOf } from '$lib/server/drying/runs';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { choices, OBTAINED_WORDS, REEL_MATERIAL_WORDS } from '$lib/ui/words/closed-lists';
-	import { OBTAINED, REEL_MATERIALS } from '$lib/core/closed-lists';
+	import { OBTAINED, REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/intake/station';

@@ -6,7 +6,7 @@
 	import { tareOf } from '$lib/core/moisture/tare';
 	import { suddenChange } from '$lib/core/moisture/sudden-change';
 	import { inferBefore, weighings, weighingUncertainty } from '$lib/core/moisture/weighings';
-	import type { Before } from '$lib/core/evidence/reading';
+	import type { Before } from '$lib/core/record/evidence/reading';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';

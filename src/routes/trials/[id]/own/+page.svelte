@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolEvidence } from '$lib/core/evidence/spool-evidence';
+	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { page } from '$app/state';
 	import { ownQuantity, ownStation } from '$lib/core/own/station';

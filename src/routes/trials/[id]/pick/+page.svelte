@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { VALUE_RULES } from '$lib/core/closed-lists';
+	import { VALUE_RULES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { ValueRule } from '$lib/core/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { wantedCondition } from '$lib/core/conditions/wanted';
-	import { conditionAt } from '$lib/core/conditions/condition-at';
-	import { stated } from '$lib/core/claims/stated';
-	import { SET_UP } from '$lib/core/evidence/attempt';
+	import { conditionAt } from '$lib/core/record/conditions/condition-at';
+	import { stated } from '$lib/core/record/claims/stated';
+	import { SET_UP } from '$lib/core/record/evidence/attempt';
 	import { askBefore } from '$lib/core/handbook/before-print';
 	import { departures } from '$lib/core/prints/departures';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
@@ -19,7 +19,7 @@
 	import AddHere from '$lib/ui/workshop/AddHere.svelte';
 	import { offered } from '$lib/ui/form/offered';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
-	import { LOAD_WORDS } from '$lib/core/prints/mark-words';
+	import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import CompositeLine from '$lib/ui/prints/CompositeLine.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';

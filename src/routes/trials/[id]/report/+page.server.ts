@@ -1,4 +1,4 @@
-import { settled } from '$lib/core/prints/settled';
+import { settled } from '$lib/core/record/evidence/settled';
 import { addressCode } from '$lib/server/http/address-code';
 import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';

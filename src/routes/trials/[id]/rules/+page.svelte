@@ -1,6 +1,13 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
-	import { CLAIM_RULES, CONDITION_POLICIES, DIRECTIONS, FAILURE_RULES, FAMILIES, SETTINGS_POLICIES } from '$lib/core/closed-lists';
+	import {
+		CLAIM_RULES,
+		CONDITION_POLICIES,
+		DIRECTIONS,
+		FAILURE_RULES,
+		FAMILIES,
+		SETTINGS_POLICIES
+	} from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { conditionOf } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/record/conditions/condition-at';
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
 	import { day } from '$lib/ui/words/numbers';
 	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';

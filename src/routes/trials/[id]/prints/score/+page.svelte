@@ -2,7 +2,7 @@
 	import { Select } from 'flowbite-svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Piece } from '$lib/core/evidence/piece';
+	import type { Piece } from '$lib/core/record/evidence/piece';
 	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/prints/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';

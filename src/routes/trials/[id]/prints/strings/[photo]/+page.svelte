@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { wrap, type Remote } from 'comlink';
 	import { invalidateAll } from '$app/navigation';
-	import { conditionOf } from '$lib/core/conditions/condition-at';
+	import { conditionOf } from '$lib/core/record/conditions/condition-at';
 	import type { StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
 	import { orderCorners } from '$lib/core/prints/string-cover/order-corners';
 	import type { Corners, Point } from '$lib/core/prints/string-cover/types';

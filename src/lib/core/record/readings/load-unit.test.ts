@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { evidence, load, specimen } from '../../../../tests/support/evidence';
-import { fromCanonical } from '../kernel/units/convert';
+import { evidence, load, specimen } from '../../../../../tests/support/evidence';
+import { fromCanonical } from '../../kernel/units/convert';
 import { loadUnitOf } from './load-unit';
 
 const typedIn = (...units: string[]) => evidence({ readings: units.map((typedUnit) => load(specimen(), 'loadHeld', 100, { typedUnit })) });

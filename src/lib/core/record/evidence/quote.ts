@@ -1,4 +1,4 @@
-import type { QUOTE_KINDS } from '../closed-lists';
+import type { QUOTE_KINDS } from '../lists/closed-lists';
 
 export type Quote = {
 	id: string;

@@ -1,4 +1,4 @@
-import type { PieceMark } from '../prints/piece-mark';
+import type { PieceMark } from '../marks/piece-mark';
 
 export type Piece = {
 	id: string;

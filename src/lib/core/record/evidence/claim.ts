@@ -1,3 +1,3 @@
-import type { CLAIM_SOURCES } from '../closed-lists';
+import type { CLAIM_SOURCES } from '../lists/closed-lists';
 
 export type Claim = { id: string; quantity: string; source: (typeof CLAIM_SOURCES)[number]; value: number };

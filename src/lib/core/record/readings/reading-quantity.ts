@@ -1,4 +1,4 @@
-import type { Dimension } from '../kernel/units/dimension';
+import type { Dimension } from '../../kernel/units/dimension';
 
 /** What is known of a raw reading before it is taken. */
 export type ReadingQuantity = {

@@ -1,4 +1,4 @@
-import type { LOAD_METHODS, ORIENTATIONS } from '../closed-lists';
+import type { LOAD_METHODS, ORIENTATIONS } from '../lists/closed-lists';
 import type { Amended } from './amended';
 
 export type LoadMethod = (typeof LOAD_METHODS)[number];

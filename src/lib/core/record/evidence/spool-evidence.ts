@@ -1,4 +1,4 @@
-import type { OBTAINED } from '../closed-lists';
+import type { OBTAINED } from '../lists/closed-lists';
 import type { Attempt } from './attempt';
 import type { Claim } from './claim';
 import type { SpoolEvent } from './event';

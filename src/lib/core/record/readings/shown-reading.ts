@@ -1,5 +1,5 @@
 import type { Reading } from '../evidence/reading';
-import { readNumberText } from '../kernel/units/number-text';
+import { readNumberText } from '../../kernel/units/number-text';
 
 /**
  * A reading as it is shown in a list: as it was typed, but a diameter typed in hundredths with its point, as its neighbours have it.

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { reading } from '../../../../tests/support/evidence';
+import { reading } from '../../../../../tests/support/evidence';
 import { readingsAt } from './readings-at';
 
 it('readings of a station are its own, in their order, and found for each list anew', () => {

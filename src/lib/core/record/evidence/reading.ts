@@ -1,4 +1,4 @@
-import type { BEFORE, READING_DIRECTIONS } from '../closed-lists';
+import type { BEFORE, READING_DIRECTIONS } from '../lists/closed-lists';
 import type { Amended } from './amended';
 
 /** What lay between two weighings of one spool. Air stands for everything in which water comes or goes by itself. */

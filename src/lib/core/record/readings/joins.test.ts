@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readReading } from './read-reading';
+import { readReading } from '../../readings/read-reading';
 
 // What feeds what between a quantity's declaration and what was typed for it.
 

@@ -1,7 +1,7 @@
 import { greatest, rollup } from 'd3-array';
 import { readingsAt } from '../evidence/readings-at';
 import type { SpoolEvidence } from '../evidence/spool-evidence';
-import { UNITS } from '../kernel/units/dimension';
+import { UNITS } from '../../kernel/units/dimension';
 
 /** A unit that loads are typed and shown in. */
 export type LoadUnit = (typeof UNITS.load)[number];

@@ -1,4 +1,4 @@
-import type { LogSummary } from '../diameter/log/summary';
+import type { LogSummary } from '../gauge-log/summary';
 import type { Amended } from './amended';
 
 /** A gauge's log of this spool. The samples stay on the server; what they say travels. */

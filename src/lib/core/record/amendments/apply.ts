@@ -1,4 +1,4 @@
-import type { SampleRange } from '../diameter/log/left-out';
+import type { SampleRange } from '../gauge-log/left-out';
 import type { Amended } from '../evidence/amended';
 
 type AmendmentAction = 'correct' | 'exclude' | 'reinstate' | 'confirm' | 'undo';

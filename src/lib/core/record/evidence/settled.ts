@@ -1,4 +1,4 @@
-import type { Attempt } from '../evidence/attempt';
+import type { Attempt } from './attempt';
 
 /**
  * Whether a print speaks of its spool: it counts, and its settings were no longer being looked for.

@@ -1,4 +1,4 @@
-import type { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '../closed-lists';
+import type { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '../lists/closed-lists';
 import type { Amended } from './amended';
 
 export type FailureCause = (typeof FAILURE_CAUSES)[number];

@@ -1,4 +1,4 @@
-import { spreadOf } from '../kernel/stats/spread';
+import { spreadOf } from '../../kernel/stats/spread';
 
 /**
  * What readings of something of known size say of an instrument: what it shows too much, and the spread of single readings.

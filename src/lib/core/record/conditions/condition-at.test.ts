@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { event } from '../../../../tests/support/evidence';
+import { event } from '../../../../../tests/support/evidence';
 import type { SpoolEvent } from '../evidence/event';
 import { conditionAt, conditionOf } from './condition-at';
 

@@ -1,4 +1,4 @@
-import type { Direction, Family } from '../closed-lists';
+import type { Direction, Family } from '../lists/closed-lists';
 
 /** A measure of the tester's own: it belongs to the bench, and every trial may take it. */
 export type OwnMeasure = {

@@ -1,4 +1,4 @@
-import type { EVENT_KINDS } from '../closed-lists';
+import type { EVENT_KINDS } from '../lists/closed-lists';
 import type { Amended } from './amended';
 
 /** A drying is dated by its end; one that still runs (`drying`) by its start. */

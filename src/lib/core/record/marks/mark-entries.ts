@@ -1,5 +1,5 @@
-import type { Direction, Family } from '../closed-lists';
-import type { Dimension } from '../kernel/units/dimension';
+import type { Direction, Family } from '../lists/closed-lists';
+import type { Dimension } from '../../kernel/units/dimension';
 import { ANY_PIECE } from './carries';
 import {
 	BED_WORDS,
