@@ -1,9 +1,9 @@
 import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { asc } from 'drizzle-orm';
-import { PIECE_KINDS } from '../../src/lib/core/pieces/library';
-import { usualParams } from '../../src/lib/core/pieces/usual';
-import { markPieces } from '../../src/lib/core/pieces/mark-pieces';
+import { PIECE_KINDS } from '../../src/lib/core/judging/pieces/library/library';
+import { usualParams } from '../../src/lib/core/judging/pieces/kit/usual';
+import { markPieces } from '../../src/lib/core/judging/pieces/library/mark-pieces';
 import { questionsOf, type Question } from '../../src/lib/core/prints/scoring';
 import { printsStation } from '../../src/lib/core/prints/station';
 import { measureStringCover } from '../../src/lib/core/prints/string-cover/measure-string-cover';

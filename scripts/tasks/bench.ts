@@ -7,7 +7,7 @@ import { measuredOn } from '../../src/lib/core/pick/families';
 import type { PickInput } from '../../src/lib/core/pick/types';
 import { STATIONS } from '../../src/lib/core/registry';
 import { shownSheet } from '../../src/lib/core/sheet/shown-sheet';
-import type { QuantityDef } from '../../src/lib/core/finding/types';
+import type { QuantityDef } from '../../src/lib/core/judging/finding/types';
 import { connect, type Database } from '../../src/lib/server/db/client';
 import { ensureDefaults } from '../../src/lib/server/db/defaults';
 import { migrate } from '../../src/lib/server/db/migrate';

@@ -1,7 +1,7 @@
 import { parse, stringify, uneval } from 'devalue';
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence } from '../../tests/support/evidence';
-import { say } from './core/finding/message';
+import { say } from './core/judging/finding/message';
 import type { Candidate } from './core/pick/types';
 import { share, shareCandidates, sharedCandidates, sharedEvidence, sharedText, shareEvidence } from './shared-text';
 

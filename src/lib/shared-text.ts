@@ -1,5 +1,5 @@
 import type { SpoolEvidence } from './core/record/evidence/spool-evidence';
-import type { Sampling } from './core/finding/types';
+import type { Sampling } from './core/judging/finding/types';
 import type { Candidate } from './core/pick/types';
 
 /**

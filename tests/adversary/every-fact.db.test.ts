@@ -3,7 +3,7 @@ import { getTableColumns } from 'drizzle-orm';
 import { MySqlTable } from 'drizzle-orm/mysql-core';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { dryerBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';

@@ -1,5 +1,5 @@
-import { HANDBOOK } from '../../src/lib/core/handbook/defaults';
-import { NO_RECORD } from '../../src/lib/core/posterior/prior-set';
+import { HANDBOOK } from '../../src/lib/core/judging/handbook/defaults';
+import { NO_RECORD } from '../../src/lib/core/judging/posterior/prior-set';
 import { MARK_IDS } from '../../src/lib/core/record/marks/piece-mark';
 import { MARKS } from '../../src/lib/core/prints/marks';
 import type { Attempt } from '../../src/lib/core/record/evidence/attempt';
@@ -9,8 +9,8 @@ import type { Quote } from '../../src/lib/core/record/evidence/quote';
 import { contextOfReading, type Reading } from '../../src/lib/core/record/evidence/reading';
 import type { Specimen } from '../../src/lib/core/record/evidence/specimen';
 import type { SpoolEvidence } from '../../src/lib/core/record/evidence/spool-evidence';
-import type { Basis } from '../../src/lib/core/trial/basis';
-import type { PrinterAbilities } from '../../src/lib/core/trial/bench-facts';
+import type { Basis } from '../../src/lib/core/judging/trial/basis';
+import type { PrinterAbilities } from '../../src/lib/core/judging/trial/bench-facts';
 
 /** Small builders of evidence for the tests of core: everything has a plain default, a test names only what it is about. */
 

@@ -1,5 +1,5 @@
-import { findCell } from '../../src/lib/core/posterior/find-cell';
-import type { Observed } from '../../src/lib/core/posterior/scale';
+import { findCell } from '../../src/lib/core/judging/posterior/find-cell';
+import type { Observed } from '../../src/lib/core/judging/posterior/scale';
 import { markModel } from '../../src/lib/core/prints/mark-model';
 import { MARKS } from '../../src/lib/core/prints/marks';
 

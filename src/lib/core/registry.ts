@@ -8,7 +8,7 @@ import { moistureStation } from './moisture/station';
 import { ownStation } from './own/station';
 import { printsStation } from './prints/station';
 import { strengthStation } from './strength/station';
-import type { Station } from './station';
+import type { Station } from './judging/station/station';
 
 /** The stations in the order of work. One line here brings a station into the trial sheet and the pick. */
 export const STATIONS: readonly Station[] = [

@@ -1,4 +1,4 @@
-import type { None, ParamsOf } from '$lib/core/finding/none';
+import type { None, ParamsOf } from '$lib/core/judging/finding/none';
 import type { Refusal, RefusalCode, RefusalParams } from './refusals';
 
 /** An error at one field, or at one row of a list (`rows.16.price`). `suggestion` is what was probably meant. */

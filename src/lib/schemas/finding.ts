@@ -1,7 +1,7 @@
 import { CONDITIONS } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import type { Message } from '$lib/core/finding/message';
-import type { Finding, Missing } from '$lib/core/finding/types';
+import type { Message } from '$lib/core/judging/finding/message';
+import type { Finding, Missing } from '$lib/core/judging/finding/types';
 
 /** What goes out: one finding as every station gives it. Written beside core's type and held to it by the compiler. */
 

@@ -1,4 +1,4 @@
-import type { ParamFault } from '$lib/core/pieces/library';
+import type { ParamFault } from '$lib/core/judging/pieces/library/library';
 import { type FieldError, fieldError } from './field-error';
 
 /** A fault of sizes as an error at its field. */

@@ -1,4 +1,4 @@
-import type { None } from '$lib/core/finding/none';
+import type { None } from '$lib/core/judging/finding/none';
 import type { AMENDED_KINDS, ARCHIVED_KINDS, NOTE_TARGETS } from '$lib/core/record/lists/closed-lists';
 
 /** What an address can name and not find. */

@@ -1,4 +1,4 @@
-import type { None } from '$lib/core/finding/none';
+import type { None } from '$lib/core/judging/finding/none';
 
 /** What can be looked for and not be there. */
 export type Thing =

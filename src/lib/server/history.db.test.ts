@@ -10,7 +10,7 @@ import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
 import { specimenBody } from '../schemas/strength';
 import { ownMeasureBody, protocolBody, trialBody, trialSpoolBody } from '../schemas/trial';
-import { HANDBOOK } from '../core/handbook/defaults';
+import { HANDBOOK } from '../core/judging/handbook/defaults';
 import { postDryer, postDryingEnd, postDryingRun } from './drying/post';
 import { exportBundle } from './exchange/bundle';
 import { postHandbook } from './handbook/handbook';

@@ -1,4 +1,4 @@
-import type { None } from '$lib/core/finding/none';
+import type { None } from '$lib/core/judging/finding/none';
 import { fieldError, type FieldError, type RefusalRest } from '$lib/schemas/field-error';
 import type { Addressed, ProblemCode, ProblemParams, ProblemSaid } from '$lib/schemas/problems';
 import type { RefusalCode } from '$lib/schemas/refusals';

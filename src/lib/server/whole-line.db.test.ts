@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
-import type { Finding } from '$lib/core/finding/types';
+import type { Finding } from '$lib/core/judging/finding/types';
 import { amendmentBody, instrumentBody } from '../schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '../schemas/attempt';
 import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '../schemas/drying';

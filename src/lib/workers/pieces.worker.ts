@@ -1,12 +1,12 @@
 import { expose, transfer } from 'comlink';
 import Module from 'manifold-3d';
 import wasmUrl from 'manifold-3d/manifold.wasm?url';
-import { drawingOf, type Drawing } from '$lib/core/pieces/drawing';
-import { pieceKind } from '$lib/core/pieces/library';
-import { solidOf } from '$lib/core/pieces/solid';
-import { stlOf } from '$lib/core/pieces/stl';
-import { threeMfOf } from '$lib/core/pieces/three-mf';
-import type { Params } from '$lib/core/pieces/types';
+import { drawingOf, type Drawing } from '$lib/core/judging/pieces/files/drawing';
+import { pieceKind } from '$lib/core/judging/pieces/library/library';
+import { solidOf } from '$lib/core/judging/pieces/files/solid';
+import { stlOf } from '$lib/core/judging/pieces/files/stl';
+import { threeMfOf } from '$lib/core/judging/pieces/files/three-mf';
+import type { Params } from '$lib/core/judging/pieces/kit/types';
 
 /** A thin shell: solids are put together here, off the page's thread. */
 const loading = Module({ locateFile: () => wasmUrl }).then((engine) => {

@@ -1,4 +1,4 @@
-import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { database } from '$lib/server/context';
 import { loadHandbook } from '$lib/server/handbook/handbook';
 import type { PageServerLoad } from './$types';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { MaterialFigures } from '$lib/core/handbook/figures';
+	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 	import { FIGURES, demandWords, figureText, figureUnit } from '$lib/ui/handbook/figures';
 	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
 	import { focusFirst } from '$lib/ui/form/focus-first';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { materialNeeded, USUAL_STRAND } from '$lib/core/pieces/material-needed';
+	import { materialNeeded, USUAL_STRAND } from '$lib/core/judging/pieces/library/material-needed';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';

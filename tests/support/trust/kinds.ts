@@ -1,9 +1,9 @@
-import type { QuantityDef } from '../../../src/lib/core/finding/types';
-import { modelOf, type MarkModel } from '../../../src/lib/core/posterior/model';
+import type { QuantityDef } from '../../../src/lib/core/judging/finding/types';
+import { modelOf, type MarkModel } from '../../../src/lib/core/judging/posterior/model';
 import { markQuantity } from '../../../src/lib/core/prints/marks';
 import { strengthLoad } from '../../../src/lib/core/strength/quantities';
-import { countAs, ladderAs, readingAs, wordAs } from '../../../src/lib/core/posterior/observed';
-import { fromModel, observedOn, type Observed } from '../../../src/lib/core/posterior/scale';
+import { countAs, ladderAs, readingAs, wordAs } from '../../../src/lib/core/judging/posterior/observed';
+import { fromModel, observedOn, type Observed } from '../../../src/lib/core/judging/posterior/scale';
 
 /** A kind of mark that is made up: how its values scatter, and what a tester would note of one. */
 export type Kind = {

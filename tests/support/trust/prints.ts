@@ -1,8 +1,8 @@
 import { randomBeta, randomUniform } from 'd3-random';
 import { costOfGoodPrints } from '../../../src/lib/core/cost/cost-of-good-prints';
 import { wasteFactor } from '../../../src/lib/core/cost/waste-factor';
-import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/posterior/success';
-import { ASSUMED_WASTE, learnWaste, type WastePrior } from '../../../src/lib/core/posterior/waste';
+import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/judging/posterior/success';
+import { ASSUMED_WASTE, learnWaste, type WastePrior } from '../../../src/lib/core/judging/posterior/waste';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
 
 /** True shares that finish, from spool to spool: nine in ten, as prints of eight would make one think. */

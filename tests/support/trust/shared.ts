@@ -1,5 +1,5 @@
 import { randomNormal } from 'd3-random';
-import { toldApart } from '../../../src/lib/core/compare/apart';
+import { toldApart } from '../../../src/lib/core/judging/compare/apart';
 import { markQuantity } from '../../../src/lib/core/prints/marks';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
 

@@ -1,11 +1,11 @@
 import { randomNormal, randomUniform } from 'd3-random';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
-import { toldApart } from '../../../src/lib/core/compare/apart';
-import { learnPrior } from '../../../src/lib/core/posterior/learn';
-import { posteriorOf } from '../../../src/lib/core/posterior/posterior';
-import type { CellPrior } from '../../../src/lib/core/posterior/prior';
-import { fromModel, type Observed } from '../../../src/lib/core/posterior/scale';
-import { summaryOfMean, summaryOfRank, type Summary } from '../../../src/lib/core/posterior/summarise';
+import { toldApart } from '../../../src/lib/core/judging/compare/apart';
+import { learnPrior } from '../../../src/lib/core/judging/posterior/learn';
+import { posteriorOf } from '../../../src/lib/core/judging/posterior/posterior';
+import type { CellPrior } from '../../../src/lib/core/judging/posterior/prior';
+import { fromModel, type Observed } from '../../../src/lib/core/judging/posterior/scale';
+import { summaryOfMean, summaryOfRank, type Summary } from '../../../src/lib/core/judging/posterior/summarise';
 import { fastNormalCdf } from '../../../src/lib/core/kernel/stats/normal-table';
 import type { Kind } from './kinds';
 

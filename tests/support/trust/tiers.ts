@@ -1,7 +1,7 @@
 import { randomUniform } from 'd3-random';
 import { tiersOf } from '../../../src/lib/core/pick/tiers';
-import type { CellPrior } from '../../../src/lib/core/posterior/prior';
-import type { Summary } from '../../../src/lib/core/posterior/summarise';
+import type { CellPrior } from '../../../src/lib/core/judging/posterior/prior';
+import type { Summary } from '../../../src/lib/core/judging/posterior/summarise';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
 import type { Kind } from './kinds';
 import { Simulation } from './simulate';

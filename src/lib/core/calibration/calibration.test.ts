@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, reading } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { measuredOn, notCounted } from '../pick/families';
-import { findCell } from '../posterior/find-cell';
-import { modelOf } from '../posterior/model';
-import { readingAs } from '../posterior/observed';
+import { findCell } from '../judging/posterior/find-cell';
+import { modelOf } from '../judging/posterior/model';
+import { readingAs } from '../judging/posterior/observed';
 import { onePreset, onePresets } from './one-preset';
 import { settingsOffered } from './offered';
 import { READING_QUANTITIES } from '../readings/quantities';

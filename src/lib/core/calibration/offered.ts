@@ -1,5 +1,5 @@
 import type { PrintSettings } from '../record/evidence/attempt';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { CALIBRATED } from './quantities';
 
 /**

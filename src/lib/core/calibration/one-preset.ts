@@ -1,8 +1,8 @@
 import { group } from 'd3-array';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { alikeEnough, toldApart } from '../compare/apart';
-import { rangedOf, type Ranged } from '../finding/measured';
-import type { Finding, QuantityDef } from '../finding/types';
+import { alikeEnough, toldApart } from '../judging/compare/apart';
+import { rangedOf, type Ranged } from '../judging/finding/measured';
+import type { Finding, QuantityDef } from '../judging/finding/types';
 import { CALIBRATED } from './quantities';
 
 /** Whether one preset does for two spools, by each calibration that both have. */

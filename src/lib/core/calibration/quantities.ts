@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 
 /** What a calibration of a filament gives: settings, which are neither better nor worse. */
 type Calibrated = {

@@ -1,15 +1,15 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import { say } from '../finding/message';
-import type { Finding } from '../finding/types';
-import { materialClass } from '../handbook/material-class';
-import { findingOfCell } from '../posterior/finding-of-cell';
-import { modelOf, type MarkModel } from '../posterior/model';
-import { readingAs } from '../posterior/observed';
-import type { Observed } from '../posterior/scale';
-import type { RecordCell } from '../posterior/record-cell';
-import type { Station } from '../station';
-import type { Basis } from '../trial/basis';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import { say } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
+import { materialClass } from '../judging/handbook/material-class';
+import { findingOfCell } from '../judging/cells/finding-of-cell';
+import { modelOf, type MarkModel } from '../judging/posterior/model';
+import { readingAs } from '../judging/posterior/observed';
+import type { Observed } from '../judging/posterior/scale';
+import type { RecordCell } from '../judging/posterior/record-cell';
+import type { Station } from '../judging/station/station';
+import type { Basis } from '../judging/trial/basis';
 import { CALIBRATED } from './quantities';
 
 type Calibrated = (typeof CALIBRATED)[number];

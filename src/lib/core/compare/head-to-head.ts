@@ -1,7 +1,7 @@
-import { alikeEnough, sideOf } from './apart';
+import { alikeEnough, sideOf } from '../judging/compare/apart';
 import type { RankedFinding } from '../pick/ranked-finding';
-import { isMeasured } from '../finding/measured';
-import type { QuantityDef } from '../finding/types';
+import { isMeasured } from '../judging/finding/measured';
+import type { QuantityDef } from '../judging/finding/types';
 
 /** In what one spool is better than another, worse, alike enough, or not told apart; quantities by id, in their order. */
 export type HeadToHead = { better: string[]; worse: string[]; alike: string[]; open: string[] };

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { ASSUMED_WASTE, type WastePrior } from '../posterior/waste';
+import { ASSUMED_WASTE, type WastePrior } from '../judging/posterior/waste';
 import { betaQuantile } from '../kernel/stats/distributions';
 import { wasteFactor } from './waste-factor';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, basis, quote } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { costOfGoodPrints } from './cost-of-good-prints';
 import { pricePerKgOf } from './price-per-kg';
 import { costPerGoodKg } from './quantities';

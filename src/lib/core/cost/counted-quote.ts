@@ -1,6 +1,6 @@
 import type { Quote } from '../record/evidence/quote';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 
 /**
  * The price that counts: what was paid for the spool, else the newest seen for its product; in the trial's currency, for nothing is converted.

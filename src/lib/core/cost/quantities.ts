@@ -1,5 +1,5 @@
-import type { QuantityDef } from '../finding/types';
-import type { Basis } from '../trial/basis';
+import type { QuantityDef } from '../judging/finding/types';
+import type { Basis } from '../judging/trial/basis';
 
 /** What stands for a usual price while nothing of a trial is priced, in its currency (common practice, no source). */
 const NO_PRICE_YET = 20;

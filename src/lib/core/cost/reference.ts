@@ -1,6 +1,6 @@
 import { median } from 'd3-array';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import { countedQuote } from './counted-quote';
 import { pricePerKgOf } from './price-per-kg';
 

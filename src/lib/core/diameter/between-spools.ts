@@ -1,6 +1,6 @@
-import { compactLetterDisplay } from '../compare/compact-letter-display';
+import { compactLetterDisplay } from '../judging/compare/compact-letter-display';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import { brownForsythe, type BrownForsythe } from '../kernel/stats/brown-forsythe';
 import { gamesHowell } from '../kernel/stats/games-howell';
 import { nestedVariance, type NestedVariance } from '../kernel/stats/nested-variance';

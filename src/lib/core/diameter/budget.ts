@@ -1,5 +1,5 @@
 import type { Instrument, InstrumentCheck, InstrumentStudy } from '../record/evidence/instrument';
-import type { SharedPart } from '../finding/types';
+import type { SharedPart } from '../judging/finding/types';
 import { rectangularUncertainty } from '../kernel/stats/combined-uncertainty';
 
 /** Assumed where no instrument was named: a caliper of the common kind (common practice, no source). */

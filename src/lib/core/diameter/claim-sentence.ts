@@ -1,4 +1,4 @@
-import { say, type Message } from '../finding/message';
+import { say, type Message } from '../judging/finding/message';
 import { checkedUncertainty } from './budget';
 import type { ToleranceClaim } from './claims';
 import { GUARD } from './claim-verdict';

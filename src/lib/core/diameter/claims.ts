@@ -1,6 +1,6 @@
 import { stated } from '../record/claims/stated';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 
 /** One tolerance a maker states, with its limits. */
 export type ToleranceClaim = { source: 'label' | 'listing'; toleranceMm: number; lowMm: number; highMm: number };

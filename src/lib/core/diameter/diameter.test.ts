@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { diameters, evidence, basis } from '../../../../tests/support/evidence';
 import type { Instrument } from '../record/evidence/instrument';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { flowAdvice, flowError } from './flow';
 import { oddReadings } from './odd-readings';
 import { diameterStation } from './station';

@@ -1,7 +1,7 @@
 import { tQuantile } from '../kernel/stats/distributions';
-import { makeFinding } from '../finding/make-finding';
-import { say, type Message } from '../finding/message';
-import type { Finding } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say, type Message } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
 import { combineUncertainties } from '../kernel/stats/combined-uncertainty';
 import { partsOfBudget, sharedParts } from './budget';
 import { claimSentence, instrumentLines } from './claim-sentence';

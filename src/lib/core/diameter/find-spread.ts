@@ -1,6 +1,6 @@
-import { makeFinding } from '../finding/make-finding';
-import { say } from '../finding/message';
-import type { Finding } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
 import { howeFactor, toleranceFactor } from '../kernel/stats/tolerance-factor';
 import { partsOfBudget, sharedParts } from './budget';
 import { capability } from './capability';

@@ -1,7 +1,7 @@
 import { tQuantile } from '../kernel/stats/distributions';
 import { describe, expect, it } from 'vitest';
 import { basis, diameters, evidence } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { diameterStation } from './station';
 
 // What the formulas are fed with and what becomes of their results: every figure of one spool, worked out by hand (arithmetic) from ten readings at

@@ -1,4 +1,4 @@
-import type { Protocol } from '../trial/protocol';
+import type { Protocol } from '../judging/trial/protocol';
 import type { ToleranceClaim } from './claims';
 import { claimVerdict, strictVerdict, type ClaimVerdict } from './claim-verdict';
 import type { Strand } from './strand';

@@ -1,5 +1,5 @@
-import type { Basis } from '../trial/basis';
-import type { QuantityDef } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import type { QuantityDef } from '../judging/finding/types';
 
 /**
  * Mean diameter: best at the nominal the profile assumes. A 0.02 mm offset is about 2.3 % flow: it matters.

@@ -1,5 +1,5 @@
 import { normalCdf } from '../kernel/stats/distributions';
-import { say, type Message } from '../finding/message';
+import { say, type Message } from '../judging/finding/message';
 import { wilsonInterval } from '../kernel/stats/wilson';
 import type { ToleranceClaim } from './claims';
 import type { ClaimVerdict } from './claim-verdict';

@@ -1,4 +1,4 @@
-import type { Station } from '../station';
+import type { Station } from '../judging/station/station';
 import { findMean } from './find-mean';
 import { findInside, findOutside } from './find-share';
 import { findFlow, findOvality, findSpread } from './find-spread';

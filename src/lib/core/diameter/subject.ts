@@ -1,9 +1,9 @@
 import type { LoggedStrand } from '../record/evidence/log';
 import type { Reading } from '../record/evidence/reading';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import { EMPTY_CONTEXT } from '../finding/make-finding';
-import type { FindingContext, Missing } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import { EMPTY_CONTEXT } from '../judging/finding/make-finding';
+import type { FindingContext, Missing } from '../judging/finding/types';
 import { instrumentBudget } from './budget';
 import { toleranceClaims, type ToleranceClaim } from './claims';
 import { judgeClaim, type JudgedClaim } from './judge-claim';

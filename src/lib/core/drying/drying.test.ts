@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { event, evidence, basis, reading, weighed } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
-import { HANDBOOK } from '../handbook/defaults';
+import type { Finding } from '../judging/finding/types';
+import { HANDBOOK } from '../judging/handbook/defaults';
 import { dryingResults } from './results';
 import { judgeSetPoint, loadLimit } from './set-point';
 import { dryingStation } from './station';

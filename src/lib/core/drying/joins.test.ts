@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { basis, event, evidence, reading } from '../../../../tests/support/evidence';
 import type { Before, Reading } from '../record/evidence/reading';
-import type { Finding } from '../finding/types';
-import type { MaterialFigures } from '../handbook/figures';
+import type { Finding } from '../judging/finding/types';
+import type { MaterialFigures } from '../judging/handbook/figures';
 import { dryingResults } from './results';
 import { judgeSetPoint, loadLimit } from './set-point';
 import { dryingStation } from './station';

@@ -1,4 +1,4 @@
-import type { None } from '../finding/none';
+import type { None } from '../judging/finding/none';
 
 /** What the drying station can say, with the parameters of each sentence; the sentences are in ui/words. */
 type DryingMessages = {

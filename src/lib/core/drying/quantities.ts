@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 
 /** Mass lost in the first drying that was weighed before and after, per cent of the net mass: how wet the spool came. */
 export const dryingLoss: QuantityDef = {

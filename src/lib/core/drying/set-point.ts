@@ -1,5 +1,5 @@
-import type { MaterialFigures } from '../handbook/figures';
-import { materialOf } from '../handbook/material-of';
+import type { MaterialFigures } from '../judging/handbook/figures';
+import { materialOf } from '../judging/handbook/material-of';
 
 export type LoadLimit = {
 	/** Lowest upper end of the drying ranges; null when no material of the load has one. */

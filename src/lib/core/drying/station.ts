@@ -1,8 +1,8 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import { say, type Message } from '../finding/message';
-import type { Finding } from '../finding/types';
-import type { Station } from '../station';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import { say, type Message } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 import { dryingLoss } from './quantities';
 import { dryingResults } from './results';
 

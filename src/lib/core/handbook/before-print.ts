@@ -1,10 +1,10 @@
 import { stated } from '../record/claims/stated';
 import type { PrintSettings } from '../record/evidence/attempt';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { say, type Message } from '../finding/message';
-import type { PrinterAbilities } from '../trial/bench-facts';
+import { say, type Message } from '../judging/finding/message';
+import type { PrinterAbilities } from '../judging/trial/bench-facts';
 import { demandsUnmet } from './demands';
-import type { MaterialFigures } from './figures';
+import type { MaterialFigures } from '../judging/handbook/figures';
 
 type Setting = Pick<PrintSettings, 'nozzleC' | 'bedC'>;
 

@@ -1,10 +1,10 @@
 import { stated } from '../record/claims/stated';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { say, type Message } from '../finding/message';
+import { say, type Message } from '../judging/finding/message';
 import { settled } from '../record/evidence/settled';
-import type { PrinterAbilities } from '../trial/bench-facts';
-import type { MaterialFigures } from './figures';
-import { materialOf } from './material-of';
+import type { PrinterAbilities } from '../judging/trial/bench-facts';
+import type { MaterialFigures } from '../judging/handbook/figures';
+import { materialOf } from '../judging/handbook/material-of';
 
 /** One thing a spool asks of a printer, with the sentence to say where the printer lacks it; `met` null where the printer's side is not known. */
 export type Demand = { met: boolean | null; unmet: Message };

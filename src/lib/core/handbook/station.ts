@@ -1,11 +1,11 @@
-import { say } from '../finding/message';
+import { say } from '../judging/finding/message';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, QuantityDef } from '../finding/types';
-import type { Station } from '../station';
+import type { Basis } from '../judging/trial/basis';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import type { Finding, QuantityDef } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 import { demandsOf } from './demands';
-import { materialOf } from './material-of';
+import { materialOf } from '../judging/handbook/material-of';
 
 /** Where the material softens, by the handbook: for gates ("must not go soft in the sun"). Not measured. */
 const softening: QuantityDef = {

@@ -1,8 +1,8 @@
-import { say } from '../finding/message';
+import { say } from '../judging/finding/message';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, QuantityDef } from '../finding/types';
-import type { Station } from '../station';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import type { Finding, QuantityDef } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 
 /** What may be odd when a spool is unboxed, in the order the eye meets it. */
 export const ODDITIES = ['seal', 'desiccant', 'winding', 'label', 'spoolBody', 'dirt', 'odour', 'brittle'] as const;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { attempt, basis, evidence, reading } from '../../../../tests/support/evidence';
 import type { Before, Reading } from '../record/evidence/reading';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { intervalsOf, relativeWater } from './account';
 import { moistureStation, referenceIndex } from './station';
 import { tareOf } from './tare';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, basis, reading, weighed } from '../../../../tests/support/evidence';
 import type { Before } from '../record/evidence/reading';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { intervalsOf, netWater, relativeWater } from './account';
 import { moistureStation, referenceIndex } from './station';
 import { tareOf } from './tare';

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 
 /** Most water taken up since the driest known state, per cent of the net mass. */
 export const waterUptake: QuantityDef = {

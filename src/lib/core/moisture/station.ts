@@ -1,9 +1,9 @@
 import { mean } from 'd3-array';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import { say, type Message } from '../finding/message';
-import type { Finding, Missing } from '../finding/types';
-import type { Station } from '../station';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import { say, type Message } from '../judging/finding/message';
+import type { Finding, Missing } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 import { intervalsOf, relativeWater, type Relative } from './account';
 import { cardShare, withCard } from './card-reel';
 import { waterUptake } from './quantities';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, reading } from '../../../../tests/support/evidence';
 import type { OwnMeasure } from '../record/evidence/own-measure';
-import { findCell } from '../posterior/find-cell';
-import { modelOf } from '../posterior/model';
+import { findCell } from '../judging/posterior/find-cell';
+import { modelOf } from '../judging/posterior/model';
 import { readReading } from '../readings/read-reading';
 import { ownQuantity, ownStation } from './station';
 

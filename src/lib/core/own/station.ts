@@ -1,16 +1,16 @@
-import { say } from '../finding/message';
+import { say } from '../judging/finding/message';
 import type { OwnMeasure } from '../record/evidence/own-measure';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import { EMPTY_CONTEXT, makeFinding } from '../finding/make-finding';
-import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { materialClass } from '../handbook/material-class';
-import { findingOfCell } from '../posterior/finding-of-cell';
-import { modelOf } from '../posterior/model';
-import { readingAs, wordAs } from '../posterior/observed';
-import type { RecordCell } from '../posterior/record-cell';
-import type { Observed } from '../posterior/scale';
-import type { Station } from '../station';
+import type { Basis } from '../judging/trial/basis';
+import { EMPTY_CONTEXT, makeFinding } from '../judging/finding/make-finding';
+import type { Finding, Missing, QuantityDef } from '../judging/finding/types';
+import { materialClass } from '../judging/handbook/material-class';
+import { findingOfCell } from '../judging/cells/finding-of-cell';
+import { modelOf } from '../judging/posterior/model';
+import { readingAs, wordAs } from '../judging/posterior/observed';
+import type { RecordCell } from '../judging/posterior/record-cell';
+import type { Observed } from '../judging/posterior/scale';
+import type { Station } from '../judging/station/station';
 
 /**
  * The quantity of a tester's own measure. Of a number a tenth of its scale is taken as the difference that matters,

@@ -1,8 +1,8 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import type { QuantityDef } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import type { QuantityDef } from '../judging/finding/types';
 import { selectFindings } from '../sheet/select';
-import type { Station } from '../station';
+import type { Station } from '../judging/station/station';
 import { rankedFinding } from './ranked-finding';
 import type { Candidate } from './types';
 

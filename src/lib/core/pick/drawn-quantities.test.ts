@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { say } from '../finding/message';
-import type { QuantityDef, Sampling, SharedPart } from '../finding/types';
+import { say } from '../judging/finding/message';
+import type { QuantityDef, Sampling, SharedPart } from '../judging/finding/types';
 import { meanOf } from './drawn-quantities';
 import { blocksOf } from './pick-from';
 import type { Candidate } from './types';

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { numberOf, remembering } from '../kernel/memo/remember';
 import { normalQuantile } from '../kernel/stats/distributions';
 import { COST } from './cost';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { QuantityDef, Sampling } from '../finding/types';
+import type { QuantityDef, Sampling } from '../judging/finding/types';
 import { explain } from './explain';
 import type { Candidate, PickInput, PickRow } from './types';
 

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { moments } from '../sampling/moments';
+import { moments } from '../judging/sampling/moments';
 import { VALUE_RULES } from '../record/lists/closed-lists';
 import { orderRows } from './rows';
 import type { PickInput, PickRow } from './types';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, type Family } from '../record/lists/closed-lists';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { markQuantity } from '../prints/marks';
 import { STATIONS } from '../registry';
-import { NEUTRAL_BASIS } from '../trial/neutral-basis';
+import { NEUTRAL_BASIS } from '../judging/trial/neutral-basis';
 import { askedFor, familyCriterion, measuredOn, notCounted, pickInput, weighedOf } from './families';
 import { presetCriteria } from './presets';
 import type { Candidate, Criterion } from './types';

@@ -1,6 +1,6 @@
 import { FAMILIES, type Family } from '../record/lists/closed-lists';
-import { isOfOthers } from '../finding/measured';
-import type { QuantityDef } from '../finding/types';
+import { isOfOthers } from '../judging/finding/measured';
+import type { QuantityDef } from '../judging/finding/types';
 import type { Candidate, Criterion, PickInput, Weighed } from './types';
 
 /**

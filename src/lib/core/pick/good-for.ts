@@ -1,7 +1,7 @@
 import { group, max } from 'd3-array';
-import { sideOf } from '../compare/apart';
-import { isMeasured, rangedOf, type Ranged } from '../finding/measured';
-import type { Finding, QuantityDef } from '../finding/types';
+import { sideOf } from '../judging/compare/apart';
+import { isMeasured, rangedOf, type Ranged } from '../judging/finding/measured';
+import type { Finding, QuantityDef } from '../judging/finding/types';
 import type { PickRow } from './types';
 
 /** Who is good for something: as good as the best there, as far as one can tell, and who is clearly behind. Spools by id. */

@@ -1,6 +1,6 @@
 import { STATIONS } from '../registry';
 import { familyOfCriterion } from './families';
-import { NEUTRAL_BASIS } from '../trial/neutral-basis';
+import { NEUTRAL_BASIS } from '../judging/trial/neutral-basis';
 
 const IDS = new Set(STATIONS.flatMap((s) => s.quantities(NEUTRAL_BASIS)).map((d) => d.id));
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Sampling } from '../finding/types';
+import type { Sampling } from '../judging/finding/types';
 import type { DrawnQuantities } from './drawn-quantities';
 import { hasLoad, hasPrice, neverFinished, standings } from './order';
 import type { Candidate } from './types';

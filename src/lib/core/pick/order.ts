@@ -1,4 +1,4 @@
-import type { ValueRule } from '../trial/protocol';
+import type { ValueRule } from '../judging/trial/protocol';
 import { COST } from './cost';
 import type { DrawnQuantities } from './drawn-quantities';
 import type { Candidate } from './types';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { makeFinding } from '../finding/make-finding';
-import type { Finding, QuantityDef, Sampling } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import type { Finding, QuantityDef, Sampling } from '../judging/finding/types';
 import { costPerGoodKg } from '../cost/quantities';
 import { markQuantity } from '../prints/marks';
 import { printSuccess } from '../prints/quantities';

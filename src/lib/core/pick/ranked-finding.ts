@@ -1,4 +1,4 @@
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 
 /** What a pick takes of a finding: value, how it may be drawn, and how much stands behind it. */
 export type RankedFinding = Pick<Finding, 'estimate' | 'n' | 'interval' | 'sampling' | 'shared' | 'method'>;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { orderRows, rowOf } from './rows';
 import { Tally } from './tally';
 import type { Candidate, PickInput, PickRow } from './types';

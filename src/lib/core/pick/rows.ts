@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import type { ValueRule } from '../trial/protocol';
+import type { ValueRule } from '../judging/trial/protocol';
 import { COST } from './cost';
 import { judgeGate } from './gates';
 import { neverFinished } from './order';

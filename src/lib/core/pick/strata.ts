@@ -1,8 +1,8 @@
 import { shuffler } from 'd3-array';
 import { randomSource } from '../kernel/random/source';
-import { quantileTable, drawFrom } from '../sampling/quantile-table';
-import { say } from '../finding/message';
-import type { QuantityDef } from '../finding/types';
+import { quantileTable, drawFrom } from '../judging/sampling/quantile-table';
+import { say } from '../judging/finding/message';
+import type { QuantityDef } from '../judging/finding/types';
 import type { RankedFinding } from './ranked-finding';
 
 const NOTHING = { kind: 'unknown' as const, reason: say('noReadings') };

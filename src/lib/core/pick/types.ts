@@ -1,6 +1,6 @@
-import type { ValueRule } from '../trial/protocol';
+import type { ValueRule } from '../judging/trial/protocol';
 import type { Family } from '../record/lists/closed-lists';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import type { RankedFinding } from './ranked-finding';
 
 export type Gate = { op: 'atLeast' | 'atMost'; limit: number };

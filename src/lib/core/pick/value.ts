@@ -1,5 +1,5 @@
-import { targetOf } from '../finding/target';
-import type { QuantityDef } from '../finding/types';
+import { targetOf } from '../judging/finding/target';
+import type { QuantityDef } from '../judging/finding/types';
 
 type Def = Pick<QuantityDef, 'direction' | 'scale' | 'target' | 'spacing'>;
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import type { DrawnQuantities } from './drawn-quantities';
 import type { Candidate, PickInput } from './types';
 import { groupsOf, weigh } from './weigh';

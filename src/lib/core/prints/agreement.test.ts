@@ -3,7 +3,7 @@ import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/
 import { modelled } from '../../../../tests/support/modelled';
 import { agreements } from './agreement';
 import { scoringQueue } from './scoring';
-import { ladderAs, wordAs } from '../posterior/observed';
+import { ladderAs, wordAs } from '../judging/posterior/observed';
 import { printsStation } from './station';
 import { comparePaired } from './paired-comparison';
 import { wetAndDry } from './wet-dry';

@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { weightedKappa, type Kappa } from '../kernel/stats/kappa';
 import { krippendorffAlpha, type Alpha } from '../kernel/stats/krippendorff';
 import { meanInterval } from '../kernel/stats/mean-interval';

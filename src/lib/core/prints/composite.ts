@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
-import { moments } from '../sampling/moments';
-import type { Finding, QuantityDef } from '../finding/types';
+import { moments } from '../judging/sampling/moments';
+import type { Finding, QuantityDef } from '../judging/finding/types';
 import type { Criterion } from '../pick/types';
 import { valueOf } from '../pick/value';
 

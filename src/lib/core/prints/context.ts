@@ -1,8 +1,8 @@
 import { conditionOf } from '../record/conditions/condition-at';
 import { UNCHANGED, type Attempt } from '../record/evidence/attempt';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { EMPTY_CONTEXT } from '../finding/make-finding';
-import type { FindingContext } from '../finding/types';
+import { EMPTY_CONTEXT } from '../judging/finding/make-finding';
+import type { FindingContext } from '../judging/finding/types';
 
 const distinct = (values: (string | null)[]): string[] => [...new Set(values.filter((v): v is string => v !== null))].sort();
 

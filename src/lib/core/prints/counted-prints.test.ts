@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, event, evidence, MAIN_PIECE, piece } from '../../../../tests/support/evidence';
-import { successOf } from '../posterior/success';
+import { successOf } from '../judging/posterior/success';
 import { countedPrints } from './counted-prints';
 import { findSuccess } from './find-success';
 import { successCells } from './success-cells';

@@ -1,11 +1,11 @@
 import { conditionOf } from '../record/conditions/condition-at';
-import { wantedCondition } from '../conditions/wanted';
+import { wantedCondition } from '../judging/trial/wanted';
 import type { Attempt } from '../record/evidence/attempt';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { materialClass } from '../handbook/material-class';
-import { successPriorOf } from '../posterior/prior-set';
-import { successOf, type Success } from '../posterior/success';
-import type { Basis } from '../trial/basis';
+import { materialClass } from '../judging/handbook/material-class';
+import { successPriorOf } from '../judging/posterior/prior-set';
+import { successOf, type Success } from '../judging/posterior/success';
+import type { Basis } from '../judging/trial/basis';
 import { outcomes, type Outcomes } from './outcomes';
 
 /** Prints that count for success and cost, and what they say with what is known of such prints. */

@@ -2,7 +2,7 @@ import { stated } from '../record/claims/stated';
 import { conditionOf } from '../record/conditions/condition-at';
 import type { Attempt } from '../record/evidence/attempt';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import type { ConditionKind } from '../record/lists/closed-lists';
 
 /** In what one print departs from what its trial holds equal. */

@@ -1,8 +1,8 @@
 import { WATER_SIGNS } from '../record/lists/closed-lists';
 import { conditionOf } from '../record/conditions/condition-at';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { say, type Message } from '../finding/message';
-import type { Basis } from '../trial/basis';
+import { say, type Message } from '../judging/finding/message';
+import type { Basis } from '../judging/trial/basis';
 import { wetAndDry } from './wet-dry';
 
 /**

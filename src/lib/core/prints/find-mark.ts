@@ -1,11 +1,11 @@
 import { group } from 'd3-array';
 import type { Piece } from '../record/evidence/piece';
-import { makeFinding } from '../finding/make-finding';
-import { say, type Message } from '../finding/message';
-import type { Finding, SharedPart } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say, type Message } from '../judging/finding/message';
+import type { Finding, SharedPart } from '../judging/finding/types';
 import { stated } from '../record/claims/stated';
-import { findingOfCell } from '../posterior/finding-of-cell';
-import type { Observed } from '../posterior/scale';
+import { findingOfCell } from '../judging/cells/finding-of-cell';
+import type { Observed } from '../judging/posterior/scale';
 import { contextOf } from './context';
 import { PHOTO_WORDS } from '../record/marks/mark-words';
 import { missingOf, type Group } from './group';

@@ -1,10 +1,10 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { makeFinding } from '../finding/make-finding';
-import { say, type Message } from '../finding/message';
-import type { Finding } from '../finding/types';
-import { BETA_PROBABILITIES } from '../posterior/success';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say, type Message } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
+import { BETA_PROBABILITIES } from '../judging/posterior/success';
 import { betaQuantile } from '../kernel/stats/distributions';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import { contextOf } from './context';
 import { countedPrints } from './counted-prints';
 import { isFlexible } from './find-flexible';

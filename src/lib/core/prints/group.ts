@@ -1,12 +1,12 @@
 import { conditionOf } from '../record/conditions/condition-at';
-import { wantedCondition } from '../conditions/wanted';
+import { wantedCondition } from '../judging/trial/wanted';
 import type { Attempt } from '../record/evidence/attempt';
 import type { Piece } from '../record/evidence/piece';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import { EMPTY_CONTEXT } from '../finding/make-finding';
+import type { Basis } from '../judging/trial/basis';
+import { EMPTY_CONTEXT } from '../judging/finding/make-finding';
 import type { ConditionKind } from '../record/lists/closed-lists';
-import type { FindingContext, Missing } from '../finding/types';
+import type { FindingContext, Missing } from '../judging/finding/types';
 import { contextOf } from './context';
 import type { MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { holm } from '../kernel/stats/holm';
 import { signTest } from '../kernel/stats/sign-test';
 import { wilcoxonSignedRank } from '../kernel/stats/wilcoxon';

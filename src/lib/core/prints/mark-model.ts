@@ -1,4 +1,4 @@
-import { modelOf, type MarkModel } from '../posterior/model';
+import { modelOf, type MarkModel } from '../judging/posterior/model';
 import { MARKS, type MarkDef } from './marks';
 
 /**

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { MARK_ENTRIES, markEntries, type MarkDescribed, type MarkEntry, type MarkQuantity, type Range } from '../record/marks/mark-entries';
 
 /** Overhangs are one thing, on whichever side of the fan they lie. */

@@ -1,6 +1,6 @@
 import type { CONDITIONS, FAILURE_KINDS } from '../record/lists/closed-lists';
 import type { FailureCause } from '../record/evidence/attempt';
-import type { None } from '../finding/none';
+import type { None } from '../judging/finding/none';
 
 type MarkOverParams = {
 	over: 'days' | 'water';

@@ -1,9 +1,9 @@
 import { extent, group, mean, median, sum } from 'd3-array';
-import { say, type Message } from '../finding/message';
-import type { SharedPart } from '../finding/types';
-import { middleOf } from '../posterior/observed';
-import { fromModel, toModel, type ModelScale, type Observed } from '../posterior/scale';
-import type { PieceEffect } from '../trial/worked-out';
+import { say, type Message } from '../judging/finding/message';
+import type { SharedPart } from '../judging/finding/types';
+import { middleOf } from '../judging/posterior/observed';
+import { fromModel, toModel, type ModelScale, type Observed } from '../judging/posterior/scale';
+import type { PieceEffect } from '../judging/trial/worked-out';
 import type { Group } from './group';
 import { markModel } from './mark-model';
 import type { MarkDef } from './marks';

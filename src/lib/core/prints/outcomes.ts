@@ -1,8 +1,8 @@
 import { FAILURE_KINDS } from '../record/lists/closed-lists';
 import type { Attempt, FailureCause } from '../record/evidence/attempt';
 import { settled } from '../record/evidence/settled';
-import type { FailureRule } from '../trial/protocol';
-import type { Missing } from '../finding/types';
+import type { FailureRule } from '../judging/trial/protocol';
+import type { Missing } from '../judging/finding/types';
 
 /** What is wanted while nothing was printed at all. */
 export const ANY_PRINT: Missing = { action: 'printPiece', station: 'prints', count: 1, minutes: 60, params: { pieceId: null } };

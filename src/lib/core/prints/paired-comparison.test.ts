@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, piece, basis } from '../../../../tests/support/evidence';
 import type { Attempt } from '../record/evidence/attempt';
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { judgePairs } from './judge-pairs';
 import { markQuantity } from './marks';
 import { comparePaired, differencesOf } from './paired-comparison';

@@ -1,9 +1,9 @@
 import { conditionOf } from '../record/conditions/condition-at';
 import { SET_UP, type Attempt, UNCHANGED } from '../record/evidence/attempt';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import type { FailureRule } from '../trial/protocol';
-import type { QuantityDef } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import type { FailureRule } from '../judging/trial/protocol';
+import type { QuantityDef } from '../judging/finding/types';
 import { judgePairs, type PairsVerdict } from './judge-pairs';
 import { MARKS, type MarkDef } from './marks';
 import { marksFinder, type MarksOn } from './marks-on';

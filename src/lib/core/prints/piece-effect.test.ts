@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, event, evidence, MAIN_PIECE, mark, piece } from '../../../../tests/support/evidence';
-import { compare } from '../compare/compare';
-import type { Finding } from '../finding/types';
+import { compare } from '../judging/compare/compare';
+import type { Finding } from '../judging/finding/types';
 import { additiveEffects } from '../kernel/stats/additive-effects';
 import { selectFindings } from '../sheet/select';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import { markModel } from './mark-model';
 import { MARKS, type MarkDef } from './marks';
 import { pieceEffects } from './piece-effect';

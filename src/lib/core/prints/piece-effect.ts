@@ -1,10 +1,10 @@
 import type { Piece } from '../record/evidence/piece';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { middleOf } from '../posterior/observed';
-import { toModel } from '../posterior/scale';
+import { middleOf } from '../judging/posterior/observed';
+import { toModel } from '../judging/posterior/scale';
 import { additiveEffects, type LevelValue } from '../kernel/stats/additive-effects';
-import type { Basis } from '../trial/basis';
-import type { PieceEffect } from '../trial/worked-out';
+import type { Basis } from '../judging/trial/basis';
+import type { PieceEffect } from '../judging/trial/worked-out';
 import { carriedOn } from '../record/marks/carries';
 import { pieceName } from './context';
 import { groupsOf, type Group } from './group';

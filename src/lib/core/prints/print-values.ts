@@ -1,8 +1,8 @@
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import { SURFACE_FAULTS } from '../record/marks/mark-words';
 import type { MarkDef } from './marks';
 import type { MarksOn } from './marks-on';
-import type { ScorerEffect } from '../trial/worked-out';
+import type { ScorerEffect } from '../judging/trial/worked-out';
 import { asScorings, readingsOfMark } from './scorings';
 
 /** Marks on the prints to be valued, and the leniencies that are taken out of their marks. */

@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../../tests/reference/prints.json' with { type: 'json' };
 import { attempt, evidence, mark, MAIN_PIECE, basis, printerNamed } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
-import { compare } from '../compare/compare';
+import { compare } from '../judging/compare/compare';
 import { additiveEffects, type LevelValue } from '../kernel/stats/additive-effects';
 import { printerEffects, unbridgedPrinters } from './printer-effect';
 import { markQuantity } from './marks';
-import { ladderAs } from '../posterior/observed';
+import { ladderAs } from '../judging/posterior/observed';
 import { printsStation } from './station';
 
 const overhang = markQuantity('overhang');

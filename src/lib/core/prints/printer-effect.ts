@@ -1,9 +1,9 @@
 import { conditionOf } from '../record/conditions/condition-at';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { PrinterEffect, Unbridged } from '../trial/worked-out';
-import type { Basis } from '../trial/basis';
+import type { PrinterEffect, Unbridged } from '../judging/trial/worked-out';
+import type { Basis } from '../judging/trial/basis';
 import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';
-import type { CellPrior } from '../posterior/prior';
+import type { CellPrior } from '../judging/posterior/prior';
 import { markModel } from './mark-model';
 import { MARKS } from './marks';
 import { marksFinder } from './marks-on';

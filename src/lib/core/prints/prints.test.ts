@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { event, attempt, evidence, mark, MAIN_PIECE, basis } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
-import type { Finding } from '../finding/types';
-import { ladderAs, wordAs } from '../posterior/observed';
+import type { Finding } from '../judging/finding/types';
+import { ladderAs, wordAs } from '../judging/posterior/observed';
 import { outcomes } from './outcomes';
 import { printsStation } from './station';
 

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '../finding/types';
+import type { QuantityDef } from '../judging/finding/types';
 import { LOAD_WORDS } from '../record/marks/mark-words';
 
 const STATION = { station: 'prints', target: null } as const;

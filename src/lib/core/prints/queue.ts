@@ -3,11 +3,11 @@ import { stated } from '../record/claims/stated';
 import { conditionOf } from '../record/conditions/condition-at';
 import type { Piece } from '../record/evidence/piece';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
+import type { Basis } from '../judging/trial/basis';
 import type { ConditionKind } from '../record/lists/closed-lists';
-import { materialOf } from '../handbook/material-of';
+import { materialOf } from '../judging/handbook/material-of';
 import { settled } from '../record/evidence/settled';
-import { materialNeeded, USUAL_STRAND } from '../pieces/material-needed';
+import { materialNeeded, USUAL_STRAND } from '../judging/pieces/library/material-needed';
 
 /** One print that is still wanted. */
 type WantedPrint = { spoolId: string; pieceId: string; condition: ConditionKind };

@@ -1,5 +1,5 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { ScorerEffect, Unbridged } from '../trial/worked-out';
+import type { ScorerEffect, Unbridged } from '../judging/trial/worked-out';
 import { additiveEffects, mostUsed, untied, type LevelValue } from '../kernel/stats/additive-effects';
 import { MARKS } from './marks';
 import { scoringsOf } from './scorings';

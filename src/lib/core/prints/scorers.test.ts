@@ -9,7 +9,7 @@ import { printValues } from './print-values';
 import { onRequest, questionsOf, scoringQueue } from './scoring';
 import { scorerEffects, unbridgedScorers } from './scorer-effect';
 import { scoringsOf } from './scorings';
-import { ladderAs, wordAs } from '../posterior/observed';
+import { ladderAs, wordAs } from '../judging/posterior/observed';
 import { printsStation } from './station';
 
 const STRINGS = MARKS.find((m) => m.def.id === 'strings') as (typeof MARKS)[0];

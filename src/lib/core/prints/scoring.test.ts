@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, event, evidence, mark, MAIN_PIECE, piece } from '../../../../tests/support/evidence';
-import { markPieces } from '../pieces/mark-pieces';
+import { markPieces } from '../judging/pieces/library/mark-pieces';
 import { questionsOf, scoringQueue } from './scoring';
 
 describe('what is asked of a print', () => {

@@ -3,8 +3,8 @@ import { attempt, basis, evidence, MAIN_PIECE, mark, piece } from '../../../../t
 import type { Attempt } from '../record/evidence/attempt';
 import type { Piece } from '../record/evidence/piece';
 import type { Reading } from '../record/evidence/reading';
-import type { Basis } from '../trial/basis';
-import { countAs, readingAs, wordAs } from '../posterior/observed';
+import type { Basis } from '../judging/trial/basis';
+import { countAs, readingAs, wordAs } from '../judging/posterior/observed';
 import { findMark } from './find-mark';
 import { groupsOf, type Group } from './group';
 import { PHOTO_WORDS } from '../record/marks/mark-words';

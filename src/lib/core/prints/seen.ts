@@ -1,13 +1,13 @@
-import { ladderAs, countAs, readingAs, wordAs } from '../posterior/observed';
-import type { Observed } from '../posterior/scale';
-import { say, type Message } from '../finding/message';
-import type { FigureData, SharedPart } from '../finding/types';
+import { ladderAs, countAs, readingAs, wordAs } from '../judging/posterior/observed';
+import type { Observed } from '../judging/posterior/scale';
+import { say, type Message } from '../judging/finding/message';
+import type { FigureData, SharedPart } from '../judging/finding/types';
 import type { Group } from './group';
 import type { MarkDef } from './marks';
 import { firstFaulties, leniencyOf, printValues, windowsOf } from './print-values';
 import { readingsOfMark } from './scorings';
 import type { Marked } from './marks-on';
-import type { PrinterEffect, Unbridged } from '../trial/worked-out';
+import type { PrinterEffect, Unbridged } from '../judging/trial/worked-out';
 
 /** What the prints of a group show of a mark: an interval each, in the unit of the quantity; and how it is drawn. */
 export type Seen = { observed: Observed[]; figure: FigureData };

@@ -1,8 +1,8 @@
 import { stated } from '../record/claims/stated';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { makeFinding } from '../finding/make-finding';
-import { say } from '../finding/message';
-import type { Finding } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say } from '../judging/finding/message';
+import type { Finding } from '../judging/finding/types';
 import { statedHardness } from './quantities';
 
 /** Makers state a hardness to about so much, on either scale (common practice, no source). */

@@ -1,9 +1,9 @@
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import type { Finding, Missing, QuantityDef } from '../finding/types';
-import { materialClass } from '../handbook/material-class';
-import type { RecordCell } from '../posterior/record-cell';
-import type { Station } from '../station';
+import type { Basis } from '../judging/trial/basis';
+import type { Finding, Missing, QuantityDef } from '../judging/finding/types';
+import { materialClass } from '../judging/handbook/material-class';
+import type { RecordCell } from '../judging/posterior/record-cell';
+import type { Station } from '../judging/station/station';
 import { carriedOn } from '../record/marks/carries';
 import { findFlexible, loadingCells } from './find-flexible';
 import { findMark, kindOfPiece } from './find-mark';

@@ -1,8 +1,8 @@
 import { group } from 'd3-array';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import { materialClass } from '../handbook/material-class';
-import type { SuccessCell } from '../posterior/learn-set';
-import type { Basis } from '../trial/basis';
+import { materialClass } from '../judging/handbook/material-class';
+import type { SuccessCell } from '../judging/posterior/learn-set';
+import type { Basis } from '../judging/trial/basis';
 import { kindOfPiece } from './find-mark';
 import { outcomes } from './outcomes';
 

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, evidence, mark, MAIN_PIECE, piece, basis } from '../../../../tests/support/evidence';
 import { modelled } from '../../../../tests/support/modelled';
-import type { Finding } from '../finding/types';
-import { ladderAs, wordAs } from '../posterior/observed';
+import type { Finding } from '../judging/finding/types';
+import { ladderAs, wordAs } from '../judging/posterior/observed';
 import { composite } from './composite';
-import { findCell } from '../posterior/find-cell';
-import { modelOf } from '../posterior/model';
-import { isMeasured } from '../finding/measured';
+import { findCell } from '../judging/posterior/find-cell';
+import { modelOf } from '../judging/posterior/model';
+import { isMeasured } from '../judging/finding/measured';
 import { measuredOn } from '../pick/families';
 import { isFlexible } from './find-flexible';
 import { besideShoreA } from './stated-hardness';

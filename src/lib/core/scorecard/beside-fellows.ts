@@ -1,6 +1,6 @@
-import { sideOf } from '../compare/apart';
-import { isMeasured } from '../finding/measured';
-import type { QuantityDef } from '../finding/types';
+import { sideOf } from '../judging/compare/apart';
+import { isMeasured } from '../judging/finding/measured';
+import type { QuantityDef } from '../judging/finding/types';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { Candidate } from '../pick/types';
 import { valueOf } from '../pick/value';

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, diameters, evidence, mark, basis, quote, reading, weighed } from '../../../../tests/support/evidence';
-import { makeFinding } from '../finding/make-finding';
-import type { QuantityDef } from '../finding/types';
+import { makeFinding } from '../judging/finding/make-finding';
+import type { QuantityDef } from '../judging/finding/types';
 import { candidatesFrom } from '../pick/candidates';
 import { blocksOf, pickFrom } from '../pick/pick-from';
 import { moistureStation } from '../moisture/station';
 import { STATIONS } from '../registry';
 import { strengthStation } from '../strength/station';
-import type { Station } from '../station';
+import type { Station } from '../judging/station/station';
 import { buildSheet } from './build-sheet';
 
 const unboxed = () => reading({ station: 'intake', quantity: 'nothingOdd', value: 0 });

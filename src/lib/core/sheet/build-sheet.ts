@@ -1,9 +1,9 @@
 import { ascending } from 'd3-array';
-import { compare, type Flag } from '../compare/compare';
+import { compare, type Flag } from '../judging/compare/compare';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
-import type { Basis } from '../trial/basis';
-import type { Finding, Missing, QuantityDef } from '../finding/types';
-import type { Station } from '../station';
+import type { Basis } from '../judging/trial/basis';
+import type { Finding, Missing, QuantityDef } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 import { selectFindings } from './select';
 
 export type SheetCell = { quantity: string; findings: Finding[]; letters: string };

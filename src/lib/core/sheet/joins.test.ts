@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence } from '../../../../tests/support/evidence';
-import { makeFinding } from '../finding/make-finding';
-import { say } from '../finding/message';
-import type { Finding, Missing, QuantityDef } from '../finding/types';
-import type { Station } from '../station';
+import { makeFinding } from '../judging/finding/make-finding';
+import { say } from '../judging/finding/message';
+import type { Finding, Missing, QuantityDef } from '../judging/finding/types';
+import type { Station } from '../judging/station/station';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { buildSheet } from './build-sheet';
 import { shownSheet } from './shown-sheet';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { basis } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
-import type { Basis } from '../trial/basis';
+import type { Finding } from '../judging/finding/types';
+import type { Basis } from '../judging/trial/basis';
 import { selectFindings } from './select';
 
 const finding = (name: string, subject: Partial<Finding['subject']>, n = 1, quantity = 'strings') =>

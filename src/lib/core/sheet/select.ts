@@ -1,6 +1,6 @@
-import type { Basis } from '../trial/basis';
-import { wantedCondition } from '../conditions/wanted';
-import type { Finding } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import { wantedCondition } from '../judging/trial/wanted';
+import type { Finding } from '../judging/finding/types';
 
 /**
  * The findings of one spool and quantity that belong on the sheet, the one that counts first.

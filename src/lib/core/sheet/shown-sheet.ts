@@ -1,6 +1,6 @@
-import type { Message } from '../finding/message';
-import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../finding/types';
-import type { Flag } from '../compare/compare';
+import type { Message } from '../judging/finding/message';
+import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../judging/finding/types';
+import type { Flag } from '../judging/compare/compare';
 import type { WetDryMessage } from '../prints/wet-dry';
 import type { Sheet, SheetCell } from './build-sheet';
 

@@ -1,5 +1,5 @@
-import { toldApart } from '../compare/apart';
-import type { Finding, QuantityDef } from '../finding/types';
+import { toldApart } from '../judging/compare/apart';
+import type { Finding, QuantityDef } from '../judging/finding/types';
 
 /** One kind of test part at several nozzle temperatures, coldest first, C. */
 export type ByTemperature = {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { FigureData } from '../finding/types';
+import type { FigureData } from '../judging/finding/types';
 import { heldAtLeast } from './held';
 
 const loads = (...loads: { low: number; high: number | null }[]): FigureData => ({ kind: 'loads', loads });

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 
 /**
  * What the weakest test part held where none broke: how strong such parts are nobody knows, but this was seen.

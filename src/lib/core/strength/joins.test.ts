@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, load, specimen } from '../../../../tests/support/evidence';
 import type { Specimen } from '../record/evidence/specimen';
-import type { Finding } from '../finding/types';
-import { findCell } from '../posterior/find-cell';
-import { modelOf } from '../posterior/model';
+import type { Finding } from '../judging/finding/types';
+import { findCell } from '../judging/posterior/find-cell';
+import { modelOf } from '../judging/posterior/model';
 import { byTemperature } from './by-temperature';
 import { atTemperatures, kindOf, kindsOfTrial, specimenKinds } from './kinds';
 import { observe } from './observe';

@@ -2,8 +2,8 @@ import type { Reading } from '../record/evidence/reading';
 import type { Specimen } from '../record/evidence/specimen';
 import type { SpoolEvidence } from '../record/evidence/spool-evidence';
 import { DAMAGE_WORDS, FAILURE_WORDS, type FailureMode } from './words';
-import { readingAs } from '../posterior/observed';
-import type { Observed } from '../posterior/scale';
+import { readingAs } from '../judging/posterior/observed';
+import type { Observed } from '../judging/posterior/scale';
 import { toCanonical } from '../kernel/units/convert';
 
 /** One specimen with what its readings say. */

@@ -1,6 +1,6 @@
 import type { SpecimenMeasure } from '../record/evidence/specimen';
-import type { Basis } from '../trial/basis';
-import type { QuantityDef } from '../finding/types';
+import type { Basis } from '../judging/trial/basis';
+import type { QuantityDef } from '../judging/finding/types';
 
 type Of = Pick<Basis, 'strengthHighN' | 'specimenKinds'>;
 type OfLoad = Of & Pick<Basis, 'loadUnit'>;

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { evidence, load, basis, specimen } from '../../../../tests/support/evidence';
 import type { Specimen } from '../record/evidence/specimen';
-import type { Finding } from '../finding/types';
-import { compare } from '../compare/compare';
-import { findCell } from '../posterior/find-cell';
-import { modelOf } from '../posterior/model';
+import type { Finding } from '../judging/finding/types';
+import { compare } from '../judging/compare/compare';
+import { findCell } from '../judging/posterior/find-cell';
+import { modelOf } from '../judging/posterior/model';
 import { readReading } from '../readings/read-reading';
 import { BY_HAND_WORDS, FAILURE_WORDS } from './words';
 import { kindOf, specimenKinds } from './kinds';

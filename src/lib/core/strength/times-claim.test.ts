@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, load, specimen } from '../../../../tests/support/evidence';
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 import { strengthStation } from './station';
 import { timesClaim } from './times-claim';
 

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding/types';
+import type { Finding } from '../judging/finding/types';
 
 /** A maker's "so many times as strong", beside what was loaded here. */
 export type TimesClaim = {

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { compound } from '$lib/core/pieces/shapes/compound';
+import { compound } from '$lib/core/judging/pieces/shapes/compound';
 import type { Database } from './client';
 import { piece, server } from './schema';
 

@@ -32,7 +32,7 @@ import {
 } from '$lib/core/record/lists/closed-lists';
 import type { SpecimenMeasure } from '$lib/core/record/evidence/specimen';
 import type { PieceMark } from '$lib/core/record/marks/piece-mark';
-import type { PriorSetContent } from '$lib/core/posterior/prior-set';
+import type { PriorSetContent } from '$lib/core/judging/posterior/prior-set';
 import { type MySqlColumn, bigint, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
 

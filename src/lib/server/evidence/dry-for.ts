@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
-import { materialOf } from '$lib/core/handbook/material-of';
-import type { MaterialFigures } from '$lib/core/handbook/figures';
+import { materialOf } from '$lib/core/judging/handbook/material-of';
+import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 import type { Reader } from '../db/client';
 import { filament, spool } from '../db/schema';
 import { loadHandbook } from '../handbook/handbook';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { checked } from '../../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
-import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { instrumentBody, instrumentCheckBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody } from '$lib/schemas/attempt';
 import { handbookBody } from '$lib/schemas/handbook';

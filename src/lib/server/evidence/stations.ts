@@ -1,10 +1,10 @@
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { Basis } from '$lib/core/trial/basis';
-import type { Finding } from '$lib/core/finding/types';
+import type { Basis } from '$lib/core/judging/trial/basis';
+import type { Finding } from '$lib/core/judging/finding/types';
 import { remembering } from '$lib/core/kernel/memo/remember';
 import { STATIONS } from '$lib/core/registry';
 import { letOthersIn, turns } from '../http/let-others-in';
-import type { Station } from '$lib/core/station';
+import type { Station } from '$lib/core/judging/station/station';
 
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */
 const found = new WeakMap<SpoolEvidence, Map<string, Finding[]>>();

@@ -10,7 +10,7 @@ import {
 } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
 import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
-import { paramFaults, pieceKind } from '$lib/core/pieces/library';
+import { paramFaults, pieceKind } from '$lib/core/judging/pieces/library/library';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/schemas/common';

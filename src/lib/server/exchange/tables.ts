@@ -3,7 +3,7 @@ import type { MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { WATER_SIGNS } from '$lib/core/record/lists/closed-lists';
 import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
-import { PIECE_KINDS } from '$lib/core/pieces/library';
+import { PIECE_KINDS } from '$lib/core/judging/pieces/library/library';
 import { MARK_IDS } from '$lib/core/record/marks/piece-mark';
 import { spellsMaterial } from '$lib/core/intake/bench-code';
 import { UNBOXING_READINGS } from '$lib/core/intake/station';

@@ -1,7 +1,7 @@
 import { asc } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { MaterialFigures } from '$lib/core/handbook/figures';
-import { HANDBOOK } from '$lib/core/handbook/defaults';
+import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
+import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { materialFigures, type handbookBody } from '$lib/schemas/handbook';
 import type { Database, Reader } from '../db/client';
 import { handbookEntry } from '../db/schema';

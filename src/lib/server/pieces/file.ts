@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import { pieceKind } from '$lib/core/pieces/library';
-import { solidOf } from '$lib/core/pieces/solid';
-import { stlOf } from '$lib/core/pieces/stl';
-import { threeMfOf } from '$lib/core/pieces/three-mf';
+import { pieceKind } from '$lib/core/judging/pieces/library/library';
+import { solidOf } from '$lib/core/judging/pieces/files/solid';
+import { stlOf } from '$lib/core/judging/pieces/files/stl';
+import { threeMfOf } from '$lib/core/judging/pieces/files/three-mf';
 import type { Reader } from '../db/client';
 import { piece } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';

@@ -1,7 +1,7 @@
 import { eq, max, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import { paramFaults, pieceKind } from '$lib/core/pieces/library';
-import { solidOf } from '$lib/core/pieces/solid';
+import { paramFaults, pieceKind } from '$lib/core/judging/pieces/library/library';
+import { solidOf } from '$lib/core/judging/pieces/files/solid';
 import { fieldError } from '$lib/schemas/field-error';
 import type { pieceBody } from '$lib/schemas/piece';
 import type { Database, Reader } from '../db/client';

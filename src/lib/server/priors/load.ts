@@ -1,5 +1,5 @@
 import { and, desc, eq, isNotNull } from 'drizzle-orm';
-import { NO_RECORD, type PriorSet } from '$lib/core/posterior/prior-set';
+import { NO_RECORD, type PriorSet } from '$lib/core/judging/posterior/prior-set';
 import type { Reader } from '../db/client';
 import { priorSet, server, trialPriorSet } from '../db/schema';
 import { isValidRow } from '../exchange/row-schema';

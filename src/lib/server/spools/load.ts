@@ -1,10 +1,10 @@
 import type { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 import { and, desc, eq, isNull, ne } from 'drizzle-orm';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { Basis } from '$lib/core/trial/basis';
-import type { Finding } from '$lib/core/finding/types';
+import type { Basis } from '$lib/core/judging/trial/basis';
+import type { Finding } from '$lib/core/judging/finding/types';
 import { conditionAt } from '$lib/core/record/conditions/condition-at';
-import type { Message } from '$lib/core/finding/message';
+import type { Message } from '$lib/core/judging/finding/message';
 import { demandsUnmet } from '$lib/core/handbook/demands';
 import { dryFirst } from '$lib/core/prints/dry-first';
 import { overDays, overWater, type MarkOver } from '$lib/core/prints/marks-over';

@@ -1,9 +1,9 @@
 import { desc, eq, ne } from 'drizzle-orm';
-import { materialClass } from '$lib/core/handbook/material-class';
+import { materialClass } from '$lib/core/judging/handbook/material-class';
 import { candidatesFrom } from '$lib/core/pick/candidates';
 import { besideFellows, type BesideFellows } from '$lib/core/scorecard/beside-fellows';
 import type { Candidate } from '$lib/core/pick/types';
-import type { QuantityDef } from '$lib/core/finding/types';
+import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { Reader } from '../db/client';
 import { filament, spool } from '../db/schema';
 import { hiddenSpools, loadEvidence } from '../evidence/load';

@@ -2,21 +2,21 @@ import { nominalDiameter } from '$lib/core/record/claims/nominal';
 import type { Piece } from '$lib/core/record/evidence/piece';
 import type { SpecimenMeasure } from '$lib/core/record/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { Basis } from '$lib/core/trial/basis';
-import type { Protocol } from '$lib/core/trial/protocol';
-import type { WorkedOut } from '$lib/core/trial/worked-out';
-import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
+import type { Basis } from '$lib/core/judging/trial/basis';
+import type { Protocol } from '$lib/core/judging/trial/protocol';
+import type { WorkedOut } from '$lib/core/judging/trial/worked-out';
+import type { PrinterAbilities } from '$lib/core/judging/trial/bench-facts';
 import { costReference } from '$lib/core/cost/reference';
-import { materialClass } from '$lib/core/handbook/material-class';
-import type { MaterialFigures } from '$lib/core/handbook/figures';
-import type { PriorSet } from '$lib/core/posterior/prior-set';
+import { materialClass } from '$lib/core/judging/handbook/material-class';
+import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
+import type { PriorSet } from '$lib/core/judging/posterior/prior-set';
 import { pieceEffects } from '$lib/core/prints/piece-effect';
 import { printerEffects, unbridgedPrinters } from '$lib/core/prints/printer-effect';
 import { scorerEffects, unbridgedScorers } from '$lib/core/prints/scorer-effect';
 import { loadUnitOf } from '$lib/core/record/readings/load-unit';
 import { specimenKinds } from '$lib/core/strength/kinds';
 import { numberOf, remembering } from '$lib/core/kernel/memo/remember';
-import { markPieces } from '$lib/core/pieces/mark-pieces';
+import { markPieces } from '$lib/core/judging/pieces/library/mark-pieces';
 
 /** What was set, as it is read from the record. */
 type AsSet = Protocol & {

@@ -5,7 +5,7 @@ import { explain } from '$lib/core/pick/explain';
 import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
 import { PICK_DRAWS, PICK_SEED, QUICK_DRAWS } from '$lib/core/pick/seed';
 import type { PickInput } from '$lib/core/pick/types';
-import type { Missing } from '$lib/core/finding/types';
+import type { Missing } from '$lib/core/judging/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/sheet/build-sheet';
 import { shownSheet, type ShownSheet } from '$lib/core/sheet/shown-sheet';
 import { share, shareCandidates } from '$lib/shared-text';

@@ -1,7 +1,7 @@
 import { desc } from 'drizzle-orm';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { MaterialFigures } from '$lib/core/handbook/figures';
-import { materialClass } from '$lib/core/handbook/material-class';
+import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
+import { materialClass } from '$lib/core/judging/handbook/material-class';
 import type { Reader } from '../db/client';
 import { houseSpool } from '../db/schema';
 

@@ -1,4 +1,4 @@
-import type { Message } from '$lib/core/finding/message';
+import type { Message } from '$lib/core/judging/finding/message';
 import { demandsUnmet } from '$lib/core/handbook/demands';
 import type { TrialWhole } from './load';
 

@@ -1,8 +1,8 @@
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { Basis } from '$lib/core/trial/basis';
-import type { ValueRule } from '$lib/core/trial/protocol';
+import type { Basis } from '$lib/core/judging/trial/basis';
+import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import type { UsePreset } from '$lib/core/pick/presets';
 import type { Criterion } from '$lib/core/pick/types';
 import type { Reader } from '../db/client';

@@ -1,5 +1,5 @@
 import type { Chances, PickRow } from '$lib/core/pick/types';
-import type { ValueRule } from '$lib/core/trial/protocol';
+import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import type { Database } from '../db/client';
 import { giveWay } from '../evidence/stations';
 import { letOthersIn } from '../http/let-others-in';

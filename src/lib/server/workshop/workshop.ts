@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { PrinterAbilities } from '$lib/core/trial/bench-facts';
+import type { PrinterAbilities } from '$lib/core/judging/trial/bench-facts';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import type { instrumentBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { Finding, QuantityDef } from '$lib/core/judging/finding/types';
 	import FindingLines from '../prints/FindingLines.svelte';
 	import { sentence } from '../words/messages';
 	import { plural, upTo } from '../words/numbers';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-	import type { MaterialFigures } from '$lib/core/handbook/figures';
+	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
 	import { weighings } from '$lib/core/moisture/weighings';
 	import { readQuantityText } from '$lib/core/kernel/units/quantity-text';

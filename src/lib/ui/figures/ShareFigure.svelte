@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
 	import { CELL_WIDTH, place } from './scale';
 

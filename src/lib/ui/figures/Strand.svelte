@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { FigureData } from '$lib/core/finding/types';
+	import type { FigureData } from '$lib/core/judging/finding/types';
 	import { strandShape } from './strand-shape';
 
 	type Props = {

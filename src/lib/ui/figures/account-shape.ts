@@ -1,6 +1,6 @@
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
-import type { AccountPoint } from '$lib/core/finding/types';
+import type { AccountPoint } from '$lib/core/judging/finding/types';
 
 export type AccountShape = {
 	/** The gross mass as steps: filament leaves it in jumps, water hardly shows. */

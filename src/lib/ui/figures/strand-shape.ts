@@ -1,4 +1,4 @@
-import type { FigureData } from '$lib/core/finding/types';
+import type { FigureData } from '$lib/core/judging/finding/types';
 
 type StrandData = Extract<FigureData, { kind: 'strand' }>;
 

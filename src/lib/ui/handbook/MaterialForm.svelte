@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
-	import type { MaterialFigures } from '$lib/core/handbook/figures';
+	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 	import { Button, Select } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';

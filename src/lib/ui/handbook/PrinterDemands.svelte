@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Message } from '$lib/core/finding/message';
+	import type { Message } from '$lib/core/judging/finding/message';
 	import { sentence } from '../words/messages';
 
 	/** Who lacks what: a spool on the trial's printer, or a printer for one spool. */

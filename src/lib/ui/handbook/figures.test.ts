@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { HANDBOOK } from '$lib/core/handbook/defaults';
+import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { unitsFrom } from '../words/units';
 import { demandWords, FIGURES, figureText, figureUnit, readFigure } from './figures';
 

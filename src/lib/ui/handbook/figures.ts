@@ -1,4 +1,4 @@
-import type { MaterialFigures } from '$lib/core/handbook/figures';
+import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 import { fromCanonical, toCanonical } from '$lib/core/kernel/units/convert';
 import { upTo } from '../words/numbers';
 import { chosenUnit, temperatureUnit } from '../words/units';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Weighing } from '$lib/core/moisture/weighings';
-	import type { AccountPoint } from '$lib/core/finding/types';
+	import type { AccountPoint } from '$lib/core/judging/finding/types';
 	import type { ChartConfiguration, PointStyle } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';
 	import { axis, type Ink } from '../charts/ink';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goodForFamilies, type GoodForPart } from '$lib/core/pick/good-for';
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { PickRow } from '$lib/core/pick/types';
 	import { goodForFamilyWords, goodForPartWords } from './good-for-words';
 

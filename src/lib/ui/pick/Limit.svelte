@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { quantityName, valueWords } from '../words/quantities';
 	import { limiting } from './criteria';

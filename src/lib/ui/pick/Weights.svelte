@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { FAMILIES, type Family } from '$lib/core/record/lists/closed-lists';
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import { familyCriterion, weighedOf } from '$lib/core/pick/families';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { Range } from 'flowbite-svelte';

@@ -1,4 +1,4 @@
-import type { QuantityDef } from '$lib/core/finding/types';
+import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { GoodForFamily, GoodForPart } from '$lib/core/pick/good-for';
 import { familyOfCriterion } from '$lib/core/pick/families';
 import { FAMILY_WORDS, kindWords } from '../words/closed-lists';

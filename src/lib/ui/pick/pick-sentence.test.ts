@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/prints/marks';
 import type { Chances, PickRow } from '$lib/core/pick/types';
-import type { ValueRule } from '$lib/core/trial/protocol';
+import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import { basis } from '../../../../tests/support/evidence';
 import { costPerGoodKg } from '$lib/core/cost/quantities';
 import { diameterMean } from '$lib/core/diameter/quantities';

@@ -1,7 +1,7 @@
 import type { Explanation } from '$lib/core/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
-import type { QuantityDef } from '$lib/core/finding/types';
-import type { ValueRule } from '$lib/core/trial/protocol';
+import type { QuantityDef } from '$lib/core/judging/finding/types';
+import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import { chance, fixed, plural, upTo } from '../words/numbers';
 import { inSentence, quantityName, valueWords } from '../words/quantities';
 import { RULE_WORDS } from '../words/closed-lists';

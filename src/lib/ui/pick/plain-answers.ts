@@ -1,7 +1,7 @@
 import { headToHead } from '$lib/core/compare/head-to-head';
 import type { PriceMatters } from '$lib/core/pick/price-matters';
 import type { Candidate, PickRow } from '$lib/core/pick/types';
-import type { QuantityDef } from '$lib/core/finding/types';
+import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { fixed } from '../words/numbers';
 import { inSentence } from '../words/quantities';
 

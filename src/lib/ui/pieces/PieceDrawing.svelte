@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Drawing } from '$lib/core/pieces/drawing';
+	import type { Drawing } from '$lib/core/judging/pieces/files/drawing';
 
 	let { drawing, label }: { drawing: Drawing; label: string } = $props();
 	const W = 560;

@@ -1,11 +1,10 @@
 <script lang="ts">
-	import { fieldError } from '$lib/schemas/field-error';
+	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { paramError } from '$lib/schemas/param-error';
-	import { materialNeeded } from '$lib/core/pieces/material-needed';
-	import { paramFaults, PIECE_KINDS } from '$lib/core/pieces/library';
-	import type { Params, PieceKind } from '$lib/core/pieces/types';
-	import { usualParams } from '$lib/core/pieces/usual';
-	import type { FieldError } from '$lib/schemas/field-error';
+	import { materialNeeded } from '$lib/core/judging/pieces/library/material-needed';
+	import { paramFaults, PIECE_KINDS } from '$lib/core/judging/pieces/library/library';
+	import type { Params, PieceKind } from '$lib/core/judging/pieces/kit/types';
+	import { usualParams } from '$lib/core/judging/pieces/kit/usual';
 	import type { DrawnPiece, PiecesWorker } from '$lib/workers/pieces.worker';
 	import { wrap, type Remote } from 'comlink';
 	import { Button, Select } from 'flowbite-svelte';

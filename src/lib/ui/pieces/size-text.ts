@@ -1,4 +1,4 @@
-import type { ParamDef } from '$lib/core/pieces/types';
+import type { ParamDef } from '$lib/core/judging/pieces/kit/types';
 import type { Dimension } from '$lib/core/kernel/units/dimension';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { composite } from '$lib/core/prints/composite';
 	import { PRINT_QUANTITIES } from '$lib/core/prints/station';
-	import type { Basis } from '$lib/core/trial/basis';
-	import type { Finding } from '$lib/core/finding/types';
+	import type { Basis } from '$lib/core/judging/trial/basis';
+	import type { Finding } from '$lib/core/judging/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';
 	import { selectFindings } from '$lib/core/sheet/select';
 	import { percent, upTo } from '../words/numbers';

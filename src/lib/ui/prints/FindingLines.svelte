@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Finding, QuantityDef } from '$lib/core/finding/types';
+	import type { Finding, QuantityDef } from '$lib/core/judging/finding/types';
 	import { intervalWords } from '../figures/label';
 	import { sentence } from '../words/messages';
 	import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';

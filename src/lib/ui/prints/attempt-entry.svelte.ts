@@ -1,5 +1,5 @@
 import { invalidateAll } from '$app/navigation';
-import type { Protocol } from '$lib/core/trial/protocol';
+import type { Protocol } from '$lib/core/judging/trial/protocol';
 import { tick } from 'svelte';
 import { Form } from '../form/form.svelte';
 import { When } from '../form/when.svelte';

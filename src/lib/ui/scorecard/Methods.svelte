@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 
 	/** How the figures of a page were worked out, for who reads it far from the bench; only of what stands on it. */
 	let { shown }: { shown: readonly QuantityDef[] } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { RankedFinding } from '$lib/core/pick/ranked-finding';
 	import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
 	import { quantityName, valueWords } from '../words/quantities';

@@ -1,5 +1,5 @@
 import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
-import type { QuantityDef } from '$lib/core/finding/types';
+import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { inSentence } from '../words/quantities';
 import { plural } from '../words/numbers';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-	import type { Finding } from '$lib/core/finding/types';
+	import type { Finding } from '$lib/core/judging/finding/types';
 	import { CALIBRATED } from '$lib/core/calibration/quantities';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import type { FieldError } from '$lib/schemas/field-error';

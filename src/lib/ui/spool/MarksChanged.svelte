@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Message } from '$lib/core/finding/message';
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { Message } from '$lib/core/judging/finding/message';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import { markOverMessage, type MarkOver } from '$lib/core/prints/marks-over';
 	import { wetDryMessage, type WetDry } from '$lib/core/prints/wet-dry';
 	import PairsFigure from '../figures/PairsFigure.svelte';

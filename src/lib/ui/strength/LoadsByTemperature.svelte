@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { ByTemperature } from '$lib/core/strength/by-temperature';
 	import RangeDot from '../pick/RangeDot.svelte';
 	import { kindWords } from '../words/closed-lists';

@@ -3,7 +3,7 @@ import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import { kindsOfTrial, specimenKinds } from '$lib/core/strength/kinds';
 import { loadUnitOf } from '$lib/core/record/readings/load-unit';
 import { strengthStation } from '$lib/core/strength/station';
-import type { Basis } from '$lib/core/trial/basis';
+import type { Basis } from '$lib/core/judging/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { SvelteMap } from 'svelte/reactivity';
 import { Bench, lastEntered } from '../bench/bench.svelte';

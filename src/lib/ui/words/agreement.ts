@@ -1,5 +1,5 @@
 import type { Agreement, AgreementOfAll, Rater } from '$lib/core/prints/agreement';
-import type { ScorerEffect } from '$lib/core/trial/worked-out';
+import type { ScorerEffect } from '$lib/core/judging/trial/worked-out';
 import { fixed, plural } from './numbers';
 import { isInWords, quantityName, quantityUnit, shifted } from './quantities';
 

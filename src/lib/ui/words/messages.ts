@@ -1,10 +1,10 @@
 import { group } from 'd3-array';
-import type { Flag } from '$lib/core/compare/compare';
+import type { Flag } from '$lib/core/judging/compare/compare';
 import { UNCHANGED, type FailureCause } from '$lib/core/record/evidence/attempt';
 import type { WetDryMessage } from '$lib/core/prints/wet-dry';
-import type { Message, MessageId, MessageParams } from '$lib/core/finding/message';
+import type { Message, MessageId, MessageParams } from '$lib/core/judging/finding/message';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
-import type { Missing } from '$lib/core/finding/types';
+import type { Missing } from '$lib/core/judging/finding/types';
 import { fixed, plural, upTo } from './numbers';
 import { CONDITION_WORDS, FAILURE_KIND_WORDS, kindWords, WATER_SIGN_WORDS } from './closed-lists';
 import { markName } from './print-marks';

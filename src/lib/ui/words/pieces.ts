@@ -1,4 +1,4 @@
-import type { ParamDef } from '$lib/core/pieces/types';
+import type { ParamDef } from '$lib/core/judging/pieces/kit/types';
 import type { PieceMark } from '$lib/core/record/marks/piece-mark';
 import { upTo } from './numbers';
 import { CARRIED_WORDS } from './print-marks';

@@ -1,4 +1,4 @@
-import type { PrinterEffect } from '$lib/core/trial/worked-out';
+import type { PrinterEffect } from '$lib/core/judging/trial/worked-out';
 import { plural } from './numbers';
 import { quantityName, quantityUnit, shifted } from './quantities';
 

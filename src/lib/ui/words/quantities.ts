@@ -1,5 +1,5 @@
-import type { Ranged } from '$lib/core/finding/measured';
-import type { Grade, QuantityDef } from '$lib/core/finding/types';
+import type { Ranged } from '$lib/core/judging/finding/measured';
+import type { Grade, QuantityDef } from '$lib/core/judging/finding/types';
 import { markEntries } from '$lib/core/record/marks/mark-entries';
 import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
 import { BY_HAND_WORDS } from '$lib/core/strength/words';

@@ -7,7 +7,7 @@ import { agreementBand, agreementOfAllWords, agreementWords, leniencyWords } fro
 import { departureWords } from './departures';
 import { marksByScorer } from './marks';
 import { markName } from './print-marks';
-import type { Message } from '$lib/core/finding/message';
+import type { Message } from '$lib/core/judging/finding/message';
 import { sentence } from './messages';
 import { photoFaultWords, stringCoverWords } from './string-cover';
 import { agreesWords, answerWord, gradeWords, resultWords } from './trainer';

@@ -12,7 +12,7 @@ import {
 	specimen,
 	weighed
 } from '../../../../tests/support/evidence';
-import { say } from '$lib/core/finding/message';
+import { say } from '$lib/core/judging/finding/message';
 import { ODDITIES } from '$lib/core/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';

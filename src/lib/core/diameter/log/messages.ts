@@ -1,4 +1,4 @@
-import { say, type Message } from '../../finding/message';
+import { say, type Message } from '../../judging/finding/message';
 import type { Drift } from '../shape-of-strand';
 import { jamming, type PathLimits } from '../../record/gauge-log/limits';
 import type { LogSummary } from '../../record/gauge-log/summary';

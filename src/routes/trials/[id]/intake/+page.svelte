@@ -19,7 +19,7 @@
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { materialOf } from '$lib/core/handbook/material-of';
+	import { materialOf } from '$lib/core/judging/handbook/material-of';
 	import { isFlexible } from '$lib/core/prints/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label } from 'flowbite-svelte';

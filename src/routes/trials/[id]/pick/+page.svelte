@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { VALUE_RULES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
-	import type { ValueRule } from '$lib/core/trial/protocol';
+	import type { ValueRule } from '$lib/core/judging/trial/protocol';
 	import { explain } from '$lib/core/pick/explain';
 	import { measuredOn, notCounted, pickInput } from '$lib/core/pick/families';
 	import { priceMatters } from '$lib/core/pick/price-matters';

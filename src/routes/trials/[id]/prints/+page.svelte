@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { wantedCondition } from '$lib/core/conditions/wanted';
+	import { wantedCondition } from '$lib/core/judging/trial/wanted';
 	import { conditionAt } from '$lib/core/record/conditions/condition-at';
 	import { stated } from '$lib/core/record/claims/stated';
 	import { SET_UP } from '$lib/core/record/evidence/attempt';
@@ -31,7 +31,7 @@
 	import PrintMarks from '$lib/ui/prints/PrintMarks.svelte';
 	import { CONDITION_POLICY_WORDS, CONDITION_WORDS } from '$lib/ui/words/closed-lists';
 	import { SET_UP_WORDS, SETTING_WORDS } from '$lib/ui/words/settings';
-	import type { Missing } from '$lib/core/finding/types';
+	import type { Missing } from '$lib/core/judging/finding/types';
 	import { flagLines, sentence } from '$lib/ui/words/messages';
 	import { plural, upTo } from '$lib/ui/words/numbers';
 	import { Button, Label, Select } from 'flowbite-svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { QuantityDef } from '$lib/core/finding/types';
+	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import { notCounted, measuredOn, pickInput } from '$lib/core/pick/families';
 	import { priceMatters } from '$lib/core/pick/price-matters';
 	import { heldAtLeast } from '$lib/core/strength/held';
