@@ -8,7 +8,7 @@ import { learnSet } from '../../src/lib/core/judging/posterior/learn-set';
 import { modelOf } from '../../src/lib/core/judging/posterior/model';
 import { ladderAs } from '../../src/lib/core/judging/posterior/observed';
 import type { RecordCell } from '../../src/lib/core/judging/posterior/record-cell';
-import { markQuantity } from '../../src/lib/core/prints/marks';
+import { markQuantity } from '../../src/lib/core/stations/prints/marks/marks';
 import { randomSource } from '../../src/lib/core/kernel/random/source';
 import { pickInWorkerMs } from './bench-worker';
 import { line, middleMs, ms, percentile } from './timing';

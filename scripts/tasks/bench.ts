@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
-import { betweenSpools } from '../../src/lib/core/diameter/between-spools';
+import { betweenSpools } from '../../src/lib/core/stations/diameter/between-spools';
 import { candidatesFrom } from '../../src/lib/core/pick/candidates';
 import { measuredOn } from '../../src/lib/core/pick/families';
 import type { PickInput } from '../../src/lib/core/pick/types';

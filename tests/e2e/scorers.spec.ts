@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
-import { trainingPlan } from '../../src/lib/core/prints/trainer/training';
+import { trainingPlan } from '../../src/lib/core/stations/prints/trainer/training';
 import { drawnPhoto } from '../support/drawn-strings';
 import { allKept, api, makeTrial, open } from './bench';
 import { TestServer } from './server';

@@ -1,5 +1,5 @@
 import { randomSource } from '../../src/lib/core/kernel/random/source';
-import type { Corners, Pixels, Point } from '../../src/lib/core/prints/string-cover/types';
+import type { Corners, Pixels, Point } from '../../src/lib/core/stations/prints/cover/types';
 
 /** A strand between the spikes: where it starts and ends (share of the height), how far it sags, how thick it is (points). */
 export type DrawnStrand = { from: number; to: number; sag: number; thick: number; strength?: number };

@@ -1,7 +1,7 @@
 import { HANDBOOK } from '../../src/lib/core/judging/handbook/defaults';
 import { NO_RECORD } from '../../src/lib/core/judging/posterior/prior-set';
 import { MARK_IDS } from '../../src/lib/core/record/marks/piece-mark';
-import { MARKS } from '../../src/lib/core/prints/marks';
+import { MARKS } from '../../src/lib/core/stations/prints/marks/marks';
 import type { Attempt } from '../../src/lib/core/record/evidence/attempt';
 import type { SpoolEvent } from '../../src/lib/core/record/evidence/event';
 import type { Piece } from '../../src/lib/core/record/evidence/piece';

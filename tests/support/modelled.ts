@@ -1,7 +1,7 @@
 import { findCell } from '../../src/lib/core/judging/posterior/find-cell';
 import type { Observed } from '../../src/lib/core/judging/posterior/scale';
-import { markModel } from '../../src/lib/core/prints/mark-model';
-import { MARKS } from '../../src/lib/core/prints/marks';
+import { markModel } from '../../src/lib/core/stations/prints/marks/mark-model';
+import { MARKS } from '../../src/lib/core/stations/prints/marks/marks';
 
 /** What the model makes of these intervals of a mark while the record is silent: which intervals a print gives is what a test is about. */
 export function modelled(quantity: string, ...observed: Observed[]) {

@@ -1,7 +1,7 @@
 import { saying } from './field-error';
 import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import { ODDITIES } from '$lib/core/intake/station';
+import { ODDITIES } from '$lib/core/stations/intake/station';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { benchCode, colourHex, id, instant, requiredWords, seen, typed, words, zone } from './common';
 

@@ -1,7 +1,7 @@
 import { saying } from './field-error';
 import { z } from 'zod';
-import { TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
-import { TRAINING_LENGTH } from '$lib/core/prints/trainer/training';
+import { TRAINER_SUBJECTS } from '$lib/core/stations/prints/trainer/subjects';
+import { TRAINING_LENGTH } from '$lib/core/stations/prints/trainer/training';
 import { id, instant, requiredWords, zone } from './common';
 
 /** One run of the trainer; what was shown follows from the seed. */

@@ -20,7 +20,7 @@ import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
 import { postQuote } from './cost/post';
 import { postSpoolFacts } from './intake/facts';
-import { inferBefore } from '../core/moisture/weighings';
+import { inferBefore } from '../core/stations/moisture/weighings';
 import { postEvent } from './spools/post-event';
 import { searchSpools } from './spools/search';
 import { pickOf, sheetOf } from './trials/findings';

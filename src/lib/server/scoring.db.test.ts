@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { checked as check, errorsOf } from '../../../tests/support/checked';
-import { trainingPlan } from '../core/prints/trainer/training';
+import { trainingPlan } from '../core/stations/prints/trainer/training';
 import { attemptBody } from '../schemas/attempt';
 import { photoQuery } from '../schemas/photo';
 import { pieceBody } from '../schemas/piece';

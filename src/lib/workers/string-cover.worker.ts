@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { measureStringCover, type StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
-import type { Corners, Point } from '$lib/core/prints/string-cover/types';
+import { measureStringCover, type StringCover } from '$lib/core/stations/prints/cover/measure-string-cover';
+import type { Corners, Point } from '$lib/core/stations/prints/cover/types';
 
 /** Beyond the corners the spikes are looked at for the filament's colour: a part of the gap's width. */
 const MARGIN = 0.15;

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { weighingUncertainty } from '$lib/core/moisture/weighings';
-	import { instrumentBudget } from '$lib/core/diameter/budget';
-	import { decisiveness } from '$lib/core/diameter/decisiveness';
+	import { weighingUncertainty } from '$lib/core/stations/moisture/weighings';
+	import { instrumentBudget } from '$lib/core/stations/diameter/budget';
+	import { decisiveness } from '$lib/core/stations/diameter/decisiveness';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '$lib/ui/form/Field.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';

@@ -1,8 +1,8 @@
 import { randomNormal, randomUniform } from 'd3-random';
-import { instrumentBudget, type InstrumentBudget } from '../../../src/lib/core/diameter/budget';
-import { claimVerdict } from '../../../src/lib/core/diameter/claim-verdict';
-import { LOOKS } from '../../../src/lib/core/diameter/looks';
-import { normalStrand, type Strand } from '../../../src/lib/core/diameter/strand';
+import { instrumentBudget, type InstrumentBudget } from '../../../src/lib/core/stations/diameter/budget';
+import { claimVerdict } from '../../../src/lib/core/stations/diameter/claim-verdict';
+import { LOOKS } from '../../../src/lib/core/stations/diameter/looks';
+import { normalStrand, type Strand } from '../../../src/lib/core/stations/diameter/strand';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
 import { normalCdf } from '../../../src/lib/core/kernel/stats/distributions';
 import { spreadOf } from '../../../src/lib/core/kernel/stats/spread';

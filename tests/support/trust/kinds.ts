@@ -1,7 +1,7 @@
 import type { QuantityDef } from '../../../src/lib/core/judging/finding/types';
 import { modelOf, type MarkModel } from '../../../src/lib/core/judging/posterior/model';
-import { markQuantity } from '../../../src/lib/core/prints/marks';
-import { strengthLoad } from '../../../src/lib/core/strength/quantities';
+import { markQuantity } from '../../../src/lib/core/stations/prints/marks/marks';
+import { strengthLoad } from '../../../src/lib/core/stations/strength/quantities';
 import { countAs, ladderAs, readingAs, wordAs } from '../../../src/lib/core/judging/posterior/observed';
 import { fromModel, observedOn, type Observed } from '../../../src/lib/core/judging/posterior/scale';
 

@@ -1,6 +1,6 @@
 import { randomBeta, randomUniform } from 'd3-random';
-import { costOfGoodPrints } from '../../../src/lib/core/cost/cost-of-good-prints';
-import { wasteFactor } from '../../../src/lib/core/cost/waste-factor';
+import { costOfGoodPrints } from '../../../src/lib/core/stations/cost/cost-of-good-prints';
+import { wasteFactor } from '../../../src/lib/core/stations/cost/waste-factor';
 import { ASSUMED_SUCCESS, learnSuccess, successOf, type SuccessPrior } from '../../../src/lib/core/judging/posterior/success';
 import { ASSUMED_WASTE, learnWaste, type WastePrior } from '../../../src/lib/core/judging/posterior/waste';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';

@@ -1,6 +1,6 @@
 import { randomNormal } from 'd3-random';
 import { toldApart } from '../../../src/lib/core/judging/compare/apart';
-import { markQuantity } from '../../../src/lib/core/prints/marks';
+import { markQuantity } from '../../../src/lib/core/stations/prints/marks/marks';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';
 
 const SPOOLS = 6;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { basis } from '../../../../tests/support/evidence';
-import { diameterMean } from '../diameter/quantities';
-import { markQuantity } from '../prints/marks';
+import { diameterMean } from '../stations/diameter/quantities';
+import { markQuantity } from '../stations/prints/marks/marks';
 import type { RankedFinding } from '../pick/ranked-finding';
 import { headToHead } from './head-to-head';
 

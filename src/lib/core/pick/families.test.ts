@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, type Family } from '../record/lists/closed-lists';
 import type { QuantityDef } from '../judging/finding/types';
-import { markQuantity } from '../prints/marks';
+import { markQuantity } from '../stations/prints/marks/marks';
 import { STATIONS } from '../registry';
 import { NEUTRAL_BASIS } from '../judging/trial/neutral-basis';
 import { askedFor, familyCriterion, measuredOn, notCounted, pickInput, weighedOf } from './families';

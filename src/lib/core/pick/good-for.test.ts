@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, load, specimen } from '../../../../tests/support/evidence';
-import { strengthStation } from '../strength/station';
-import { BY_HAND_WORDS } from '../strength/words';
+import { strengthStation } from '../stations/strength/station';
+import { BY_HAND_WORDS } from '../stations/strength/words';
 import { goodForFamilies, goodForParts } from './good-for';
 
 const row = (spoolId: string, families: [id: string, low: number, value: number, high: number, known?: boolean][]) => ({

@@ -1,9 +1,9 @@
-import { CALIBRATION_READINGS } from '../calibration/readings';
-import { DIAMETER_READINGS } from '../diameter/readings';
-import { MOISTURE_READINGS } from '../moisture/readings';
-import { OWN_READINGS } from '../own/readings';
-import { PRINT_READINGS } from '../prints/readings';
-import { STRENGTH_READINGS } from '../strength/readings';
+import { CALIBRATION_READINGS } from '../stations/calibration/readings';
+import { DIAMETER_READINGS } from '../stations/diameter/readings';
+import { MOISTURE_READINGS } from '../stations/moisture/readings';
+import { OWN_READINGS } from '../stations/own/readings';
+import { PRINT_READINGS } from '../stations/prints/marks/readings';
+import { STRENGTH_READINGS } from '../stations/strength/readings';
 import type { ReadingQuantity } from '../record/readings/reading-quantity';
 
 /** Every quantity a raw reading can have, with the station it belongs to and what is believable; each station declares its own. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { costPerGoodKg } from '../cost/quantities';
-import { markQuantity } from '../prints/marks';
+import { costPerGoodKg } from '../stations/cost/quantities';
+import { markQuantity } from '../stations/prints/marks/marks';
 import type { RankedFinding } from '../pick/ranked-finding';
 import type { Candidate } from '../pick/types';
 import { besideFellows } from './beside-fellows';

@@ -4,9 +4,9 @@ import { makeFinding } from '../judging/finding/make-finding';
 import type { QuantityDef } from '../judging/finding/types';
 import { candidatesFrom } from '../pick/candidates';
 import { blocksOf, pickFrom } from '../pick/pick-from';
-import { moistureStation } from '../moisture/station';
+import { moistureStation } from '../stations/moisture/station';
 import { STATIONS } from '../registry';
-import { strengthStation } from '../strength/station';
+import { strengthStation } from '../stations/strength/station';
 import type { Station } from '../judging/station/station';
 import { buildSheet } from './build-sheet';
 

@@ -1,7 +1,7 @@
 import type { Message } from '../judging/finding/message';
 import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../judging/finding/types';
 import type { Flag } from '../judging/compare/compare';
-import type { WetDryMessage } from '../prints/wet-dry';
+import type { WetDryMessage } from '../stations/prints/ways/wet-dry';
 import type { Sheet, SheetCell } from './build-sheet';
 
 /** What a figure and its label need of a finding, and no more: a page carries hundreds of them. */

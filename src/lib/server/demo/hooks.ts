@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import { checked, zone, type DemoBench } from './demo-bench';
-import { FAILURE_WORDS } from '$lib/core/strength/words';
+import { FAILURE_WORDS } from '$lib/core/stations/strength/words';
 import { readingBody } from '$lib/schemas/reading';
 import { specimenBody } from '$lib/schemas/strength';
 import { postReading } from '../readings/post';

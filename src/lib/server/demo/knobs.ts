@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { flatTile, spikePair } from '$lib/core/judging/pieces/shapes/plain';
 import { temperatureLadder } from '$lib/core/judging/pieces/shapes/ladders';
 import { usualParams } from '$lib/core/judging/pieces/kit/usual';
-import { trainingPlan } from '$lib/core/prints/trainer/training';
+import { trainingPlan } from '$lib/core/stations/prints/trainer/training';
 import { SEVERITY_WORDS, STRING_WORDS, SURFACE_FAULTS } from '$lib/core/record/marks/mark-words';
 import { attemptBody } from '$lib/schemas/attempt';
 import { dryingRunBody } from '$lib/schemas/drying';

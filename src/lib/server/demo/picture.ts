@@ -1,9 +1,9 @@
 import { randomNormal } from 'd3-random';
 import sharp from 'sharp';
 import { randomSource } from '$lib/core/kernel/random/source';
-import { measureStringCover, type StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
-import type { Corners } from '$lib/core/prints/string-cover/types';
-import { drawSample } from '$lib/core/prints/trainer/sample';
+import { measureStringCover, type StringCover } from '$lib/core/stations/prints/cover/measure-string-cover';
+import type { Corners } from '$lib/core/stations/prints/cover/types';
+import { drawSample } from '$lib/core/stations/prints/trainer/sample';
 
 /** A picture of a spike pair is drawn at this many points to a unit of the drawing. */
 const POINTS = 12;

@@ -5,7 +5,7 @@ import { measuringBlock } from '$lib/core/judging/pieces/shapes/plain';
 import { usualParams } from '$lib/core/judging/pieces/kit/usual';
 import { pieceBody } from '$lib/schemas/piece';
 import { postPiece } from '../pieces/post';
-import { studyPlan } from '$lib/core/diameter/study-plan';
+import { studyPlan } from '$lib/core/stations/diameter/study-plan';
 import { gaugeStudyBody, amendmentBody, instrumentBody, instrumentCheckBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
 import { readingBody } from '$lib/schemas/reading';

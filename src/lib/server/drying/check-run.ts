@@ -1,5 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
-import { judgeSetPoint } from '$lib/core/drying/set-point';
+import { judgeSetPoint } from '$lib/core/stations/drying/set-point';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { dryingRunBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';

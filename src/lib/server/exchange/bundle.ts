@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, inArray, or, type SQL } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
 import type { z } from 'zod';
-import { proposeBenchCode } from '$lib/core/intake/bench-code';
+import { proposeBenchCode } from '$lib/core/stations/intake/bench-code';
 import { CORE_VERSION } from '$lib/core/version';
 import { FORMAT_VERSION, type Bundle, type bundleImportBody } from '$lib/schemas/exchange';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';

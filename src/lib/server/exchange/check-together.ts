@@ -1,5 +1,5 @@
 import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
-import { orderFaults, hasOrder } from '$lib/core/prints/order';
+import { orderFaults, hasOrder } from '$lib/core/stations/prints/marks/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { chunksFault, type StoredAxis } from '../diameter/samples';
 import type { Transaction } from '../db/client';

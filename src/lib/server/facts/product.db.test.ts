@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { checked, errorsOf } from '../../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
-import { pricePerKgOf } from '../../core/cost/price-per-kg';
+import { pricePerKgOf } from '../../core/stations/cost/price-per-kg';
 import { stated } from '../../core/record/claims/stated';
 import { amendmentBody } from '../../schemas/amendment';
 import { bundle as bundleSchema, bundleImportBody } from '../../schemas/exchange';

@@ -1,4 +1,4 @@
-import { proposeBenchCode, spellsMaterial } from '$lib/core/intake/bench-code';
+import { proposeBenchCode, spellsMaterial } from '$lib/core/stations/intake/bench-code';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Reader, Transaction } from '../db/client';
 import { server, spool } from '../db/schema';

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { ODDITIES } from '$lib/core/intake/station';
+import { ODDITIES } from '$lib/core/stations/intake/station';
 import type { unboxingBody } from '$lib/schemas/spool';
 import type { Database } from '../db/client';
 import { keepReadings, type ReadValue } from '../readings/keep-readings';

@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { applyAmendments } from '$lib/core/record/amendments/apply';
-import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/prints/order';
+import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/stations/prints/marks/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Transaction } from '../db/client';
 import { reading } from '../db/schema';

@@ -1,4 +1,4 @@
-import { orderFaults, partnerOf } from '$lib/core/prints/order';
+import { orderFaults, partnerOf } from '$lib/core/stations/prints/marks/order';
 import { attemptBody, type AttemptBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';

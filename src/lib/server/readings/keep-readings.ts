@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { UNBOXING_READINGS } from '$lib/core/intake/station';
+import { UNBOXING_READINGS } from '$lib/core/stations/intake/station';
 import { contextOfReading, type ReadingContext } from '$lib/core/record/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 import { readReading } from '$lib/core/readings/read-reading';

@@ -1,13 +1,13 @@
 import { inArray } from 'drizzle-orm';
 import type { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
-import { countedQuote } from '$lib/core/cost/counted-quote';
-import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
+import { countedQuote } from '$lib/core/stations/cost/counted-quote';
+import { pricePerKgOf } from '$lib/core/stations/cost/price-per-kg';
 import type { PrintSettings } from '$lib/core/record/evidence/attempt';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { candidatesFrom } from '$lib/core/pick/candidates';
 import type { RankedFinding } from '$lib/core/pick/ranked-finding';
-import { countedPrints } from '$lib/core/prints/counted-prints';
+import { countedPrints } from '$lib/core/stations/prints/success/counted-prints';
 import { settled } from '$lib/core/record/evidence/settled';
 import type { Basis } from '$lib/core/judging/trial/basis';
 import type { Database, Reader } from '../db/client';

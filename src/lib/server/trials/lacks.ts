@@ -1,5 +1,5 @@
 import type { Message } from '$lib/core/judging/finding/message';
-import { demandsUnmet } from '$lib/core/handbook/demands';
+import { demandsUnmet } from '$lib/core/stations/handbook/demands';
 import type { TrialWhole } from './load';
 
 /** What spools of a trial ask of its printer and the printer lacks, by spool; none where no printer is named. */

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import { gaugeStudy as analyse } from '$lib/core/diameter/gauge-study';
-import { cellsOf } from '$lib/core/diameter/study-plan';
+import { gaugeStudy as analyse } from '$lib/core/stations/diameter/gauge-study';
+import { cellsOf } from '$lib/core/stations/diameter/study-plan';
 import type { InstrumentStudy } from '$lib/core/record/evidence/instrument';
 import { readReading } from '$lib/core/readings/read-reading';
 import type { gaugeStudyBody } from '$lib/schemas/amendment';

@@ -1,7 +1,7 @@
 import { desc } from 'drizzle-orm';
 import type { z } from 'zod';
-import { TRAINER_ANSWERS, type TrainerSubject } from '$lib/core/prints/trainer/subjects';
-import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/prints/trainer/training';
+import { TRAINER_ANSWERS, type TrainerSubject } from '$lib/core/stations/prints/trainer/subjects';
+import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/stations/prints/trainer/training';
 import type { trainingBody } from '$lib/schemas/training';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { pricePerKgOf } from '$lib/core/cost/price-per-kg';
+	import { pricePerKgOf } from '$lib/core/stations/cost/price-per-kg';
 	import type { Quote } from '$lib/core/record/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ClaimPlan, Zone } from '$lib/core/diameter/claim-plan';
+	import type { ClaimPlan, Zone } from '$lib/core/stations/diameter/claim-plan';
 	import { plural, upTo } from '../words/numbers';
 
 	let { plan, zone = $bindable() }: { plan: ClaimPlan; zone: Zone } = $props();

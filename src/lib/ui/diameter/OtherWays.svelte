@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import type { ToleranceClaim } from '$lib/core/diameter/claims';
+	import type { ToleranceClaim } from '$lib/core/stations/diameter/claims';
 	import LiveGauge from './LiveGauge.svelte';
 	import LogUpload from './LogUpload.svelte';
 	import type { PastedReading } from './pasted-readings';

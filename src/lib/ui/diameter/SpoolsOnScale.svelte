@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolOnScale } from '$lib/core/diameter/between-spools';
+	import type { SpoolOnScale } from '$lib/core/stations/diameter/between-spools';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { scaleLinear } from 'd3-scale';
 	import { tQuantile } from '$lib/core/kernel/stats/distributions';

@@ -1,11 +1,11 @@
 import { stated } from '$lib/core/record/claims/stated';
-import { instrumentBudget } from '$lib/core/diameter/budget';
-import { claimPlan, strandLengthM, type Zone } from '$lib/core/diameter/claim-plan';
-import { toleranceClaims } from '$lib/core/diameter/claims';
-import { oddReadings } from '$lib/core/diameter/odd-readings';
-import { diameterProgress, type DiameterProgress } from '$lib/core/diameter/progress';
-import { diameterStation } from '$lib/core/diameter/station';
-import { strandOfReadings } from '$lib/core/diameter/strand-of-readings';
+import { instrumentBudget } from '$lib/core/stations/diameter/budget';
+import { claimPlan, strandLengthM, type Zone } from '$lib/core/stations/diameter/claim-plan';
+import { toleranceClaims } from '$lib/core/stations/diameter/claims';
+import { oddReadings } from '$lib/core/stations/diameter/odd-readings';
+import { diameterProgress, type DiameterProgress } from '$lib/core/stations/diameter/progress';
+import { diameterStation } from '$lib/core/stations/diameter/station';
+import { strandOfReadings } from '$lib/core/stations/diameter/strand-of-readings';
 import type { Instrument } from '$lib/core/record/evidence/instrument';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Finding } from '$lib/core/judging/finding/types';

@@ -1,6 +1,6 @@
 import { extent, sum } from 'd3-array';
 import type { LogSummary } from '$lib/core/record/gauge-log/summary';
-import { countOutside } from '$lib/core/diameter/outside';
+import { countOutside } from '$lib/core/stations/diameter/outside';
 
 export type Limits = { lowMm: number; highMm: number };
 /** One bar of a histogram; outside when all it stands for is beyond a limit. */

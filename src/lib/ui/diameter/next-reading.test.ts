@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { ClaimPlan } from '$lib/core/diameter/claim-plan';
+import type { ClaimPlan } from '$lib/core/stations/diameter/claim-plan';
 import { nextReading, placedAfter } from './next-reading';
 
 const quick = (counted: number, directions = 2) => nextReading({ counted, places: 5, directions, test: null });

@@ -1,5 +1,5 @@
 import type { READING_DIRECTIONS } from '$lib/core/record/lists/closed-lists';
-import type { ClaimPlan, Zone } from '$lib/core/diameter/claim-plan';
+import type { ClaimPlan, Zone } from '$lib/core/stations/diameter/claim-plan';
 import type { PastedReading } from './pasted-readings';
 
 type Direction = (typeof READING_DIRECTIONS)[number];

@@ -2,8 +2,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
-	import { judgeSetPoint, loadLimit } from '$lib/core/drying/set-point';
-	import { weighings } from '$lib/core/moisture/weighings';
+	import { judgeSetPoint, loadLimit } from '$lib/core/stations/drying/set-point';
+	import { weighings } from '$lib/core/stations/moisture/weighings';
 	import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 	import { Button, Select } from 'flowbite-svelte';
 	import { onMount } from 'svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { GaugeStudy } from '$lib/core/diameter/gauge-study';
+	import type { GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 	import { studyWords } from '../words/gauge-study';
 	import { fixed } from '../words/numbers';
 	import { bareLength, lengthUnit } from '../words/units';

@@ -1,5 +1,5 @@
-import { cellsOf, studyPlan, type StudySize, type StudyStep } from '$lib/core/diameter/study-plan';
-import { gaugeStudy, type GaugeStudy } from '$lib/core/diameter/gauge-study';
+import { cellsOf, studyPlan, type StudySize, type StudyStep } from '$lib/core/stations/diameter/study-plan';
+import { gaugeStudy, type GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 import { randomSource } from '$lib/core/kernel/random/source';
 import { readReading } from '$lib/core/readings/read-reading';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { invalidateAll } from '$app/navigation';
-	import { readPaste } from '$lib/core/intake/read-paste';
+	import { readPaste } from '$lib/core/stations/intake/read-paste';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';

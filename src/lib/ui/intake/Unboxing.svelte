@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ODDITIES, type Oddity } from '$lib/core/intake/station';
+	import { ODDITIES, type Oddity } from '$lib/core/stations/intake/station';
 	import { Input } from 'flowbite-svelte';
 	import { ODDITY_WORDS } from '../words/oddities';
 

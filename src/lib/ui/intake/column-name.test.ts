@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { readPaste } from '$lib/core/intake/read-paste';
+import { readPaste } from '$lib/core/stations/intake/read-paste';
 import { columnName } from './column-name';
 
 it('every heading that is named to the tester is read as the column it names', () => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Weighing } from '$lib/core/moisture/weighings';
+	import type { Weighing } from '$lib/core/stations/moisture/weighings';
 	import type { AccountPoint } from '$lib/core/judging/finding/types';
 	import type { ChartConfiguration, PointStyle } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';

@@ -3,8 +3,8 @@
 	import { BEFORE } from '$lib/core/record/lists/closed-lists';
 	import type { Reading } from '$lib/core/record/evidence/reading';
 	import type { Instrument } from '$lib/core/record/evidence/instrument';
-	import type { AccountInterval } from '$lib/core/moisture/account';
-	import type { Weighing } from '$lib/core/moisture/weighings';
+	import type { AccountInterval } from '$lib/core/stations/moisture/account';
+	import type { Weighing } from '$lib/core/stations/moisture/weighings';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { Form } from '../form/form.svelte';

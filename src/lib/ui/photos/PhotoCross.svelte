@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Point } from '$lib/core/prints/string-cover/types';
+	import type { Point } from '$lib/core/stations/prints/cover/types';
 	import { isPlainKey } from '../form/keys';
 
 	type Props = {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/marks';
-import { costPerGoodKg } from '$lib/core/cost/quantities';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
+import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
 import type { Criterion } from '$lib/core/pick/types';
 import { counting, criterionName, limiting, notCounting } from './criteria';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { strengthByHand } from '$lib/core/strength/quantities';
+import { strengthByHand } from '$lib/core/stations/strength/quantities';
 import { goodForFamilyWords, goodForPartWords } from './good-for-words';
 
 const codeOf = (id: string) => id.toUpperCase();

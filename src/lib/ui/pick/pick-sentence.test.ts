@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/marks';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import type { Chances, PickRow } from '$lib/core/pick/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import { basis } from '../../../../tests/support/evidence';
-import { costPerGoodKg } from '$lib/core/cost/quantities';
-import { diameterMean } from '$lib/core/diameter/quantities';
+import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
+import { diameterMean } from '$lib/core/stations/diameter/quantities';
 import { gateWords, groupWords, pickSentence, usefulNext } from './pick-sentence';
 
 const overhang = markQuantity('overhang');

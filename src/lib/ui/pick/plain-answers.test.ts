@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/marks';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import type { Candidate, PickRow } from '$lib/core/pick/types';
 import { besideHouse, mostLost, pairLine, pairLines, priceWords } from './plain-answers';
 

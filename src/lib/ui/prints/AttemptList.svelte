@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { conditionOf, type History } from '$lib/core/record/conditions/condition-at';
-	import type { Departure } from '$lib/core/prints/departures';
+	import type { Departure } from '$lib/core/stations/prints/ways/departures';
 	import type { Attempt } from '$lib/core/record/evidence/attempt';
 	import type { Piece } from '$lib/core/record/evidence/piece';
 	import type { Reading } from '$lib/core/record/evidence/reading';

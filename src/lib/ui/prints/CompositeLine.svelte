@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { composite } from '$lib/core/prints/composite';
-	import { PRINT_QUANTITIES } from '$lib/core/prints/station';
+	import { PRINT_QUANTITIES } from '$lib/core/stations/prints/station';
 	import type { Basis } from '$lib/core/judging/trial/basis';
 	import type { Finding } from '$lib/core/judging/finding/types';
 	import type { Criterion } from '$lib/core/pick/types';

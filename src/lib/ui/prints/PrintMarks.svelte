@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Piece } from '$lib/core/record/evidence/piece';
 	import { carriedOn } from '$lib/core/record/marks/carries';
-	import { MARKS } from '$lib/core/prints/marks';
+	import { MARKS } from '$lib/core/stations/prints/marks/marks';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '../form/Field.svelte';
 	import { PRINT_MARKS } from '../words/print-marks';

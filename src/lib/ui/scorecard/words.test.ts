@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/marks';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
 import { scorecardSentence, standingWords } from './words';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { agreements, agreementsOfAll } from '$lib/core/prints/agreement';
-	import { scorerEffects } from '$lib/core/prints/scorer-effect';
+	import { agreements, agreementsOfAll } from '$lib/core/stations/prints/marks/agreement';
+	import { scorerEffects } from '$lib/core/stations/prints/marks/scorer-effect';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { agreementOfAllWords, agreementWords, leniencyWords } from '../words/agreement';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { Question } from '$lib/core/prints/scoring';
+	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import ChosenIcon from '../form/ChosenIcon.svelte';
 	import { isPlainKey } from '../form/keys';
-	import { drawSample } from '$lib/core/prints/trainer/sample';
+	import { drawSample } from '$lib/core/stations/prints/trainer/sample';
 	import SampleDrawing from '../trainer/SampleDrawing.svelte';
 	import { faultAbout, markName } from '../words/print-marks';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Question } from '$lib/core/prints/scoring';
+	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { isPlainKey } from '../form/keys';
 	import { untrack } from 'svelte';
 	import { upTo } from '../words/numbers';

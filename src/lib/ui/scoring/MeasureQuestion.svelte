@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { refusedReading } from '$lib/schemas/refused-reading';
-	import type { Question } from '$lib/core/prints/scoring';
+	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import CaptureField from '../bench/CaptureField.svelte';
 	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
 	import { canonicalUnit } from '$lib/core/kernel/units/dimension';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Question } from '$lib/core/prints/scoring';
+	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { isPlainKey } from '../form/keys';
 	import StringsReference from '../prints/StringsReference.svelte';
 	import { STRING_WORDS } from '$lib/core/record/marks/mark-words';

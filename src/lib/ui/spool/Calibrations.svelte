@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { Finding } from '$lib/core/judging/finding/types';
-	import { CALIBRATED } from '$lib/core/calibration/quantities';
+	import { CALIBRATED } from '$lib/core/stations/calibration/quantities';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { refusedReading } from '$lib/schemas/refused-reading';

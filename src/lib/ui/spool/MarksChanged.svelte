@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Message } from '$lib/core/judging/finding/message';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import { markOverMessage, type MarkOver } from '$lib/core/prints/marks-over';
-	import { wetDryMessage, type WetDry } from '$lib/core/prints/wet-dry';
+	import { markOverMessage, type MarkOver } from '$lib/core/stations/prints/marks/marks-over';
+	import { wetDryMessage, type WetDry } from '$lib/core/stations/prints/ways/wet-dry';
 	import PairsFigure from '../figures/PairsFigure.svelte';
 	import { sentence } from '../words/messages';
 	import { fixed, plural, upTo } from '../words/numbers';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { ByTemperature } from '$lib/core/strength/by-temperature';
+	import type { ByTemperature } from '$lib/core/stations/strength/by-temperature';
 	import RangeDot from '../pick/RangeDot.svelte';
 	import { kindWords } from '../words/closed-lists';
 	import { upTo } from '../words/numbers';

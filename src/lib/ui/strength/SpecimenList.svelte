@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Reading } from '$lib/core/record/evidence/reading';
 	import type { Specimen } from '$lib/core/record/evidence/specimen';
-	import { kindOf } from '$lib/core/strength/kinds';
+	import { kindOf } from '$lib/core/stations/strength/kinds';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';

@@ -1,8 +1,8 @@
 import type { LoadMethod, Orientation, Specimen } from '$lib/core/record/evidence/specimen';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import { kindsOfTrial, specimenKinds } from '$lib/core/strength/kinds';
+import { kindsOfTrial, specimenKinds } from '$lib/core/stations/strength/kinds';
 import { loadUnitOf } from '$lib/core/record/readings/load-unit';
-import { strengthStation } from '$lib/core/strength/station';
+import { strengthStation } from '$lib/core/stations/strength/station';
 import type { Basis } from '$lib/core/judging/trial/basis';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { SvelteMap } from 'svelte/reactivity';

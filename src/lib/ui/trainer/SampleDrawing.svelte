@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Drawing } from '$lib/core/prints/trainer/sample';
+	import type { Drawing } from '$lib/core/stations/prints/trainer/sample';
 
 	let { drawing, label, small = false }: { drawing: Drawing; label?: string; small?: boolean } = $props();
 	const path = (points: readonly (readonly [number, number])[]) =>

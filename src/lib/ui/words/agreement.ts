@@ -1,4 +1,4 @@
-import type { Agreement, AgreementOfAll, Rater } from '$lib/core/prints/agreement';
+import type { Agreement, AgreementOfAll, Rater } from '$lib/core/stations/prints/marks/agreement';
 import type { ScorerEffect } from '$lib/core/judging/trial/worked-out';
 import { fixed, plural } from './numbers';
 import { isInWords, quantityName, quantityUnit, shifted } from './quantities';

@@ -23,7 +23,7 @@ import type {
 	VERDICT_KINDS,
 	WATER_SIGNS
 } from '$lib/core/record/lists/closed-lists';
-import type { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
+import type { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/stations/strength/words';
 
 /** Words for the closed lists of the record: a word added to a list does not compile until it is told here. */
 type Words<L extends readonly string[]> = Readonly<Record<L[number], string>>;

@@ -1,4 +1,4 @@
-import type { Departure } from '$lib/core/prints/departures';
+import type { Departure } from '$lib/core/stations/prints/ways/departures';
 import { upTo } from './numbers';
 import { CONDITION_WORDS } from './closed-lists';
 

@@ -1,4 +1,4 @@
-import type { DiameterMessages } from '$lib/core/diameter/message-params';
+import type { DiameterMessages } from '$lib/core/stations/diameter/message-params';
 import { fixed, grouped, percent, plural, upTo } from './numbers';
 import { bareLength, bareTolerance, lengthUnit, lengthWords, toleranceWords } from './units';
 

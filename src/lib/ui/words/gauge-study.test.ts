@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gaugeStudy } from '$lib/core/diameter/gauge-study';
+import { gaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 import { studyWords } from './gauge-study';
 
 /** Places 0.02 mm apart; each rater adds their own, each round its own. */

@@ -1,4 +1,4 @@
-import type { GaugeStudy } from '$lib/core/diameter/gauge-study';
+import type { GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 import { fixed, plural, upTo } from './numbers';
 import { bareLength, lengthWords, toleranceWords } from './units';
 

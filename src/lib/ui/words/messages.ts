@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import type { Flag } from '$lib/core/judging/compare/compare';
 import { UNCHANGED, type FailureCause } from '$lib/core/record/evidence/attempt';
-import type { WetDryMessage } from '$lib/core/prints/wet-dry';
+import type { WetDryMessage } from '$lib/core/stations/prints/ways/wet-dry';
 import type { Message, MessageId, MessageParams } from '$lib/core/judging/finding/message';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import type { Missing } from '$lib/core/judging/finding/types';

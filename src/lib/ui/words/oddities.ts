@@ -1,4 +1,4 @@
-import type { Oddity } from '$lib/core/intake/station';
+import type { Oddity } from '$lib/core/stations/intake/station';
 
 /** What each thing at unboxing is called and an example of what could be odd about it. */
 export const ODDITY_WORDS: Record<Oddity, { name: string; example: string }> = {

@@ -1,4 +1,4 @@
-import type { OnePreset } from '$lib/core/calibration/one-preset';
+import type { OnePreset } from '$lib/core/stations/calibration/one-preset';
 import { inSentence, rangedWords } from './quantities';
 
 const ANSWERS: Readonly<Record<OnePreset['outcome'], string>> = {

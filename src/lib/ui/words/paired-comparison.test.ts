@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '$lib/core/prints/marks';
-import type { PairedResult } from '$lib/core/prints/paired-comparison';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
+import type { PairedResult } from '$lib/core/stations/prints/ways/paired-comparison';
 import { differenceName, levelName, pairedWords } from './paired-comparison';
 
 const overhang = markQuantity('overhang');

@@ -1,4 +1,4 @@
-import type { Contrast, PairedResult } from '$lib/core/prints/paired-comparison';
+import type { Contrast, PairedResult } from '$lib/core/stations/prints/ways/paired-comparison';
 import { plural, upTo } from './numbers';
 import { quantityName } from './quantities';
 import { CONDITION_WORDS } from './closed-lists';

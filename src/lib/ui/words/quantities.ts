@@ -2,7 +2,7 @@ import type { Ranged } from '$lib/core/judging/finding/measured';
 import type { Grade, QuantityDef } from '$lib/core/judging/finding/types';
 import { markEntries } from '$lib/core/record/marks/mark-entries';
 import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
-import { BY_HAND_WORDS } from '$lib/core/strength/words';
+import { BY_HAND_WORDS } from '$lib/core/stations/strength/words';
 import { fromCanonical } from '$lib/core/kernel/units/convert';
 import { fixed, percent, upTo } from './numbers';
 import { PRINT_MARKS } from './print-marks';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, mark } from '../../../../tests/support/evidence';
-import { TRAINER_ANSWERS, TRAINER_SUBJECTS } from '$lib/core/prints/trainer/subjects';
-import { trainingResult } from '$lib/core/prints/trainer/training';
-import { markQuantity } from '$lib/core/prints/marks';
+import { TRAINER_ANSWERS, TRAINER_SUBJECTS } from '$lib/core/stations/prints/trainer/subjects';
+import { trainingResult } from '$lib/core/stations/prints/trainer/training';
+import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import { agreementBand, agreementOfAllWords, agreementWords, leniencyWords } from './agreement';
 import { departureWords } from './departures';
 import { marksByScorer } from './marks';

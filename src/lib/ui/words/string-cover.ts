@@ -1,4 +1,4 @@
-import type { PhotoFault, StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
+import type { PhotoFault, StringCover } from '$lib/core/stations/prints/cover/measure-string-cover';
 import { fixed, plural } from './numbers';
 
 /**

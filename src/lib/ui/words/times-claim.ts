@@ -1,4 +1,4 @@
-import type { TimesTold } from '$lib/core/strength/times-claim';
+import type { TimesTold } from '$lib/core/stations/strength/times-claim';
 import { kindWords } from './closed-lists';
 import { plural, upTo } from './numbers';
 

@@ -1,6 +1,5 @@
-import type { TrainerSubject } from '$lib/core/prints/trainer/subjects';
-import { TRAINER_ANSWERS } from '$lib/core/prints/trainer/subjects';
-import type { TrainingResult } from '$lib/core/prints/trainer/training';
+import { type TrainerSubject, TRAINER_ANSWERS } from '$lib/core/stations/prints/trainer/subjects';
+import type { TrainingResult } from '$lib/core/stations/prints/trainer/training';
 import { agreementBand } from './agreement';
 import { fixed, plural } from './numbers';
 

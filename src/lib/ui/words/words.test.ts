@@ -13,13 +13,13 @@ import {
 	weighed
 } from '../../../../tests/support/evidence';
 import { say } from '$lib/core/judging/finding/message';
-import { ODDITIES } from '$lib/core/intake/station';
+import { ODDITIES } from '$lib/core/stations/intake/station';
 import { readReading } from '$lib/core/readings/read-reading';
 import { STATIONS } from '$lib/core/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
 import { changedMostWords, flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';
-import { strengthLoad } from '$lib/core/strength/quantities';
+import { strengthLoad } from '$lib/core/stations/strength/quantities';
 import { bareValue, quantityName, quantityUnder, valueWords } from './quantities';
 import { kindWords } from './closed-lists';
 import { refusedReading } from '$lib/schemas/refused-reading';

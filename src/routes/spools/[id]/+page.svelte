@@ -3,7 +3,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
 	import { stated } from '$lib/core/record/claims/stated';
-	import { isFlexible } from '$lib/core/prints/find-flexible';
+	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
@@ -18,7 +18,7 @@
 	import { Form } from '$lib/ui/form/form.svelte';
 	import AttemptList from '$lib/ui/prints/AttemptList.svelte';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
-	import { byTemperature } from '$lib/core/strength/by-temperature';
+	import { byTemperature } from '$lib/core/stations/strength/by-temperature';
 	import LoadsByTemperature from '$lib/ui/strength/LoadsByTemperature.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import UseLog from '$lib/ui/use-log/UseLog.svelte';

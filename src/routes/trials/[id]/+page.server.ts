@@ -1,5 +1,5 @@
-import { onePresets } from '$lib/core/calibration/one-preset';
-import { printerEffects } from '$lib/core/prints/printer-effect';
+import { onePresets } from '$lib/core/stations/calibration/one-preset';
+import { printerEffects } from '$lib/core/stations/prints/marks/printer-effect';
 import { calibrationsOf } from '$lib/server/evidence/stations';
 import { letOthersIn } from '$lib/server/http/let-others-in';
 import { shownSheetOf } from '$lib/server/trials/findings';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { drawSample } from '$lib/core/prints/trainer/sample';
-	import { TRAINER_ANSWERS, TRAINER_SUBJECTS, type TrainerSubject } from '$lib/core/prints/trainer/subjects';
-	import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/prints/trainer/training';
+	import { drawSample } from '$lib/core/stations/prints/trainer/sample';
+	import { TRAINER_ANSWERS, TRAINER_SUBJECTS, type TrainerSubject } from '$lib/core/stations/prints/trainer/subjects';
+	import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/stations/prints/trainer/training';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { isPlainKey } from '$lib/ui/form/keys';
 	import { Form } from '$lib/ui/form/form.svelte';

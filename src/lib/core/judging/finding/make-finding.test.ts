@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { waterUptake } from '../../moisture/quantities';
+import { waterUptake } from '../../stations/moisture/quantities';
 import { EMPTY_CONTEXT, makeFinding } from './make-finding';
 import { say } from './message';
 

@@ -4,9 +4,9 @@ import type { Finding } from '../finding/types';
 import { judgeGate } from '../../pick/gates';
 import { HANDBOOK } from './defaults';
 import { materialOf } from './material-of';
-import { askBefore } from '../../handbook/before-print';
-import { demandsUnmet } from '../../handbook/demands';
-import { handbookStation } from '../../handbook/station';
+import { askBefore } from '../../stations/handbook/before-print';
+import { demandsUnmet } from '../../stations/handbook/demands';
+import { handbookStation } from '../../stations/handbook/station';
 
 const find = (material: string, printer = basis.printer, claims = evidence().claims) =>
 	handbookStation.find(evidence({ spool: { material }, claims }), { ...basis, printer }, 0) as [Finding, Finding];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { markQuantity } from '../../prints/marks';
+import { markQuantity } from '../../stations/prints/marks/marks';
 import { expectedOf, findCell } from './find-cell';
 import { modelOf } from './model';
 

@@ -2,15 +2,15 @@ import fc from 'fast-check';
 import { randomNormal, randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { effectiveNumber, lag1 } from '../../kernel/stats/effective-number';
-import { instrumentBudget } from '../../diameter/budget';
-import { claimVerdict } from '../../diameter/claim-verdict';
+import { instrumentBudget } from '../../stations/diameter/budget';
+import { claimVerdict } from '../../stations/diameter/claim-verdict';
 import { findThickSpots } from './thick-spots';
 import { envelope } from './envelope';
 import { indexAt, positionAt, type GaugeLog } from './gauge-log';
 import { jamming, pathLimits } from './limits';
 import { runsWithout, withoutRanges } from './left-out';
 import { findPeriodicity } from './periodicity';
-import { placesOfLog, strandOfLog } from '../../diameter/log/strand-of-log';
+import { placesOfLog, strandOfLog } from '../../stations/diameter/strand-of-log';
 import { summarise } from './summary';
 import { worstMetre } from './worst-metre';
 

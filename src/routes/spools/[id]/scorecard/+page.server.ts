@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { heldAtLeast } from '$lib/core/strength/held';
+import { heldAtLeast } from '$lib/core/stations/strength/held';
 import { database } from '$lib/server/context';
 import { addressCode } from '$lib/server/http/address-code';
 import { pageId } from '$lib/server/http/path-id';

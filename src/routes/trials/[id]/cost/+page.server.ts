@@ -1,9 +1,9 @@
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadFilamentIds } from '$lib/server/spools/filaments';
 import { database } from '$lib/server/context';
-import { countedQuote } from '$lib/core/cost/counted-quote';
-import { costPerGoodKg } from '$lib/core/cost/quantities';
-import { costStation } from '$lib/core/cost/station';
+import { countedQuote } from '$lib/core/stations/cost/counted-quote';
+import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
+import { costStation } from '$lib/core/stations/cost/station';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

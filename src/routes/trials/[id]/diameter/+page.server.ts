@@ -1,5 +1,5 @@
 import { share } from '$lib/shared-text';
-import { diameterProgress, firstUnmeasured } from '$lib/core/diameter/progress';
+import { diameterProgress, firstUnmeasured } from '$lib/core/stations/diameter/progress';
 import { database } from '$lib/server/context';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { foundBy } from '$lib/server/evidence/stations';

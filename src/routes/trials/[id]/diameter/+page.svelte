@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Term from '$lib/ui/help/Term.svelte';
 	import { READING_DIRECTIONS } from '$lib/core/record/lists/closed-lists';
-	import { instrumentLine } from '$lib/core/diameter/claim-sentence';
-	import { diameterStation } from '$lib/core/diameter/station';
+	import { instrumentLine } from '$lib/core/stations/diameter/claim-sentence';
+	import { diameterStation } from '$lib/core/stations/diameter/station';
 	import { shownReading } from '$lib/core/record/readings/shown-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { dryingResults } from '$lib/core/drying/results';
-	import { dryingLoss } from '$lib/core/drying/quantities';
-	import { dryingStation } from '$lib/core/drying/station';
+	import { dryingResults } from '$lib/core/stations/drying/results';
+	import { dryingLoss } from '$lib/core/stations/drying/quantities';
+	import { dryingStation } from '$lib/core/stations/drying/station';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import CorrectRun from '$lib/ui/drying/CorrectRun.svelte';
 	import LoadForm from '$lib/ui/drying/LoadForm.svelte';

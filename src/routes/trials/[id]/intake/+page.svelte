@@ -3,7 +3,7 @@
 	import { OBTAINED, REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Oddity } from '$lib/core/intake/station';
+	import type { Oddity } from '$lib/core/stations/intake/station';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
@@ -20,7 +20,7 @@
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { materialOf } from '$lib/core/judging/handbook/material-of';
-	import { isFlexible } from '$lib/core/prints/find-flexible';
+	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
 	import { plural } from '$lib/ui/words/numbers';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
-	import { intervalsOf, netWater, relativeWater } from '$lib/core/moisture/account';
-	import { waterUptake } from '$lib/core/moisture/quantities';
-	import { moistureStation, referenceIndex } from '$lib/core/moisture/station';
-	import { tareOf } from '$lib/core/moisture/tare';
-	import { suddenChange } from '$lib/core/moisture/sudden-change';
-	import { inferBefore, weighings, weighingUncertainty } from '$lib/core/moisture/weighings';
+	import { intervalsOf, netWater, relativeWater } from '$lib/core/stations/moisture/account';
+	import { waterUptake } from '$lib/core/stations/moisture/quantities';
+	import { moistureStation, referenceIndex } from '$lib/core/stations/moisture/station';
+	import { tareOf } from '$lib/core/stations/moisture/tare';
+	import { suddenChange } from '$lib/core/stations/moisture/sudden-change';
+	import { inferBefore, weighings, weighingUncertainty } from '$lib/core/stations/moisture/weighings';
 	import type { Before } from '$lib/core/record/evidence/reading';
 	import { readReading } from '$lib/core/readings/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';

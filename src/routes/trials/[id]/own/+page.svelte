@@ -2,7 +2,7 @@
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { page } from '$app/state';
-	import { ownQuantity, ownStation } from '$lib/core/own/station';
+	import { ownQuantity, ownStation } from '$lib/core/stations/own/station';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';

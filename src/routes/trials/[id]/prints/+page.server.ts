@@ -1,6 +1,6 @@
 import { share } from '$lib/shared-text';
-import { settingsOffered } from '$lib/core/calibration/offered';
-import { PRINT_QUANTITIES } from '$lib/core/prints/station';
+import { settingsOffered } from '$lib/core/stations/calibration/offered';
+import { PRINT_QUANTITIES } from '$lib/core/stations/prints/station';
 import { database } from '$lib/server/context';
 import { calibrationsOf, foundBy } from '$lib/server/evidence/stations';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';

@@ -4,10 +4,10 @@
 	import { conditionAt } from '$lib/core/record/conditions/condition-at';
 	import { stated } from '$lib/core/record/claims/stated';
 	import { SET_UP } from '$lib/core/record/evidence/attempt';
-	import { askBefore } from '$lib/core/handbook/before-print';
-	import { departures } from '$lib/core/prints/departures';
-	import { isFlexible } from '$lib/core/prints/find-flexible';
-	import { PRINT_QUANTITIES, printsStation } from '$lib/core/prints/station';
+	import { askBefore } from '$lib/core/stations/handbook/before-print';
+	import { departures } from '$lib/core/stations/prints/ways/departures';
+	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
+	import { PRINT_QUANTITIES, printsStation } from '$lib/core/stations/prints/station';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import EmptyBench from '$lib/ui/bench/EmptyBench.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/record/lists/closed-lists';
-	import { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/strength/words';
+	import { BY_HAND_WORDS, DAMAGE_WORDS, FAILURE_WORDS } from '$lib/core/stations/strength/words';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';

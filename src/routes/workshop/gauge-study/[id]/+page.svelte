@@ -1,13 +1,12 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/ui/words/refusals';
 	import { refusedReading } from '$lib/schemas/refused-reading';
-	import { fieldError } from '$lib/schemas/field-error';
+	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { browser } from '$app/environment';
 	import { invalidateAll } from '$app/navigation';
-	import { gaugeStudy } from '$lib/core/diameter/gauge-study';
-	import { cellsOf } from '$lib/core/diameter/study-plan';
+	import { gaugeStudy } from '$lib/core/stations/diameter/gauge-study';
+	import { cellsOf } from '$lib/core/stations/diameter/study-plan';
 	import { readReading } from '$lib/core/readings/read-reading';
-	import type { FieldError } from '$lib/schemas/field-error';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { BetweenSpools } from '$lib/core/diameter/between-spools';
+	import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
 	import { bareLength, lengthWords } from '$lib/ui/words/units';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Select } from 'flowbite-svelte';
-	import { comparePaired, differencesOf } from '$lib/core/prints/paired-comparison';
+	import { comparePaired, differencesOf } from '$lib/core/stations/prints/ways/paired-comparison';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
 	import { plural } from '$lib/ui/words/numbers';
 	import { quantityName } from '$lib/ui/words/quantities';

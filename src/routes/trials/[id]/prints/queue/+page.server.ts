@@ -1,4 +1,4 @@
-import { printQueue } from '$lib/core/prints/queue';
+import { printQueue } from '$lib/core/stations/prints/ways/queue';
 import { database } from '$lib/server/context';
 import { loadPieces } from '$lib/server/pieces/load';
 import { trialOfRequest } from '$lib/server/trials/of-request';

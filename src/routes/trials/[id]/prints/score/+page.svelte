@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Piece } from '$lib/core/record/evidence/piece';
-	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/prints/scoring';
+	import { onRequest, scoringQueue, type Question, type Sitting, type Waiting } from '$lib/core/stations/prints/marks/scoring';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { newId } from '$lib/ui/form/send';
 	import { isPlainKey } from '$lib/ui/form/keys';

@@ -2,9 +2,9 @@
 	import { wrap, type Remote } from 'comlink';
 	import { invalidateAll } from '$app/navigation';
 	import { conditionOf } from '$lib/core/record/conditions/condition-at';
-	import type { StringCover } from '$lib/core/prints/string-cover/measure-string-cover';
-	import { orderCorners } from '$lib/core/prints/string-cover/order-corners';
-	import type { Corners, Point } from '$lib/core/prints/string-cover/types';
+	import type { StringCover } from '$lib/core/stations/prints/cover/measure-string-cover';
+	import { orderCorners } from '$lib/core/stations/prints/cover/order-corners';
+	import type { Corners, Point } from '$lib/core/stations/prints/cover/types';
 	import { BenchReadings } from '$lib/ui/bench/bench-readings.svelte';
 	import { isPlainKey } from '$lib/ui/form/keys';
 	import { newId } from '$lib/ui/form/send';
