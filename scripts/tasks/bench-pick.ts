@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { randomNormal } from 'd3-random';
-import { blocksOf, pickFrom } from '../../src/lib/core/pick/pick-from';
-import type { PickInput } from '../../src/lib/core/pick/types';
+import { blocksOf, pickFrom } from '../../src/lib/core/answers/pick/pick-from';
+import type { PickInput } from '../../src/lib/core/answers/pick/types';
 import { findCell } from '../../src/lib/core/judging/posterior/find-cell';
 import { learnSet } from '../../src/lib/core/judging/posterior/learn-set';
 import { modelOf } from '../../src/lib/core/judging/posterior/model';

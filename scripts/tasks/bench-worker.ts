@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import type { PickInput } from '../../src/lib/core/pick/types';
+import type { PickInput } from '../../src/lib/core/answers/pick/types';
 import { browserArguments } from '../../tests/e2e/browser';
 
 const WORKERS = join(import.meta.dirname, '../../build/client/_app/immutable/workers');

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { v7 } from 'uuid';
 import { randomSource } from '../../src/lib/core/kernel/random/source';
 import { proposeBenchCode } from '../../src/lib/core/stations/intake/bench-code';
-import { presetCriteria } from '../../src/lib/core/pick/presets';
+import { presetCriteria } from '../../src/lib/core/answers/pick/presets';
 import type { Database } from '../../src/lib/server/db/client';
 import { STEP_PIECE } from '../../src/lib/server/db/defaults';
 import * as table from '../../src/lib/server/db/schema';

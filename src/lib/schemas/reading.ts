@@ -2,7 +2,7 @@ import { saying } from './field-error';
 import { BEFORE, READING_DIRECTIONS } from '$lib/core/record/lists/closed-lists';
 import type { READING_CONTEXT, ReadingContext } from '$lib/core/record/evidence/reading';
 import { z } from 'zod';
-import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 import { id, instant, typed, words, zone } from './common';
 
 const pixel = z.number().min(-20_000).max(40_000);

@@ -1,4 +1,4 @@
-import type { ReadReading } from '$lib/core/readings/read-reading';
+import type { ReadReading } from '$lib/core/joins/read-reading';
 import { fieldError, type FieldError } from './field-error';
 
 type Refused = Exclude<ReadReading, { ok: true }>;

@@ -13,7 +13,7 @@ import {
 	VERDICT_KINDS
 } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import { isKnownQuantity } from '$lib/core/pick/known-quantities';
+import { isKnownQuantity } from '$lib/core/answers/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { id, instant, requiredWords, seen, words, zone } from './common';
 

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { blocksOf, pickFrom } from '$lib/core/pick/pick-from';
-import { PICK_SEED } from '$lib/core/pick/seed';
-import type { Picked, PickInput } from '$lib/core/pick/types';
+import { blocksOf, pickFrom } from '$lib/core/answers/pick/pick-from';
+import { PICK_SEED } from '$lib/core/answers/pick/seed';
+import type { Picked, PickInput } from '$lib/core/answers/pick/types';
 
 /** A thin shell: draws run here, off the page's thread. */
 const pickWorker = {

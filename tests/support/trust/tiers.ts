@@ -1,5 +1,5 @@
 import { randomUniform } from 'd3-random';
-import { tiersOf } from '../../../src/lib/core/pick/tiers';
+import { tiersOf } from '../../../src/lib/core/answers/pick/tiers';
 import type { CellPrior } from '../../../src/lib/core/judging/posterior/prior';
 import type { Summary } from '../../../src/lib/core/judging/posterior/summarise';
 import { randomSource } from '../../../src/lib/core/kernel/random/source';

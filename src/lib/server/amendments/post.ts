@@ -3,7 +3,7 @@ import { leftOutOf } from '$lib/core/record/amendments/apply';
 import { runsWithout } from '$lib/core/record/gauge-log/left-out';
 import { AMENDED_FACTS } from '$lib/core/record/lists/closed-lists';
 import { indexAt, positionAt } from '$lib/core/record/gauge-log/gauge-log';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../db/client';

@@ -15,7 +15,7 @@ import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { criteriaBody, ownMeasureBody, protocolBody, trialBody } from '$lib/schemas/trial';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
-import { presetCriteria } from '$lib/core/pick/presets';
+import { presetCriteria } from '$lib/core/answers/pick/presets';
 import { postAmendment } from '../amendments/post';
 import type { Database } from '../db/client';
 import { trial } from '../db/schema';

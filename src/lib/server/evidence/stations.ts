@@ -2,7 +2,7 @@ import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Basis } from '$lib/core/judging/trial/basis';
 import type { Finding } from '$lib/core/judging/finding/types';
 import { remembering } from '$lib/core/kernel/memo/remember';
-import { STATIONS } from '$lib/core/registry';
+import { STATIONS } from '$lib/core/joins/registry';
 import { letOthersIn, turns } from '../http/let-others-in';
 import type { Station } from '$lib/core/judging/station/station';
 

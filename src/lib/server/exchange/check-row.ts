@@ -11,7 +11,7 @@ import {
 import { z } from 'zod';
 import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
 import { paramFaults, pieceKind } from '$lib/core/judging/pieces/library/library';
-import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/schemas/common';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';

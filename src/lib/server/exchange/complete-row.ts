@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 import { v7 } from 'uuid';
-import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { readReading } from '$lib/core/readings/read-reading';
+import { READING_QUANTITIES } from '$lib/core/joins/quantities';
+import { readReading } from '$lib/core/joins/read-reading';
 import { columnsOf } from './column';
 import { readLocalTime, type LocalTime } from './local-time';
 import type { RecordTable } from './tables';

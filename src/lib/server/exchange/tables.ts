@@ -7,7 +7,7 @@ import { PIECE_KINDS } from '$lib/core/judging/pieces/library/library';
 import { MARK_IDS } from '$lib/core/record/marks/piece-mark';
 import { spellsMaterial } from '$lib/core/stations/intake/bench-code';
 import { UNBOXING_READINGS } from '$lib/core/stations/intake/station';
-import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { nozzle, settings, setUp, sha256 } from '$lib/schemas/attempt';
 import { benchCode, colourHex, requiredWords, words } from '$lib/schemas/common';

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { claim } from '../db/schema';

@@ -6,7 +6,7 @@ import type { OwnMeasure } from '$lib/core/record/evidence/own-measure';
 import { learnSet, type SuccessCell } from '$lib/core/judging/posterior/learn-set';
 import type { RecordCell } from '$lib/core/judging/posterior/record-cell';
 import { successCells } from '$lib/core/stations/prints/success/success-cells';
-import { STATIONS } from '$lib/core/registry';
+import { STATIONS } from '$lib/core/joins/registry';
 import type { Basis } from '$lib/core/judging/trial/basis';
 import { NEUTRAL_BASIS } from '$lib/core/judging/trial/neutral-basis';
 import { CORE_VERSION } from '$lib/core/version';

@@ -1,8 +1,8 @@
 import { v7 } from 'uuid';
 import { UNBOXING_READINGS } from '$lib/core/stations/intake/station';
 import { contextOfReading, type ReadingContext } from '$lib/core/record/evidence/reading';
-import { READING_QUANTITIES } from '$lib/core/readings/quantities';
-import { readReading } from '$lib/core/readings/read-reading';
+import { READING_QUANTITIES } from '$lib/core/joins/quantities';
+import { readReading } from '$lib/core/joins/read-reading';
 import type { FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import type { Transaction } from '../db/client';

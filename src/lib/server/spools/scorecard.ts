@@ -1,8 +1,8 @@
 import { desc, eq, ne } from 'drizzle-orm';
 import { materialClass } from '$lib/core/judging/handbook/material-class';
-import { candidatesFrom } from '$lib/core/pick/candidates';
-import { besideFellows, type BesideFellows } from '$lib/core/scorecard/beside-fellows';
-import type { Candidate } from '$lib/core/pick/types';
+import { candidatesFrom } from '$lib/core/answers/pick/candidates';
+import { besideFellows, type BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
+import type { Candidate } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { Reader } from '../db/client';
 import { filament, spool } from '../db/schema';

@@ -1,4 +1,4 @@
-import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
+import { presetCriteria, type UsePreset } from '$lib/core/answers/pick/presets';
 import { STEP_PIECE } from '../db/defaults';
 import type { criteria, protocol } from '../db/schema';
 

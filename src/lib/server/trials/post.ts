@@ -2,7 +2,7 @@ import { raiseSpoolsMeasured, raiseTrial } from '../write/revisions';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
-import { presetCriteria } from '$lib/core/pick/presets';
+import { presetCriteria } from '$lib/core/answers/pick/presets';
 import type {
 	blindBody,
 	criteriaBody,

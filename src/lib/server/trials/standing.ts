@@ -1,4 +1,4 @@
-import type { Chances, PickRow } from '$lib/core/pick/types';
+import type { Chances, PickRow } from '$lib/core/answers/pick/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import type { Database } from '../db/client';
 import { giveWay } from '../evidence/stations';

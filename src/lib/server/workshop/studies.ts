@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import { gaugeStudy as analyse } from '$lib/core/stations/diameter/gauge-study';
 import { cellsOf } from '$lib/core/stations/diameter/study-plan';
 import type { InstrumentStudy } from '$lib/core/record/evidence/instrument';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import type { gaugeStudyBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../db/client';

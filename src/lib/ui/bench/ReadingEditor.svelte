@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Instrument } from '$lib/core/record/evidence/instrument';
 	import type { Reading } from '$lib/core/record/evidence/reading';
-	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+	import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 	import { Label, Select } from 'flowbite-svelte';
 	import AmendDialog from '../form/AmendDialog.svelte';
 	import { Amending } from '../form/amending.svelte';

@@ -3,7 +3,7 @@ import { page } from '$app/state';
 import type { FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import { When } from '../form/when.svelte';
 import { BenchReadings } from './bench-readings.svelte';
 import { railItem } from './rail-item';

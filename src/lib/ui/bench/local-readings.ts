@@ -1,4 +1,4 @@
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import { contextOfReading, type Reading } from '$lib/core/record/evidence/reading';
 import { readingContext } from '$lib/schemas/reading';
 import { z } from 'zod';

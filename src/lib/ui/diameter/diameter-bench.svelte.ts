@@ -11,7 +11,7 @@ import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Finding } from '$lib/core/judging/finding/types';
 import { materialOf } from '$lib/core/judging/handbook/material-of';
 import { USUAL_STRAND } from '$lib/core/judging/pieces/library/material-needed';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import type { Basis } from '$lib/core/judging/trial/basis';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';

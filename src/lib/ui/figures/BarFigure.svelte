@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
+	import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
 	import { bareValue } from '../words/quantities';
 	import { anchorAt, CELL_WIDTH, place } from './scale';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
+	import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
 	import AccountFigure from './AccountFigure.svelte';
 	import BarFigure from './BarFigure.svelte';
 	import DotFigure from './DotFigure.svelte';

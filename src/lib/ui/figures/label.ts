@@ -1,5 +1,5 @@
 import type { QuantityDef } from '$lib/core/judging/finding/types';
-import type { ShownFinding } from '$lib/core/sheet/shown-sheet';
+import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
 import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
 import { CONDITION_WORDS } from '../words/closed-lists';
 

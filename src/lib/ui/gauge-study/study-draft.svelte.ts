@@ -1,7 +1,7 @@
 import { cellsOf, studyPlan, type StudySize, type StudyStep } from '$lib/core/stations/diameter/study-plan';
 import { gaugeStudy, type GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 import { randomSource } from '$lib/core/kernel/random/source';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 
 type Stored = { raters: string[]; places: number; repeats: number; seed: number; typed: string[] };
 

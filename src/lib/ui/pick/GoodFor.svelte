@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { goodForFamilies, type GoodForPart } from '$lib/core/pick/good-for';
+	import { goodForFamilies, type GoodForPart } from '$lib/core/answers/pick/good-for';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { PickRow } from '$lib/core/pick/types';
+	import type { PickRow } from '$lib/core/answers/pick/types';
 	import { goodForFamilyWords, goodForPartWords } from './good-for-words';
 
 	/** Which spools are good for what: family by family, and test part by test part. Nothing where nobody is clearly behind. */

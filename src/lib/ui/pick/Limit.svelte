@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { Criterion } from '$lib/core/pick/types';
+	import type { Criterion } from '$lib/core/answers/pick/types';
 	import { quantityName, valueWords } from '../words/quantities';
 	import { limiting } from './criteria';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { Chances, PickRow } from '$lib/core/pick/types';
+	import type { Chances, PickRow } from '$lib/core/answers/pick/types';
 	import type { ValueRule } from '$lib/core/judging/trial/protocol';
 	import { QuestionCircleOutline } from 'flowbite-svelte-icons';
 	import type { Snippet } from 'svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { FAMILIES, type Family } from '$lib/core/record/lists/closed-lists';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import { familyCriterion, weighedOf } from '$lib/core/pick/families';
-	import type { Criterion } from '$lib/core/pick/types';
+	import { familyCriterion, weighedOf } from '$lib/core/answers/pick/families';
+	import type { Criterion } from '$lib/core/answers/pick/types';
 	import { Range } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import { FAMILY_WORDS } from '../words/closed-lists';

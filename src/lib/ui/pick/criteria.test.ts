@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
-import type { Criterion } from '$lib/core/pick/types';
+import type { Criterion } from '$lib/core/answers/pick/types';
 import { counting, criterionName, limiting, notCounting } from './criteria';
 
 const [overhang, strings, odour] = [markQuantity('overhang'), markQuantity('strings'), markQuantity('printOdour')];

@@ -1,5 +1,5 @@
-import { familyCriterion, familyOfCriterion } from '$lib/core/pick/families';
-import type { Criterion } from '$lib/core/pick/types';
+import { familyCriterion, familyOfCriterion } from '$lib/core/answers/pick/families';
+import type { Criterion } from '$lib/core/answers/pick/types';
 import type { Family } from '$lib/core/record/lists/closed-lists';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { FAMILY_WORDS } from '../words/closed-lists';

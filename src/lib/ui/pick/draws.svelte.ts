@@ -1,6 +1,6 @@
-import { PICK_DRAWS } from '$lib/core/pick/seed';
+import { PICK_DRAWS } from '$lib/core/answers/pick/seed';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Picked, PickInput } from '$lib/core/pick/types';
+import type { Picked, PickInput } from '$lib/core/answers/pick/types';
 import type { PickWorker } from '$lib/workers/pick.worker';
 
 /** The pick by many draws, made in a worker. A new question cancels the one before by ending its worker. */

@@ -1,6 +1,6 @@
 import type { QuantityDef } from '$lib/core/judging/finding/types';
-import type { GoodForFamily, GoodForPart } from '$lib/core/pick/good-for';
-import { familyOfCriterion } from '$lib/core/pick/families';
+import type { GoodForFamily, GoodForPart } from '$lib/core/answers/pick/good-for';
+import { familyOfCriterion } from '$lib/core/answers/pick/families';
 import { FAMILY_WORDS, kindWords } from '../words/closed-lists';
 import { quantityName, rangedWords } from '../words/quantities';
 

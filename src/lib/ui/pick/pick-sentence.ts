@@ -1,5 +1,5 @@
-import type { Explanation } from '$lib/core/pick/explain';
-import type { Chances, GateResult, PickRow } from '$lib/core/pick/types';
+import type { Explanation } from '$lib/core/answers/pick/explain';
+import type { Chances, GateResult, PickRow } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
 import { chance, fixed, plural, upTo } from '../words/numbers';

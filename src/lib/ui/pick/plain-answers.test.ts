@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';
-import type { Candidate, PickRow } from '$lib/core/pick/types';
+import type { Candidate, PickRow } from '$lib/core/answers/pick/types';
 import { besideHouse, mostLost, pairLine, pairLines, priceWords } from './plain-answers';
 
 const defs = [markQuantity('overhang'), markQuantity('bridge'), markQuantity('strings')];

@@ -1,6 +1,6 @@
-import { headToHead } from '$lib/core/compare/head-to-head';
-import type { PriceMatters } from '$lib/core/pick/price-matters';
-import type { Candidate, PickRow } from '$lib/core/pick/types';
+import { headToHead } from '$lib/core/answers/scorecard/head-to-head';
+import type { PriceMatters } from '$lib/core/answers/pick/price-matters';
+import type { Candidate, PickRow } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { fixed } from '../words/numbers';
 import { inSentence } from '../words/quantities';

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { composite } from '$lib/core/prints/composite';
+	import { composite } from '$lib/core/answers/pick/composite';
 	import { PRINT_QUANTITIES } from '$lib/core/stations/prints/station';
 	import type { Basis } from '$lib/core/judging/trial/basis';
 	import type { Finding } from '$lib/core/judging/finding/types';
-	import type { Criterion } from '$lib/core/pick/types';
-	import { selectFindings } from '$lib/core/sheet/select';
+	import type { Criterion } from '$lib/core/answers/pick/types';
+	import { selectFindings } from '$lib/core/answers/sheet/select';
 	import { percent, upTo } from '../words/numbers';
 	import { quantityName } from '../words/quantities';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { RankedFinding } from '$lib/core/pick/ranked-finding';
-	import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
+	import type { RankedFinding } from '$lib/core/answers/pick/ranked-finding';
+	import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
 	import { quantityName, valueWords } from '../words/quantities';
 	import { standingWords } from './words';
 

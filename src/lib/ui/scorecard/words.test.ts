@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';
-import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
+import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
 import { scorecardSentence, standingWords } from './words';
 
 const line = (quantity: string, n: number, worse: number, better: number): BesideFellows => ({

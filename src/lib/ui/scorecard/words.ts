@@ -1,4 +1,4 @@
-import type { BesideFellows } from '$lib/core/scorecard/beside-fellows';
+import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import { inSentence } from '../words/quantities';
 import { plural } from '../words/numbers';

@@ -2,9 +2,9 @@
 	import { refusedReading } from '$lib/schemas/refused-reading';
 	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import CaptureField from '../bench/CaptureField.svelte';
-	import { READING_QUANTITIES } from '$lib/core/readings/quantities';
+	import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 	import { canonicalUnit } from '$lib/core/kernel/units/dimension';
-	import { readReading } from '$lib/core/readings/read-reading';
+	import { readReading } from '$lib/core/joins/read-reading';
 
 	type Measure = Question & { kind: 'measure' };
 	type Props = { question: Measure; label: string; answer: (typed: string) => void; skip: () => void; back: () => void };

@@ -2,7 +2,7 @@
 	import HarmIcon from '../form/HarmIcon.svelte';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import type { ShownSheet } from '$lib/core/sheet/shown-sheet';
+	import type { ShownSheet } from '$lib/core/answers/sheet/shown-sheet';
 	import Figure from '../figures/Figure.svelte';
 	import { CELL_WIDTH } from '../figures/scale';
 	import { findingLabel } from '../figures/label';

@@ -3,7 +3,7 @@
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { Finding } from '$lib/core/judging/finding/types';
 	import { CALIBRATED } from '$lib/core/stations/calibration/quantities';
-	import { readReading } from '$lib/core/readings/read-reading';
+	import { readReading } from '$lib/core/joins/read-reading';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { BenchReadings } from '../bench/bench-readings.svelte';

@@ -1,5 +1,5 @@
 import type { LoadMethod, Orientation } from '$lib/core/record/evidence/specimen';
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { withUnit } from '../form/chosen-unit.svelte';

@@ -1,4 +1,4 @@
-import { readReading } from '$lib/core/readings/read-reading';
+import { readReading } from '$lib/core/joins/read-reading';
 import type { LoadMethod } from '$lib/core/record/evidence/specimen';
 
 /** A typed load with what happened at it. */

@@ -14,8 +14,8 @@ import {
 } from '../../../../tests/support/evidence';
 import { say } from '$lib/core/judging/finding/message';
 import { ODDITIES } from '$lib/core/stations/intake/station';
-import { readReading } from '$lib/core/readings/read-reading';
-import { STATIONS } from '$lib/core/registry';
+import { readReading } from '$lib/core/joins/read-reading';
+import { STATIONS } from '$lib/core/joins/registry';
 import { finding as findingSchema } from '$lib/schemas/finding';
 import { changedMostWords, flagLines, missingWords, nextWords, sentence, stateWords } from './messages';
 import { chance, fixed, percent, plural, upTo } from './numbers';

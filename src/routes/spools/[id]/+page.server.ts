@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { STATIONS } from '$lib/core/registry';
+import { STATIONS } from '$lib/core/joins/registry';
 import { database } from '$lib/server/context';
 import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/problem';

@@ -2,8 +2,8 @@
 	import { CONDITION_POLICIES, USE_PRESETS, FAMILIES } from '$lib/core/record/lists/closed-lists';
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/kernel/units/money';
-	import { familyCriterion } from '$lib/core/pick/families';
-	import { presetCriteria, type UsePreset } from '$lib/core/pick/presets';
+	import { familyCriterion } from '$lib/core/answers/pick/families';
+	import { presetCriteria, type UsePreset } from '$lib/core/answers/pick/presets';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import { focusFirst } from '$lib/ui/form/focus-first';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { attempt, basis, evidence } from '../../../../../tests/support/evidence';
 import type { Finding } from '../finding/types';
-import { judgeGate } from '../../pick/gates';
+import { judgeGate } from '../../answers/pick/gates';
 import { HANDBOOK } from './defaults';
 import { materialOf } from './material-of';
 import { askBefore } from '../../stations/handbook/before-print';

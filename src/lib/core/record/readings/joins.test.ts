@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readReading } from '../../readings/read-reading';
+import { readReading } from '../../joins/read-reading';
 
 // What feeds what between a quantity's declaration and what was typed for it.
 

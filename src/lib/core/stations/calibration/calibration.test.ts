@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { basis, evidence, reading } from '../../../../../tests/support/evidence';
 import type { Finding } from '../../judging/finding/types';
-import { measuredOn, notCounted } from '../../pick/families';
+import { measuredOn, notCounted } from '../../answers/pick/families';
 import { findCell } from '../../judging/posterior/find-cell';
 import { modelOf } from '../../judging/posterior/model';
 import { readingAs } from '../../judging/posterior/observed';
 import { onePreset, onePresets } from './one-preset';
 import { settingsOffered } from './offered';
-import { READING_QUANTITIES } from '../../readings/quantities';
+import { READING_QUANTITIES } from '../../joins/quantities';
 import { CALIBRATED } from './quantities';
 import { CALIBRATION_READINGS } from './readings';
 import { calibrationStation } from './station';

@@ -3,7 +3,7 @@ import { basis, evidence, reading } from '../../../../../tests/support/evidence'
 import type { OwnMeasure } from '../../record/evidence/own-measure';
 import { findCell } from '../../judging/posterior/find-cell';
 import { modelOf } from '../../judging/posterior/model';
-import { readReading } from '../../readings/read-reading';
+import { readReading } from '../../joins/read-reading';
 import { ownQuantity, ownStation } from './station';
 
 const grip: OwnMeasure = {

@@ -3,11 +3,11 @@ import { attempt, evidence, mark, MAIN_PIECE, piece, basis } from '../../../../.
 import { modelled } from '../../../../../tests/support/modelled';
 import type { Finding } from '../../judging/finding/types';
 import { ladderAs, wordAs } from '../../judging/posterior/observed';
-import { composite } from '../../prints/composite';
+import { composite } from '../../answers/pick/composite';
 import { findCell } from '../../judging/posterior/find-cell';
 import { modelOf } from '../../judging/posterior/model';
 import { isMeasured } from '../../judging/finding/measured';
-import { measuredOn } from '../../pick/families';
+import { measuredOn } from '../../answers/pick/families';
 import { isFlexible } from './success/find-flexible';
 import { besideShoreA } from './success/stated-hardness';
 import { loadEffort } from './success/quantities';

@@ -5,7 +5,7 @@ import type { Finding } from '../../judging/finding/types';
 import { compare } from '../../judging/compare/compare';
 import { findCell } from '../../judging/posterior/find-cell';
 import { modelOf } from '../../judging/posterior/model';
-import { readReading } from '../../readings/read-reading';
+import { readReading } from '../../joins/read-reading';
 import { BY_HAND_WORDS, FAILURE_WORDS } from './words';
 import { kindOf, specimenKinds } from './kinds';
 import { observe, observedSpecimens } from './observe';

@@ -7,7 +7,7 @@
 	import { suddenChange } from '$lib/core/stations/moisture/sudden-change';
 	import { inferBefore, weighings, weighingUncertainty } from '$lib/core/stations/moisture/weighings';
 	import type { Before } from '$lib/core/record/evidence/reading';
-	import { readReading } from '$lib/core/readings/read-reading';
+	import { readReading } from '$lib/core/joins/read-reading';
 	import BenchFrame from '$lib/ui/bench/BenchFrame.svelte';
 	import { Bench } from '$lib/ui/bench/bench.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import { notCounted, measuredOn, pickInput } from '$lib/core/pick/families';
-	import { priceMatters } from '$lib/core/pick/price-matters';
+	import { notCounted, measuredOn, pickInput } from '$lib/core/answers/pick/families';
+	import { priceMatters } from '$lib/core/answers/pick/price-matters';
 	import { heldAtLeast } from '$lib/core/stations/strength/held';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';

@@ -6,7 +6,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { gaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 	import { cellsOf } from '$lib/core/stations/diameter/study-plan';
-	import { readReading } from '$lib/core/readings/read-reading';
+	import { readReading } from '$lib/core/joins/read-reading';
 	import CaptureField from '$lib/ui/bench/CaptureField.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';

@@ -3,7 +3,7 @@ import { attempt, basis, event, evidence, MAIN_PIECE, mark, piece } from '../../
 import { compare } from '../../../judging/compare/compare';
 import type { Finding } from '../../../judging/finding/types';
 import { additiveEffects } from '../../../kernel/stats/additive-effects';
-import { selectFindings } from '../../../sheet/select';
+import { selectFindings } from '../../../answers/sheet/select';
 import type { Basis } from '../../../judging/trial/basis';
 import { markModel } from './mark-model';
 import { MARKS, type MarkDef } from './marks';

@@ -1,4 +1,4 @@
-import { STATIONS } from '$lib/core/registry';
+import { STATIONS } from '$lib/core/joins/registry';
 import { loadEvidence } from '$lib/server/evidence/load';
 import { onlyStation } from '$lib/server/evidence/only';
 import { pathId } from '$lib/server/http/path-id';
