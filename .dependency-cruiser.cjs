@@ -1,4 +1,16 @@
-/** Which imports there may be: no cycles, types included, and one direction from layer to layer. */
+/** The layers of core, lowest first: each imports itself and those below it. */
+const CORE = ['kernel', 'record', 'judging', 'stations', 'joins', 'answers'];
+
+/** A layer of a part of the house imports none above it. */
+const onlyDown = (part, layers) =>
+	layers.slice(0, -1).map((layer, i) => ({
+		name: `${part}-${layer}-only-down`,
+		severity: 'error',
+		from: { path: `^src/lib/${part}/${layer}/` },
+		to: { path: `^src/lib/${part}/(${layers.slice(i + 1).join('|')})/` }
+	}));
+
+/** Which imports there may be: no cycles, types included, neither of files nor of folders, and one direction from layer to layer. */
 module.exports = {
 	forbidden: [
 		{
@@ -8,6 +20,15 @@ module.exports = {
 			from: {},
 			to: { circular: true }
 		},
+		{
+			name: 'no-ring-of-folders',
+			comment: 'Folders are layers: two that need each other are one, or hold a third that both need.',
+			severity: 'error',
+			scope: 'folder',
+			from: { path: '^src/lib/core' },
+			to: { circular: true }
+		},
+		...onlyDown('core', CORE),
 		{ name: 'core-imports-core', severity: 'error', from: { path: '^src/lib/core' }, to: { path: '^src', pathNot: '^src/lib/core' } },
 		{
 			name: 'schemas-import-core',
@@ -19,19 +40,20 @@ module.exports = {
 			name: 'server-imports-no-pages',
 			comment: 'Of the interface the server has the words alone: at its door, ids become sentences.',
 			severity: 'error',
-			from: { path: '^src/lib/server', pathNot: '[.]test[.]ts$' },
+			from: { path: '^src/lib/server' },
 			to: { path: '^src/(routes|lib/(ui|workers))', pathNot: '^src/lib/ui/words' }
 		},
 		{
 			name: 'words-import-no-interface',
 			severity: 'error',
-			from: { path: '^src/lib/ui/words', pathNot: '[.]test[.]ts$' },
+			from: { path: '^src/lib/ui/words' },
 			to: { path: '^src', pathNot: '^src/lib/(core|schemas|ui/words)' }
 		}
 	],
 	options: {
 		doNotFollow: { path: 'node_modules' },
-		exclude: { path: '(^|/)[$](app|env)|[$]types$' },
+		// Tests set up what they test from wherever it is; nothing imports them.
+		exclude: { path: '(^|/)[$](app|env)|[$]types$|[.]test[.]ts$' },
 		tsPreCompilationDeps: true,
 		tsConfig: { fileName: 'tsconfig.json' },
 		webpackConfig: { fileName: 'scripts/import-aliases.cjs' }

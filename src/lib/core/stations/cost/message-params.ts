@@ -16,6 +16,6 @@ type CostMessages = {
 	suppliedFree: None;
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends CostMessages {}
 }

@@ -65,6 +65,6 @@ export type DiameterMessages = {
 	flowRipple: { n: number; pct: number; width: number; widthPlus: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends DiameterMessages {}
 }

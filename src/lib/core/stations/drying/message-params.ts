@@ -9,6 +9,6 @@ type DryingMessages = {
 	laterDryings: { count: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends DryingMessages {}
 }

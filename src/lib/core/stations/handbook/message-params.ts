@@ -19,6 +19,6 @@ type HandbookMessages = {
 	'ask.outsideLabel': { isC: number; lowC: number; highC: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends HandbookMessages {}
 }

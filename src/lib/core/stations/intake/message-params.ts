@@ -15,6 +15,6 @@ type IntakeMessages = {
 	'odd.brittle': { words: string };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends IntakeMessages {}
 }

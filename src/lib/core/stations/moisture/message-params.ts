@@ -12,6 +12,6 @@ type MoistureMessages = {
 	tareContradicts: { tareG: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends MoistureMessages {}
 }

@@ -78,6 +78,6 @@ type PrintsMessages = {
 	windowFromTo: { from: number; to: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends PrintsMessages {}
 }

@@ -22,6 +22,6 @@ type StrengthMessages = {
 	'failed.slipped': { count: number };
 };
 
-declare module '../finding/message' {
+declare module '../../judging/finding/message' {
 	interface MessageParams extends StrengthMessages {}
 }
