@@ -3,35 +3,35 @@
  * @type {Record<string, string[]>}
  */
 export const PARTS = {
-	finding: ['finding/*.ts', 'claims/*.ts', 'amendments/*.ts'],
+	finding: ['judging/finding/*.ts', 'record/claims/*.ts', 'record/amendments/*.ts'],
 	diameter: [
-		'diameter/budget.ts',
-		'diameter/find-mean.ts',
-		'diameter/find-spread.ts',
-		'diameter/strand.ts',
-		'diameter/strand-of-readings.ts'
+		'stations/diameter/budget.ts',
+		'stations/diameter/find-mean.ts',
+		'stations/diameter/find-spread.ts',
+		'stations/diameter/strand.ts',
+		'stations/diameter/strand-of-readings.ts'
 	],
-	moisture: ['moisture/account.ts', 'moisture/tare.ts', 'moisture/station.ts'],
-	drying: ['drying/*.ts', 'readings/*.ts'],
-	units: ['units/*.ts'],
+	moisture: ['stations/moisture/account.ts', 'stations/moisture/tare.ts', 'stations/moisture/station.ts'],
+	drying: ['stations/drying/*.ts', 'record/readings/*.ts', 'joins/read-reading.ts'],
+	units: ['kernel/units/*.ts'],
 	prints: [
-		'prints/counted-prints.ts',
-		'prints/departures.ts',
-		'prints/find-mark.ts',
-		'prints/find-success.ts',
-		'prints/judge-pairs.ts',
-		'prints/paired-comparison.ts',
-		'prints/print-values.ts',
-		'prints/printer-effect.ts',
-		'prints/scorer-effect.ts',
-		'prints/seen.ts',
-		'prints/success-cells.ts',
-		'prints/wet-dry.ts'
+		'stations/prints/success/counted-prints.ts',
+		'stations/prints/ways/departures.ts',
+		'stations/prints/marks/find-mark.ts',
+		'stations/prints/success/find-success.ts',
+		'stations/prints/ways/judge-pairs.ts',
+		'stations/prints/ways/paired-comparison.ts',
+		'stations/prints/marks/print-values.ts',
+		'stations/prints/marks/printer-effect.ts',
+		'stations/prints/marks/scorer-effect.ts',
+		'stations/prints/marks/seen.ts',
+		'stations/prints/success/success-cells.ts',
+		'stations/prints/ways/wet-dry.ts'
 	],
-	strength: ['strength/*.ts'],
-	cost: ['cost/*.ts'],
-	compare: ['compare/*.ts'],
-	pick: ['pick/*.ts'],
-	posterior: ['posterior/*.ts'],
-	sheet: ['sheet/*.ts']
+	strength: ['stations/strength/*.ts'],
+	cost: ['stations/cost/*.ts'],
+	compare: ['judging/compare/*.ts'],
+	pick: ['answers/pick/*.ts'],
+	posterior: ['judging/posterior/*.ts', 'judging/cells/*.ts'],
+	sheet: ['answers/sheet/*.ts']
 };
