@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { quoteBody } from '$lib/schemas/spool';
 import type { Database } from '../db/client';
 import { refuse, refuseField } from '../problem';
-import { requireFilament } from '../spools/post';
+import { requireFilament } from '../intake/makers';
 import { pastInstant } from '../time';
 import { raiseFilament, raiseRevision } from '../write/revisions';
 import { writeOnce } from '../write/write-once';

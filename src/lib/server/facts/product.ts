@@ -8,7 +8,7 @@ import { readNetMass } from '../cost/read-quote';
 import type { Database, Reader, Transaction } from '../db/client';
 import { amendment, filament, maker, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
-import { ensureMaker, UNNAMED_MAKER } from '../intake/add-spool';
+import { ensureMaker, UNNAMED_MAKER } from '../intake/makers';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { refuse, refuseField } from '../problem';
 import { raiseFilament, raiseRevision } from '../write/revisions';

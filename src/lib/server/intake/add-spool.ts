@@ -1,17 +1,18 @@
-import type { TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
-import { and, eq, isNull, max } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
 import type { IntakeBody } from '$lib/schemas/spool';
 import { keepQuote } from '../cost/keep-quote';
 import type { Database, Transaction } from '../db/client';
-import { claim, event, filament, lot, maker, note, spool, trial, trialSpool } from '../db/schema';
+import { claim, event, filament, maker, note, spool, trial } from '../db/schema';
 import { refuse } from '../problem';
 import { keepReadings } from '../readings/keep-readings';
 import { isFuture } from '../time';
-import { raiseFilament, raiseTrial } from '../write/revisions';
+import { raiseFilament } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { chooseCode, lockCodes } from './bench-codes';
+import { joinTrial } from './join-trial';
+import { ensureLot, ensureMaker } from './makers';
 import { readTexts } from './texts';
 import { unboxingValues } from './unboxing';
 
@@ -129,44 +130,4 @@ async function findFilament(tx: Transaction, body: Row): Promise<string | null> 
 			and(eq(maker.name, body.maker), eq(filament.name, body.filament), eq(filament.material, body.material), isNull(filament.variant))
 		);
 	return known?.id ?? null;
-}
-
-export const UNNAMED_MAKER = 'maker not noted';
-
-export async function ensureMaker(tx: Transaction, name: string | undefined, now: number): Promise<string> {
-	const wanted = name || UNNAMED_MAKER;
-	await tx.insert(maker).ignore().values({ id: v7(), name: wanted, createdAt: now });
-	const [row] = await tx.select({ id: maker.id }).from(maker).where(eq(maker.name, wanted));
-	if (!row) throw new Error('a maker just inserted was not found');
-	return row.id;
-}
-
-export async function ensureLot(tx: Transaction, filamentId: string, code: string, now: number): Promise<string> {
-	const [known] = await tx
-		.select({ id: lot.id })
-		.from(lot)
-		.where(and(eq(lot.filamentId, filamentId), eq(lot.code, code)));
-	if (known) return known.id;
-	const id = v7();
-	await tx.insert(lot).values({ id, filamentId, code, createdAt: now });
-	return id;
-}
-
-/** Lays a trial over a spool; the order of joining is the order on the sheet. */
-export async function joinTrial(
-	tx: Transaction,
-	trialId: string,
-	spoolId: string,
-	role: (typeof TRIAL_ROLES)[number],
-	now: number
-): Promise<void> {
-	const [last] = await tx
-		.select({ position: max(trialSpool.position) })
-		.from(trialSpool)
-		.where(eq(trialSpool.trialId, trialId));
-	await tx
-		.insert(trialSpool)
-		.values({ trialId, spoolId, role, position: (last?.position ?? 0) + 1, createdAt: now })
-		.onDuplicateKeyUpdate({ set: { role, leftAt: null } });
-	await raiseTrial(tx, trialId);
 }

@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
-import { UNNAMED_MAKER } from './add-spool';
+import { UNNAMED_MAKER } from './makers';
 import type { Reader } from '../db/client';
 import { claim, filament, maker, purchase, quote, spool, trial, trialSpool } from '../db/schema';
 import { hiddenSpools } from '../evidence/load';

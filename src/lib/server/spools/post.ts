@@ -1,13 +1,13 @@
-import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { filamentBody, spoolBody } from '$lib/schemas/spool';
-import type { Database, Transaction } from '../db/client';
+import type { Database } from '../db/client';
 import { claim, event, filament, spool } from '../db/schema';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { readClaims } from '../intake/claims';
-import { ensureLot, ensureMaker, joinTrial } from '../intake/add-spool';
-import { refuse, refuseField } from '../problem';
+import { joinTrial } from '../intake/join-trial';
+import { ensureLot, ensureMaker, requireFilament } from '../intake/makers';
+import { refuse } from '../problem';
 import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
@@ -52,10 +52,4 @@ export async function postSpool(db: Database, body: z.output<typeof spoolBody>, 
 		if (body.trialId) await joinTrial(tx, body.trialId, body.id, body.role, now);
 		return { id: body.id, benchCode };
 	});
-}
-
-/** Refuses a filament that is not here. */
-export async function requireFilament(tx: Transaction, filamentId: string): Promise<void> {
-	const [known] = await tx.select({ id: filament.id }).from(filament).where(eq(filament.id, filamentId));
-	if (!known) throw refuseField('filamentId', 'unknownId', { what: 'filament' });
 }

@@ -87,10 +87,3 @@ function houseOf(candidates: readonly SpoolEvidence[], house: SpoolEvidence | nu
 	const classOf = ({ spool }: SpoolEvidence) => materialClass(spool.material, handbook);
 	return house && candidates.some((c) => classOf(c) === classOf(house)) ? house : null;
 }
-
-/** What is known of a printer; null when there is none. */
-export function abilitiesOf(printer: PrinterAbilities | null): PrinterAbilities | null {
-	if (!printer) return null;
-	const { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm, bedMaxC, cardReels, reelMaxG } = printer;
-	return { name, hotEndMaxC, hardenedNozzle, enclosed, feedPathMm, throatMm, bedMaxC, cardReels, reelMaxG };
-}

@@ -12,7 +12,8 @@ import { isArchived, withFacts } from '../facts/facts';
 import { asOwnMeasure } from '../own/measure';
 import { letOthersIn } from '../http/let-others-in';
 import { notFound, Problem } from '../problem';
-import { abilitiesOf, basisOf } from './basis-of';
+import { abilitiesOf } from '../workshop/abilities';
+import { basisOf } from './basis-of';
 import { housesBeside } from './house';
 import { saidOfTrial, type TrialVerdict } from './said';
 

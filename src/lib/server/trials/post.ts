@@ -18,7 +18,7 @@ import type {
 import type { Database, Reader, Transaction } from '../db/client';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
 import { amendFacts, withFacts } from '../facts/facts';
-import { joinTrial } from '../intake/add-spool';
+import { joinTrial } from '../intake/join-trial';
 import { newestPriors } from '../priors/load';
 import { refuseField } from '../problem';
 import { currentHouseSpool } from './house';

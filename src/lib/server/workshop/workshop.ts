@@ -11,7 +11,7 @@ import { readTemperature } from '../drying/temperature';
 import { amendFacts, isArchived, withFacts } from '../facts/facts';
 import { refuse, refuseField } from '../problem';
 import { loadPieces } from '../pieces/load';
-import { abilitiesOf } from '../trials/basis-of';
+import { abilitiesOf } from './abilities';
 import { raiseSpoolsOf, raiseSpoolsOn } from '../write/revisions';
 import { writeOnce } from '../write/write-once';
 import { loadChecks } from './checks';
