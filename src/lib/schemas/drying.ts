@@ -47,3 +47,16 @@ export const dryingFactsBody = z.strictObject({
 
 /** `void`: the run did not dry anything (it never got warm, the wrong spools were in it). */
 export const dryingEndBody = z.strictObject({ id, runId: id, outcome: z.enum(DRYING_OUTCOMES), at: instant, zone });
+
+/** A run as pages are told of it. */
+export type DryingRun = {
+	id: string;
+	dryer: string;
+	setPointC: number;
+	startedAt: number;
+	plannedEndAt: number;
+	spools: { id: string; code: string; material: string }[];
+	end: { at: number; outcome: 'done' | 'void' } | null;
+	/** The correction made last, which can be undone. */
+	corrected: { id: string; reason: string } | null;
+};

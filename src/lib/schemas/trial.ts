@@ -162,3 +162,15 @@ export const verdictBody = z
 		zone
 	})
 	.refine((v) => v.kind !== 'buyFor' || (v.buyFor ?? '') !== '', { error: saying('buyForMissing'), path: ['buyFor'] });
+
+/** What was said of a trial after it was begun: only what was changed is there. */
+export type SaidLater = {
+	id: string;
+	at: number;
+	reason: string;
+	undone: boolean;
+	name?: string;
+	/** Null takes it away. */
+	question?: string | null;
+	currency?: string;
+};

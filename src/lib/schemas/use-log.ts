@@ -15,3 +15,12 @@ export const partStateBody = z.strictObject({
 	at: instant,
 	zone
 });
+
+/** A part as pages are told of it. */
+export type PartInService = {
+	id: string;
+	name: string;
+	place: string | null;
+	at: number;
+	states: { id: string; state: (typeof PART_STATES)[number]; note: string | null; at: number }[];
+};

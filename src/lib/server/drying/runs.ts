@@ -1,20 +1,9 @@
 import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { DryingRun } from '$lib/schemas/drying';
 import type { Reader } from '../db/client';
 import { dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
 import { groupBy } from '../evidence/group';
 import { correctedRuns, dryerNames } from './run-facts';
-
-export type DryingRun = {
-	id: string;
-	dryer: string;
-	setPointC: number;
-	startedAt: number;
-	plannedEndAt: number;
-	spools: { id: string; code: string; material: string }[];
-	end: { at: number; outcome: 'done' | 'void' } | null;
-	/** The correction made last, which can be undone. */
-	corrected: { id: string; reason: string } | null;
-};
 
 /** Runs that nobody has ended yet, the one due first in front. What their timers show follows from these moments alone. */
 export async function runningRuns(db: Reader): Promise<DryingRun[]> {

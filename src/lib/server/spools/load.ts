@@ -31,7 +31,8 @@ import { newestPriors } from '../priors/load';
 import { currentHouseSpool } from '../trials/house';
 import { loadTrial, ofReadable } from '../trials/load';
 import { listWorkshop } from '../workshop/workshop';
-import { loadParts, type PartInService } from '../use-log/use-log';
+import { loadParts } from '../use-log/use-log';
+import { type PartInService } from '../../schemas/use-log';
 
 type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };
 

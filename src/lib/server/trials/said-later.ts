@@ -1,18 +1,7 @@
 import { inForce } from '$lib/core/record/amendments/apply';
+import type { SaidLater } from '$lib/schemas/trial';
 import type { Reader } from '../db/client';
 import { factsOf } from '../facts/facts';
-
-/** What was said of a trial after it was begun: only what was changed is there. */
-export type SaidLater = {
-	id: string;
-	at: number;
-	reason: string;
-	undone: boolean;
-	name?: string;
-	/** Null takes it away. */
-	question?: string | null;
-	currency?: string;
-};
 
 /** Names, questions and currencies a trial was given later, newest first; undone ones among them. Whether it is put away is told elsewhere. */
 export async function saidLater(db: Reader, trialId: string): Promise<SaidLater[]> {

@@ -1,7 +1,6 @@
-import type { PART_STATES } from '$lib/core/record/lists/closed-lists';
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { partBody, partStateBody } from '$lib/schemas/use-log';
+import type { partBody, PartInService, partStateBody } from '$lib/schemas/use-log';
 import type { Database, Reader } from '../db/client';
 import { part, partState } from '../db/schema';
 import { groupBy } from '../evidence/group';
@@ -11,14 +10,6 @@ import { pastInstant } from '../time';
 import { writeOnce } from '../write/write-once';
 
 type Kept = Promise<{ answer: { id: string }; repeated: boolean }>;
-
-export type PartInService = {
-	id: string;
-	name: string;
-	place: string | null;
-	at: number;
-	states: { id: string; state: (typeof PART_STATES)[number]; note: string | null; at: number }[];
-};
 
 /** Parts printed from spools and how they were found since, oldest first. */
 export async function loadParts(db: Reader, spoolIds: string[]): Promise<PartInService[]> {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import type { DryingRun } from '$lib/server/drying/runs';
+	import type { DryingRun } from '$lib/schemas/drying';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';

@@ -5,7 +5,7 @@
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
 	import { timerWords } from './timer-words';
-	import type { DryingRun } from '$lib/server/drying/runs';
+	import type { DryingRun } from '$lib/schemas/drying';
 
 	let { run }: { run: DryingRun } = $props();
 	const timer = $derived(timerWords(run.plannedEndAt, running.now));

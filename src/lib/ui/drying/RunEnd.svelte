@@ -4,7 +4,7 @@
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 	import { running } from './running.svelte';
-	import type { DryingRun } from '$lib/server/drying/runs';
+	import type { DryingRun } from '$lib/schemas/drying';
 	import Problem from '../form/Problem.svelte';
 
 	let { run, ondone }: { run: DryingRun; ondone?: () => void } = $props();

@@ -1,4 +1,4 @@
-import type { DryingRun } from '$lib/server/drying/runs';
+import type { DryingRun } from '$lib/schemas/drying';
 
 type Answer = { now: number; runs: DryingRun[] };
 

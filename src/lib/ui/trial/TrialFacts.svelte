@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { CURRENCIES } from '$lib/core/kernel/units/money';
-	import type { SaidLater } from '$lib/server/trials/said-later';
+	import type { SaidLater } from '$lib/schemas/trial';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Field from '../form/Field.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { PART_STATES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
-	import type { PartInService } from '$lib/server/use-log/use-log';
+	import type { PartInService } from '$lib/schemas/use-log';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
