@@ -41,13 +41,13 @@ module.exports = {
 			comment: 'Of the interface the server has the words alone: at its door, ids become sentences.',
 			severity: 'error',
 			from: { path: '^src/lib/server' },
-			to: { path: '^src/(routes|lib/(ui|workers))', pathNot: '^src/lib/ui/words' }
+			to: { path: '^src/(routes|lib/(ui|workers))', pathNot: '^src/lib/words' }
 		},
 		{
 			name: 'words-import-no-interface',
 			severity: 'error',
-			from: { path: '^src/lib/ui/words' },
-			to: { path: '^src', pathNot: '^src/lib/(core|schemas|ui/words)' }
+			from: { path: '^src/lib/words' },
+			to: { path: '^src', pathNot: '^src/lib/(core|schemas|words)' }
 		}
 	],
 	options: {

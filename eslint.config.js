@@ -145,7 +145,7 @@ export default defineConfig(
 		rules: { 'max-lines': 'off' }
 	},
 	{
-		// A refusal is a code with its parameters (schemas/refusals); its words are in ui/words.
+		// A refusal is a code with its parameters (schemas/refusals); its words are in words.
 		files: ['src/lib/schemas/**', 'src/lib/server/**'],
 		ignores: ['src/lib/server/config.ts', '**/*.test.ts'],
 		rules: {

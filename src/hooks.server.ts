@@ -6,9 +6,9 @@ import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/http/together';
 import { Problem, problem, problemResponse } from '$lib/server/problem';
 import { warmUp } from '$lib/server/trials/warm-up';
-import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/ui/words/locale';
-import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/ui/words/units';
-import { problemWords } from '$lib/ui/words/problems';
+import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/words/locale';
+import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/words/units';
+import { problemWords } from '$lib/words/problems';
 import { isAway, isSlow } from '$lib/server/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 

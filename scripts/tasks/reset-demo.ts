@@ -3,7 +3,7 @@ import { connect } from '../../src/lib/server/db/client';
 import { ensureDefaults } from '../../src/lib/server/db/defaults';
 import { dump } from '../../src/lib/server/backup/dump';
 import { migrate } from '../../src/lib/server/db/migrate';
-import { seedDemo } from '../../src/lib/server/demo/seed';
+import { seedDemo } from '../../src/demo/seed';
 import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';
 

@@ -1,6 +1,6 @@
 import { connect } from '../../src/lib/server/db/client';
 import { ensureDefaults } from '../../src/lib/server/db/defaults';
-import { seedDemo } from '../../src/lib/server/demo/seed';
+import { seedDemo } from '../../src/demo/seed';
 import { runTask, taskConfig } from './task';
 
 await runTask(async () => {

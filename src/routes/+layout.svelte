@@ -5,7 +5,7 @@
 	import { outbox } from '$lib/ui/bench/outbox-state.svelte';
 	import { clock } from '$lib/ui/form/clock';
 	import { running } from '$lib/ui/drying/running.svelte';
-	import { day } from '$lib/ui/words/numbers';
+	import { day } from '$lib/words/numbers';
 	import { soon } from '$lib/ui/shell/soon';
 	import Shell from '$lib/ui/shell/Shell.svelte';
 	import type { ShellTrial } from '$lib/ui/shell/types';

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, type Connection } from '../../src/lib/server/db/client';
-import { seedDemo } from '../../src/lib/server/demo/seed';
+import { seedDemo } from '../../src/demo/seed';
 import { columnsOf, toWire } from '../../src/lib/server/exchange/column';
 import { writeCsvHeader, writeCsvRows } from '../../src/lib/server/exchange/csv';
 import { OWNER_TABLES, RECORD_TABLES, referencesIn, TARGET_TABLES, type RecordTable } from '../../src/lib/server/exchange/tables';

@@ -1,4 +1,4 @@
-import { refusalWords } from '../../src/lib/ui/words/refusals';
+import { refusalWords } from '../../src/lib/words/refusals';
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -11,7 +11,7 @@ import { amendmentBody } from '../../src/lib/schemas/amendment';
 import { readingBody } from '../../src/lib/schemas/reading';
 import { read } from '../../src/lib/schemas/read';
 import * as table from '../../src/lib/server/db/schema';
-import { seedDemo } from '../../src/lib/server/demo/seed';
+import { seedDemo } from '../../src/demo/seed';
 import { postAmendment } from '../../src/lib/server/amendments/post';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { importCsv } from '../../src/lib/server/exchange/csv-tables';

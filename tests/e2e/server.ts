@@ -3,7 +3,7 @@ import { randomBytes } from 'node:crypto';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { connect } from '../../src/lib/server/db/client';
-import { seedDemo } from '../../src/lib/server/demo/seed';
+import { seedDemo } from '../../src/demo/seed';
 import { dropDatabase, testServer } from '../support/database';
 import { freePort, throwAwayParent } from '../support/instance';
 

@@ -12,7 +12,7 @@ export type Addressed =
 	| 'table'
 	| 'restore';
 
-/** Why a request as a whole was not carried out, with what its sentence needs. Sentences are in ui/words, by code. */
+/** Why a request as a whole was not carried out, with what its sentence needs. Sentences are in words, by code. */
 export type ProblemParams = {
 	/** One error at a field or several: the first says it all where it is the only one. */
 	refused: { count: number };

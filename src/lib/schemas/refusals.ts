@@ -224,7 +224,7 @@ type FileRefusals = {
 	hereAlready: None;
 };
 
-/** Every reason for which something at a field is refused, with what its sentence needs. Sentences are in ui/words, by code. */
+/** Every reason for which something at a field is refused, with what its sentence needs. Sentences are in words, by code. */
 export type RefusalParams = SchemaRefusals & TypedRefusals & BenchRefusals & TogetherRefusals & FileRefusals;
 
 export type RefusalCode = keyof RefusalParams;

@@ -2,8 +2,8 @@ import type { None } from '$lib/core/judging/finding/none';
 import { fieldError, type FieldError, type RefusalRest } from '$lib/schemas/field-error';
 import type { Addressed, ProblemCode, ProblemParams, ProblemSaid } from '$lib/schemas/problems';
 import type { RefusalCode } from '$lib/schemas/refusals';
-import { problemWords } from '$lib/ui/words/problems';
-import { refusalWords } from '$lib/ui/words/refusals';
+import { problemWords } from '$lib/words/problems';
+import { refusalWords } from '$lib/words/refusals';
 
 type Rest<C extends ProblemCode> = ProblemParams[C] extends None
 	? [params?: None, errors?: FieldError[], headers?: Record<string, string>]

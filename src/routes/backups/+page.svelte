@@ -2,9 +2,9 @@
 	import { invalidate } from '$app/navigation';
 	import { Restoring } from '$lib/ui/backup/restoring.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
-	import { BACKUP_KIND_WORDS, restoreStepWords } from '$lib/ui/words/backups';
-	import { dayAndTime, percent, sizeOfFile } from '$lib/ui/words/numbers';
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { BACKUP_KIND_WORDS, restoreStepWords } from '$lib/words/backups';
+	import { dayAndTime, percent, sizeOfFile } from '$lib/words/numbers';
+	import { refusalWords } from '$lib/words/refusals';
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import type { PageProps } from './$types';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import BundleImport from '$lib/ui/exchange/BundleImport.svelte';
 	import CsvImport from '$lib/ui/exchange/CsvImport.svelte';
-	import { plural } from '$lib/ui/words/numbers';
+	import { plural } from '$lib/words/numbers';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

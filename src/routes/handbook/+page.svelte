@@ -3,7 +3,7 @@
 	import { FIGURES, demandWords, figureText, figureUnit } from '$lib/ui/handbook/figures';
 	import MaterialForm from '$lib/ui/handbook/MaterialForm.svelte';
 	import { focusFirst } from '$lib/ui/form/focus-first';
-	import { plural } from '$lib/ui/words/numbers';
+	import { plural } from '$lib/words/numbers';
 	import { Input, Label, Modal } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';

@@ -8,10 +8,10 @@
 	import PieceMaker from '$lib/ui/pieces/PieceMaker.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import { offered } from '$lib/ui/form/offered';
-	import { day, fixed } from '$lib/ui/words/numbers';
+	import { day, fixed } from '$lib/words/numbers';
 	import Term from '$lib/ui/help/Term.svelte';
-	import { massWords } from '$lib/ui/words/units';
-	import { marksLine, PIECE_WORDS } from '$lib/ui/words/pieces';
+	import { massWords } from '$lib/words/units';
+	import { marksLine, PIECE_WORDS } from '$lib/words/pieces';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 

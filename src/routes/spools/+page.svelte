@@ -4,9 +4,9 @@
 	import { productLine } from '$lib/ui/spool/names';
 	import { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
-	import { VERDICT_WORDS } from '$lib/ui/words/closed-lists';
-	import { day, fixed, grouped, plural } from '$lib/ui/words/numbers';
-	import { bareValue, inSentence, valueWords } from '$lib/ui/words/quantities';
+	import { VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { day, fixed, grouped, plural } from '$lib/words/numbers';
+	import { bareValue, inSentence, valueWords } from '$lib/words/quantities';
 	import { Input, Select } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 

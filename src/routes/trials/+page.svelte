@@ -2,7 +2,7 @@
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import MissedIcon from '$lib/ui/form/MissedIcon.svelte';
 	import { offered } from '$lib/ui/form/offered';
-	import { day, plural } from '$lib/ui/words/numbers';
+	import { day, plural } from '$lib/words/numbers';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

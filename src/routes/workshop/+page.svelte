@@ -10,8 +10,8 @@
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/ui/words/units';
+	import { day, fixed, plural, upTo } from '$lib/words/numbers';
+	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
 	import EditDryer from '$lib/ui/workshop/EditDryer.svelte';

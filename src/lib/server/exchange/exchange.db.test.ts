@@ -10,7 +10,7 @@ import { dryingFactsBody } from '$lib/schemas/drying';
 import { attempt, dryingRunEnd, piece, reading, spool, trial, verdict } from '../db/schema';
 import { postDryingFacts } from '../drying/correct-run';
 import { postArchiving } from '../facts/archive';
-import { seedDemo } from '../demo/seed';
+import { seedDemo } from '../../../demo/seed';
 import { Problem } from '../problem';
 import { postBlind } from '../trials/post';
 import { pickOf, sheetOf } from '../trials/findings';

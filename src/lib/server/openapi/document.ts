@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
-import { PROBLEM_CODES } from '$lib/ui/words/problems';
-import { REFUSAL_CODES } from '$lib/ui/words/refusals';
+import { PROBLEM_CODES } from '$lib/words/problems';
+import { REFUSAL_CODES } from '$lib/words/refusals';
 import { ENDPOINTS, type Endpoint } from './endpoints';
 
 const params = z.record(z.string(), z.union([z.string(), z.number()]));

@@ -1,7 +1,7 @@
 import { wantedCondition } from '$lib/core/judging/trial/wanted';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import type { Missing } from '$lib/core/judging/finding/types';
-import { nextWords } from '$lib/ui/words/messages';
+import { nextWords } from '$lib/words/messages';
 import { sheetOf } from './findings';
 import type { TrialWhole } from './load';
 

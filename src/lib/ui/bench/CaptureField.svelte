@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { sentenceOf } from '../words/refusals';
+	import { sentenceOf } from '../../words/refusals';
 	import { onMount, tick } from 'svelte';
 	import type { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';

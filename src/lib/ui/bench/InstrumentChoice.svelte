@@ -3,7 +3,7 @@
 	import { onMount } from 'svelte';
 	import { offered } from '../form/offered';
 	import AddHere from '../workshop/AddHere.svelte';
-	import { massTolerance, toleranceWords } from '../words/units';
+	import { massTolerance, toleranceWords } from '../../words/units';
 
 	type Named = { id: string; name: string; errorLimit: number | null; archived?: boolean };
 	type Props = {

@@ -8,7 +8,7 @@
 	import Field from '../form/Field.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { dayAndTime } from '../words/numbers';
+	import { dayAndTime } from '../../words/numbers';
 
 	/** One dialog for however many readings a page shows; `instruments` where it can be said which one was really in hand. */
 	type Props = { onchange: () => void; instruments?: readonly Pick<Instrument, 'id' | 'name' | 'quantity'>[] };

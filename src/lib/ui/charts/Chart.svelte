@@ -2,7 +2,7 @@
 	import type { Chart, ChartConfiguration, ChartType } from 'chart.js';
 	import { onMount, type Snippet } from 'svelte';
 	import { soon } from '../shell/soon';
-	import { locale } from '../words/locale';
+	import { locale } from '../../words/locale';
 	import { inkOfPage, type Ink } from './ink';
 	import { loadChart } from './load-chart';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { choices, QUOTE_KIND_WORDS } from '../words/closed-lists';
+	import { choices, QUOTE_KIND_WORDS } from '../../words/closed-lists';
 	import { QUOTE_KINDS } from '$lib/core/record/lists/closed-lists';
 	import type { Quote } from '$lib/core/record/evidence/quote';
 	import { Button } from 'flowbite-svelte';

@@ -5,8 +5,8 @@
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import { QUOTE_KIND_WORDS } from '../words/closed-lists';
-	import { day, fixed, plural } from '../words/numbers';
+	import { QUOTE_KIND_WORDS } from '../../words/closed-lists';
+	import { day, fixed, plural } from '../../words/numbers';
 
 	/** `counts`: the id of the one that does. */
 	let { quotes, counts, onchange }: { quotes: readonly Quote[]; counts: string | null; onchange: () => void } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ClaimPlan, Zone } from '$lib/core/stations/diameter/claim-plan';
-	import { plural, upTo } from '../words/numbers';
+	import { plural, upTo } from '../../words/numbers';
 
 	let { plan, zone = $bindable() }: { plan: ClaimPlan; zone: Zone } = $props();
 	const WORDS: Record<Zone, string> = { first: 'first metres', middle: 'middle of the spool', end: 'near the end' };

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/judging/finding/types';
 	import FindingLines from '../prints/FindingLines.svelte';
-	import { sentence } from '../words/messages';
-	import { plural, upTo } from '../words/numbers';
+	import { sentence } from '../../words/messages';
+	import { plural, upTo } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 
 	let { findings, defs, onnext }: { findings: Finding[]; defs: QuantityDef[]; onnext: () => void } = $props();

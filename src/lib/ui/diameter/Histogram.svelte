@@ -2,8 +2,8 @@
 	import type { ChartConfiguration } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';
 	import { axis, type Ink } from '../charts/ink';
-	import { plural } from '../words/numbers';
-	import { bareLength, lengthUnit, lengthWords } from '../words/units';
+	import { plural } from '../../words/numbers';
+	import { bareLength, lengthUnit, lengthWords } from '../../words/units';
 	import { barsToDraw, type Bar, type Limits } from './histogram-bars';
 
 	type Props = { bars: Bar[]; limits: Limits | null; n: number; of: 'reading' | 'sample' };

@@ -4,7 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
-	import { upTo } from '../words/numbers';
+	import { upTo } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 
 	type Props = { log: LoggedStrand; looked: { fromM: number; toM: number } | null; onchange: () => void };

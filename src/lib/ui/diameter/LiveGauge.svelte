@@ -4,8 +4,8 @@
 	import { extent } from 'd3-array';
 	import { scaleLinear } from 'd3-scale';
 	import { onDestroy } from 'svelte';
-	import { fixed, plural, upTo } from '../words/numbers';
-	import { bareLength, lengthUnit } from '../words/units';
+	import { fixed, plural, upTo } from '../../words/numbers';
+	import { bareLength, lengthUnit } from '../../words/units';
 	import { LiveLog } from './live-log.svelte';
 	import { ribbonPath } from './ribbon';
 	import HarmIcon from '../form/HarmIcon.svelte';

@@ -2,8 +2,8 @@
 	import type { Envelope } from '$lib/core/record/gauge-log/envelope';
 	import type { LoggedStrand } from '$lib/core/record/evidence/log';
 	import { scaleLinear } from 'd3-scale';
-	import { upTo } from '../words/numbers';
-	import { bareLength, lengthUnit } from '../words/units';
+	import { upTo } from '../../words/numbers';
+	import { bareLength, lengthUnit } from '../../words/units';
 	import { ribbonPath } from './ribbon';
 	import { ArrowLeftOutline, ArrowRightOutline } from 'flowbite-svelte-icons';
 

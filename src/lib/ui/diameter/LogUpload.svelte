@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import { Button } from 'flowbite-svelte';
 	import { onDestroy } from 'svelte';
-	import { upTo } from '../words/numbers';
+	import { upTo } from '../../words/numbers';
 	import { GaugeUpload } from './gauge-upload.svelte';
 	import { guessLayout, type Preview } from './guess-layout';
 	import { recallLayout, rememberLayout } from './layout-memory';

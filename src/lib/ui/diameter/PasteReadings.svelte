@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import { rowRefusal } from '$lib/schemas/row-refusal';
 	import { Button } from 'flowbite-svelte';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 	import { guessLayout, type Preview } from './guess-layout';
 	import { recallLayout, rememberLayout } from './layout-memory';
 	import LayoutFields from './LayoutFields.svelte';

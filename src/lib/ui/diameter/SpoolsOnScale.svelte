@@ -3,8 +3,8 @@
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import { scaleLinear } from 'd3-scale';
 	import { tQuantile } from '$lib/core/kernel/stats/distributions';
-	import { plural } from '../words/numbers';
-	import { bareLength, lengthUnit, lengthWords } from '../words/units';
+	import { plural } from '../../words/numbers';
+	import { bareLength, lengthUnit, lengthWords } from '../../words/units';
 
 	type Props = { spools: SpoolOnScale[]; of: Record<string, SpoolEvidence['spool']>; nominalMm: number };
 	let { spools, of, nominalMm }: Props = $props();

@@ -3,7 +3,7 @@
 	import type { LogLayout } from '$lib/schemas/gauge-log';
 	import { lineGaugeFile, lineGaugeText, type MadeStrand } from '$lib/standins/line-gauge';
 	import { onDestroy } from 'svelte';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 
 	type Props = {
 		nominalMm: number;

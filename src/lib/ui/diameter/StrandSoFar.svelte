@@ -2,8 +2,8 @@
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import Strand from '../figures/Strand.svelte';
 	import Later from '../shell/Later.svelte';
-	import { plural } from '../words/numbers';
-	import { lengthWords } from '../words/units';
+	import { plural } from '../../words/numbers';
+	import { lengthWords } from '../../words/units';
 	import type { DiameterBench } from './diameter-bench.svelte';
 	import Histogram from './Histogram.svelte';
 	import { barsOfLog, barsOfReadings } from './histogram-bars';

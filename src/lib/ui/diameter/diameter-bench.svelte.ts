@@ -19,8 +19,8 @@ import { Bench } from '../bench/bench.svelte';
 import { ChosenUnit } from '../form/chosen-unit.svelte';
 import { Shelf } from '../bench/shelf.svelte';
 import { Form } from '../form/form.svelte';
-import { plural, upTo } from '../words/numbers';
-import { sentenceOf } from '../words/refusals';
+import { plural, upTo } from '../../words/numbers';
+import { sentenceOf } from '../../words/refusals';
 import { nextReading, placedAfter } from './next-reading';
 import type { PastedReading } from './pasted-readings';
 

@@ -1,4 +1,4 @@
-import { refusalWords } from '$lib/ui/words/refusals';
+import { refusalWords } from '$lib/words/refusals';
 import { envelope, type Envelope } from '$lib/core/record/gauge-log/envelope';
 import { positionAt } from '$lib/core/record/gauge-log/gauge-log';
 import { LogReader } from '$lib/core/record/gauge-log/read-log';

@@ -12,7 +12,7 @@
 	import UnitField from '../form/UnitField.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { dayAndTime } from '../words/numbers';
+	import { dayAndTime } from '../../words/numbers';
 	import { running } from './running.svelte';
 
 	let { run }: { run: DryingRun } = $props();

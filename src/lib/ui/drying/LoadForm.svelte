@@ -20,8 +20,8 @@
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 	import Sliver from '../spool/Sliver.svelte';
-	import { dayAndTime, upTo } from '../words/numbers';
-	import { temperatureWords } from '../words/units';
+	import { dayAndTime, upTo } from '../../words/numbers';
+	import { temperatureWords } from '../../words/units';
 	import Term from '../help/Term.svelte';
 	import { offered } from '../form/offered';
 	import { running } from './running.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { dayAndTime } from '../words/numbers';
-	import { temperatureWords } from '../words/units';
+	import { dayAndTime } from '../../words/numbers';
+	import { temperatureWords } from '../../words/units';
 	import CorrectRun from './CorrectRun.svelte';
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';

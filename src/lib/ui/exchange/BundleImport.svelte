@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { Form } from '../form/form.svelte';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 	import HarmIcon from '../form/HarmIcon.svelte';
 

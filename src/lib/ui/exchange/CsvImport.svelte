@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { Button, Select } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
 	import { zoneHere } from '../form/send';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 	import HarmIcon from '../form/HarmIcon.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
-	import { bareValue } from '../words/quantities';
+	import { bareValue } from '../../words/quantities';
 	import { anchorAt, CELL_WIDTH, place } from './scale';
 
 	let { finding, def, label }: { finding: ShownFinding; def: QuantityDef; label: string } = $props();

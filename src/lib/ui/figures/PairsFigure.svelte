@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
-	import { bareValue, quantityName } from '../words/quantities';
+	import { bareValue, quantityName } from '../../words/quantities';
 
 	type Props = { pairs: readonly (readonly [first: number, second: number])[]; def: QuantityDef; names: readonly [string, string] };
 	let { pairs, def, names }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
-	import { bareValue } from '../words/quantities';
+	import { bareValue } from '../../words/quantities';
 
 	let { findings, def, label }: { findings: ShownFinding[]; def: QuantityDef; label: string } = $props();
 	const known = $derived(findings.filter((f) => f.figure.kind === 'words' && f.estimate !== null));

@@ -1,7 +1,7 @@
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { ShownFinding } from '$lib/core/answers/sheet/shown-sheet';
-import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
-import { CONDITION_WORDS } from '../words/closed-lists';
+import { GRADE_WORDS, quantityName, valueWords } from '../../words/quantities';
+import { CONDITION_WORDS } from '../../words/closed-lists';
 
 const KIND: Record<string, string> = { confidence: '95 %', tolerance: 'tolerance', credible: '95 %', bounds: 'range' };
 

@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends string">
-	import { fieldWords } from '$lib/ui/words/refusals';
+	import { fieldWords } from '$lib/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Problem from './Problem.svelte';
 	import ChosenIcon from './ChosenIcon.svelte';

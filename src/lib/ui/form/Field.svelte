@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fieldWords } from '$lib/ui/words/refusals';
+	import { fieldWords } from '$lib/words/refusals';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Input, Label } from 'flowbite-svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { Form } from './form.svelte';

@@ -3,8 +3,8 @@
 	import { Input } from 'flowbite-svelte';
 	import { CalendarMonthOutline } from 'flowbite-svelte-icons';
 	import { tick } from 'svelte';
-	import { refusalWords } from '../words/refusals';
-	import { dayAndTime } from '../words/numbers';
+	import { refusalWords } from '../../words/refusals';
+	import { dayAndTime } from '../../words/numbers';
 	import Problem from './Problem.svelte';
 	import type { When } from './when.svelte';
 

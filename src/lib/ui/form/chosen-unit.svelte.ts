@@ -1,6 +1,15 @@
 import type { Reading } from '$lib/core/record/evidence/reading';
 import { shownReading } from '$lib/core/record/readings/shown-reading';
-import { chosenUnit, UNIT_CHOICES, UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits, type UnitQuantity } from '../words/units';
+import {
+	chosenUnit,
+	UNIT_CHOICES,
+	UNITS_COOKIE,
+	unitsFrom,
+	unitsOf,
+	unitsText,
+	type ChosenUnits,
+	type UnitQuantity
+} from '../../words/units';
 
 /** A number with nothing behind it. */
 const BARE = /^[\d.,\s]+$/;

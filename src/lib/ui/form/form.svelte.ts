@@ -1,4 +1,4 @@
-import { refusalWords } from '$lib/ui/words/refusals';
+import { refusalWords } from '$lib/words/refusals';
 import { invalidateAll } from '$app/navigation';
 import { tick } from 'svelte';
 import type { FieldError } from '$lib/schemas/field-error';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
-	import { studyWords } from '../words/gauge-study';
-	import { fixed } from '../words/numbers';
-	import { bareLength, lengthUnit } from '../words/units';
+	import { studyWords } from '../../words/gauge-study';
+	import { fixed } from '../../words/numbers';
+	import { bareLength, lengthUnit } from '../../words/units';
 
 	let { study }: { study: GaugeStudy } = $props();
 	const words = $derived(studyWords(study));

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 	import { Button, Select } from 'flowbite-svelte';

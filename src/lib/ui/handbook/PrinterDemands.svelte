@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Message } from '$lib/core/judging/finding/message';
-	import { sentence } from '../words/messages';
+	import { sentence } from '../../words/messages';
 
 	/** Who lacks what: a spool on the trial's printer, or a printer for one spool. */
 	type Props = { lacks: { id: string; who: string; demands: Message[] }[] };

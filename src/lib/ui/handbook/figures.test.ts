@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
-import { unitsFrom } from '../words/units';
+import { unitsFrom } from '../../words/units';
 import { demandWords, FIGURES, figureText, figureUnit, readFigure } from './figures';
 
 afterEach(() => unitsFrom(() => undefined));

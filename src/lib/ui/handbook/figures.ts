@@ -1,7 +1,7 @@
 import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 import { fromCanonical, toCanonical } from '$lib/core/kernel/units/convert';
-import { upTo } from '../words/numbers';
-import { chosenUnit, temperatureUnit } from '../words/units';
+import { upTo } from '../../words/numbers';
+import { chosenUnit, temperatureUnit } from '../../words/units';
 
 export const FIGURES = [
 	{ key: 'dryingC', name: 'Drying', unit: '°C' },

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { TERMS, type TermId } from '../words/terms';
+	import { TERMS, type TermId } from '../../words/terms';
 
 	/** A word with its meaning behind it: one press opens it beside the word, another or Escape closes it. */
 	let { of, children }: { of: TermId; children: Snippet } = $props();

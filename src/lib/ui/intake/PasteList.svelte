@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { readPaste } from '$lib/core/stations/intake/read-paste';
 	import type { FieldError } from '$lib/schemas/field-error';
@@ -9,7 +9,7 @@
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 	import { columnName } from './column-name';
 
 	let { trialId, currency, ondone }: { trialId: string; currency: string; ondone: (count: number) => void } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { ODDITIES, type Oddity } from '$lib/core/stations/intake/station';
 	import { Input } from 'flowbite-svelte';
-	import { ODDITY_WORDS } from '../words/oddities';
+	import { ODDITY_WORDS } from '../../words/oddities';
 
 	/** Null: nothing said. An empty record: nothing odd. */
 	let {

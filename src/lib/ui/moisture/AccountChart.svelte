@@ -4,9 +4,9 @@
 	import type { ChartConfiguration, PointStyle } from 'chart.js';
 	import Chart from '../charts/Chart.svelte';
 	import { axis, type Ink } from '../charts/ink';
-	import { day, dayAndTime, fixed, upTo } from '../words/numbers';
-	import { inMassUnit, massUnit, massWords } from '../words/units';
-	import { BEFORE_WORDS } from '../words/closed-lists';
+	import { day, dayAndTime, fixed, upTo } from '../../words/numbers';
+	import { inMassUnit, massUnit, massWords } from '../../words/units';
+	import { BEFORE_WORDS } from '../../words/closed-lists';
 
 	let { points, chain, code }: { points: AccountPoint[]; chain: Weighing[]; code: string } = $props();
 	/** What the spool had gone through before a weighing is told by the shape of its mark, then by its colour. */

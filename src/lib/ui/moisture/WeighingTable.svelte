@@ -8,9 +8,9 @@
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { Form } from '../form/form.svelte';
-	import { dayAndTime, upTo } from '../words/numbers';
-	import { bareMass, massWords } from '../words/units';
-	import { BEFORE_WORDS } from '../words/closed-lists';
+	import { dayAndTime, upTo } from '../../words/numbers';
+	import { bareMass, massWords } from '../../words/units';
+	import { BEFORE_WORDS } from '../../words/closed-lists';
 	import Problem from '../form/Problem.svelte';
 
 	type Props = {

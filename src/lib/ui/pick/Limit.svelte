@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { Criterion } from '$lib/core/answers/pick/types';
-	import { quantityName, valueWords } from '../words/quantities';
+	import { quantityName, valueWords } from '../../words/quantities';
 	import { limiting } from './criteria';
 
 	type Props = { def: QuantityDef; criteria: Criterion[]; currency: string; onchange: (items: Criterion[]) => void };

@@ -10,7 +10,7 @@
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
-	import { chance, fixed } from '../words/numbers';
+	import { chance, fixed } from '../../words/numbers';
 	import { criterionName } from './criteria';
 	import { gateWords, groupWords } from './pick-sentence';
 	import RangeDot from './RangeDot.svelte';

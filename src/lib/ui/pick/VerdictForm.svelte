@@ -8,7 +8,7 @@
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { choices, VERDICT_WORDS } from '../words/closed-lists';
+	import { choices, VERDICT_WORDS } from '../../words/closed-lists';
 
 	let { trialId, spools, ondone }: { trialId: string; spools: { id: string; code: string }[]; ondone: () => void } = $props();
 	let spoolId = $state<string | null>(null);

@@ -5,8 +5,8 @@
 	import type { Criterion } from '$lib/core/answers/pick/types';
 	import { Range } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
-	import { FAMILY_WORDS } from '../words/closed-lists';
-	import { inSentence, quantityName, quantityUnder } from '../words/quantities';
+	import { FAMILY_WORDS } from '../../words/closed-lists';
+	import { inSentence, quantityName, quantityUnder } from '../../words/quantities';
 	import { counting, isInFamily, notCounting, withCriterion } from './criteria';
 	import Limit from './Limit.svelte';
 

@@ -2,8 +2,8 @@ import { familyCriterion, familyOfCriterion } from '$lib/core/answers/pick/famil
 import type { Criterion } from '$lib/core/answers/pick/types';
 import type { Family } from '$lib/core/record/lists/closed-lists';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
-import { FAMILY_WORDS } from '../words/closed-lists';
-import { quantityName } from '../words/quantities';
+import { FAMILY_WORDS } from '../../words/closed-lists';
+import { quantityName } from '../../words/quantities';
 
 /** What something has that begins to count. */
 const FIRST_WEIGHT = 3;

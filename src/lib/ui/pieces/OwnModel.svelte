@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { MARK_IDS, type MarkId } from '$lib/core/record/marks/piece-mark';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import { CARRIED_WORDS } from '../words/print-marks';
+	import { CARRIED_WORDS } from '../../words/print-marks';
 	import Problem from '../form/Problem.svelte';
 
 	let { register }: { register: (body: object) => Promise<FieldError[] | null> } = $props();

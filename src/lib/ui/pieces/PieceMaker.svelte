@@ -11,9 +11,9 @@
 	import { onMount } from 'svelte';
 	import Field from '../form/Field.svelte';
 	import { sizeOf } from './size-text';
-	import { fixed, upTo } from '../words/numbers';
-	import { massWords } from '../words/units';
-	import { marksLine, paramName, PIECE_WORDS } from '../words/pieces';
+	import { fixed, upTo } from '../../words/numbers';
+	import { massWords } from '../../words/units';
+	import { marksLine, paramName, PIECE_WORDS } from '../../words/pieces';
 	import PieceDrawing from './PieceDrawing.svelte';
 
 	type Known = { id: string; name: string; version: number; familyId: string; kind: string | null };

@@ -11,12 +11,12 @@
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
 	import { growing } from '../shell/growing.svelte';
-	import { departureWords } from '../words/departures';
-	import { marksByScorer } from '../words/marks';
-	import { markName } from '../words/print-marks';
-	import { dayAndTime, upTo } from '../words/numbers';
-	import { stateWords } from '../words/messages';
-	import { CAUSE_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
+	import { departureWords } from '../../words/departures';
+	import { marksByScorer } from '../../words/marks';
+	import { markName } from '../../words/print-marks';
+	import { dayAndTime, upTo } from '../../words/numbers';
+	import { stateWords } from '../../words/messages';
+	import { CAUSE_WORDS, FAILURE_KIND_WORDS, WATER_SIGN_WORDS } from '../../words/closed-lists';
 	import { settingsLine } from './attempt-draft';
 	import EditPrint from './EditPrint.svelte';
 	import { correctedIn, editOf, type AttemptEdit } from './attempt-edit';

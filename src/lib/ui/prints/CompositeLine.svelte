@@ -5,8 +5,8 @@
 	import type { Finding } from '$lib/core/judging/finding/types';
 	import type { Criterion } from '$lib/core/answers/pick/types';
 	import { selectFindings } from '$lib/core/answers/sheet/select';
-	import { percent, upTo } from '../words/numbers';
-	import { quantityName } from '../words/quantities';
+	import { percent, upTo } from '../../words/numbers';
+	import { quantityName } from '../../words/quantities';
 
 	let { findings, criteria, basis, rules }: { findings: Finding[]; criteria: Criterion[]; basis: Basis; rules: string } = $props();
 	const found = $derived.by(() => {

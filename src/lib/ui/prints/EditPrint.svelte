@@ -10,9 +10,9 @@
 	import Presses from '../form/Presses.svelte';
 	import type { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { CAUSE_WORDS, choices, CONDITION_WORDS, FAILURE_KIND_WORDS, OUTCOME_WORDS, WATER_SIGN_WORDS } from '../words/closed-lists';
-	import { dayAndTime } from '../words/numbers';
-	import { SET_UP_WORDS, SETTING_WORDS } from '../words/settings';
+	import { CAUSE_WORDS, choices, CONDITION_WORDS, FAILURE_KIND_WORDS, OUTCOME_WORDS, WATER_SIGN_WORDS } from '../../words/closed-lists';
+	import { dayAndTime } from '../../words/numbers';
+	import { SET_UP_WORDS, SETTING_WORDS } from '../../words/settings';
 	import type { AttemptEdit } from './attempt-edit';
 
 	type Props = {

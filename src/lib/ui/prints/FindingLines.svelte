@@ -1,9 +1,9 @@
 <script lang="ts">
 	import type { Finding, QuantityDef } from '$lib/core/judging/finding/types';
 	import { intervalWords } from '../figures/label';
-	import { sentence } from '../words/messages';
-	import { GRADE_WORDS, quantityName, valueWords } from '../words/quantities';
-	import { CONDITION_WORDS, kindWords } from '../words/closed-lists';
+	import { sentence } from '../../words/messages';
+	import { GRADE_WORDS, quantityName, valueWords } from '../../words/quantities';
+	import { CONDITION_WORDS, kindWords } from '../../words/closed-lists';
 
 	type Props = { findings: Finding[]; defs: QuantityDef[]; currency?: string; pieceName?: (id: string) => string };
 	let { findings, defs, currency = '', pieceName }: Props = $props();

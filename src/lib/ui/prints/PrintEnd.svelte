@@ -21,7 +21,7 @@
 		FAILURE_KIND_WORDS,
 		OUTCOME_WORDS,
 		WATER_SIGN_WORDS
-	} from '../words/closed-lists';
+	} from '../../words/closed-lists';
 	import type { AttemptDraft } from './attempt-draft';
 
 	type Props = {

@@ -4,7 +4,7 @@
 	import { MARKS } from '$lib/core/stations/prints/marks/marks';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Field from '../form/Field.svelte';
-	import { PRINT_MARKS } from '../words/print-marks';
+	import { PRINT_MARKS } from '../../words/print-marks';
 	import WordChoice from './WordChoice.svelte';
 
 	/** What is asked with a print of this piece: ladders first, a pair of fields each, then words to choose from. */

@@ -1,6 +1,6 @@
 import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/record/evidence/attempt';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
-import { SETTING_WORDS } from '../words/settings';
+import { SETTING_WORDS } from '../../words/settings';
 
 /** What is typed about one print. Text stays text until the server reads it. */
 export type AttemptDraft = {

@@ -3,8 +3,8 @@ import type { Protocol } from '$lib/core/judging/trial/protocol';
 import { tick } from 'svelte';
 import { Form } from '../form/form.svelte';
 import { When } from '../form/when.svelte';
-import { plural } from '../words/numbers';
-import { refusalWords } from '../words/refusals';
+import { plural } from '../../words/numbers';
+import { refusalWords } from '../../words/refusals';
 import { draftBody, nextDraft, type AttemptDraft } from './attempt-draft';
 
 type Given = {

@@ -2,7 +2,7 @@
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { RankedFinding } from '$lib/core/answers/pick/ranked-finding';
 	import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
-	import { quantityName, valueWords } from '../words/quantities';
+	import { quantityName, valueWords } from '../../words/quantities';
 	import { standingWords } from './words';
 
 	type Props = { line: BesideFellows; def: QuantityDef; finding: RankedFinding | undefined; currency: string };

@@ -2,7 +2,7 @@
 	import { agreements, agreementsOfAll } from '$lib/core/stations/prints/marks/agreement';
 	import { scorerEffects } from '$lib/core/stations/prints/marks/scorer-effect';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-	import { agreementOfAllWords, agreementWords, leniencyWords } from '../words/agreement';
+	import { agreementOfAllWords, agreementWords, leniencyWords } from '../../words/agreement';
 
 	let { evidence, takenOut, rules }: { evidence: readonly SpoolEvidence[]; takenOut: boolean; rules: string } = $props();
 	const pairs = $derived(agreements(evidence));

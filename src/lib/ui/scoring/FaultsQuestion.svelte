@@ -4,7 +4,7 @@
 	import { isPlainKey } from '../form/keys';
 	import { drawSample } from '$lib/core/stations/prints/trainer/sample';
 	import SampleDrawing from '../trainer/SampleDrawing.svelte';
-	import { faultAbout, markName } from '../words/print-marks';
+	import { faultAbout, markName } from '../../words/print-marks';
 
 	type Faults = Question & { kind: 'faults' };
 	let { question, answer }: { question: Faults; answer: (words: Record<string, string>, printers: readonly string[]) => void } = $props();

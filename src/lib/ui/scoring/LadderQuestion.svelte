@@ -2,7 +2,7 @@
 	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { isPlainKey } from '../form/keys';
 	import { untrack } from 'svelte';
-	import { upTo } from '../words/numbers';
+	import { upTo } from '../../words/numbers';
 	import ChosenIcon from '../form/ChosenIcon.svelte';
 
 	type Ladder = Question & { kind: 'ladder' };

@@ -2,7 +2,7 @@
 	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { untrack } from 'svelte';
 	import { isPlainKey } from '../form/keys';
-	import { upTo } from '../words/numbers';
+	import { upTo } from '../../words/numbers';
 	import ChosenIcon from '../form/ChosenIcon.svelte';
 
 	type Window = Question & { kind: 'window' };

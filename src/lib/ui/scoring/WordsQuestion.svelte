@@ -3,7 +3,7 @@
 	import { isPlainKey } from '../form/keys';
 	import StringsReference from '../prints/StringsReference.svelte';
 	import { STRING_WORDS } from '$lib/core/record/marks/mark-words';
-	import { wordAbout } from '../words/print-marks';
+	import { wordAbout } from '../../words/print-marks';
 
 	type Words = Question & { kind: 'words' };
 	let { question, answer }: { question: Words; answer: (word: string) => void } = $props();

@@ -11,9 +11,9 @@
 	import { growing } from '../shell/growing.svelte';
 	import Sliver from '../spool/Sliver.svelte';
 	import { productLine } from '../spool/names';
-	import { changedMostWords, missingWords, sentence } from '../words/messages';
-	import { bareValue, quantityName, quantityUnder } from '../words/quantities';
-	import { CONDITION_WORDS } from '../words/closed-lists';
+	import { changedMostWords, missingWords, sentence } from '../../words/messages';
+	import { bareValue, quantityName, quantityUnder } from '../../words/quantities';
+	import { CONDITION_WORDS } from '../../words/closed-lists';
 	import { stationHref } from './station-href';
 
 	type Props = {

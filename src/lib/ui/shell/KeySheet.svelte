@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { Modal } from 'flowbite-svelte';
-	import { HELP } from '../words/help';
+	import { HELP } from '../../words/help';
 
 	let { open = $bindable() }: { open: boolean } = $props();
 	const help = $derived(HELP[page.route.id ?? '']);

@@ -6,7 +6,7 @@
 	import ShellTimers from '../drying/ShellTimers.svelte';
 	import { clock } from '../form/clock';
 	import { isShortcut } from '../form/keys';
-	import { plural } from '../words/numbers';
+	import { plural } from '../../words/numbers';
 	import KeySheet from './KeySheet.svelte';
 	import StationLine from './StationLine.svelte';
 	import ThemeSwitch from './ThemeSwitch.svelte';

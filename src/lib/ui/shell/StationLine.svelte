@@ -2,8 +2,8 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { isShortcut } from '../form/keys';
-	import { plural } from '../words/numbers';
-	import { STATION_WORDS } from '../words/quantities';
+	import { plural } from '../../words/numbers';
+	import { STATION_WORDS } from '../../words/quantities';
 	import type { ShellTrial } from './types';
 
 	let { trial }: { trial: ShellTrial } = $props();

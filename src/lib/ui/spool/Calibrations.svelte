@@ -11,7 +11,7 @@
 	import ReadingList from '../bench/ReadingList.svelte';
 	import { intervalWords } from '../figures/label';
 	import { When } from '../form/when.svelte';
-	import { quantityName, valueWords } from '../words/quantities';
+	import { quantityName, valueWords } from '../../words/quantities';
 
 	/** What a spool was calibrated to, and where more is entered. */
 	let { evidence, findings }: { evidence: SpoolEvidence; findings: Finding[] } = $props();

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, REEL_MATERIAL_WORDS, wordOf } from '../words/closed-lists';
-	import { dayAndTime } from '../words/numbers';
-	import { labelMassWords } from '../words/units';
+	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, REEL_MATERIAL_WORDS, wordOf } from '../../words/closed-lists';
+	import { dayAndTime } from '../../words/numbers';
+	import { labelMassWords } from '../../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/record/lists/closed-lists';
 
 	type Amended = {

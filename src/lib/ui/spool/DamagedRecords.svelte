@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { DamagedRecord } from '$lib/core/record/evidence/spool-evidence';
-	import { dayAndTime } from '../words/numbers';
+	import { dayAndTime } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 
 	let { damaged, kind }: { damaged: DamagedRecord[]; kind?: DamagedRecord['kind'] } = $props();

@@ -10,9 +10,9 @@
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { choices, CONDITION_WORDS, SAID_EVENT_WORDS } from '../words/closed-lists';
-	import { dayAndTime, upTo } from '../words/numbers';
-	import { temperatureWords } from '../words/units';
+	import { choices, CONDITION_WORDS, SAID_EVENT_WORDS } from '../../words/closed-lists';
+	import { dayAndTime, upTo } from '../../words/numbers';
+	import { temperatureWords } from '../../words/units';
 
 	let { spoolId, events }: { spoolId: string; events: SpoolEvent[] } = $props();
 	let kind = $state<(typeof SAID_EVENTS)[number] | null>(null);

@@ -4,9 +4,9 @@
 	import { markOverMessage, type MarkOver } from '$lib/core/stations/prints/marks/marks-over';
 	import { wetDryMessage, type WetDry } from '$lib/core/stations/prints/ways/wet-dry';
 	import PairsFigure from '../figures/PairsFigure.svelte';
-	import { sentence } from '../words/messages';
-	import { fixed, plural, upTo } from '../words/numbers';
-	import { quantityName, valueWords } from '../words/quantities';
+	import { sentence } from '../../words/messages';
+	import { fixed, plural, upTo } from '../../words/numbers';
+	import { quantityName, valueWords } from '../../words/quantities';
 
 	/** How the marks of a spool changed: by drying, with days in the air, with the water it took up. */
 	type Props = { wetDry: WetDry[]; finished: Message | null; over: MarkOver[]; defs: QuantityDef[] };

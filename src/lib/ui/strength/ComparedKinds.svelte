@@ -4,8 +4,8 @@
 	import { Select } from 'flowbite-svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
-	import { kindWords } from '../words/closed-lists';
-	import { quantityName } from '../words/quantities';
+	import { kindWords } from '../../words/closed-lists';
+	import { quantityName } from '../../words/quantities';
 
 	type Props = {
 		trialId: string;

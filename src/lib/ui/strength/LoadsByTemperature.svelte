@@ -2,9 +2,9 @@
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { ByTemperature } from '$lib/core/stations/strength/by-temperature';
 	import RangeDot from '../pick/RangeDot.svelte';
-	import { kindWords } from '../words/closed-lists';
-	import { upTo } from '../words/numbers';
-	import { valueWords } from '../words/quantities';
+	import { kindWords } from '../../words/closed-lists';
+	import { upTo } from '../../words/numbers';
+	import { valueWords } from '../../words/quantities';
 
 	let { found, defs }: { found: ByTemperature[]; defs: QuantityDef[] } = $props();
 	/** Between nothing and the highest that any of them may be. */

@@ -10,7 +10,7 @@
 	import { textOrNumber } from '../prints/attempt-draft';
 	import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/record/lists/closed-lists';
 	import { Amending } from '../form/amending.svelte';
-	import { choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, kindWords, METHOD_WORDS, ORIENTATION_WORDS, wordOf } from '../words/closed-lists';
+	import { choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, kindWords, METHOD_WORDS, ORIENTATION_WORDS, wordOf } from '../../words/closed-lists';
 
 	type Props = { specimens: Specimen[]; readings: Reading[]; waiting: ReadonlySet<string>; onchange: () => void };
 	let { specimens, readings, waiting, onchange }: Props = $props();

@@ -9,7 +9,7 @@ import { SvelteMap } from 'svelte/reactivity';
 import { Bench, lastEntered } from '../bench/bench.svelte';
 import { outbox } from '../bench/outbox-state.svelte';
 import { newId } from '../form/send';
-import { plural } from '../words/numbers';
+import { plural } from '../../words/numbers';
 import {
 	feltByHand,
 	nozzleOf,

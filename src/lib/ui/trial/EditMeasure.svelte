@@ -7,7 +7,7 @@
 	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';
 	import { textOrNumber } from '../prints/attempt-draft';
-	import { choices, DIRECTION_WORDS, FAMILY_WORDS } from '../words/closed-lists';
+	import { choices, DIRECTION_WORDS, FAMILY_WORDS } from '../../words/closed-lists';
 
 	type Props = {
 		measure: OwnMeasure;

@@ -8,7 +8,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { Edited } from '../form/edited.svelte';
 	import { Form } from '../form/form.svelte';
-	import { dayAndTime } from '../words/numbers';
+	import { dayAndTime } from '../../words/numbers';
 
 	type Facts = { name: string; question: string; currency: string };
 	type Props = {

@@ -7,8 +7,8 @@
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import { day } from '../words/numbers';
-	import { choices, PART_STATE_WORDS } from '../words/closed-lists';
+	import { day } from '../../words/numbers';
+	import { choices, PART_STATE_WORDS } from '../../words/closed-lists';
 	import Problem from '../form/Problem.svelte';
 
 	let { spoolId, parts }: { spoolId: string; parts: PartInService[] } = $props();

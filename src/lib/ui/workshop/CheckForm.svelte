@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { fieldError } from '$lib/schemas/field-error';
-	import { refusalWords } from '$lib/ui/words/refusals';
-	import type { FieldError } from '$lib/schemas/field-error';
+	import { fieldError, type FieldError } from '$lib/schemas/field-error';
+	import { refusalWords } from '$lib/words/refusals';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';

@@ -3,8 +3,8 @@
 	import { Edited } from '../form/edited.svelte';
 	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';
-	import { day, upTo } from '../words/numbers';
-	import { lengthWords, massWords } from '../words/units';
+	import { day, upTo } from '../../words/numbers';
+	import { lengthWords, massWords } from '../../words/units';
 	import InstrumentFields from './InstrumentFields.svelte';
 
 	type Judged = { id: string; at: number };

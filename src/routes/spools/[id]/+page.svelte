@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
 	import { stated } from '$lib/core/record/claims/stated';
@@ -32,21 +32,13 @@
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { sentence, stateWords } from '$lib/ui/words/messages';
-	import { timesWords } from '$lib/ui/words/times-claim';
-	import { settingName } from '$lib/ui/words/settings';
-	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { labelMassWords, massWords, toleranceWords } from '$lib/ui/words/units';
-	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/ui/words/quantities';
-	import {
-		choices,
-		CONDITION_WORDS,
-		kindWords,
-		OBTAINED_WORDS,
-		REEL_MATERIAL_WORDS,
-		VERDICT_WORDS,
-		wordOf
-	} from '$lib/ui/words/closed-lists';
+	import { sentence, stateWords } from '$lib/words/messages';
+	import { timesWords } from '$lib/words/times-claim';
+	import { settingName } from '$lib/words/settings';
+	import { day, dayAndTime, fixed, plural, upTo } from '$lib/words/numbers';
+	import { labelMassWords, massWords, toleranceWords } from '$lib/words/units';
+	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/words/quantities';
+	import { choices, CONDITION_WORDS, kindWords, OBTAINED_WORDS, REEL_MATERIAL_WORDS, VERDICT_WORDS, wordOf } from '$lib/words/closed-lists';
 	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';

@@ -4,10 +4,10 @@
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import TrialSheet from '$lib/ui/sheet/TrialSheet.svelte';
-	import { flagLines, sentence } from '$lib/ui/words/messages';
-	import { onePresetWords } from '$lib/ui/words/one-preset';
-	import { printerWords } from '$lib/ui/words/printers';
-	import { CONDITION_POLICY_WORDS, importanceWords, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { flagLines, sentence } from '$lib/words/messages';
+	import { onePresetWords } from '$lib/words/one-preset';
+	import { printerWords } from '$lib/words/printers';
+	import { CONDITION_POLICY_WORDS, importanceWords, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

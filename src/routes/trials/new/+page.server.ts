@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/context';
 import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
-import { problemWords } from '$lib/ui/words/problems';
+import { problemWords } from '$lib/words/problems';
 import type { PageServerLoad } from './$types';
 
 /** `like`: the trial whose rules the new one takes over. */

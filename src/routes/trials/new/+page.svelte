@@ -9,9 +9,9 @@
 	import { focusFirst } from '$lib/ui/form/focus-first';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/ui/words/closed-lists';
+	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/words/closed-lists';
 	import { usualCurrency } from '$lib/ui/trial/usual-currency';
-	import { locale } from '$lib/ui/words/locale';
+	import { locale } from '$lib/words/locale';
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';

@@ -7,8 +7,8 @@
 	import { isPlainKey } from '$lib/ui/form/keys';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import SampleDrawing from '$lib/ui/trainer/SampleDrawing.svelte';
-	import { day } from '$lib/ui/words/numbers';
-	import { agreesWords, answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/ui/words/trainer';
+	import { day } from '$lib/words/numbers';
+	import { agreesWords, answerWord, gradeWords, resultWords, SUBJECT_WORDS } from '$lib/words/trainer';
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import type { PageProps } from './$types';

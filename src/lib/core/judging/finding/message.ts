@@ -2,7 +2,7 @@ import type { CommonMessages } from './common-messages';
 import type { None, ParamsOf } from './none';
 
 /**
- * Every message of core by its id, with the parameters its sentence needs. Core holds no sentences: those are in ui/words, by id. Each station
+ * Every message of core by its id, with the parameters its sentence needs. Core holds no sentences: those are in words, by id. Each station
  * adds its own (message-params.ts), so that this file needs no station, and an id without a sentence, or a sentence without an id, does not compile.
  */
 export interface MessageParams extends CommonMessages {}

@@ -1,6 +1,6 @@
 import type { None } from '../../judging/finding/none';
 
-/** What the cost station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the cost station can say, with the parameters of each sentence; the sentences are in words. */
 type CostMessages = {
 	noPrice: None;
 	priceHidden: None;

@@ -1,6 +1,6 @@
 import type { None } from '../../judging/finding/none';
 
-/** What the diameter station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the diameter station can say, with the parameters of each sentence; the sentences are in words. */
 export type DiameterMessages = {
 	noToleranceStated: None;
 	diameterNoClaim: { n: number; low: number; high: number };

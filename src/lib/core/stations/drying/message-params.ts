@@ -1,6 +1,6 @@
 import type { None } from '../../judging/finding/none';
 
-/** What the drying station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the drying station can say, with the parameters of each sentence; the sentences are in words. */
 type DryingMessages = {
 	driedUnweighed: None;
 	notDried: None;

@@ -1,6 +1,6 @@
 import type { None } from '../../judging/finding/none';
 
-/** What the moisture station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the moisture station can say, with the parameters of each sentence; the sentences are in words. */
 type MoistureMessages = {
 	notWeighed: None;
 	noAirInterval: None;

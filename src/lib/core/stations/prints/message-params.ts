@@ -16,7 +16,7 @@ type MarkOverParams = {
 /** `change`: on average, in differences that matter, above 0 for the better. */
 type WetDryParams = { quantity: string; change: number; better: number; worse: number; same: number; pairs: number; p: number };
 
-/** What the prints station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the prints station can say, with the parameters of each sentence; the sentences are in words. */
 type PrintsMessages = {
 	noMarks: None;
 	noPrints: None;

@@ -1,6 +1,6 @@
 import type { None } from '../../judging/finding/none';
 
-/** What the strength station can say, with the parameters of each sentence; the sentences are in ui/words. */
+/** What the strength station can say, with the parameters of each sentence; the sentences are in words. */
 type StrengthMessages = {
 	noSpecimens: None;
 	/** C; how many other temperatures the spool's page has. */

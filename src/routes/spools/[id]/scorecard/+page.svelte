@@ -6,10 +6,10 @@
 	import StandingLine from '$lib/ui/scorecard/StandingLine.svelte';
 	import { scorecardSentence } from '$lib/ui/scorecard/words';
 	import { productLine } from '$lib/ui/spool/names';
-	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
-	import { sentence } from '$lib/ui/words/messages';
-	import { day, fixed, plural } from '$lib/ui/words/numbers';
-	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/ui/words/quantities';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { sentence } from '$lib/words/messages';
+	import { day, fixed, plural } from '$lib/words/numbers';
+	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 

@@ -8,9 +8,9 @@
 	import { findingLabel, intervalWords } from '$lib/ui/figures/label';
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
-	import { sentence } from '$lib/ui/words/messages';
-	import { day, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { GRADE_WORDS } from '$lib/ui/words/quantities';
+	import { sentence } from '$lib/words/messages';
+	import { day, fixed, plural, upTo } from '$lib/words/numbers';
+	import { GRADE_WORDS } from '$lib/words/quantities';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

@@ -15,8 +15,8 @@
 	import DiameterFindings from '$lib/ui/diameter/DiameterFindings.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
-	import { sentence } from '$lib/ui/words/messages';
-	import { bareLength, toleranceWords } from '$lib/ui/words/units';
+	import { sentence } from '$lib/words/messages';
+	import { bareLength, toleranceWords } from '$lib/words/units';
 	import { onDestroy, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';

@@ -9,10 +9,10 @@
 	import RunCard from '$lib/ui/drying/RunCard.svelte';
 	import { running } from '$lib/ui/drying/running.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
-	import { sentence } from '$lib/ui/words/messages';
-	import { day, dayAndTime, fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { bareMass, massWords, temperatureWords } from '$lib/ui/words/units';
-	import { GRADE_WORDS } from '$lib/ui/words/quantities';
+	import { sentence } from '$lib/words/messages';
+	import { day, dayAndTime, fixed, plural, upTo } from '$lib/words/numbers';
+	import { bareMass, massWords, temperatureWords } from '$lib/words/units';
+	import { GRADE_WORDS } from '$lib/words/quantities';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

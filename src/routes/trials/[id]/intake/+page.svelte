@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { choices, OBTAINED_WORDS, REEL_MATERIAL_WORDS } from '$lib/ui/words/closed-lists';
+	import { choices, OBTAINED_WORDS, REEL_MATERIAL_WORDS } from '$lib/words/closed-lists';
 	import { OBTAINED, REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
@@ -21,7 +21,7 @@
 	import { productLine } from '$lib/ui/spool/names';
 	import { materialOf } from '$lib/core/judging/handbook/material-of';
 	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
-	import { plural } from '$lib/ui/words/numbers';
+	import { plural } from '$lib/words/numbers';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { onMount, untrack } from 'svelte';

@@ -18,9 +18,9 @@
 	import AccountChart from '$lib/ui/moisture/AccountChart.svelte';
 	import WeighingTable from '$lib/ui/moisture/WeighingTable.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
-	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { bareMass, massWords } from '$lib/ui/words/units';
-	import { BEFORE_WORDS } from '$lib/ui/words/closed-lists';
+	import { fixed, plural, upTo } from '$lib/words/numbers';
+	import { bareMass, massWords } from '$lib/words/units';
+	import { BEFORE_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import type { PageProps } from './$types';

@@ -22,14 +22,14 @@
 	import { besideHouse, mostLost, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
-	import { flagLines } from '$lib/ui/words/messages';
+	import { flagLines } from '$lib/words/messages';
 	import Archive from '$lib/ui/form/Archive.svelte';
-	import { day, dayAndTime, fixed, grouped } from '$lib/ui/words/numbers';
-	import { inSentence } from '$lib/ui/words/quantities';
+	import { day, dayAndTime, fixed, grouped } from '$lib/words/numbers';
+	import { inSentence } from '$lib/words/quantities';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
 	import { stationHref } from '$lib/ui/sheet/station-href';
-	import { choices, importanceWords, RULE_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
+	import { choices, importanceWords, RULE_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';
 	import { onDestroy, tick, untrack } from 'svelte';

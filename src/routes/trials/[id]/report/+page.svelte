@@ -11,10 +11,10 @@
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
-	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/ui/words/closed-lists';
-	import { flagLines } from '$lib/ui/words/messages';
-	import { day, plural } from '$lib/ui/words/numbers';
-	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/ui/words/quantities';
+	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { flagLines } from '$lib/words/messages';
+	import { day, plural } from '$lib/words/numbers';
+	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 

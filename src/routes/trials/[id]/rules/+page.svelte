@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import {
 		CLAIM_RULES,
 		CONDITION_POLICIES,
@@ -17,7 +17,7 @@
 	import { Edited } from '$lib/ui/form/edited.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { untrack } from 'svelte';
-	import { marksLine } from '$lib/ui/words/pieces';
+	import { marksLine } from '$lib/words/pieces';
 	import {
 		choices,
 		CLAIM_RULE_WORDS,
@@ -26,7 +26,7 @@
 		FAILURE_RULE_WORDS,
 		FAMILY_WORDS,
 		SETTINGS_POLICY_WORDS
-	} from '$lib/ui/words/closed-lists';
+	} from '$lib/words/closed-lists';
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/shell/Later.svelte';

@@ -16,7 +16,7 @@
 	import ComparedKinds from '$lib/ui/strength/ComparedKinds.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';
 	import { StrengthBench } from '$lib/ui/strength/strength-bench.svelte';
-	import { BY_HAND_TELLS, choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/ui/words/closed-lists';
+	import { BY_HAND_TELLS, choices, DAMAGE_TELLS, FAILURE_MODE_WORDS, METHOD_WORDS, ORIENTATION_WORDS } from '$lib/words/closed-lists';
 	import { onMount, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 

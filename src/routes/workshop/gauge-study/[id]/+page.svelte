@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/ui/words/refusals';
+	import { refusalWords } from '$lib/words/refusals';
 	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { browser } from '$app/environment';
@@ -15,7 +15,7 @@
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import StudyResult from '$lib/ui/gauge-study/StudyResult.svelte';
 	import { StudyDraft } from '$lib/ui/gauge-study/study-draft.svelte';
-	import { day } from '$lib/ui/words/numbers';
+	import { day } from '$lib/words/numbers';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, tick } from 'svelte';

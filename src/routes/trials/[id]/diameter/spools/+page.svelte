@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
-	import { fixed, plural, upTo } from '$lib/ui/words/numbers';
-	import { bareLength, lengthWords } from '$lib/ui/words/units';
+	import { fixed, plural, upTo } from '$lib/words/numbers';
+	import { bareLength, lengthWords } from '$lib/words/units';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
 	import { onDestroy } from 'svelte';

@@ -2,9 +2,9 @@
 	import { Select } from 'flowbite-svelte';
 	import { comparePaired, differencesOf } from '$lib/core/stations/prints/ways/paired-comparison';
 	import PairsFigure from '$lib/ui/figures/PairsFigure.svelte';
-	import { plural } from '$lib/ui/words/numbers';
-	import { quantityName } from '$lib/ui/words/quantities';
-	import { differenceName, levelName, pairedWords } from '$lib/ui/words/paired-comparison';
+	import { plural } from '$lib/words/numbers';
+	import { quantityName } from '$lib/words/quantities';
+	import { differenceName, levelName, pairedWords } from '$lib/words/paired-comparison';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

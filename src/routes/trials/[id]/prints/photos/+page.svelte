@@ -2,8 +2,8 @@
 	import { page } from '$app/state';
 	import { conditionOf } from '$lib/core/record/conditions/condition-at';
 	import CompareSlider from '$lib/ui/photos/CompareSlider.svelte';
-	import { day } from '$lib/ui/words/numbers';
-	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
+	import { day } from '$lib/words/numbers';
+	import { CONDITION_WORDS } from '$lib/words/closed-lists';
 	import type { PageProps } from './$types';
 	import ChosenIcon from '$lib/ui/form/ChosenIcon.svelte';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Sliver from '$lib/ui/spool/Sliver.svelte';
-	import { plural } from '$lib/ui/words/numbers';
-	import { massWords } from '$lib/ui/words/units';
-	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
+	import { plural } from '$lib/words/numbers';
+	import { massWords } from '$lib/words/units';
+	import { CONDITION_WORDS } from '$lib/words/closed-lists';
 	import type { PageProps } from './$types';
 	import HarmIcon from '$lib/ui/form/HarmIcon.svelte';
 

@@ -13,10 +13,10 @@
 	import MeasureQuestion from '$lib/ui/scoring/MeasureQuestion.svelte';
 	import WindowQuestion from '$lib/ui/scoring/WindowQuestion.svelte';
 	import WordsQuestion from '$lib/ui/scoring/WordsQuestion.svelte';
-	import { plural } from '$lib/ui/words/numbers';
+	import { plural } from '$lib/words/numbers';
 	import { onMount } from 'svelte';
-	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
-	import { questionWords } from '$lib/ui/words/print-marks';
+	import { CONDITION_WORDS } from '$lib/words/closed-lists';
+	import { questionWords } from '$lib/words/print-marks';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

@@ -9,9 +9,9 @@
 	import { isPlainKey } from '$lib/ui/form/keys';
 	import { newId } from '$lib/ui/form/send';
 	import PhotoCross from '$lib/ui/photos/PhotoCross.svelte';
-	import { fixed } from '$lib/ui/words/numbers';
-	import { CONDITION_WORDS } from '$lib/ui/words/closed-lists';
-	import { photoFaultWords, stringCoverWords } from '$lib/ui/words/string-cover';
+	import { fixed } from '$lib/words/numbers';
+	import { CONDITION_WORDS } from '$lib/words/closed-lists';
+	import { photoFaultWords, stringCoverWords } from '$lib/words/string-cover';
 	import type { StringCoverWorker } from '$lib/workers/string-cover.worker';
 	import { Button } from 'flowbite-svelte';
 	import { onMount } from 'svelte';

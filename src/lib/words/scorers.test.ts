@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt, mark } from '../../../../tests/support/evidence';
+import { attempt, mark } from '../../../tests/support/evidence';
 import { TRAINER_ANSWERS, TRAINER_SUBJECTS } from '$lib/core/stations/prints/trainer/subjects';
 import { trainingResult } from '$lib/core/stations/prints/trainer/training';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';

@@ -1,14 +1,14 @@
 import { fleschKincaid } from 'flesch-kincaid';
 import { syllable } from 'syllable';
 import { describe, expect, it } from 'vitest';
-import { visibleInModule, visibleInSvelte } from '../../../../tests/support/visible-text';
+import { visibleInModule, visibleInSvelte } from '../../../tests/support/visible-text';
 
 const pages = import.meta.glob<string>(['/src/routes/**/*.svelte', '/src/lib/ui/**/*.svelte'], {
 	query: '?raw',
 	import: 'default',
 	eager: true
 });
-const modules = import.meta.glob<string>(['/src/lib/ui/words/*.ts', '/src/lib/ui/*/words.ts', '/src/lib/ui/*/*-words.ts'], {
+const modules = import.meta.glob<string>(['/src/lib/words/*.ts', '/src/lib/ui/*/words.ts', '/src/lib/ui/*/*-words.ts'], {
 	query: '?raw',
 	import: 'default',
 	eager: true

@@ -1,17 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import {
-	attempt,
-	diameters,
-	event,
-	evidence,
-	load,
-	mark,
-	basis,
-	quote,
-	reading,
-	specimen,
-	weighed
-} from '../../../../tests/support/evidence';
+import { attempt, diameters, event, evidence, load, mark, basis, quote, reading, specimen, weighed } from '../../../tests/support/evidence';
 import { say } from '$lib/core/judging/finding/message';
 import { ODDITIES } from '$lib/core/stations/intake/station';
 import { readReading } from '$lib/core/joins/read-reading';

@@ -2,9 +2,9 @@ import { v7 } from 'uuid';
 import { attemptBody } from '$lib/schemas/attempt';
 import { intakeBody } from '$lib/schemas/spool';
 import { trialBody } from '$lib/schemas/trial';
-import { addSpool } from '../intake/add-spool';
-import { postAttempt } from '../prints/post-attempt';
-import { postTrial } from '../trials/post';
+import { addSpool } from '../lib/server/intake/add-spool';
+import { postAttempt } from '../lib/server/prints/post-attempt';
+import { postTrial } from '../lib/server/trials/post';
 import { DEMO_SOFT_FEET, DEMO_SOFT_TRIAL } from './bench';
 import { checked, DAY, START, type DemoBench } from './demo-bench';
 
