@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { HELP } from './help';
 
-const routes = Object.keys(import.meta.glob('../../../routes/**/+page.svelte')).map((path) =>
-	path.replace('../../../routes', '').replace('/+page.svelte', '')
+const routes = Object.keys(import.meta.glob('/src/routes/**/+page.svelte')).map((path) =>
+	path.replace('/src/routes', '').replace('/+page.svelte', '')
 );
 
 describe('help', () => {

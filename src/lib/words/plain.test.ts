@@ -8,7 +8,7 @@ const pages = import.meta.glob<string>(['/src/routes/**/*.svelte', '/src/lib/ui/
 	import: 'default',
 	eager: true
 });
-const modules = import.meta.glob<string>(['/src/lib/words/*.ts', '/src/lib/ui/*/words.ts', '/src/lib/ui/*/*-words.ts'], {
+const modules = import.meta.glob<string>('/src/lib/words/*.ts', {
 	query: '?raw',
 	import: 'default',
 	eager: true

@@ -4,7 +4,7 @@
 	import CorrectRun from './CorrectRun.svelte';
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
-	import { timerWords } from './timer-words';
+	import { timerWords } from '../../words/timer';
 	import type { DryingRun } from '$lib/schemas/drying';
 
 	let { run }: { run: DryingRun } = $props();

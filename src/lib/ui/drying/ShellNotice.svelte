@@ -1,7 +1,7 @@
 <script lang="ts">
 	import RunEnd from './RunEnd.svelte';
 	import { running } from './running.svelte';
-	import { timerWords } from './timer-words';
+	import { timerWords } from '../../words/timer';
 
 	const over = $derived(running.runs.filter((run) => run.plannedEndAt <= running.now));
 </script>

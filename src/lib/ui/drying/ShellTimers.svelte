@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { running } from './running.svelte';
-	import { timerWords } from './timer-words';
+	import { timerWords } from '../../words/timer';
 	import { BellSolid } from 'flowbite-svelte-icons';
 
 	onMount(() => running.start());

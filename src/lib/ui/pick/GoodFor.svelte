@@ -2,7 +2,7 @@
 	import { goodForFamilies, type GoodForPart } from '$lib/core/answers/pick/good-for';
 	import type { QuantityDef } from '$lib/core/judging/finding/types';
 	import type { PickRow } from '$lib/core/answers/pick/types';
-	import { goodForFamilyWords, goodForPartWords } from './good-for-words';
+	import { goodForFamilyWords, goodForPartWords } from '../../words/good-for';
 
 	/** Which spools are good for what: family by family, and test part by test part. Nothing where nobody is clearly behind. */
 	type Props = {

@@ -12,7 +12,7 @@
 	import { productLine } from '../spool/names';
 	import { chance, fixed } from '../../words/numbers';
 	import { criterionName } from './criteria';
-	import { gateWords, groupWords } from './pick-sentence';
+	import { gateWords, groupWords } from '../../words/pick-sentence';
 	import RangeDot from './RangeDot.svelte';
 
 	type Props = {

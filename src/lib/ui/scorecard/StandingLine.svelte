@@ -3,7 +3,7 @@
 	import type { RankedFinding } from '$lib/core/answers/pick/ranked-finding';
 	import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
 	import { quantityName, valueWords } from '../../words/quantities';
-	import { standingWords } from './words';
+	import { standingWords } from '../../words/beside-fellows';
 
 	type Props = { line: BesideFellows; def: QuantityDef; finding: RankedFinding | undefined; currency: string };
 	let { line, def, finding, currency }: Props = $props();

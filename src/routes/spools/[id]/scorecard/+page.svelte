@@ -4,7 +4,7 @@
 	import Strand from '$lib/ui/figures/Strand.svelte';
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import StandingLine from '$lib/ui/scorecard/StandingLine.svelte';
-	import { scorecardSentence } from '$lib/ui/scorecard/words';
+	import { scorecardSentence } from '$lib/words/beside-fellows';
 	import { productLine } from '$lib/ui/spool/names';
 	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import { sentence } from '$lib/words/messages';

@@ -18,8 +18,8 @@
 	import PickChart from '$lib/ui/pick/PickChart.svelte';
 	import { counting } from '$lib/ui/pick/criteria';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
-	import { explanationLines, pickSentence, usefulNext } from '$lib/ui/pick/pick-sentence';
-	import { besideHouse, mostLost, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
+	import { explanationLines, pickSentence, usefulNext } from '$lib/words/pick-sentence';
+	import { besideHouse, mostLost, pairLine, pairLines, priceWords } from '$lib/words/plain-answers';
 	import VerdictForm from '$lib/ui/pick/VerdictForm.svelte';
 	import Weights from '$lib/ui/pick/Weights.svelte';
 	import { flagLines } from '$lib/words/messages';

@@ -5,8 +5,8 @@
 	import { heldAtLeast } from '$lib/core/stations/strength/held';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PickTable from '$lib/ui/pick/PickTable.svelte';
-	import { pickSentence } from '$lib/ui/pick/pick-sentence';
-	import { besideHouse, pairLine, pairLines, priceWords } from '$lib/ui/pick/plain-answers';
+	import { pickSentence } from '$lib/words/pick-sentence';
+	import { besideHouse, pairLine, pairLines, priceWords } from '$lib/words/plain-answers';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import GoodFor from '$lib/ui/pick/GoodFor.svelte';

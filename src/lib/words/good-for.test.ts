@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { strengthByHand } from '$lib/core/stations/strength/quantities';
-import { goodForFamilyWords, goodForPartWords } from './good-for-words';
+import { goodForFamilyWords, goodForPartWords } from './good-for';
 
 const codeOf = (id: string) => id.toUpperCase();
 const byHand = strengthByHand({ strengthHighN: 400, specimenKinds: { load: null, blows: null, byHand: null } });

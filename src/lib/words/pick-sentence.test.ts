@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import type { Chances, PickRow } from '$lib/core/answers/pick/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
-import { basis } from '../../../../tests/support/evidence';
+import { basis } from '../../../tests/support/evidence';
 import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
 import { diameterMean } from '$lib/core/stations/diameter/quantities';
 import { gateWords, groupWords, pickSentence, usefulNext } from './pick-sentence';

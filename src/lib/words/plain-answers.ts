@@ -2,8 +2,8 @@ import { headToHead } from '$lib/core/answers/scorecard/head-to-head';
 import type { PriceMatters } from '$lib/core/answers/pick/price-matters';
 import type { Candidate, PickRow } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
-import { fixed } from '../../words/numbers';
-import { inSentence } from '../../words/quantities';
+import { fixed } from './numbers';
+import { inSentence } from './quantities';
 
 type Of = { candidates: readonly Candidate[]; defs: readonly QuantityDef[]; currency: string };
 

@@ -2,9 +2,9 @@ import type { Explanation } from '$lib/core/answers/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
-import { chance, fixed, plural, upTo } from '../../words/numbers';
-import { inSentence, quantityName, valueWords } from '../../words/quantities';
-import { RULE_WORDS } from '../../words/closed-lists';
+import { chance, fixed, plural, upTo } from './numbers';
+import { inSentence, quantityName, valueWords } from './quantities';
+import { RULE_WORDS } from './closed-lists';
 
 type Words = { defs: QuantityDef[]; currency: string; codeOf: (spoolId: string) => string };
 

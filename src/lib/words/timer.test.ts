@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { timerWords } from './timer-words';
+import { timerWords } from './timer';
 
 const MIN = 60_000;
 describe('drying timer', () => {

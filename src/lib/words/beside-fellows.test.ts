@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { markQuantity } from '$lib/core/stations/prints/marks/marks';
 import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
-import { scorecardSentence, standingWords } from './words';
+import { scorecardSentence, standingWords } from './beside-fellows';
 
 const line = (quantity: string, n: number, worse: number, better: number): BesideFellows => ({
 	quantity,

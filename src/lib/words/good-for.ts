@@ -1,8 +1,8 @@
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { GoodForFamily, GoodForPart } from '$lib/core/answers/pick/good-for';
 import { familyOfCriterion } from '$lib/core/answers/pick/families';
-import { FAMILY_WORDS, kindWords } from '../../words/closed-lists';
-import { quantityName, rangedWords } from '../../words/quantities';
+import { FAMILY_WORDS, kindWords } from './closed-lists';
+import { quantityName, rangedWords } from './quantities';
 
 type Of = { codeOf: (spoolId: string) => string; defs: readonly QuantityDef[] };
 

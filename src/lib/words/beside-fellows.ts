@@ -1,7 +1,7 @@
 import type { BesideFellows } from '$lib/core/answers/scorecard/beside-fellows';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
-import { inSentence } from '../../words/quantities';
-import { plural } from '../../words/numbers';
+import { inSentence } from './quantities';
+import { plural } from './numbers';
 
 const COMPARED: Readonly<Record<string, readonly [more: string, less: string]>> = {
 	costPerGoodKg: ['cheaper than', 'dearer than'],
