@@ -1,4 +1,4 @@
-// The web server: node scripts/web.mjs, with PORT, HOST and the variables of src/lib/server/config.ts. Wraps the built application with
+// The web server: node scripts/web.mjs, with PORT, HOST and the variables of src/lib/server/base/config.ts. Wraps the built application with
 // what belongs before it: compression, and reading to the end what a refused request still sends.
 import compression from 'compression';
 import { createServer } from 'node:http';

@@ -1,15 +1,15 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { building } from '$app/environment';
-import { startServer, serverContext, stopServer } from '$lib/server/context';
+import { startServer, serverContext, stopServer } from '$lib/server/running/context';
 import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
-import { together } from '$lib/server/http/together';
-import { Problem, problem, problemResponse } from '$lib/server/problem';
+import { together } from '$lib/server/base/polite/together';
+import { Problem, problem, problemResponse } from '$lib/server/base/problem';
 import { warmUp } from '$lib/server/trials/warm-up';
 import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/words/locale';
 import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/words/units';
 import { problemWords } from '$lib/words/problems';
-import { isAway, isSlow } from '$lib/server/db/errors';
+import { isAway, isSlow } from '$lib/server/base/db/errors';
 import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {

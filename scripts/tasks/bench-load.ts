@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import type { Bundle } from '../../src/lib/schemas/exchange';
-import { connect } from '../../src/lib/server/db/client';
+import { connect } from '../../src/lib/server/base/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
 import { loadTrial } from '../../src/lib/server/trials/load';
 import { crowd } from './bench-crowd';

@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { summarise } from '../../src/lib/core/record/gauge-log/summary';
 import { logBody, logEndBody } from '../../src/lib/schemas/gauge-log';
 import { intakeBody } from '../../src/lib/schemas/spool';
-import type { Database } from '../../src/lib/server/db/client';
+import type { Database } from '../../src/lib/server/base/db/client';
 import { announceLog, endLog, putSlice } from '../../src/lib/server/diameter/arrive';
 import { logPicture } from '../../src/lib/server/diameter/logs';
 import { loadEvidence } from '../../src/lib/server/evidence/load';

@@ -10,8 +10,8 @@ import { measureStringCover } from '../../src/lib/core/stations/prints/cover/mea
 import type { Corners } from '../../src/lib/core/stations/prints/cover/types';
 import type { Piece } from '../../src/lib/core/record/evidence/piece';
 import type { SpoolEvidence } from '../../src/lib/core/record/evidence/spool-evidence';
-import type { Database } from '../../src/lib/server/db/client';
-import { attempt as attemptTable, photo, piece } from '../../src/lib/server/db/schema';
+import type { Database } from '../../src/lib/server/base/db/client';
+import { attempt as attemptTable, photo, piece } from '../../src/lib/server/base/db/schema';
 import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/photos/photos';
 import { attempt, evidence, mark, basis } from '../../tests/support/evidence';
 import { drawnPhoto } from '../../tests/support/drawn-strings';

@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import { backupDirectory, backupName } from '../../src/lib/server/backup/backup-file';
 import { clearParts, dump } from '../../src/lib/server/backup/dump';
 import { keptBackups, prune } from '../../src/lib/server/backup/kept';
-import { connect } from '../../src/lib/server/db/client';
-import { writeLog } from '../../src/lib/server/db/schema';
+import { connect } from '../../src/lib/server/base/db/client';
+import { writeLog } from '../../src/lib/server/base/db/schema';
 import { runTask, taskConfig } from './task';
 
 const DAY_MS = 86_400_000;

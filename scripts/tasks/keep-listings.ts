@@ -1,4 +1,4 @@
-import { connect } from '../../src/lib/server/db/client';
+import { connect } from '../../src/lib/server/base/db/client';
 import { keepAllListings } from '../../src/lib/server/spools/recall';
 import { keepAllStandings } from '../../src/lib/server/trials/standing';
 import { runTask, taskConfig } from './task';

@@ -1,6 +1,6 @@
 import { max } from 'drizzle-orm';
-import { connect } from '../../src/lib/server/db/client';
-import { writeLog } from '../../src/lib/server/db/schema';
+import { connect } from '../../src/lib/server/base/db/client';
+import { writeLog } from '../../src/lib/server/base/db/schema';
 import { adoptPriors } from '../../src/lib/server/priors/adopt';
 import { learnPriors } from '../../src/lib/server/priors/learn';
 import { runTask, taskConfig } from './task';

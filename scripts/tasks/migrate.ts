@@ -1,7 +1,7 @@
 import { join } from 'node:path';
-import { sayDangling } from '../../src/lib/server/db/dangling-rows';
+import { sayDangling } from '../../src/lib/server/base/db/dangling-rows';
 import { dump } from '../../src/lib/server/backup/dump';
-import { migrate } from '../../src/lib/server/db/migrate';
+import { migrate } from '../../src/lib/server/base/db/migrate';
 import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';
 

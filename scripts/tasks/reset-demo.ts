@@ -1,8 +1,8 @@
 import { createConnection } from 'mysql2/promise';
-import { connect } from '../../src/lib/server/db/client';
-import { ensureDefaults } from '../../src/lib/server/db/defaults';
+import { connect } from '../../src/lib/server/base/db/client';
+import { ensureDefaults } from '../../src/lib/server/base/db/defaults';
 import { dump } from '../../src/lib/server/backup/dump';
-import { migrate } from '../../src/lib/server/db/migrate';
+import { migrate } from '../../src/lib/server/base/db/migrate';
 import { seedDemo } from '../../src/demo/seed';
 import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { runTask, taskConfig } from './task';

@@ -2,7 +2,7 @@ import { basename, resolve } from 'node:path';
 import { backupFile } from '../../src/lib/server/backup/backup-file';
 import { restore, type RestoreProgress, type RestoreStep } from '../../src/lib/server/backup/restore';
 import { writeRestoreStatus, type RestoreStatus } from '../../src/lib/server/backup/restore-status';
-import { sayDangling } from '../../src/lib/server/db/dangling-rows';
+import { sayDangling } from '../../src/lib/server/base/db/dangling-rows';
 import { runTask, taskConfig } from './task';
 
 const STEPS: Record<RestoreStep, string> = {

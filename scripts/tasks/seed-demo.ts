@@ -1,5 +1,5 @@
-import { connect } from '../../src/lib/server/db/client';
-import { ensureDefaults } from '../../src/lib/server/db/defaults';
+import { connect } from '../../src/lib/server/base/db/client';
+import { ensureDefaults } from '../../src/lib/server/base/db/defaults';
 import { seedDemo } from '../../src/demo/seed';
 import { runTask, taskConfig } from './task';
 

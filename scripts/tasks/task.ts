@@ -1,4 +1,4 @@
-import { readConfig } from '../../src/lib/server/config';
+import { readConfig } from '../../src/lib/server/base/config';
 
 /** The configuration of a task run from the command line; tasks do not listen, so HOST does not matter to them. */
 export function taskConfig() {

@@ -3,9 +3,9 @@ import { v7 } from 'uuid';
 import { randomSource } from '../../src/lib/core/kernel/random/source';
 import { proposeBenchCode } from '../../src/lib/core/stations/intake/bench-code';
 import { presetCriteria } from '../../src/lib/core/answers/pick/presets';
-import type { Database } from '../../src/lib/server/db/client';
-import { STEP_PIECE } from '../../src/lib/server/db/defaults';
-import * as table from '../../src/lib/server/db/schema';
+import type { Database } from '../../src/lib/server/base/db/client';
+import { STEP_PIECE } from '../../src/lib/server/base/db/defaults';
+import * as table from '../../src/lib/server/base/db/schema';
 import { PLAIN_RULES } from '../../src/lib/server/trials/plain-rules';
 
 /** A bench after ten years. */

@@ -1,7 +1,7 @@
 import { randomNormal } from 'd3-random';
 import { randomSource, type RandomSource } from '$lib/core/kernel/random/source';
 import { read } from '$lib/schemas/read';
-import type { Database } from '../lib/server/db/client';
+import type { Database } from '../lib/server/base/db/client';
 
 const SEED = 1847;
 export const START = Date.parse('2026-10-10T09:00:00Z');

@@ -11,7 +11,7 @@ import { pieceBody } from '$lib/schemas/piece';
 import { readingBody } from '$lib/schemas/reading';
 import { trainingBody } from '$lib/schemas/training';
 import { protocolBody, trialBody, verdictBody } from '$lib/schemas/trial';
-import { STEP_PIECE } from '../lib/server/db/defaults';
+import { STEP_PIECE } from '../lib/server/base/db/defaults';
 import { putPhoto } from '../lib/server/photos/photos';
 import { postDryingRun } from '../lib/server/drying/post';
 import { postPiece } from '../lib/server/pieces/post';

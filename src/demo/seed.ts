@@ -17,8 +17,8 @@ import { criteriaBody, ownMeasureBody, protocolBody, trialBody } from '$lib/sche
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { presetCriteria } from '$lib/core/answers/pick/presets';
 import { postAmendment } from '../lib/server/amendments/post';
-import type { Database } from '../lib/server/db/client';
-import { trial } from '../lib/server/db/schema';
+import type { Database } from '../lib/server/base/db/client';
+import { trial } from '../lib/server/base/db/schema';
 import { postDryingRun } from '../lib/server/drying/post';
 import { postHandbook } from '../lib/server/handbook/handbook';
 import { addSpool } from '../lib/server/intake/add-spool';

@@ -1,4 +1,4 @@
-import { database, serverContext, serverId } from '$lib/server/context';
+import { database, serverContext, serverId } from '$lib/server/running/context';
 import { runningRuns } from '$lib/server/drying/runs';
 import type { LayoutServerLoad } from './$types';
 

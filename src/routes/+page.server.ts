@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
 import type { PageServerLoad } from './$types';
 

@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { backupName } from '../../src/lib/server/backup/backup-file';
 import { dump } from '../../src/lib/server/backup/dump';
 import { keptBackups } from '../../src/lib/server/backup/kept';
-import { maker, writeLog } from '../../src/lib/server/db/schema';
+import { maker, writeLog } from '../../src/lib/server/base/db/schema';
 import { testDatabase, type TestDatabase } from '../support/database';
 import { Instance, script } from '../support/instance';
 

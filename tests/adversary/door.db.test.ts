@@ -3,8 +3,8 @@ import { createConnection as connectTcp } from 'node:net';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { connect } from '../../src/lib/server/db/client';
-import { writeLog } from '../../src/lib/server/db/schema';
+import { connect } from '../../src/lib/server/base/db/client';
+import { writeLog } from '../../src/lib/server/base/db/schema';
 import { TestServer } from '../e2e/server';
 import { pageRoutes } from '../support/pages';
 

@@ -27,8 +27,8 @@ import {
 } from '$lib/schemas/trial';
 import { postAmendment } from '../../src/lib/server/amendments/post';
 import { postQuote } from '../../src/lib/server/cost/post';
-import { STEP_PIECE } from '../../src/lib/server/db/defaults';
-import * as tables from '../../src/lib/server/db/schema';
+import { STEP_PIECE } from '../../src/lib/server/base/db/defaults';
+import * as tables from '../../src/lib/server/base/db/schema';
 import { postDryer, postDryerFacts, postDryingEnd, postDryingRun } from '../../src/lib/server/drying/post';
 import { postDryingFacts } from '../../src/lib/server/drying/correct-run';
 import { runsOf } from '../../src/lib/server/drying/runs';

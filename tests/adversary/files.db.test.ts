@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { connect, type Connection } from '../../src/lib/server/db/client';
+import { connect, type Connection } from '../../src/lib/server/base/db/client';
 import { seedDemo } from '../../src/demo/seed';
 import { columnsOf, toWire } from '../../src/lib/server/exchange/column';
 import { writeCsvHeader, writeCsvRows } from '../../src/lib/server/exchange/csv';

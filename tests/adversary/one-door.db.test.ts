@@ -10,7 +10,7 @@ import { dryerBody } from '../../src/lib/schemas/drying';
 import { amendmentBody } from '../../src/lib/schemas/amendment';
 import { readingBody } from '../../src/lib/schemas/reading';
 import { read } from '../../src/lib/schemas/read';
-import * as table from '../../src/lib/server/db/schema';
+import * as table from '../../src/lib/server/base/db/schema';
 import { seedDemo } from '../../src/demo/seed';
 import { postAmendment } from '../../src/lib/server/amendments/post';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';

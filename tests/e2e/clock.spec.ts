@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { eq } from 'drizzle-orm';
-import { connect } from '../../src/lib/server/db/client';
-import { reading, writeLog } from '../../src/lib/server/db/schema';
+import { connect } from '../../src/lib/server/base/db/client';
+import { reading, writeLog } from '../../src/lib/server/base/db/schema';
 import { allKept, makeTrial, open } from './bench';
 import { TestServer } from './server';
 

@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
-import { connect, type Connection } from '../../src/lib/server/db/client';
-import { writeLog } from '../../src/lib/server/db/schema';
+import { connect, type Connection } from '../../src/lib/server/base/db/client';
+import { writeLog } from '../../src/lib/server/base/db/schema';
 import { allKept, api, makeTrial, open } from './bench';
 import { loseAnswer, storedOnce } from './lose-answer';
 import { TestServer } from './server';

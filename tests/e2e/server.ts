@@ -2,7 +2,7 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { connect } from '../../src/lib/server/db/client';
+import { connect } from '../../src/lib/server/base/db/client';
 import { seedDemo } from '../../src/demo/seed';
 import { dropDatabase, testServer } from '../support/database';
 import { freePort, throwAwayParent } from '../support/instance';

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import type { FieldError } from '../../src/lib/schemas/field-error';
 import { read } from '../../src/lib/schemas/read';
-import { Problem, refuse } from '../../src/lib/server/problem';
+import { Problem, refuse } from '../../src/lib/server/base/problem';
 
 /** A body as a route would take it, with an id of its own. */
 export function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object) {

@@ -3,9 +3,9 @@ import { randomBytes } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createConnection } from 'mysql2/promise';
-import { connect, type Connection } from '../../src/lib/server/db/client';
-import { ensureDefaults } from '../../src/lib/server/db/defaults';
-import { migrate } from '../../src/lib/server/db/migrate';
+import { connect, type Connection } from '../../src/lib/server/base/db/client';
+import { ensureDefaults } from '../../src/lib/server/base/db/defaults';
+import { migrate } from '../../src/lib/server/base/db/migrate';
 
 const instance = process.env.DRAUGHT_TEST_INSTANCE_DIR ?? resolve('.cache/test/instance');
 

@@ -7,7 +7,7 @@ import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody } fr
 import { logBody, logEndBody } from '../schemas/gauge-log';
 import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
-import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSummary } from './db/schema';
+import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSummary } from './base/db/schema';
 import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
 import { logPicture } from './diameter/logs';
 import { postAmendment } from './amendments/post';

@@ -10,7 +10,7 @@ import { trialBody, trialLeaveBody, verdictBody } from '$lib/schemas/trial';
 import { checked, errorsOf } from '../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { postAmendment } from './amendments/post';
-import { dryingRunSpool, reading, verdict } from './db/schema';
+import { dryingRunSpool, reading, verdict } from './base/db/schema';
 import { postDryer, postDryingRun } from './drying/post';
 import { loadEvidence } from './evidence/load';
 import { exportBundle, importBundle } from './exchange/bundle';
@@ -108,7 +108,7 @@ describe('a spool', () => {
 		const body = async () => (await loadEvidence(t.db, [spoolId]))[0]?.spool.reelMaterial;
 		await postSpoolFacts(t.db, checked(spoolFactsBody, { spoolId, reelMaterial: 'card', at }), NOW);
 		expect(await body()).toBe('card');
-		const { amendment } = await import('./db/schema');
+		const { amendment } = await import('./base/db/schema');
 		const [row] = await t.db.select().from(amendment).where(eq(amendment.targetId, spoolId));
 		await postAmendment(
 			t.db,

@@ -11,7 +11,7 @@ import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
 import { trainingBody } from '../schemas/training';
 import { protocolBody, trialBody } from '../schemas/trial';
-import { reading } from './db/schema';
+import { reading } from './base/db/schema';
 import { addSpool } from './intake/add-spool';
 import { putPhoto } from './photos/photos';
 import { postPiece } from './pieces/post';

@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { describeTables } from '$lib/server/exchange/csv-tables';
 import { listTrials } from '$lib/server/trials/load';
 import type { PageServerLoad } from './$types';

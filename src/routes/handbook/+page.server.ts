@@ -1,5 +1,5 @@
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { loadHandbook } from '$lib/server/handbook/handbook';
 import type { PageServerLoad } from './$types';
 

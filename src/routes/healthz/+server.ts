@@ -1,4 +1,4 @@
-import { health, within } from '$lib/server/health';
+import { health, within } from '$lib/server/running/health';
 import { mayEnter } from '$lib/server/http/access';
 import type { RequestHandler } from './$types';
 

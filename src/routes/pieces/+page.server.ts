@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { loadPieces } from '$lib/server/pieces/load';
 import type { PageServerLoad } from './$types';
 

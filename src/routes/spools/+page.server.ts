@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { recallSpools } from '$lib/server/spools/recall';
 import type { PageServerLoad } from './$types';
 

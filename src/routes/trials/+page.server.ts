@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { listTrials } from '$lib/server/trials/load';
 import { toldAct } from '$lib/server/trials/next-step';
 import { atWork, standingsOf, type Standing } from '$lib/server/trials/standing';

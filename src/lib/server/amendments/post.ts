@@ -6,7 +6,7 @@ import { indexAt, positionAt } from '$lib/core/record/gauge-log/gauge-log';
 import { readReading } from '$lib/core/joins/read-reading';
 import type { AmendmentBody } from '$lib/schemas/amendment';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
-import type { Database, Reader, Transaction } from '../db/client';
+import type { Database, Reader, Transaction } from '../base/db/client';
 import {
 	amendment,
 	attempt,
@@ -21,13 +21,13 @@ import {
 	reading,
 	series,
 	specimen
-} from '../db/schema';
+} from '../base/db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { raiseSpoolsOfRun, requireEndAfterStart } from '../drying/correct-run';
 import { settleCode, settleProducts } from '../facts/product';
 import { readWholeLog } from '../diameter/logs';
 import { readBy } from '../own/measure';
-import { notFound, refuse, refuseField } from '../problem';
+import { notFound, refuse, refuseField } from '../base/problem';
 import { requireOrder } from '../prints/check-order';
 import { requirePrinter } from '../prints/post-attempt';
 import { requirePortion } from '../spools/post-event';
@@ -41,8 +41,8 @@ import {
 	raiseTrial
 } from '../write/revisions';
 import { refusedReading } from '$lib/schemas/refused-reading';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 export type KeptAmendment = { id: string; targetId: string };
 

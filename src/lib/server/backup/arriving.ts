@@ -3,7 +3,7 @@ import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/p
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { MOST_BACKUP_SLICES } from '$lib/schemas/backup';
-import { problem } from '../problem';
+import { problem } from '../base/problem';
 
 /** A backup that arrives from a browser, slice by slice, so that a lost connection costs one slice. Until all are there nobody reads it. */
 const arrivingIn = (directory: string, id: string): string => join(directory, 'arriving', id);

@@ -1,6 +1,6 @@
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Config } from '../config';
+import type { Config } from '../base/config';
 
 type Where = Pick<Config, 'DRAUGHT_BACKUP_DIR' | 'DRAUGHT_INSTANCE'>;
 

@@ -7,12 +7,12 @@ import { createConnection, type RowDataPacket } from 'mysql2/promise';
 import { v7 } from 'uuid';
 import { afterEach, describe, expect, it } from 'vitest';
 import { dropDatabase, testDatabase, testDatabaseUrl, type TestDatabase } from '../../../../tests/support/database';
-import { connect } from '../db/client';
+import { connect } from '../base/db/client';
 import { dump, dumpStream } from './dump';
 import { load, withLoader } from './load';
-import { migrate } from '../db/migrate';
+import { migrate } from '../base/db/migrate';
 import { restore } from './restore';
-import { maker, server } from '../db/schema';
+import { maker, server } from '../base/db/schema';
 
 const urls: string[] = [];
 const fresh = (): string => {

@@ -1,4 +1,4 @@
-import type { Config } from '../config';
+import type { Config } from '../base/config';
 import { backupDirectory } from './backup-file';
 import { keptBackups, lastDownload } from './kept';
 import { readRestoreStatus } from './restore-status';

@@ -1,7 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { Transaction } from '../db/client';
-import { amendment, claim, quote } from '../db/schema';
+import type { Transaction } from '../base/db/client';
+import { amendment, claim, quote } from '../base/db/schema';
 import { loadAmendments } from '../evidence/load-events';
 import { applyAmendments } from '$lib/core/record/amendments/apply';
 import { raiseFilament } from '../write/revisions';

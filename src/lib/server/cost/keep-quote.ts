@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import type { Transaction } from '../db/client';
-import { purchase, quote } from '../db/schema';
+import type { Transaction } from '../base/db/client';
+import { purchase, quote } from '../base/db/schema';
 import type { QuoteNumbers } from './read-quote';
 
 type Price = Omit<typeof quote.$inferInsert, keyof QuoteNumbers | 'createdAt'> & { numbers: QuoteNumbers };

@@ -1,11 +1,11 @@
 import type { z } from 'zod';
 import type { quoteBody } from '$lib/schemas/spool';
-import type { Database } from '../db/client';
-import { refuse, refuseField } from '../problem';
+import type { Database } from '../base/db/client';
+import { refuse, refuseField } from '../base/problem';
 import { requireFilament } from '../intake/makers';
-import { pastInstant } from '../time';
+import { pastInstant } from '../base/time';
 import { raiseFilament, raiseRevision } from '../write/revisions';
-import { writeOnce } from '../write/write-once';
+import { writeOnce } from '../base/write/write-once';
 import { keepQuote } from './keep-quote';
 import { readQuote } from './read-quote';
 

@@ -6,12 +6,12 @@ import { LogReader, type LogRowError } from '$lib/core/record/gauge-log/read-log
 import { MOST_SLICES, type logBody, type logEndBody, type LogLayout } from '$lib/schemas/gauge-log';
 import { rowRefusal } from '$lib/schemas/row-refusal';
 import type { FieldError } from '$lib/schemas/field-error';
-import type { Database, Reader, Transaction } from '../db/client';
-import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../db/schema';
-import { notFound, problem, refuse, refuseField } from '../problem';
+import type { Database, Reader, Transaction } from '../base/db/client';
+import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../base/db/schema';
+import { notFound, problem, refuse, refuseField } from '../base/problem';
 import { raiseRevision } from '../write/revisions';
-import { writeOnce } from '../write/write-once';
-import { letOthersIn } from '../http/let-others-in';
+import { writeOnce } from '../base/write/write-once';
+import { letOthersIn } from '../base/polite/let-others-in';
 import { axisOf, CHUNK_SAMPLES, chunkBytes } from './samples';
 
 /** A log that is arriving: announced, then slice by slice, then taken whole or forgotten. Until then nobody sees it. */

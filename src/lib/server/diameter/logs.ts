@@ -8,10 +8,10 @@ import { summarySteps, type LogSummary } from '$lib/core/record/gauge-log/summar
 import type { LoggedStrand } from '$lib/core/record/evidence/log';
 import type { DamagedRecord } from '$lib/core/record/evidence/spool-evidence';
 import { CORE_VERSION } from '$lib/core/version';
-import type { Reader } from '../db/client';
-import { series, seriesChunk, seriesSummary } from '../db/schema';
-import { notFound, problem } from '../problem';
-import { letOthersIn } from '../http/let-others-in';
+import type { Reader } from '../base/db/client';
+import { series, seriesChunk, seriesSummary } from '../base/db/schema';
+import { notFound, problem } from '../base/problem';
+import { letOthersIn } from '../base/polite/let-others-in';
 import { chunksFault, logOfChunks, storedAxis } from './samples';
 
 /** Logs of spools that were taken in, oldest first, worked out. `nominalOf` gives the diameter a spool is meant to have. */

@@ -4,11 +4,11 @@ import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { dryingRunBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
-import type { Reader } from '../db/client';
-import { dryer, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { dryer, dryingRunEnd, dryingRunSpool, filament, spool } from '../base/db/schema';
 import { withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
-import { isFuture } from '../time';
+import { isFuture } from '../base/time';
 import { readTemperature } from './temperature';
 
 type Asked = Partial<Pick<DryingRunBody, 'dryerId' | 'spoolIds' | 'setPoint' | 'duration' | 'accepted' | 'at' | 'endedAt'>>;

@@ -3,13 +3,13 @@ import type { z } from 'zod';
 import { dryingFactsBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
-import type { Database, Reader, Transaction } from '../db/client';
-import { dryingRun, dryingRunEnd, dryingRunSpool } from '../db/schema';
+import type { Database, Reader, Transaction } from '../base/db/client';
+import { dryingRun, dryingRunEnd, dryingRunSpool } from '../base/db/schema';
 import { amendFacts } from '../facts/facts';
-import { refuse, refuseField } from '../problem';
-import { isFuture } from '../time';
+import { refuse, refuseField } from '../base/problem';
+import { isFuture } from '../base/time';
 import { raiseRevision } from '../write/revisions';
-import { writeOnce } from '../write/write-once';
+import { writeOnce } from '../base/write/write-once';
 import { correctedRuns, type RunFacts } from './run-facts';
 import { readTemperature } from './temperature';
 

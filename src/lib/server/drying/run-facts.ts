@@ -1,6 +1,6 @@
 import { inForce } from '$lib/core/record/amendments/apply';
-import type { Reader } from '../db/client';
-import { dryer } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { dryer } from '../base/db/schema';
 import { factsOf, withFacts } from '../facts/facts';
 
 /** What dryers are called now, by their ids. */

@@ -1,8 +1,8 @@
 import { asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { DryingRun } from '$lib/schemas/drying';
-import type { Reader } from '../db/client';
-import { dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../db/schema';
-import { groupBy } from '../evidence/group';
+import type { Reader } from '../base/db/client';
+import { dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../base/db/schema';
+import { groupBy } from '../base/group';
 import { correctedRuns, dryerNames } from './run-facts';
 
 /** Runs that nobody has ended yet, the one due first in front. What their timers show follows from these moments alone. */

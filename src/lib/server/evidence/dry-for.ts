@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { materialOf } from '$lib/core/judging/handbook/material-of';
 import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
-import type { Reader } from '../db/client';
-import { filament, spool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { filament, spool } from '../base/db/schema';
 import { loadHandbook } from '../handbook/handbook';
 
 /** For how long a dried spool of this material counts as dried in the open, h; null where the handbook does not say. */

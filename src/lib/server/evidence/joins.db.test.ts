@@ -10,7 +10,7 @@ import { intakeBody, quoteBody, spoolBody, spoolFactsBody, type IntakeInput } fr
 import { blindBody, criteriaBody, houseSpoolBody, protocolBody, trialBody, trialLeaveBody, trialSpoolBody } from '$lib/schemas/trial';
 import { eq } from 'drizzle-orm';
 import { postQuote } from '../cost/post';
-import { reading } from '../db/schema';
+import { reading } from '../base/db/schema';
 import { postHandbook } from '../handbook/handbook';
 import { addSpool } from '../intake/add-spool';
 import { postSpoolFacts } from '../intake/facts';

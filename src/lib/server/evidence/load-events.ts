@@ -2,10 +2,10 @@ import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
 import type { Amended } from '$lib/core/record/evidence/amended';
 import type { SpoolEvent } from '$lib/core/record/evidence/event';
-import type { Reader } from '../db/client';
-import { amendment, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { amendment, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../base/db/schema';
 import { correctedRuns, dryerNames, type RunFacts } from '../drying/run-facts';
-import { groupBy } from './group';
+import { groupBy } from '../base/group';
 
 /** Events of spools after amendments, in time order. */
 export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<string, SpoolEvent[]>> {

@@ -8,7 +8,7 @@ import type { Piece } from '$lib/core/record/evidence/piece';
 import type { Quote } from '$lib/core/record/evidence/quote';
 import type { Reading } from '$lib/core/record/evidence/reading';
 import type { DamagedRecord, SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import type { Reader } from '../db/client';
+import type { Reader } from '../base/db/client';
 import {
 	attempt,
 	claim,
@@ -23,7 +23,7 @@ import {
 	spool,
 	trial,
 	trialSpool
-} from '../db/schema';
+} from '../base/db/schema';
 import { loadLogs } from '../diameter/logs';
 import { isValidRow } from '../exchange/row-schema';
 import { withFacts } from '../facts/facts';
@@ -31,11 +31,11 @@ import { loadPieces } from '../pieces/load';
 import { loadChecks } from '../workshop/checks';
 import { loadPrinters } from '../workshop/printers';
 import { loadStudies } from '../workshop/studies';
-import { letOthersIn, turns } from '../http/let-others-in';
+import { letOthersIn, turns } from '../base/polite/let-others-in';
 import { loadHandbook } from '../handbook/handbook';
 import { dryForHours } from './dry-for';
 import { cachedEvidence, cacheKey, rememberEvidence } from './cache';
-import { groupBy } from './group';
+import { groupBy } from '../base/group';
 import { loadAmendments, loadEvents } from './load-events';
 import { readReadings } from './read-readings';
 

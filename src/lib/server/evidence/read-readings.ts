@@ -1,8 +1,8 @@
 import { asc, inArray, sql } from 'drizzle-orm';
 import type { Reading, READING_CONTEXT, ReadingContext } from '$lib/core/record/evidence/reading';
-import type { Reader } from '../db/client';
-import { uuidText } from '../db/columns';
-import { reading } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { uuidText } from '../base/db/columns';
+import { reading } from '../base/db/schema';
 
 type Raw = Omit<Reading, 'status' | 'corrected' | 'confirmed'> & { spoolId: string };
 

@@ -3,7 +3,7 @@ import type { Basis } from '$lib/core/judging/trial/basis';
 import type { Finding } from '$lib/core/judging/finding/types';
 import { remembering } from '$lib/core/kernel/memo/remember';
 import { STATIONS } from '$lib/core/joins/registry';
-import { letOthersIn, turns } from '../http/let-others-in';
+import { letOthersIn, turns } from '../base/polite/let-others-in';
 import type { Station } from '$lib/core/judging/station/station';
 
 /** Findings live as long as the evidence they were computed from, which the evidence cache drops when it changes. */

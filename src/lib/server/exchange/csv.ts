@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import { letOthersIn, turns } from '../http/let-others-in';
+import { letOthersIn, turns } from '../base/polite/let-others-in';
 import type { Column } from './column';
 
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */

@@ -20,7 +20,7 @@ import { readingContextCells } from '$lib/schemas/reading';
 import { criteriaItems, ownWords, protocolRules } from '$lib/schemas/trial';
 import { CLAIM_QUANTITIES } from '../intake/claims';
 import { storedAxis } from '../diameter/samples';
-import * as db from '../db/schema';
+import * as db from '../base/db/schema';
 import { oneWordOf } from './column';
 import { referencesOf } from './references';
 

@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { archivingBody } from '$lib/schemas/archiving';
-import type { Database } from '../db/client';
-import { dryer, instrument, piece, printer, spool, trial, verdict } from '../db/schema';
-import { notFound } from '../problem';
-import { writeOnce } from '../write/write-once';
+import type { Database } from '../base/db/client';
+import { dryer, instrument, piece, printer, spool, trial, verdict } from '../base/db/schema';
+import { notFound } from '../base/problem';
+import { writeOnce } from '../base/write/write-once';
 import { amendFacts } from './facts';
 
 const TABLES = { trial, spool, instrument, printer, dryer, piece, verdict };

@@ -3,9 +3,9 @@ import { v7 } from 'uuid';
 import type { AMENDED_FACTS, AMENDED_KINDS } from '$lib/core/record/lists/closed-lists';
 import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
 import type { Amended } from '$lib/core/record/evidence/amended';
-import type { Reader, Transaction } from '../db/client';
-import { amendment } from '../db/schema';
-import { groupBy } from '../evidence/group';
+import type { Reader, Transaction } from '../base/db/client';
+import { amendment } from '../base/db/schema';
+import { groupBy } from '../base/group';
 
 /** Things whose plain facts may be said better later. */
 type FactKind = (typeof AMENDED_FACTS)[number];

@@ -9,7 +9,7 @@ import { bundle as bundleSchema, bundleImportBody } from '../../schemas/exchange
 import { intakeBody, productFactsBody, spoolFactsBody } from '../../schemas/spool';
 import { blindBody, trialBody } from '../../schemas/trial';
 import { postAmendment } from '../amendments/post';
-import { amendment } from '../db/schema';
+import { amendment } from '../base/db/schema';
 import { loadEvidence } from '../evidence/load';
 import { exportBundle, importBundle } from '../exchange/bundle';
 import { addSpool } from '../intake/add-spool';

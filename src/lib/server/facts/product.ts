@@ -5,15 +5,15 @@ import type { fieldError } from '$lib/schemas/field-error';
 import type { productFactsBody } from '$lib/schemas/spool';
 import { keepQuoteMass, statedMass } from '../cost/correct-quote';
 import { readNetMass } from '../cost/read-quote';
-import type { Database, Reader, Transaction } from '../db/client';
-import { amendment, filament, maker, spool } from '../db/schema';
-import { groupBy } from '../evidence/group';
+import type { Database, Reader, Transaction } from '../base/db/client';
+import { amendment, filament, maker, spool } from '../base/db/schema';
+import { groupBy } from '../base/group';
 import { ensureMaker, UNNAMED_MAKER } from '../intake/makers';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
-import { refuse, refuseField } from '../problem';
+import { refuse, refuseField } from '../base/problem';
 import { raiseFilament, raiseRevision } from '../write/revisions';
-import { requireSeen } from '../write/seen';
-import { writeOnce } from '../write/write-once';
+import { requireSeen } from '../base/write/seen';
+import { writeOnce } from '../base/write/write-once';
 import { amendFacts } from './facts';
 
 /**

@@ -3,10 +3,10 @@ import type { z } from 'zod';
 import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { materialFigures, type handbookBody } from '$lib/schemas/handbook';
-import type { Database, Reader } from '../db/client';
-import { handbookEntry } from '../db/schema';
-import { refuseField } from '../problem';
-import { writeOnce } from '../write/write-once';
+import type { Database, Reader } from '../base/db/client';
+import { handbookEntry } from '../base/db/schema';
+import { refuseField } from '../base/problem';
+import { writeOnce } from '../base/write/write-once';
 
 /** The handbook as this workshop has it: the figures Draught came with, each replaced by the workshop's newest own copy. */
 export async function loadHandbook(db: Reader): Promise<MaterialFigures[]> {

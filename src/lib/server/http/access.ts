@@ -1,8 +1,8 @@
 import { fieldError } from '$lib/schemas/field-error';
 import { redirect, type RequestEvent } from '@sveltejs/kit';
-import { database, serverContext } from '../context';
-import { isAway } from '../db/errors';
-import { Problem, problem, problemResponse } from '../problem';
+import { database, serverContext } from '../running/context';
+import { isAway } from '../base/db/errors';
+import { Problem, problem, problemResponse } from '../base/problem';
 import { addressOf } from './address';
 import { endAllSessions, endSession, newSession, SESSION_COOKIE, SESSION_S, sessionOf } from './session';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readConfig } from '../config';
+import { readConfig } from '../base/config';
 import { guard } from './guard';
 
 const config = readConfig({ HOST: '127.0.0.1', ORIGIN: 'http://localhost:4170' });

@@ -1,5 +1,5 @@
-import type { Config } from '../config';
-import { problem, problemResponse } from '../problem';
+import type { Config } from '../base/config';
+import { problem, problemResponse } from '../base/problem';
 
 /**
  * What is decided about a request before any route sees it; null lets it pass.

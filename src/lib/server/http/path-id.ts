@@ -1,6 +1,6 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { id } from '$lib/schemas/common';
-import { notFound } from '../problem';
+import { notFound } from '../base/problem';
 
 /** The `[id]` of a route; anything that is no id is simply not there. */
 export function pathId(event: Pick<RequestEvent, 'params'>): string {

@@ -3,12 +3,12 @@ import type { RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
-import type { Database, Reader } from '../db/client';
-import { isAway, isDuplicate, isFull, isLost, isSlow, OutcomeUnknown } from '../db/errors';
-import { database, serverContext } from '../context';
-import { Problem, problem, problemResponse, refuse } from '../problem';
-import { saidAheadMs, withClockAhead } from '../write/clock-ahead';
-import { DeviceClocks, requireClockAfter } from '../write/server-clock';
+import type { Database, Reader } from '../base/db/client';
+import { isAway, isDuplicate, isFull, isLost, isSlow, OutcomeUnknown } from '../base/db/errors';
+import { database, serverContext } from '../running/context';
+import { Problem, problem, problemResponse, refuse } from '../base/problem';
+import { saidAheadMs, withClockAhead } from '../base/write/clock-ahead';
+import { DeviceClocks, requireClockAfter } from '../base/write/server-clock';
 import { addressOf } from './address';
 
 /** Body limits in bytes, each route its own; the process refuses anything above 16 MB by itself. */

@@ -2,8 +2,8 @@ import { createHmac, randomBytes } from 'node:crypto';
 import { eq, lt } from 'drizzle-orm';
 import { sealData, unsealData } from 'iron-session';
 import { v7 } from 'uuid';
-import type { Database } from '../db/client';
-import { endedSession, server } from '../db/schema';
+import type { Database } from '../base/db/client';
+import { endedSession, server } from '../base/db/schema';
 
 export const SESSION_COOKIE = 'draught_session';
 /** How long a login lasts. */

@@ -1,7 +1,7 @@
 import { proposeBenchCode, spellsMaterial } from '$lib/core/stations/intake/bench-code';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
-import type { Reader, Transaction } from '../db/client';
-import { server, spool } from '../db/schema';
+import type { Reader, Transaction } from '../base/db/client';
+import { server, spool } from '../base/db/schema';
 
 /** Whoever takes a spool in waits here, before its first look at the codes, so that no two are proposed the same one. */
 export async function lockCodes(tx: Transaction): Promise<void> {

@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { readReading } from '$lib/core/joins/read-reading';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { claim } from '../db/schema';
+import type { claim } from '../base/db/schema';
 import { refusedReading } from '$lib/schemas/refused-reading';
 
 /** What maker or shop can state, in canonical units. */

@@ -1,7 +1,7 @@
 import { errorAt, type FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import { intakeBody } from '$lib/schemas/spool';
-import type { Reader } from '../db/client';
+import type { Reader } from '../base/db/client';
 import { chooseCode } from './bench-codes';
 import { textFaults } from './texts';
 

@@ -1,7 +1,7 @@
 import { eq, max } from 'drizzle-orm';
 import type { TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
-import type { Transaction } from '../db/client';
-import { trialSpool } from '../db/schema';
+import type { Transaction } from '../base/db/client';
+import { trialSpool } from '../base/db/schema';
 import { raiseTrial } from '../write/revisions';
 
 /** Lays a trial over a spool; the order of joining is the order on the sheet. */

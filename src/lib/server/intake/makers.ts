@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { Transaction } from '../db/client';
-import { filament, lot, maker } from '../db/schema';
-import { refuseField } from '../problem';
+import type { Transaction } from '../base/db/client';
+import { filament, lot, maker } from '../base/db/schema';
+import { refuseField } from '../base/problem';
 
 export const UNNAMED_MAKER = 'maker not noted';
 

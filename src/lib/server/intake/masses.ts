@@ -1,9 +1,9 @@
 import { and, asc, inArray } from 'drizzle-orm';
 import { applyAmendments } from '$lib/core/record/amendments/apply';
-import type { Reader } from '../db/client';
-import { reading } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { reading } from '../base/db/schema';
 import { loadAmendments } from '../evidence/load-events';
-import { refuseField } from '../problem';
+import { refuseField } from '../base/problem';
 import type { ReadValue } from '../readings/keep-readings';
 import { fieldError, type FieldError } from '$lib/schemas/field-error';
 

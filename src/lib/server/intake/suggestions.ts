@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { UNNAMED_MAKER } from './makers';
-import type { Reader } from '../db/client';
-import { claim, filament, maker, purchase, quote, spool, trial, trialSpool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { claim, filament, maker, purchase, quote, spool, trial, trialSpool } from '../base/db/schema';
 import { hiddenSpools } from '../evidence/load';
 import { withFacts } from '../facts/facts';
 import { nextBenchCode } from './bench-codes';

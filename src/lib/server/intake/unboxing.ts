@@ -1,11 +1,11 @@
 import type { z } from 'zod';
 import { ODDITIES } from '$lib/core/stations/intake/station';
 import type { unboxingBody } from '$lib/schemas/spool';
-import type { Database } from '../db/client';
+import type { Database } from '../base/db/client';
 import { keepReadings, type ReadValue } from '../readings/keep-readings';
-import { pastInstant } from '../time';
+import { pastInstant } from '../base/time';
 import { raiseRevision } from '../write/revisions';
-import { writeOnce } from '../write/write-once';
+import { writeOnce } from '../base/write/write-once';
 
 /** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd, and what was good. */
 export function unboxingValues(seen: {

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { note } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { note } from '../base/db/schema';
 
 export type NoteRow = { id: string; targetKind: string; targetId: string; text: string; at: number };
 

@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { noteBody } from '$lib/schemas/amendment';
-import type { Database, Reader } from '../db/client';
-import { attempt, note, reading, specimen, spool, trial } from '../db/schema';
-import { notFound } from '../problem';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import type { Database, Reader } from '../base/db/client';
+import { attempt, note, reading, specimen, spool, trial } from '../base/db/schema';
+import { notFound } from '../base/problem';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 type NoteBody = z.output<typeof noteBody>;
 

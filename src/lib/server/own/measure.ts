@@ -1,7 +1,7 @@
 import type { OwnMeasure } from '$lib/core/record/evidence/own-measure';
 import { asc } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { ownMeasure } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { ownMeasure } from '../base/db/schema';
 import { withFacts } from '../facts/facts';
 
 type Row = typeof ownMeasure.$inferSelect;

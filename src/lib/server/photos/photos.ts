@@ -3,12 +3,12 @@ import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
 import type { photoQuery } from '$lib/schemas/photo';
-import type { Database, Reader } from '../db/client';
-import { attempt, photo } from '../db/schema';
+import type { Database, Reader } from '../base/db/client';
+import { attempt, photo } from '../base/db/schema';
 import { loadAmendments } from '../evidence/load-events';
-import { notFound, refuseField } from '../problem';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { notFound, refuseField } from '../base/problem';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 import { takePicture } from './picture';
 
 /** Whatever came, a JPEG is kept. */

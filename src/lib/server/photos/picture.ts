@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { problem } from '../problem';
+import { problem } from '../base/problem';
 
 export type Picture = { full: Buffer; small: Buffer; width: number; height: number };
 

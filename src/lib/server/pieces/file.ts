@@ -3,10 +3,10 @@ import { pieceKind } from '$lib/core/judging/pieces/library/library';
 import { solidOf } from '$lib/core/judging/pieces/files/solid';
 import { stlOf } from '$lib/core/judging/pieces/files/stl';
 import { threeMfOf } from '$lib/core/judging/pieces/files/three-mf';
-import type { Reader } from '../db/client';
-import { piece } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { piece } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
-import { notFound, problem } from '../problem';
+import { notFound, problem } from '../base/problem';
 import { geometryEngine } from './engine';
 
 export type PieceFile = { bytes: Uint8Array<ArrayBuffer>; mediaType: string; name: string };

@@ -1,8 +1,8 @@
 import { asc } from 'drizzle-orm';
 import type { Piece } from '$lib/core/record/evidence/piece';
 import type { PieceMark } from '$lib/core/record/marks/piece-mark';
-import type { Reader } from '../db/client';
-import { piece } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { piece } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { isArchived, withFacts } from '../facts/facts';
 

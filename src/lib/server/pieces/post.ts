@@ -4,10 +4,10 @@ import { paramFaults, pieceKind } from '$lib/core/judging/pieces/library/library
 import { solidOf } from '$lib/core/judging/pieces/files/solid';
 import { fieldError } from '$lib/schemas/field-error';
 import type { pieceBody } from '$lib/schemas/piece';
-import type { Database, Reader } from '../db/client';
-import { piece, spool } from '../db/schema';
-import { problem, refuse, refuseField } from '../problem';
-import { writeOnce } from '../write/write-once';
+import type { Database, Reader } from '../base/db/client';
+import { piece, spool } from '../base/db/schema';
+import { problem, refuse, refuseField } from '../base/problem';
+import { writeOnce } from '../base/write/write-once';
 import { geometryEngine } from './engine';
 import { paramError } from '$lib/schemas/param-error';
 

@@ -2,10 +2,10 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { applyAmendments } from '$lib/core/record/amendments/apply';
 import { hasOrder, orderFaults, partnerOf, type OrderFault } from '$lib/core/stations/prints/marks/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Transaction } from '../db/client';
-import { reading } from '../db/schema';
+import type { Transaction } from '../base/db/client';
+import { reading } from '../base/db/schema';
 import { loadAmendments } from '../evidence/load-events';
-import { refuse } from '../problem';
+import { refuse } from '../base/problem';
 
 /** What is wrong with a pair of marks, at its field. */
 export function orderError(path: string, fault: OrderFault): FieldError {

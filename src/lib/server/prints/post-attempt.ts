@@ -3,18 +3,18 @@ import { desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { conditionAt } from '$lib/core/record/conditions/condition-at';
 import type { AttemptBody } from '$lib/schemas/attempt';
-import type { Database, Transaction } from '../db/client';
-import { STEP_PIECE } from '../db/defaults';
-import { attempt, event, note, piece, printer, protocol } from '../db/schema';
+import type { Database, Transaction } from '../base/db/client';
+import { STEP_PIECE } from '../base/db/defaults';
+import { attempt, event, note, piece, printer, protocol } from '../base/db/schema';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import { dryForOf } from '../evidence/dry-for';
 import { loadEvents } from '../evidence/load-events';
 import { requirePortion } from '../spools/post-event';
-import { refuse, refuseField } from '../problem';
+import { refuse, refuseField } from '../base/problem';
 import { raiseRevision } from '../write/revisions';
 import { readTexts } from './texts';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 export type KeptAttempt = { id: string; condition: ConditionKind; marks: number };
 

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import type { Database } from '../db/client';
-import { trial, trialPriorSet, verdict } from '../db/schema';
+import type { Database } from '../base/db/client';
+import { trial, trialPriorSet, verdict } from '../base/db/schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { firstPlaceOf } from '../trials/findings';
 import { loadTrial, ofReadable } from '../trials/load';

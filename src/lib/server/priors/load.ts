@@ -1,7 +1,7 @@
 import { and, desc, eq, isNotNull } from 'drizzle-orm';
 import { NO_RECORD, type PriorSet } from '$lib/core/judging/posterior/prior-set';
-import type { Reader } from '../db/client';
-import { priorSet, server, trialPriorSet } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { priorSet, server, trialPriorSet } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
 
 /** Sets never change, so each is read and looked at once. */

@@ -5,8 +5,8 @@ import { READING_QUANTITIES } from '$lib/core/joins/quantities';
 import { readReading } from '$lib/core/joins/read-reading';
 import type { FieldError } from '$lib/schemas/field-error';
 import { refusedReading } from '$lib/schemas/refused-reading';
-import type { Transaction } from '../db/client';
-import { reading } from '../db/schema';
+import type { Transaction } from '../base/db/client';
+import { reading } from '../base/db/schema';
 
 type Row = typeof reading.$inferInsert;
 

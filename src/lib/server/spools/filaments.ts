@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { spool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { spool } from '../base/db/schema';
 
 /** The filament of each spool, by spool id. */
 export async function loadFilamentIds(db: Reader, spoolIds: string[]): Promise<Record<string, string>> {

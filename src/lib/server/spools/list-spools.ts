@@ -1,9 +1,9 @@
 import { inArray, isNull, sql } from 'drizzle-orm';
 import { group } from 'd3-array';
-import type { Database } from '../db/client';
-import { spool, trial, trialSpool } from '../db/schema';
+import type { Database } from '../base/db/client';
+import { spool, trial, trialSpool } from '../base/db/schema';
 import { hiddenSpools } from '../evidence/load';
-import { letOthersIn } from '../http/let-others-in';
+import { letOthersIn } from '../base/polite/let-others-in';
 import { keepListing, keptListings } from '../trials/kept-listings';
 import { benchStamp, spoolStamp, trialStamps } from '../trials/stamps';
 

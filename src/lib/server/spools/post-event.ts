@@ -1,12 +1,12 @@
 import { and, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { eventBody } from '$lib/schemas/event';
-import type { Database, Transaction } from '../db/client';
-import { event } from '../db/schema';
-import { refuseField } from '../problem';
-import { pastInstant } from '../time';
+import type { Database, Transaction } from '../base/db/client';
+import { event } from '../base/db/schema';
+import { refuseField } from '../base/problem';
+import { pastInstant } from '../base/time';
 import { raiseRevision } from '../write/revisions';
-import { writeOnce } from '../write/write-once';
+import { writeOnce } from '../base/write/write-once';
 
 /** Keeps what a tester says happened to a spool. */
 export async function postEvent(

@@ -1,15 +1,15 @@
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { filamentBody, spoolBody } from '$lib/schemas/spool';
-import type { Database } from '../db/client';
-import { claim, event, filament, spool } from '../db/schema';
+import type { Database } from '../base/db/client';
+import { claim, event, filament, spool } from '../base/db/schema';
 import { chooseCode, lockCodes } from '../intake/bench-codes';
 import { readClaims } from '../intake/claims';
 import { joinTrial } from '../intake/join-trial';
 import { ensureLot, ensureMaker, requireFilament } from '../intake/makers';
-import { refuse } from '../problem';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { refuse } from '../base/problem';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
 

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { amendment, attempt, filament, lot, maker, note, reading, spool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { amendment, attempt, filament, lot, maker, note, reading, spool } from '../base/db/schema';
 import { hiddenSpools } from '../evidence/load';
 import { isArchived, withFacts } from '../facts/facts';
 

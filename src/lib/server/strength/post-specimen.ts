@@ -1,10 +1,10 @@
 import type { SpecimenBody } from '$lib/schemas/strength';
-import type { Database } from '../db/client';
-import { specimen } from '../db/schema';
+import type { Database } from '../base/db/client';
+import { specimen } from '../base/db/schema';
 import { requireAttempt } from '../readings/post';
 import { raiseRevision } from '../write/revisions';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 /** Keeps a specimen; its loads, blows and failure follow as readings. */
 export async function postSpecimen(db: Database, body: SpecimenBody, now: number): Promise<{ answer: { id: string }; repeated: boolean }> {

@@ -2,8 +2,8 @@ import { desc } from 'drizzle-orm';
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 import { materialClass } from '$lib/core/judging/handbook/material-class';
-import type { Reader } from '../db/client';
-import { houseSpool } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { houseSpool } from '../base/db/schema';
 
 /** The spool the tester always buys, if one was named. */
 export async function currentHouseSpool(db: Reader): Promise<string | null> {

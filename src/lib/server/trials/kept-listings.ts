@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { Database, Reader } from '../db/client';
-import { keptListing } from '../db/schema';
+import type { Database, Reader } from '../base/db/client';
+import { keptListing } from '../base/db/schema';
 
 type Kind = (typeof keptListing.$inferSelect)['kind'];
 

@@ -1,9 +1,9 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
-import { database } from '../context';
+import { database } from '../running/context';
 import { giveWay } from '../evidence/stations';
 import { pageId } from '../http/path-id';
-import { together } from '../http/together';
-import { Problem } from '../problem';
+import { together } from '../base/polite/together';
+import { Problem } from '../base/problem';
 import { loadTrial, type TrialWhole } from './load';
 
 /** One request loads its trial once, however many layouts and pages ask for it. */

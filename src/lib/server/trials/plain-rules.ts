@@ -1,6 +1,6 @@
 import { presetCriteria, type UsePreset } from '$lib/core/answers/pick/presets';
-import { STEP_PIECE } from '../db/defaults';
-import type { criteria, protocol } from '../db/schema';
+import { STEP_PIECE } from '../base/db/defaults';
+import type { criteria, protocol } from '../base/db/schema';
 
 /** What a trial holds equal before anything else was said. */
 export const PLAIN_RULES = {

@@ -15,17 +15,17 @@ import type {
 	trialLeaveBody,
 	trialSpoolBody
 } from '$lib/schemas/trial';
-import type { Database, Reader, Transaction } from '../db/client';
-import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../db/schema';
+import type { Database, Reader, Transaction } from '../base/db/client';
+import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../base/db/schema';
 import { amendFacts, withFacts } from '../facts/facts';
 import { joinTrial } from '../intake/join-trial';
 import { newestPriors } from '../priors/load';
-import { refuseField } from '../problem';
+import { refuseField } from '../base/problem';
 import { currentHouseSpool } from './house';
 import { loadTrial } from './load';
 import { PLAIN_RULES, rulesOfNone, weightsOfNone } from './plain-rules';
-import { requireSeen } from '../write/seen';
-import { writeOnce } from '../write/write-once';
+import { requireSeen } from '../base/write/seen';
+import { writeOnce } from '../base/write/write-once';
 
 type Answer<T> = Promise<{ answer: T; repeated: boolean }>;
 

@@ -1,6 +1,6 @@
 import { inForce } from '$lib/core/record/amendments/apply';
 import type { SaidLater } from '$lib/schemas/trial';
-import type { Reader } from '../db/client';
+import type { Reader } from '../base/db/client';
 import { factsOf } from '../facts/facts';
 
 /** Names, questions and currencies a trial was given later, newest first; undone ones among them. Whether it is put away is told elsewhere. */

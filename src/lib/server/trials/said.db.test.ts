@@ -17,7 +17,7 @@ import {
 	trialPriorSet,
 	trialSpool,
 	verdict
-} from '../db/schema';
+} from '../base/db/schema';
 import { amendFacts } from '../facts/facts';
 import { addSpool } from '../intake/add-spool';
 import { postTrialLeave, postBlind, postTrial } from './post';

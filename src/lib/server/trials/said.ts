@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { remembering } from '$lib/core/kernel/memo/remember';
-import type { Reader } from '../db/client';
+import type { Reader } from '../base/db/client';
 import {
 	amendment,
 	criteria,
@@ -14,13 +14,13 @@ import {
 	trialPriorSet,
 	trialSpool,
 	verdict
-} from '../db/schema';
+} from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { isArchived, withFacts } from '../facts/facts';
 import { loadHandbook } from '../handbook/handbook';
 import { loadMeasures } from '../own/measure';
 import { loadPieces } from '../pieces/load';
-import { problem } from '../problem';
+import { problem } from '../base/problem';
 import { rulesOfNone, weightsOfNone } from './plain-rules';
 import { lastTurn, priorsOfTrial } from '../priors/load';
 

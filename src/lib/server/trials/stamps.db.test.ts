@@ -22,7 +22,7 @@ import {
 import { checked } from '../../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
 import { postAmendment } from '../amendments/post';
-import { priorSet, server, trialPriorSet } from '../db/schema';
+import { priorSet, server, trialPriorSet } from '../base/db/schema';
 import { postArchiving } from '../facts/archive';
 import { postHandbook } from '../handbook/handbook';
 import { addSpool } from '../intake/add-spool';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { CORE_VERSION } from '$lib/core/version';
-import type { Reader } from '../db/client';
+import type { Reader } from '../base/db/client';
 import {
 	amendment,
 	criteria,
@@ -16,7 +16,7 @@ import {
 	trialPriorSet,
 	trialSpool,
 	verdict
-} from '../db/schema';
+} from '../base/db/schema';
 
 /** Raised when what is kept changes its shape: an update reads nothing that the version before kept. */
 const SHAPE = 2;

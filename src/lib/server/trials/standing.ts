@@ -1,8 +1,8 @@
 import type { Chances, PickRow } from '$lib/core/answers/pick/types';
 import type { ValueRule } from '$lib/core/judging/trial/protocol';
-import type { Database } from '../db/client';
+import type { Database } from '../base/db/client';
 import { giveWay } from '../evidence/stations';
-import { letOthersIn } from '../http/let-others-in';
+import { letOthersIn } from '../base/polite/let-others-in';
 import { pickOf } from './findings';
 import { keepListing, keptListings } from './kept-listings';
 import { listTrials, loadTrial, ofReadable } from './load';

@@ -1,6 +1,6 @@
-import type { Database } from '../db/client';
+import type { Database } from '../base/db/client';
 import { giveWay } from '../evidence/stations';
-import { letOthersIn } from '../http/let-others-in';
+import { letOthersIn } from '../base/polite/let-others-in';
 import { pickOf } from './findings';
 import { listTrials, loadTrial, ofReadable } from './load';
 import { nextAct } from './next-step';

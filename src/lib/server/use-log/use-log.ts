@@ -1,13 +1,13 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { partBody, PartInService, partStateBody } from '$lib/schemas/use-log';
-import type { Database, Reader } from '../db/client';
-import { part, partState } from '../db/schema';
-import { groupBy } from '../evidence/group';
-import { refuseField } from '../problem';
+import type { Database, Reader } from '../base/db/client';
+import { part, partState } from '../base/db/schema';
+import { groupBy } from '../base/group';
+import { refuseField } from '../base/problem';
 import { raiseRevision } from '../write/revisions';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 type Kept = Promise<{ answer: { id: string }; repeated: boolean }>;
 

@@ -1,13 +1,13 @@
 import type { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
 import type { verdictBody } from '$lib/schemas/trial';
-import type { Database } from '../db/client';
-import { verdict } from '../db/schema';
-import { refuseField } from '../problem';
-import { pastInstant } from '../time';
+import type { Database } from '../base/db/client';
+import { verdict } from '../base/db/schema';
+import { refuseField } from '../base/problem';
+import { pastInstant } from '../base/time';
 import { pickOf, sheetOf } from '../trials/findings';
 import { loadTrial } from '../trials/load';
-import { writeOnce } from '../write/write-once';
+import { writeOnce } from '../base/write/write-once';
 
 /** Freezes a verdict with the findings, the ranking and the version of core it rests on. */
 export async function postVerdict(

@@ -6,13 +6,13 @@ import { checkOfReadings } from '$lib/core/record/instruments/check';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import type { instrumentCheckBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Database, Reader } from '../db/client';
-import { instrument, instrumentCheck } from '../db/schema';
+import type { Database, Reader } from '../base/db/client';
+import { instrument, instrumentCheck } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { withFacts } from '../facts/facts';
-import { refuse, refuseField } from '../problem';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { refuse, refuseField } from '../base/problem';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 /** How far a reading of a check may lie from the reference, in the canonical unit: beyond it something else was measured. */
 const FARTHEST = { length: { most: 1, unit: 'mm' }, mass: { most: 100, unit: 'g' } };

@@ -1,6 +1,6 @@
 import { asc } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { printer } from '../db/schema';
+import type { Reader } from '../base/db/client';
+import { printer } from '../base/db/schema';
 import { withFacts } from '../facts/facts';
 
 /** Every printer as it stands, the oldest first. */

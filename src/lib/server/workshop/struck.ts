@@ -1,7 +1,7 @@
 import { asc } from 'drizzle-orm';
-import type { Reader } from '../db/client';
-import { gaugeStudy, instrumentCheck } from '../db/schema';
-import { groupBy } from '../evidence/group';
+import type { Reader } from '../base/db/client';
+import { gaugeStudy, instrumentCheck } from '../base/db/schema';
+import { groupBy } from '../base/group';
 import { withFacts } from '../facts/facts';
 
 type Struck = { id: string; kind: 'check' | 'gaugeStudy'; instrumentId: string; at: number };

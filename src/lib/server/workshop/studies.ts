@@ -6,14 +6,14 @@ import type { InstrumentStudy } from '$lib/core/record/evidence/instrument';
 import { readReading } from '$lib/core/joins/read-reading';
 import type { gaugeStudyBody } from '$lib/schemas/amendment';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Database, Reader } from '../db/client';
-import { gaugeStudy, instrument } from '../db/schema';
+import type { Database, Reader } from '../base/db/client';
+import { gaugeStudy, instrument } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
 import { withFacts } from '../facts/facts';
-import { refuse, refuseField } from '../problem';
+import { refuse, refuseField } from '../base/problem';
 import { refusedReading } from '$lib/schemas/refused-reading';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 import { raiseSpoolsOf } from '../write/revisions';
 
 /** Gauge studies of all instruments, oldest first, by instrument. Their figures are worked out from the raw readings each time. */

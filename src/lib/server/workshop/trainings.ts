@@ -4,12 +4,12 @@ import { TRAINER_ANSWERS, type TrainerSubject } from '$lib/core/stations/prints/
 import { trainingPlan, trainingResult, type TrainingResult } from '$lib/core/stations/prints/trainer/training';
 import type { trainingBody } from '$lib/schemas/training';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import type { Database, Reader } from '../db/client';
-import { trainingRun } from '../db/schema';
+import type { Database, Reader } from '../base/db/client';
+import { trainingRun } from '../base/db/schema';
 import { isValidRow } from '../exchange/row-schema';
-import { refuse } from '../problem';
-import { pastInstant } from '../time';
-import { writeOnce } from '../write/write-once';
+import { refuse } from '../base/problem';
+import { pastInstant } from '../base/time';
+import { writeOnce } from '../base/write/write-once';
 
 export type TrainingListed = { id: string; scorer: string; subject: TrainerSubject; at: number; result: TrainingResult };
 

@@ -1,7 +1,7 @@
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
-import type { Transaction } from '../db/client';
-import { amendment, attempt, dryingRun, dryingRunSpool, reading, series, spool, trial } from '../db/schema';
-import { refuseField } from '../problem';
+import type { Transaction } from '../base/db/client';
+import { amendment, attempt, dryingRun, dryingRunSpool, reading, series, spool, trial } from '../base/db/schema';
+import { refuseField } from '../base/problem';
 
 // Caches of findings are keyed by these counters, so they are raised in the transaction that writes.
 

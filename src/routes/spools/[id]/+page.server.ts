@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { STATIONS } from '$lib/core/joins/registry';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
-import { Problem } from '$lib/server/problem';
+import { Problem } from '$lib/server/base/problem';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
 import { loadPrinters } from '$lib/server/workshop/printers';

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
 import { problemWords } from '$lib/words/problems';
 import type { PageServerLoad } from './$types';

@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { listTrainings } from '$lib/server/workshop/trainings';
 import type { PageServerLoad } from './$types';
 

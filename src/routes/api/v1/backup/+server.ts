@@ -1,7 +1,7 @@
 import { backupDirectory, backupName } from '$lib/server/backup/backup-file';
 import { dumpStream } from '$lib/server/backup/dump';
 import { noteDownload } from '$lib/server/backup/kept';
-import { serverContext } from '$lib/server/context';
+import { serverContext } from '$lib/server/running/context';
 import { showStream } from '$lib/server/http/respond';
 
 export const GET = showStream(() => {

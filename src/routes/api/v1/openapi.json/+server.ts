@@ -1,4 +1,4 @@
-import { serverContext } from '$lib/server/context';
+import { serverContext } from '$lib/server/running/context';
 import { show } from '$lib/server/http/respond';
 import { openApiDocument } from '$lib/server/openapi/document';
 

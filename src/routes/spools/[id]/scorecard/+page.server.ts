@@ -1,10 +1,10 @@
 import { error } from '@sveltejs/kit';
 import { heldAtLeast } from '$lib/core/stations/strength/held';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { addressCode } from '$lib/server/http/address-code';
 import { pageId } from '$lib/server/http/path-id';
 import { loadPhotos } from '$lib/server/photos/photos';
-import { Problem } from '$lib/server/problem';
+import { Problem } from '$lib/server/base/problem';
 import { loadScorecard } from '$lib/server/spools/scorecard';
 import type { PageServerLoad } from './$types';
 

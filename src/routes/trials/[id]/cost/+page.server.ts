@@ -1,6 +1,6 @@
 import { onlyStation } from '$lib/server/evidence/only';
 import { loadFilamentIds } from '$lib/server/spools/filaments';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { countedQuote } from '$lib/core/stations/cost/counted-quote';
 import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
 import { costStation } from '$lib/core/stations/cost/station';

@@ -1,6 +1,6 @@
 import { share } from '$lib/shared-text';
 import { diameterProgress, firstUnmeasured } from '$lib/core/stations/diameter/progress';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { foundBy } from '$lib/server/evidence/stations';
 import { trialOfRequest } from '$lib/server/trials/of-request';

@@ -1,6 +1,6 @@
 import { conditionAt, conditionOf } from '$lib/core/record/conditions/condition-at';
 import { settled } from '$lib/core/record/evidence/settled';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { runsOf } from '$lib/server/drying/runs';
 import { trialOfRequest } from '$lib/server/trials/of-request';

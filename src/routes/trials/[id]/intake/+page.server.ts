@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { intakeSuggestions } from '$lib/server/intake/suggestions';
 import { wantedOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';

@@ -1,5 +1,5 @@
 import { share } from '$lib/shared-text';
-import { letOthersIn } from '$lib/server/http/let-others-in';
+import { letOthersIn } from '$lib/server/base/polite/let-others-in';
 import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';

@@ -1,7 +1,7 @@
 import { share } from '$lib/shared-text';
 import { settingsOffered } from '$lib/core/stations/calibration/offered';
 import { PRINT_QUANTITIES } from '$lib/core/stations/prints/station';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { calibrationsOf, foundBy } from '$lib/server/evidence/stations';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/notes/load';

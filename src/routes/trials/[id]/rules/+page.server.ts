@@ -1,4 +1,4 @@
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { searchSpools } from '$lib/server/spools/search';
 import { saidLater } from '$lib/server/trials/said-later';

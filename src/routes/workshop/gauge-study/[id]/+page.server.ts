@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { studiesOf } from '$lib/server/workshop/studies';
 import { listWorkshop } from '$lib/server/workshop/workshop';

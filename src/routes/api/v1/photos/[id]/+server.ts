@@ -3,7 +3,7 @@ import { read } from '$lib/schemas/read';
 import { pathId } from '$lib/server/http/path-id';
 import { keepFile, LIMITS, showBytes } from '$lib/server/http/respond';
 import { photoFile, putPhoto } from '$lib/server/photos/photos';
-import { refuse } from '$lib/server/problem';
+import { refuse } from '$lib/server/base/problem';
 
 export const PUT = keepFile(LIMITS.photo, async (event, db, bytes, now) => {
 	const query = read(photoQuery, { id: pathId(event), ...Object.fromEntries(event.url.searchParams) });

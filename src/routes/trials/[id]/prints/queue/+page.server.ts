@@ -1,5 +1,5 @@
 import { printQueue } from '$lib/core/stations/prints/ways/queue';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { loadPieces } from '$lib/server/pieces/load';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';

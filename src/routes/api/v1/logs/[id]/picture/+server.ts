@@ -3,7 +3,7 @@ import { read } from '$lib/schemas/read';
 import { logPicture } from '$lib/server/diameter/logs';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
-import { refuse } from '$lib/server/problem';
+import { refuse } from '$lib/server/base/problem';
 
 export const GET = show((event, db) => {
 	const asked = read(pictureQuery, Object.fromEntries(event.url.searchParams));

@@ -3,7 +3,7 @@ import { read } from '$lib/schemas/read';
 import { pathId } from '$lib/server/http/path-id';
 import { showBytes } from '$lib/server/http/respond';
 import { pieceFile } from '$lib/server/pieces/file';
-import { refuse } from '$lib/server/problem';
+import { refuse } from '$lib/server/base/problem';
 
 export const GET = showBytes(async (event, db) => {
 	const query = read(pieceFileQuery, Object.fromEntries(event.url.searchParams));

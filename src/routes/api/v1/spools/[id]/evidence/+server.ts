@@ -3,7 +3,7 @@ import { loadEvidence } from '$lib/server/evidence/load';
 import { onlyStation } from '$lib/server/evidence/only';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
-import { notFound, refuseField } from '$lib/server/problem';
+import { notFound, refuseField } from '$lib/server/base/problem';
 
 export const GET = show(async (event, db) => {
 	const station = event.url.searchParams.get('station') ?? '';

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { database } from '$lib/server/context';
+import { database } from '$lib/server/running/context';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';

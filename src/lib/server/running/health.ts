@@ -1,6 +1,6 @@
 import { serverContext } from './context';
-import { serverIdOf } from './db/defaults';
-import { withRetry } from './db/errors';
+import { serverIdOf } from '../base/db/defaults';
+import { withRetry } from '../base/db/errors';
 
 /** Who asks how the server is wants to know now: a database that does not answer by then is away. */
 const PATIENCE_MS = 1500;

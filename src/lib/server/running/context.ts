@@ -1,12 +1,12 @@
-import { readConfig, type Config } from './config';
-import { connect, type Connection } from './db/client';
-import { backupFile } from './backup/backup-file';
-import { ensureDefaults, serverIdOf } from './db/defaults';
-import { sayDangling } from './db/dangling-rows';
-import { dump } from './backup/dump';
-import { migrate } from './db/migrate';
-import { PassphraseCheck } from './http/passphrase';
-import { repeatTask } from './background';
+import { readConfig, type Config } from '../base/config';
+import { connect, type Connection } from '../base/db/client';
+import { backupFile } from '../backup/backup-file';
+import { ensureDefaults, serverIdOf } from '../base/db/defaults';
+import { sayDangling } from '../base/db/dangling-rows';
+import { dump } from '../backup/dump';
+import { migrate } from '../base/db/migrate';
+import { PassphraseCheck } from '../base/passphrase';
+import { repeatTask } from '../base/background';
 
 /** What a running server has: one of each, made at start by hooks.server.ts. */
 export type ServerContext = Connection & {

@@ -5,10 +5,10 @@ import { sql } from 'drizzle-orm';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
 import { v7 } from 'uuid';
 import { afterEach, describe, expect, it } from 'vitest';
-import { dropDatabase, testDatabaseUrl } from '../../../../tests/support/database';
+import { dropDatabase, testDatabaseUrl } from '../../../../../tests/support/database';
 import { connect } from './client';
 import { sayDangling } from './dangling-rows';
-import { dump } from '../backup/dump';
+import { dump } from '../../backup/dump';
 import { migrate } from './migrate';
 import { maker } from './schema';
 

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
-import { CutProxy } from '../../../../tests/support/cut-proxy';
-import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
+import { CutProxy } from '../../../../../tests/support/cut-proxy';
+import { testDatabase, type TestDatabase } from '../../../../../tests/support/database';
 import { connect, type Connection, type Transaction } from '../db/client';
 import { OutcomeUnknown } from '../db/errors';
 import { dryer } from '../db/schema';
