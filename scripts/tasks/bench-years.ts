@@ -7,7 +7,7 @@ import { connect } from '../../src/lib/server/base/db/client';
 import { ensureDefaults } from '../../src/lib/server/base/db/defaults';
 import { migrate } from '../../src/lib/server/base/db/migrate';
 import { trial } from '../../src/lib/server/base/db/schema';
-import { RECORD_TABLES } from '../../src/lib/server/exchange/tables';
+import { RECORD_TABLES } from '../../src/lib/server/record/rows/tables';
 import { keepAllListings } from '../../src/lib/server/spools/recall';
 import { keepAllStandings } from '../../src/lib/server/trials/standing';
 import { msAsync } from './timing';

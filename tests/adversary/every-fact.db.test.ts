@@ -32,10 +32,10 @@ import * as tables from '../../src/lib/server/base/db/schema';
 import { postDryer, postDryerFacts, postDryingEnd, postDryingRun } from '../../src/lib/server/drying/post';
 import { postDryingFacts } from '../../src/lib/server/drying/correct-run';
 import { runsOf } from '../../src/lib/server/drying/runs';
-import { loadEvidence } from '../../src/lib/server/evidence/load';
+import { loadEvidence } from '../../src/lib/server/record/evidence/load';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { postProductFacts } from '../../src/lib/server/facts/product';
-import { loadHandbook, postHandbook } from '../../src/lib/server/handbook/handbook';
+import { loadHandbook, postHandbook } from '../../src/lib/server/record/handbook/handbook';
 import { addSpool } from '../../src/lib/server/intake/add-spool';
 import { postSpoolFacts } from '../../src/lib/server/intake/facts';
 import { postAttempt } from '../../src/lib/server/prints/post-attempt';
@@ -55,8 +55,8 @@ import {
 	postTrialLeave,
 	postTrialSpool
 } from '../../src/lib/server/trials/post';
-import { postGaugeStudy } from '../../src/lib/server/workshop/studies';
-import { postInstrumentCheck } from '../../src/lib/server/workshop/checks';
+import { postGaugeStudy } from '../../src/lib/server/record/instruments/studies';
+import { postInstrumentCheck } from '../../src/lib/server/record/instruments/checks';
 import { listWorkshop, postInstrument, postInstrumentFacts, postPrinter, postPrinterFacts } from '../../src/lib/server/workshop/workshop';
 import { checked } from '../support/checked';
 import { testDatabase, type TestDatabase } from '../support/database';

@@ -16,7 +16,7 @@ import { postAmendment } from '../../src/lib/server/amendments/post';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { importCsv } from '../../src/lib/server/exchange/csv-tables';
 import { postReading } from '../../src/lib/server/readings/post';
-import { loadPieces } from '../../src/lib/server/pieces/load';
+import { loadPieces } from '../../src/lib/server/record/pieces/load';
 import { loadTrial, listTrials } from '../../src/lib/server/trials/load';
 import { sheetOf } from '../../src/lib/server/trials/findings';
 import { postProtocol } from '../../src/lib/server/trials/post';

@@ -9,14 +9,14 @@ import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
 import { instrumentCheck, reading, series, seriesChunk, seriesSlice, seriesSummary } from './base/db/schema';
 import { announceLog, endLog, logState, putSlice } from './diameter/arrive';
-import { logPicture } from './diameter/logs';
+import { logPicture } from './record/logs/logs';
 import { postAmendment } from './amendments/post';
-import { loadEvidence } from './evidence/load';
+import { loadEvidence } from './record/evidence/load';
 import { addSpool } from './intake/add-spool';
 import { postReading } from './readings/post';
 import { loadSpool } from './spools/load';
-import { postInstrumentCheck } from './workshop/checks';
-import { postGaugeStudy, studiesOf } from './workshop/studies';
+import { postInstrumentCheck } from './record/instruments/checks';
+import { postGaugeStudy, studiesOf } from './record/instruments/studies';
 import { listWorkshop, postInstrument } from './workshop/workshop';
 
 const NOW = Date.parse('2026-10-10T12:00:00Z');

@@ -13,7 +13,7 @@ import { ownMeasureBody, protocolBody, trialBody, trialSpoolBody } from '../sche
 import { HANDBOOK } from '../core/judging/handbook/defaults';
 import { postDryer, postDryingEnd, postDryingRun } from './drying/post';
 import { exportBundle } from './exchange/bundle';
-import { postHandbook } from './handbook/handbook';
+import { postHandbook } from './record/handbook/handbook';
 import { addSpool } from './intake/add-spool';
 import { postAttempt } from './prints/post-attempt';
 import { postReading } from './readings/post';

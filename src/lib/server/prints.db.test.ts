@@ -20,7 +20,7 @@ import { Problem } from './base/problem';
 import { STEP_PIECE } from './base/db/defaults';
 import { geometryEngine } from './pieces/engine';
 import { pieceFile } from './pieces/file';
-import { loadPieces } from './pieces/load';
+import { loadPieces } from './record/pieces/load';
 import { postPiece } from './pieces/post';
 import { postAttempt } from './prints/post-attempt';
 import { loadSpool } from './spools/load';

@@ -12,7 +12,7 @@ import { testDatabase, type TestDatabase } from '../../../tests/support/database
 import { postAmendment } from './amendments/post';
 import { dryingRunSpool, reading, verdict } from './base/db/schema';
 import { postDryer, postDryingRun } from './drying/post';
-import { loadEvidence } from './evidence/load';
+import { loadEvidence } from './record/evidence/load';
 import { exportBundle, importBundle } from './exchange/bundle';
 import { importCsv } from './exchange/csv-tables';
 import { addSpool } from './intake/add-spool';

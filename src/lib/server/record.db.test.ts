@@ -11,7 +11,7 @@ import { trialBody, verdictBody, type TrialInput } from '../schemas/trial';
 import { postAmendment } from './amendments/post';
 import { piece, reading, spool, verdict, writeLog } from './base/db/schema';
 import { conditionOf } from '$lib/core/record/conditions/condition-at';
-import { loadEvidence } from './evidence/load';
+import { loadEvidence } from './record/evidence/load';
 import { addSpool, addSpools } from './intake/add-spool';
 import { postNote } from './notes/post';
 import { postAttempt } from './prints/post-attempt';

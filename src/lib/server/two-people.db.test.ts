@@ -5,7 +5,7 @@ import { intakeBody, productFactsBody, spoolFactsBody } from '$lib/schemas/spool
 import { criteriaBody, protocolBody, trialBody, trialFactsBody } from '$lib/schemas/trial';
 import { checked, errorsOf } from '../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
-import { loadEvidence } from './evidence/load';
+import { loadEvidence } from './record/evidence/load';
 import { postProductFacts } from './facts/product';
 import { addSpool } from './intake/add-spool';
 import { postSpoolFacts } from './intake/facts';

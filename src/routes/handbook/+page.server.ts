@@ -1,6 +1,6 @@
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { database } from '$lib/server/running/context';
-import { loadHandbook } from '$lib/server/handbook/handbook';
+import { loadHandbook } from '$lib/server/record/handbook/handbook';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => ({

@@ -1,5 +1,5 @@
 import { database } from '$lib/server/running/context';
-import { loadPieces } from '$lib/server/pieces/load';
+import { loadPieces } from '$lib/server/record/pieces/load';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => ({ pieces: await loadPieces(database()) });

@@ -22,13 +22,13 @@ import {
 	series,
 	specimen
 } from '../base/db/schema';
-import { loadAmendments } from '../evidence/load-events';
+import { loadAmendments } from '../record/evidence/load-events';
 import { raiseSpoolsOfRun, requireEndAfterStart } from '../drying/correct-run';
 import { settleCode, settleProducts } from '../facts/product';
-import { readWholeLog } from '../diameter/logs';
-import { readBy } from '../own/measure';
+import { readWholeLog } from '../record/logs/logs';
+import { readBy } from '../record/own/measure';
 import { notFound, refuse, refuseField } from '../base/problem';
-import { requireOrder } from '../prints/check-order';
+import { requireOrder } from '../record/readings/check-order';
 import { requirePrinter } from '../prints/post-attempt';
 import { requirePortion } from '../spools/post-event';
 import {
@@ -39,7 +39,7 @@ import {
 	raiseSpoolsOf,
 	raiseSpoolsOn,
 	raiseTrial
-} from '../write/revisions';
+} from '../record/revisions/revisions';
 import { refusedReading } from '$lib/schemas/refused-reading';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';

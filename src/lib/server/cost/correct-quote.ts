@@ -2,9 +2,9 @@ import { and, desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Transaction } from '../base/db/client';
 import { amendment, claim, quote } from '../base/db/schema';
-import { loadAmendments } from '../evidence/load-events';
+import { loadAmendments } from '../record/evidence/load-events';
 import { applyAmendments } from '$lib/core/record/amendments/apply';
-import { raiseFilament } from '../write/revisions';
+import { raiseFilament } from '../record/revisions/revisions';
 
 type Mass = { netMassG: number; typed: string; reason: string; now: number };
 

@@ -9,10 +9,10 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { instrument, series, seriesChunk, seriesSlice, spool, writeLog } from '../base/db/schema';
 import { notFound, problem, refuse, refuseField } from '../base/problem';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
 import { letOthersIn } from '../base/polite/let-others-in';
-import { axisOf, CHUNK_SAMPLES, chunkBytes } from './samples';
+import { axisOf, CHUNK_SAMPLES, chunkBytes } from '../record/logs/samples';
 
 /** A log that is arriving: announced, then slice by slice, then taken whole or forgotten. Until then nobody sees it. */
 export async function announceLog(

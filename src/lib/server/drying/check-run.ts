@@ -6,10 +6,10 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Reader } from '../base/db/client';
 import { dryer, dryingRunEnd, dryingRunSpool, filament, spool } from '../base/db/schema';
-import { withFacts } from '../facts/facts';
-import { loadHandbook } from '../handbook/handbook';
+import { withFacts } from '../record/facts/facts';
+import { loadHandbook } from '../record/handbook/handbook';
 import { isFuture } from '../base/time';
-import { readTemperature } from './temperature';
+import { readTemperature } from '../record/drying/temperature';
 
 type Asked = Partial<Pick<DryingRunBody, 'dryerId' | 'spoolIds' | 'setPoint' | 'duration' | 'accepted' | 'at' | 'endedAt'>>;
 

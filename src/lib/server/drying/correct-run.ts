@@ -5,13 +5,13 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { dryingRun, dryingRunEnd, dryingRunSpool } from '../base/db/schema';
-import { amendFacts } from '../facts/facts';
+import { amendFacts } from '../record/facts/facts';
 import { refuse, refuseField } from '../base/problem';
 import { isFuture } from '../base/time';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
-import { correctedRuns, type RunFacts } from './run-facts';
-import { readTemperature } from './temperature';
+import { correctedRuns, type RunFacts } from '../record/drying/run-facts';
+import { readTemperature } from '../record/drying/temperature';
 
 /**
  * Puts right when a run was, or how hot. No guard asks about the temperature: it is what was done, not what is about to be. What was noted first stays.

@@ -7,14 +7,14 @@ import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import type { Database, Transaction } from '../base/db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, spool } from '../base/db/schema';
-import type { DryingDetail } from '../evidence/load-events';
-import { amendFacts, withFacts } from '../facts/facts';
+import type { DryingDetail } from '../record/evidence/load-events';
+import { amendFacts, withFacts } from '../record/facts/facts';
 import { problem, refuse, refuseField } from '../base/problem';
-import { raiseRevision, raiseSpoolsDriedIn } from '../write/revisions';
+import { raiseRevision, raiseSpoolsDriedIn } from '../record/revisions/revisions';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';
 import { checkRun } from './check-run';
-import { readTemperature } from './temperature';
+import { readTemperature } from '../record/drying/temperature';
 
 type DryingOutcome = (typeof DRYING_OUTCOMES)[number];
 type Kept<T> = Promise<{ answer: T; repeated: boolean }>;

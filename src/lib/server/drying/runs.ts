@@ -3,7 +3,7 @@ import type { DryingRun } from '$lib/schemas/drying';
 import type { Reader } from '../base/db/client';
 import { dryingRun, dryingRunEnd, dryingRunSpool, filament, spool } from '../base/db/schema';
 import { groupBy } from '../base/group';
-import { correctedRuns, dryerNames } from './run-facts';
+import { correctedRuns, dryerNames } from '../record/drying/run-facts';
 
 /** Runs that nobody has ended yet, the one due first in front. What their timers show follows from these moments alone. */
 export async function runningRuns(db: Reader): Promise<DryingRun[]> {

@@ -8,19 +8,19 @@ import { FORMAT_VERSION, type Bundle, type bundleImportBody } from '$lib/schemas
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { spool } from '../base/db/schema';
-import { hiddenSpools } from '../evidence/load';
+import { hiddenSpools } from '../record/evidence/load';
 import { firstEntered } from '../facts/product';
-import { lockCodes } from '../intake/bench-codes';
+import { lockCodes } from '../record/codes/bench-codes';
 import { notFound, problem, refuse } from '../base/problem';
 import { writeOnce } from '../base/write/write-once';
-import { columnsOf, toWire } from './column';
+import { columnsOf, toWire } from '../record/rows/column';
 import { letOthersIn, turns } from '../base/polite/let-others-in';
 import { canonical } from '../base/write/canonical';
 import { brokenLogs, checkTogether } from './check-together';
 import type { Checked } from './checked';
 import { tablesOfToday } from './earlier-formats';
 import { raiseAll, importRows, type Aliases } from './import-rows';
-import { RECORD_TABLES, writtenOrder, type RecordTable } from './tables';
+import { RECORD_TABLES, writtenOrder, type RecordTable } from '../record/rows/tables';
 
 type Row = Record<string, unknown>;
 

@@ -1,13 +1,13 @@
 import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { orderFaults, hasOrder } from '$lib/core/stations/prints/marks/order';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
-import { chunksFault, type StoredAxis } from '../diameter/samples';
+import { chunksFault, type StoredAxis } from '../record/logs/samples';
 import type { Transaction } from '../base/db/client';
 import { dryingRun, dryingRunEnd, dryingRunSpool, series, seriesChunk } from '../base/db/schema';
-import { standingMasses } from '../intake/masses';
-import { orderError, orderFaultsOf } from '../prints/check-order';
+import { standingMasses } from '../record/masses/masses';
+import { orderError, orderFaultsOf } from '../record/readings/check-order';
 import type { Checked } from './checked';
-import type { RecordTable } from './tables';
+import type { RecordTable } from '../record/rows/tables';
 
 /**
  * What rows of a file must say together with one another and with what is here: the rules of order that the forms have. Looked at before

@@ -4,16 +4,16 @@ import { z } from 'zod';
 import type { csvImportBody } from '$lib/schemas/exchange';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../base/db/client';
-import { hiddenSpools } from '../evidence/load';
-import { lockCodes } from '../intake/bench-codes';
+import { hiddenSpools } from '../record/evidence/load';
+import { lockCodes } from '../record/codes/bench-codes';
 import { notFound, problem, refuse } from '../base/problem';
 import { writeOnce } from '../base/write/write-once';
-import { columnsOf, toWire, type Column } from './column';
+import { columnsOf, toWire, type Column } from '../record/rows/column';
 import { letOthersIn } from '../base/polite/let-others-in';
 import { readCsv, writeCsvHeader, writeCsvRows } from './csv';
 import { goneColumns } from './earlier-formats';
 import { MOST_ERRORS, raiseAll, importRows, type Imported } from './import-rows';
-import { RECORD_TABLES, recordTable, referencesIn, type RecordTable } from './tables';
+import { RECORD_TABLES, recordTable, referencesIn, type RecordTable } from '../record/rows/tables';
 
 /** The header of every table, for the page and the API: name, kind, whether it must be filled, what it points at. */
 export function describeTables() {

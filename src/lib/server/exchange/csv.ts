@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import { letOthersIn, turns } from '../base/polite/let-others-in';
-import type { Column } from './column';
+import type { Column } from '../record/rows/column';
 
 /** A row of a file with its number as a spreadsheet shows it: the header is row 1. */
 export type FileRow = { row: number; values: Record<string, unknown> };

@@ -9,7 +9,7 @@ import { archivingBody } from '$lib/schemas/archiving';
 import { dryingFactsBody } from '$lib/schemas/drying';
 import { attempt, dryingRunEnd, piece, reading, spool, trial, verdict } from '../base/db/schema';
 import { postDryingFacts } from '../drying/correct-run';
-import { postArchiving } from '../facts/archive';
+import { postArchiving } from '../record/facts/archive';
 import { seedDemo } from '../../../demo/seed';
 import { Problem } from '../base/problem';
 import { postBlind } from '../trials/post';
@@ -17,7 +17,7 @@ import { pickOf, sheetOf } from '../trials/findings';
 import { listTrials, loadTrial } from '../trials/load';
 import { exportBundle, importBundle } from './bundle';
 import { describeTables, exportCsv, importCsv } from './csv-tables';
-import { RECORD_TABLES } from './tables';
+import { RECORD_TABLES } from '../record/rows/tables';
 
 let bench: TestDatabase;
 const NOW = Date.now();

@@ -10,7 +10,7 @@ import { intakeBody, productFactsBody, spoolFactsBody } from '../../schemas/spoo
 import { blindBody, trialBody } from '../../schemas/trial';
 import { postAmendment } from '../amendments/post';
 import { amendment } from '../base/db/schema';
-import { loadEvidence } from '../evidence/load';
+import { loadEvidence } from '../record/evidence/load';
 import { exportBundle, importBundle } from '../exchange/bundle';
 import { addSpool } from '../intake/add-spool';
 import { searchSpools } from '../spools/search';

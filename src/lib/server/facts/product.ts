@@ -8,13 +8,13 @@ import { readNetMass } from '../cost/read-quote';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { amendment, filament, maker, spool } from '../base/db/schema';
 import { groupBy } from '../base/group';
-import { ensureMaker, UNNAMED_MAKER } from '../intake/makers';
-import { chooseCode, lockCodes } from '../intake/bench-codes';
+import { ensureMaker, UNNAMED_MAKER } from '../record/makers/makers';
+import { chooseCode, lockCodes } from '../record/codes/bench-codes';
 import { refuse, refuseField } from '../base/problem';
-import { raiseFilament, raiseRevision } from '../write/revisions';
+import { raiseFilament, raiseRevision } from '../record/revisions/revisions';
 import { requireSeen } from '../base/write/seen';
 import { writeOnce } from '../base/write/write-once';
-import { amendFacts } from './facts';
+import { amendFacts } from '../record/facts/facts';
 
 /**
  * What a reel is called by: maker, product, material, bench code. A slip in one of them is corrected in the row itself, for every list, search and file

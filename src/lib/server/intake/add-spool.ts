@@ -6,13 +6,13 @@ import { keepQuote } from '../cost/keep-quote';
 import type { Database, Transaction } from '../base/db/client';
 import { claim, event, filament, maker, note, spool, trial } from '../base/db/schema';
 import { refuse } from '../base/problem';
-import { keepReadings } from '../readings/keep-readings';
+import { keepReadings } from '../record/readings/keep-readings';
 import { isFuture } from '../base/time';
-import { raiseFilament } from '../write/revisions';
+import { raiseFilament } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
-import { chooseCode, lockCodes } from './bench-codes';
-import { joinTrial } from './join-trial';
-import { ensureLot, ensureMaker } from './makers';
+import { chooseCode, lockCodes } from '../record/codes/bench-codes';
+import { joinTrial } from '../record/memberships/join-trial';
+import { ensureLot, ensureMaker } from '../record/makers/makers';
 import { readTexts } from './texts';
 import { unboxingValues } from './unboxing';
 

@@ -4,16 +4,16 @@ import type { FieldError } from '$lib/schemas/field-error';
 import type { spoolFactsBody } from '$lib/schemas/spool';
 import type { Database } from '../base/db/client';
 import { claim, spool } from '../base/db/schema';
-import { loadEvidence } from '../evidence/load';
-import { amendFacts } from '../facts/facts';
+import { loadEvidence } from '../record/evidence/load';
+import { amendFacts } from '../record/facts/facts';
 import { refuse, refuseField } from '../base/problem';
-import { keepReadings, readFields } from '../readings/keep-readings';
+import { keepReadings, readFields } from '../record/readings/keep-readings';
 import { pastInstant } from '../base/time';
-import { raiseFilament, raiseRevision } from '../write/revisions';
+import { raiseFilament, raiseRevision } from '../record/revisions/revisions';
 import { requireSeen } from '../base/write/seen';
 import { writeOnce } from '../base/write/write-once';
-import { readClaims } from './claims';
-import { checkMasses, massFields } from './masses';
+import { readClaims } from '../record/claims/claims';
+import { checkMasses, massFields } from '../record/masses/masses';
 
 /** Completes what was left for later. Facts of the spool change by amendment, stated figures by a newer claim, masses by readings. */
 export async function postSpoolFacts(

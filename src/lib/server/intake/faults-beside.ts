@@ -2,7 +2,7 @@ import { errorAt, type FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import { intakeBody } from '$lib/schemas/spool';
 import type { Reader } from '../base/db/client';
-import { chooseCode } from './bench-codes';
+import { chooseCode } from '../record/codes/bench-codes';
 import { textFaults } from './texts';
 
 /** What else is wrong with a spool whose body was refused: its figures, and a code that is in use. */

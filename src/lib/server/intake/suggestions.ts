@@ -1,10 +1,10 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
-import { UNNAMED_MAKER } from './makers';
+import { UNNAMED_MAKER } from '../record/makers/makers';
 import type { Reader } from '../base/db/client';
 import { claim, filament, maker, purchase, quote, spool, trial, trialSpool } from '../base/db/schema';
-import { hiddenSpools } from '../evidence/load';
-import { withFacts } from '../facts/facts';
-import { nextBenchCode } from './bench-codes';
+import { hiddenSpools } from '../record/evidence/load';
+import { withFacts } from '../record/facts/facts';
+import { nextBenchCode } from '../record/codes/bench-codes';
 
 export type LastIntake = {
 	code: string;

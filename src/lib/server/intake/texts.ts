@@ -2,9 +2,9 @@ import type { FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
 import { intakeBody, type IntakeBody } from '$lib/schemas/spool';
 import { readQuote } from '../cost/read-quote';
-import { readFields } from '../readings/keep-readings';
-import { readClaims } from './claims';
-import { massesApart, massFields } from './masses';
+import { readFields } from '../record/readings/keep-readings';
+import { readClaims } from '../record/claims/claims';
+import { massesApart, massFields } from '../record/masses/masses';
 
 type Texts = Pick<
 	IntakeBody,

@@ -2,9 +2,9 @@ import type { z } from 'zod';
 import { ODDITIES } from '$lib/core/stations/intake/station';
 import type { unboxingBody } from '$lib/schemas/spool';
 import type { Database } from '../base/db/client';
-import { keepReadings, type ReadValue } from '../readings/keep-readings';
+import { keepReadings, type ReadValue } from '../record/readings/keep-readings';
 import { pastInstant } from '../base/time';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
 
 /** What was seen at unboxing, as readings: each oddity, or the one that nothing was odd, and what was good. */

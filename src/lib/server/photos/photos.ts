@@ -5,7 +5,7 @@ import { applyAmendments, type Amendment } from '$lib/core/record/amendments/app
 import type { photoQuery } from '$lib/schemas/photo';
 import type { Database, Reader } from '../base/db/client';
 import { attempt, photo } from '../base/db/schema';
-import { loadAmendments } from '../evidence/load-events';
+import { loadAmendments } from '../record/evidence/load-events';
 import { notFound, refuseField } from '../base/problem';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';

@@ -5,7 +5,7 @@ import { stlOf } from '$lib/core/judging/pieces/files/stl';
 import { threeMfOf } from '$lib/core/judging/pieces/files/three-mf';
 import type { Reader } from '../base/db/client';
 import { piece } from '../base/db/schema';
-import { isValidRow } from '../exchange/row-schema';
+import { isValidRow } from '../record/rows/row-schema';
 import { notFound, problem } from '../base/problem';
 import { geometryEngine } from './engine';
 

@@ -2,9 +2,9 @@ import { orderFaults, partnerOf } from '$lib/core/stations/prints/marks/order';
 import { attemptBody, type AttemptBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
-import { readTemperature } from '../drying/temperature';
-import { readFields } from '../readings/keep-readings';
-import { orderError } from './check-order';
+import { readTemperature } from '../record/drying/temperature';
+import { readFields } from '../record/readings/keep-readings';
+import { orderError } from '../record/readings/check-order';
 
 /** A room that somebody prints in. */
 const ROOM_C = { low: -10, high: 60 };

@@ -1,10 +1,10 @@
 import { v7 } from 'uuid';
 import type { Database } from '../base/db/client';
 import { trial, trialPriorSet, verdict } from '../base/db/schema';
-import { isArchived, withFacts } from '../facts/facts';
+import { isArchived, withFacts } from '../record/facts/facts';
 import { firstPlaceOf } from '../trials/findings';
 import { loadTrial, ofReadable } from '../trials/load';
-import { newestPriors } from './load';
+import { newestPriors } from '../record/priors/load';
 
 /**
  * Every trial that is not decided adopts the newest set of priors; who stands first by it, and stood first before, is kept where that changed. A

@@ -12,9 +12,9 @@ import { NEUTRAL_BASIS } from '$lib/core/judging/trial/neutral-basis';
 import { CORE_VERSION } from '$lib/core/version';
 import type { Database, Reader } from '../base/db/client';
 import { priorSet, server, spool, trial, trialSpool, verdict } from '../base/db/schema';
-import { loadEvidence } from '../evidence/load';
-import { loadHandbook } from '../handbook/handbook';
-import { asOwnMeasure, loadMeasures } from '../own/measure';
+import { loadEvidence } from '../record/evidence/load';
+import { loadHandbook } from '../record/handbook/handbook';
+import { asOwnMeasure, loadMeasures } from '../record/own/measure';
 
 /** So many spools are read at a time. */
 const AT_ONCE = 40;

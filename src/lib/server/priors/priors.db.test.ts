@@ -15,7 +15,7 @@ import { loadSpool } from '../spools/load';
 import { sheetOf } from '../trials/findings';
 import { loadTrial } from '../trials/load';
 import { postHouseSpool, postTrial } from '../trials/post';
-import { postArchiving } from '../facts/archive';
+import { postArchiving } from '../record/facts/archive';
 import { postVerdict } from '../verdicts/post';
 import { adoptPriors } from './adopt';
 import { learnPriors } from './learn';

@@ -1,5 +1,5 @@
-import { raiseRevision } from '../write/revisions';
-import { keepReadings } from './keep-readings';
+import { raiseRevision } from '../record/revisions/revisions';
+import { keepReadings } from '../record/readings/keep-readings';
 import { and, desc, eq, lte } from 'drizzle-orm';
 import { contextOfReading } from '$lib/core/record/evidence/reading';
 import { READING_QUANTITIES } from '$lib/core/joins/quantities';
@@ -7,12 +7,12 @@ import { readReading } from '$lib/core/joins/read-reading';
 import type { ReadingBody } from '$lib/schemas/reading';
 import type { Database, Transaction } from '../base/db/client';
 import { attempt, instrument, instrumentCheck, ownMeasure, photo, specimen } from '../base/db/schema';
-import { readBy } from '../own/measure';
+import { readBy } from '../record/own/measure';
 import { refuse, refuseField } from '../base/problem';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';
-import { checkMasses } from '../intake/masses';
-import { requireOrder } from '../prints/check-order';
+import { checkMasses } from '../record/masses/masses';
+import { requireOrder } from '../record/readings/check-order';
 import { refusedReading } from '$lib/schemas/refused-reading';
 
 export type KeptReading = { id: string; value: number | null; typedText: string; typedUnit: string };

@@ -2,7 +2,7 @@ import { inArray, isNull, sql } from 'drizzle-orm';
 import { group } from 'd3-array';
 import type { Database } from '../base/db/client';
 import { spool, trial, trialSpool } from '../base/db/schema';
-import { hiddenSpools } from '../evidence/load';
+import { hiddenSpools } from '../record/evidence/load';
 import { letOthersIn } from '../base/polite/let-others-in';
 import { keepListing, keptListings } from '../trials/kept-listings';
 import { benchStamp, spoolStamp, trialStamps } from '../trials/stamps';

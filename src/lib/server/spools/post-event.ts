@@ -5,7 +5,7 @@ import type { Database, Transaction } from '../base/db/client';
 import { event } from '../base/db/schema';
 import { refuseField } from '../base/problem';
 import { pastInstant } from '../base/time';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
 
 /** Keeps what a tester says happened to a spool. */

@@ -6,7 +6,7 @@ import type { Candidate } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
 import type { Reader } from '../base/db/client';
 import { filament, spool } from '../base/db/schema';
-import { hiddenSpools, loadEvidence } from '../evidence/load';
+import { hiddenSpools, loadEvidence } from '../record/evidence/load';
 import { giveWay, REMEMBERING_STATIONS } from '../evidence/stations';
 import { currentHouseSpool } from '../trials/house';
 import { loadSpool, type SpoolWhole } from './load';

@@ -1,8 +1,8 @@
 import { and, desc, eq, inArray, like, or, sql, type SQL } from 'drizzle-orm';
 import type { Reader } from '../base/db/client';
 import { amendment, attempt, filament, lot, maker, note, reading, spool } from '../base/db/schema';
-import { hiddenSpools } from '../evidence/load';
-import { isArchived, withFacts } from '../facts/facts';
+import { hiddenSpools } from '../record/evidence/load';
+import { isArchived, withFacts } from '../record/facts/facts';
 
 export type SpoolListing = {
 	id: string;

@@ -2,7 +2,7 @@ import type { SpecimenBody } from '$lib/schemas/strength';
 import type { Database } from '../base/db/client';
 import { specimen } from '../base/db/schema';
 import { requireAttempt } from '../readings/post';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';
 

@@ -1,4 +1,4 @@
-import { raiseSpoolsMeasured, raiseTrial } from '../write/revisions';
+import { raiseSpoolsMeasured, raiseTrial } from '../record/revisions/revisions';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
@@ -17,9 +17,9 @@ import type {
 } from '$lib/schemas/trial';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { criteria, houseSpool, ownMeasure, piece, printer, protocol, spool, trial, trialPriorSet, trialSpool } from '../base/db/schema';
-import { amendFacts, withFacts } from '../facts/facts';
-import { joinTrial } from '../intake/join-trial';
-import { newestPriors } from '../priors/load';
+import { amendFacts, withFacts } from '../record/facts/facts';
+import { joinTrial } from '../record/memberships/join-trial';
+import { newestPriors } from '../record/priors/load';
 import { refuseField } from '../base/problem';
 import { currentHouseSpool } from './house';
 import { loadTrial } from './load';

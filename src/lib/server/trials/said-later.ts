@@ -1,7 +1,7 @@
 import { inForce } from '$lib/core/record/amendments/apply';
 import type { SaidLater } from '$lib/schemas/trial';
 import type { Reader } from '../base/db/client';
-import { factsOf } from '../facts/facts';
+import { factsOf } from '../record/facts/facts';
 
 /** Names, questions and currencies a trial was given later, newest first; undone ones among them. Whether it is put away is told elsewhere. */
 export async function saidLater(db: Reader, trialId: string): Promise<SaidLater[]> {

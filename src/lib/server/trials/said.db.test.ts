@@ -18,7 +18,7 @@ import {
 	trialSpool,
 	verdict
 } from '../base/db/schema';
-import { amendFacts } from '../facts/facts';
+import { amendFacts } from '../record/facts/facts';
 import { addSpool } from '../intake/add-spool';
 import { postTrialLeave, postBlind, postTrial } from './post';
 import { saidOfTrial } from './said';

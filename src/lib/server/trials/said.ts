@@ -15,14 +15,14 @@ import {
 	trialSpool,
 	verdict
 } from '../base/db/schema';
-import { isValidRow } from '../exchange/row-schema';
-import { isArchived, withFacts } from '../facts/facts';
-import { loadHandbook } from '../handbook/handbook';
-import { loadMeasures } from '../own/measure';
-import { loadPieces } from '../pieces/load';
+import { isValidRow } from '../record/rows/row-schema';
+import { isArchived, withFacts } from '../record/facts/facts';
+import { loadHandbook } from '../record/handbook/handbook';
+import { loadMeasures } from '../record/own/measure';
+import { loadPieces } from '../record/pieces/load';
 import { problem } from '../base/problem';
 import { rulesOfNone, weightsOfNone } from './plain-rules';
-import { lastTurn, priorsOfTrial } from '../priors/load';
+import { lastTurn, priorsOfTrial } from '../record/priors/load';
 
 type SaidOfTrial = NonNullable<Awaited<ReturnType<typeof readSaid>>>;
 

@@ -5,7 +5,7 @@ import type { Database, Reader } from '../base/db/client';
 import { part, partState } from '../base/db/schema';
 import { groupBy } from '../base/group';
 import { refuseField } from '../base/problem';
-import { raiseRevision } from '../write/revisions';
+import { raiseRevision } from '../record/revisions/revisions';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';
 

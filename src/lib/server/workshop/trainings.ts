@@ -6,7 +6,7 @@ import type { trainingBody } from '$lib/schemas/training';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../base/db/client';
 import { trainingRun } from '../base/db/schema';
-import { isValidRow } from '../exchange/row-schema';
+import { isValidRow } from '../record/rows/row-schema';
 import { refuse } from '../base/problem';
 import { pastInstant } from '../base/time';
 import { writeOnce } from '../base/write/write-once';

@@ -7,17 +7,17 @@ import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../base/db/client';
 import { dryer, instrument, printer } from '../base/db/schema';
-import { readTemperature } from '../drying/temperature';
-import { amendFacts, isArchived, withFacts } from '../facts/facts';
+import { readTemperature } from '../record/drying/temperature';
+import { amendFacts, isArchived, withFacts } from '../record/facts/facts';
 import { refuse, refuseField } from '../base/problem';
-import { loadPieces } from '../pieces/load';
-import { abilitiesOf } from './abilities';
-import { raiseSpoolsOf, raiseSpoolsOn } from '../write/revisions';
+import { loadPieces } from '../record/pieces/load';
+import { abilitiesOf } from '../record/instruments/abilities';
+import { raiseSpoolsOf, raiseSpoolsOn } from '../record/revisions/revisions';
 import { writeOnce } from '../base/write/write-once';
-import { loadChecks } from './checks';
-import { loadPrinters } from './printers';
-import { loadStruck } from './struck';
-import { loadStudies } from './studies';
+import { loadChecks } from '../record/instruments/checks';
+import { loadPrinters } from '../record/instruments/printers';
+import { loadStruck } from '../record/instruments/struck';
+import { loadStudies } from '../record/instruments/studies';
 
 export async function listWorkshop(db: Reader) {
 	const [instruments, printers, dryers, pieces, checks, studies, struck] = await Promise.all([

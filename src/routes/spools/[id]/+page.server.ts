@@ -5,7 +5,7 @@ import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/base/problem';
 import { loadPhotos } from '$lib/server/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
-import { loadPrinters } from '$lib/server/workshop/printers';
+import { loadPrinters } from '$lib/server/record/instruments/printers';
 import { currentHouseSpool } from '$lib/server/trials/house';
 import type { PageServerLoad } from './$types';
 

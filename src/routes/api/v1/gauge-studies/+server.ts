@@ -1,5 +1,5 @@
 import { gaugeStudyBody } from '$lib/schemas/amendment';
 import { keep } from '$lib/server/http/respond';
-import { postGaugeStudy } from '$lib/server/workshop/studies';
+import { postGaugeStudy } from '$lib/server/record/instruments/studies';
 
 export const POST = keep(gaugeStudyBody, postGaugeStudy);

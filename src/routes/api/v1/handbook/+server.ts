@@ -1,5 +1,5 @@
 import { handbookBody } from '$lib/schemas/handbook';
-import { loadHandbook, postHandbook } from '$lib/server/handbook/handbook';
+import { loadHandbook, postHandbook } from '$lib/server/record/handbook/handbook';
 import { keep, show } from '$lib/server/http/respond';
 
 export const POST = keep(handbookBody, postHandbook);

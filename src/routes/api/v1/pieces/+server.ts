@@ -1,6 +1,6 @@
 import { pieceBody } from '$lib/schemas/piece';
 import { keep, show } from '$lib/server/http/respond';
-import { loadPieces } from '$lib/server/pieces/load';
+import { loadPieces } from '$lib/server/record/pieces/load';
 import { postPiece } from '$lib/server/pieces/post';
 
 export const POST = keep(pieceBody, postPiece);

@@ -1,5 +1,5 @@
 import { onlyStation } from '$lib/server/evidence/only';
-import { loadFilamentIds } from '$lib/server/spools/filaments';
+import { loadFilamentIds } from '$lib/server/record/makers/filaments';
 import { database } from '$lib/server/running/context';
 import { countedQuote } from '$lib/core/stations/cost/counted-quote';
 import { costPerGoodKg } from '$lib/core/stations/cost/quantities';

@@ -1,6 +1,6 @@
 import { printQueue } from '$lib/core/stations/prints/ways/queue';
 import { database } from '$lib/server/running/context';
-import { loadPieces } from '$lib/server/pieces/load';
+import { loadPieces } from '$lib/server/record/pieces/load';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 import { pictureQuery } from '$lib/schemas/gauge-log';
 import { read } from '$lib/schemas/read';
-import { logPicture } from '$lib/server/diameter/logs';
+import { logPicture } from '$lib/server/record/logs/logs';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
 import { refuse } from '$lib/server/base/problem';

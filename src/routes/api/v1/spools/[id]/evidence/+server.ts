@@ -1,5 +1,5 @@
 import { STATIONS } from '$lib/core/joins/registry';
-import { loadEvidence } from '$lib/server/evidence/load';
+import { loadEvidence } from '$lib/server/record/evidence/load';
 import { onlyStation } from '$lib/server/evidence/only';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
