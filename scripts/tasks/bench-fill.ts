@@ -5,8 +5,8 @@ import { intakeBody } from '../../src/lib/schemas/spool';
 import { trialBody } from '../../src/lib/schemas/trial';
 import type { Database } from '../../src/lib/server/base/db/client';
 import { reading } from '../../src/lib/server/base/db/schema';
-import { addSpool } from '../../src/lib/server/intake/add-spool';
-import { postAttempt } from '../../src/lib/server/prints/post-attempt';
+import { addSpool } from '../../src/lib/server/stations/intake/add-spool';
+import { postAttempt } from '../../src/lib/server/stations/prints/post-attempt';
 import { postTrial } from '../../src/lib/server/trials/post';
 
 export const SPOOLS = 40;

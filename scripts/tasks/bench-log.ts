@@ -6,10 +6,10 @@ import { summarise } from '../../src/lib/core/record/gauge-log/summary';
 import { logBody, logEndBody } from '../../src/lib/schemas/gauge-log';
 import { intakeBody } from '../../src/lib/schemas/spool';
 import type { Database } from '../../src/lib/server/base/db/client';
-import { announceLog, endLog, putSlice } from '../../src/lib/server/diameter/arrive';
+import { announceLog, endLog, putSlice } from '../../src/lib/server/stations/diameter/arrive';
 import { logPicture } from '../../src/lib/server/record/logs/logs';
 import { loadEvidence } from '../../src/lib/server/record/evidence/load';
-import { addSpool } from '../../src/lib/server/intake/add-spool';
+import { addSpool } from '../../src/lib/server/stations/intake/add-spool';
 import { lineGauge } from '../../src/lib/standins/line-gauge';
 import { line, ms, msAsync } from './timing';
 

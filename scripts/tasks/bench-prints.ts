@@ -12,7 +12,7 @@ import type { Piece } from '../../src/lib/core/record/evidence/piece';
 import type { SpoolEvidence } from '../../src/lib/core/record/evidence/spool-evidence';
 import type { Database } from '../../src/lib/server/base/db/client';
 import { attempt as attemptTable, photo, piece } from '../../src/lib/server/base/db/schema';
-import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/photos/photos';
+import { loadPhotos, photoFile, putPhoto } from '../../src/lib/server/stations/photos/photos';
 import { attempt, evidence, mark, basis } from '../../tests/support/evidence';
 import { drawnPhoto } from '../../tests/support/drawn-strings';
 import { line, ms, msAsync, percentile } from './timing';

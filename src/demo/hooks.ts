@@ -3,8 +3,8 @@ import { checked, zone, type DemoBench } from './demo-bench';
 import { FAILURE_WORDS } from '$lib/core/stations/strength/words';
 import { readingBody } from '$lib/schemas/reading';
 import { specimenBody } from '$lib/schemas/strength';
-import { postReading } from '../lib/server/readings/post';
-import { postSpecimen } from '../lib/server/strength/post-specimen';
+import { postReading } from '../lib/server/stations/readings/post';
+import { postSpecimen } from '../lib/server/stations/strength/post-specimen';
 import type { DemoSpool } from './bench';
 
 const FIRST_LB = 10;

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import { partBody, partStateBody } from '$lib/schemas/use-log';
-import { postPart, postPartState } from '../lib/server/use-log/use-log';
+import { postPart, postPartState } from '../lib/server/stations/use-log/use-log';
 import { checked, type DemoBench } from './demo-bench';
 
 /** Two parts in use: one has held a winter, one has crept. */

@@ -2,8 +2,8 @@ import { v7 } from 'uuid';
 import { checked, zone, type DemoBench } from './demo-bench';
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { readingBody } from '$lib/schemas/reading';
-import { postDryer, postDryingEnd, postDryingRun } from '../lib/server/drying/post';
-import { postReading } from '../lib/server/readings/post';
+import { postDryer, postDryingEnd, postDryingRun } from '../lib/server/stations/drying/post';
+import { postReading } from '../lib/server/stations/readings/post';
 import { DEMO_SPOOLS } from './bench';
 
 const WEIGHING_DAY = 19;

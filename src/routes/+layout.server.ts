@@ -1,5 +1,5 @@
 import { database, serverContext, serverId } from '$lib/server/running/context';
-import { runningRuns } from '$lib/server/drying/runs';
+import { runningRuns } from '$lib/server/stations/drying/runs';
 import type { LayoutServerLoad } from './$types';
 
 /** What the shell of every page needs: which server this is, and which dryers run. */

@@ -26,22 +26,22 @@ import {
 	trialSpoolBody
 } from '$lib/schemas/trial';
 import { postAmendment } from '../../src/lib/server/amendments/post';
-import { postQuote } from '../../src/lib/server/cost/post';
+import { postQuote } from '../../src/lib/server/stations/cost/post';
 import { STEP_PIECE } from '../../src/lib/server/base/db/defaults';
 import * as tables from '../../src/lib/server/base/db/schema';
-import { postDryer, postDryerFacts, postDryingEnd, postDryingRun } from '../../src/lib/server/drying/post';
-import { postDryingFacts } from '../../src/lib/server/drying/correct-run';
-import { runsOf } from '../../src/lib/server/drying/runs';
+import { postDryer, postDryerFacts, postDryingEnd, postDryingRun } from '../../src/lib/server/stations/drying/post';
+import { postDryingFacts } from '../../src/lib/server/stations/drying/correct-run';
+import { runsOf } from '../../src/lib/server/stations/drying/runs';
 import { loadEvidence } from '../../src/lib/server/record/evidence/load';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
-import { postProductFacts } from '../../src/lib/server/facts/product';
+import { postProductFacts } from '../../src/lib/server/stations/intake/product';
 import { loadHandbook, postHandbook } from '../../src/lib/server/record/handbook/handbook';
-import { addSpool } from '../../src/lib/server/intake/add-spool';
-import { postSpoolFacts } from '../../src/lib/server/intake/facts';
-import { postAttempt } from '../../src/lib/server/prints/post-attempt';
-import { postReading } from '../../src/lib/server/readings/post';
-import { postEvent } from '../../src/lib/server/spools/post-event';
-import { postSpecimen } from '../../src/lib/server/strength/post-specimen';
+import { addSpool } from '../../src/lib/server/stations/intake/add-spool';
+import { postSpoolFacts } from '../../src/lib/server/stations/intake/facts';
+import { postAttempt } from '../../src/lib/server/stations/prints/post-attempt';
+import { postReading } from '../../src/lib/server/stations/readings/post';
+import { postEvent } from '../../src/lib/server/stations/events/post-event';
+import { postSpecimen } from '../../src/lib/server/stations/strength/post-specimen';
 import { loadTrial } from '../../src/lib/server/trials/load';
 import {
 	postBlind,
@@ -57,7 +57,13 @@ import {
 } from '../../src/lib/server/trials/post';
 import { postGaugeStudy } from '../../src/lib/server/record/instruments/studies';
 import { postInstrumentCheck } from '../../src/lib/server/record/instruments/checks';
-import { listWorkshop, postInstrument, postInstrumentFacts, postPrinter, postPrinterFacts } from '../../src/lib/server/workshop/workshop';
+import {
+	listWorkshop,
+	postInstrument,
+	postInstrumentFacts,
+	postPrinter,
+	postPrinterFacts
+} from '../../src/lib/server/stations/workshop/workshop';
 import { checked } from '../support/checked';
 import { testDatabase, type TestDatabase } from '../support/database';
 

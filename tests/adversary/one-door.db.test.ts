@@ -15,7 +15,7 @@ import { seedDemo } from '../../src/demo/seed';
 import { postAmendment } from '../../src/lib/server/amendments/post';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { importCsv } from '../../src/lib/server/exchange/csv-tables';
-import { postReading } from '../../src/lib/server/readings/post';
+import { postReading } from '../../src/lib/server/stations/readings/post';
 import { loadPieces } from '../../src/lib/server/record/pieces/load';
 import { loadTrial, listTrials } from '../../src/lib/server/trials/load';
 import { sheetOf } from '../../src/lib/server/trials/findings';

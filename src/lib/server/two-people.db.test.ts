@@ -6,10 +6,10 @@ import { criteriaBody, protocolBody, trialBody, trialFactsBody } from '$lib/sche
 import { checked, errorsOf } from '../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import { loadEvidence } from './record/evidence/load';
-import { postProductFacts } from './facts/product';
-import { addSpool } from './intake/add-spool';
-import { postSpoolFacts } from './intake/facts';
-import { postPiece } from './pieces/post';
+import { postProductFacts } from './stations/intake/product';
+import { addSpool } from './stations/intake/add-spool';
+import { postSpoolFacts } from './stations/intake/facts';
+import { postPiece } from './stations/pieces/post';
 import { loadTrial } from './trials/load';
 import { postCriteria, postProtocol, postTrial, postTrialFacts } from './trials/post';
 

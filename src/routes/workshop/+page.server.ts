@@ -1,5 +1,5 @@
 import { database } from '$lib/server/running/context';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => await listWorkshop(database());

@@ -23,14 +23,14 @@ import {
 	specimen
 } from '../base/db/schema';
 import { loadAmendments } from '../record/evidence/load-events';
-import { raiseSpoolsOfRun, requireEndAfterStart } from '../drying/correct-run';
-import { settleCode, settleProducts } from '../facts/product';
+import { raiseSpoolsOfRun, requireEndAfterStart } from '../stations/drying/correct-run';
+import { settleCode, settleProducts } from '../stations/intake/product';
 import { readWholeLog } from '../record/logs/logs';
 import { readBy } from '../record/own/measure';
 import { notFound, refuse, refuseField } from '../base/problem';
 import { requireOrder } from '../record/readings/check-order';
-import { requirePrinter } from '../prints/post-attempt';
-import { requirePortion } from '../spools/post-event';
+import { requirePrinter } from '../stations/prints/post-attempt';
+import { requirePortion } from '../stations/events/post-event';
 import {
 	raiseFilament,
 	raiseRevision,

@@ -9,7 +9,7 @@ import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import type { Database, Reader, Transaction } from '../base/db/client';
 import { spool } from '../base/db/schema';
 import { hiddenSpools } from '../record/evidence/load';
-import { firstEntered } from '../facts/product';
+import { firstEntered } from '../stations/intake/product';
 import { lockCodes } from '../record/codes/bench-codes';
 import { notFound, problem, refuse } from '../base/problem';
 import { writeOnce } from '../base/write/write-once';

@@ -8,7 +8,7 @@ import { read } from '$lib/schemas/read';
 import { archivingBody } from '$lib/schemas/archiving';
 import { dryingFactsBody } from '$lib/schemas/drying';
 import { attempt, dryingRunEnd, piece, reading, spool, trial, verdict } from '../base/db/schema';
-import { postDryingFacts } from '../drying/correct-run';
+import { postDryingFacts } from '../stations/drying/correct-run';
 import { postArchiving } from '../record/facts/archive';
 import { seedDemo } from '../../../demo/seed';
 import { Problem } from '../base/problem';

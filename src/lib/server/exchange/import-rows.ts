@@ -15,7 +15,7 @@ import { rowSchema } from '../record/rows/row-schema';
 import type { FileRow } from './csv';
 import type { LocalTime } from '../record/rows/local-time';
 import { OWNER_TABLES, recordTable, referencesIn, TARGET_TABLES, type RecordTable } from '../record/rows/tables';
-import { firstEntered, settleProducts } from '../facts/product';
+import { firstEntered, settleProducts } from '../stations/intake/product';
 
 export type Imported = { fresh: number; known: number; errors: FieldError[]; freshRows?: readonly Checked[] };
 

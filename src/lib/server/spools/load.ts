@@ -30,8 +30,8 @@ import { basisOf } from '../trials/basis-of';
 import { newestPriors } from '../record/priors/load';
 import { currentHouseSpool } from '../trials/house';
 import { loadTrial, ofReadable } from '../trials/load';
-import { listWorkshop } from '../workshop/workshop';
-import { loadParts } from '../use-log/use-log';
+import { listWorkshop } from '../stations/workshop/workshop';
+import { loadParts } from '../stations/use-log/use-log';
 import { type PartInService } from '../../schemas/use-log';
 
 type RawReading = { id: string; value: number | null; typedText: string; typedUnit: string };

@@ -5,8 +5,8 @@ import { testDatabase, type TestDatabase } from '../../../../tests/support/datab
 import { readingBody } from '../../schemas/reading';
 import { intakeBody } from '../../schemas/spool';
 import { criteriaBody, protocolBody, trialBody } from '../../schemas/trial';
-import { addSpool } from '../intake/add-spool';
-import { postReading } from '../readings/post';
+import { addSpool } from '../stations/intake/add-spool';
+import { postReading } from '../stations/readings/post';
 import { pickInputOf, pickOf, sheetOf, shownSheetOf } from './findings';
 import { loadTrial } from './load';
 import { postCriteria, postProtocol, postTrial } from './post';

@@ -19,7 +19,7 @@ import {
 	verdict
 } from '../base/db/schema';
 import { amendFacts } from '../record/facts/facts';
-import { addSpool } from '../intake/add-spool';
+import { addSpool } from '../stations/intake/add-spool';
 import { postTrialLeave, postBlind, postTrial } from './post';
 import { saidOfTrial } from './said';
 

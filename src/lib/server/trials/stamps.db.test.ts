@@ -25,13 +25,13 @@ import { postAmendment } from '../amendments/post';
 import { priorSet, server, trialPriorSet } from '../base/db/schema';
 import { postArchiving } from '../record/facts/archive';
 import { postHandbook } from '../record/handbook/handbook';
-import { addSpool } from '../intake/add-spool';
-import { postNote } from '../notes/post';
-import { postPiece } from '../pieces/post';
-import { postReading } from '../readings/post';
+import { addSpool } from '../stations/intake/add-spool';
+import { postNote } from '../stations/notes/post';
+import { postPiece } from '../stations/pieces/post';
+import { postReading } from '../stations/readings/post';
 import { toldOfSpools } from '../spools/list-spools';
 import { postVerdict } from '../verdicts/post';
-import { postPrinter, postPrinterFacts } from '../workshop/workshop';
+import { postPrinter, postPrinterFacts } from '../stations/workshop/workshop';
 import {
 	postBlind,
 	postCriteria,

@@ -3,7 +3,7 @@ import { STATIONS } from '$lib/core/joins/registry';
 import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/base/problem';
-import { loadPhotos } from '$lib/server/photos/photos';
+import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { loadSpool } from '$lib/server/spools/load';
 import { loadPrinters } from '$lib/server/record/instruments/printers';
 import { currentHouseSpool } from '$lib/server/trials/house';

@@ -6,14 +6,14 @@ import { instrumentBody } from '../../../schemas/amendment';
 import { archivingBody } from '../../../schemas/archiving';
 import { intakeBody } from '../../../schemas/spool';
 import { trialBody, trialFactsBody, verdictBody } from '../../../schemas/trial';
-import { addSpool } from '../../intake/add-spool';
+import { addSpool } from '../../stations/intake/add-spool';
 import { loadPieces } from '../pieces/load';
 import { recallSpools } from '../../spools/recall';
 import { loadSpool } from '../../spools/load';
 import { listTrials, loadTrial } from '../../trials/load';
 import { postTrial, postTrialFacts } from '../../trials/post';
 import { postVerdict } from '../../verdicts/post';
-import { listWorkshop, postInstrument } from '../../workshop/workshop';
+import { listWorkshop, postInstrument } from '../../stations/workshop/workshop';
 import { postArchiving } from './archive';
 
 const NOW = Date.parse('2026-11-01T12:00:00Z');

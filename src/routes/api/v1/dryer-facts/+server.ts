@@ -1,5 +1,5 @@
 import { dryerFactsBody } from '$lib/schemas/drying';
 import { keep } from '$lib/server/http/respond';
-import { postDryerFacts } from '$lib/server/drying/post';
+import { postDryerFacts } from '$lib/server/stations/drying/post';
 
 export const POST = keep(dryerFactsBody, postDryerFacts);

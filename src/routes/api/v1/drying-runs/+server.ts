@@ -1,7 +1,7 @@
 import { dryingRunBody } from '$lib/schemas/drying';
-import { runFaultsBeside } from '$lib/server/drying/check-run';
-import { postDryingRun } from '$lib/server/drying/post';
-import { runningRuns } from '$lib/server/drying/runs';
+import { runFaultsBeside } from '$lib/server/stations/drying/check-run';
+import { postDryingRun } from '$lib/server/stations/drying/post';
+import { runningRuns } from '$lib/server/stations/drying/runs';
 import { keep, LIMITS, show } from '$lib/server/http/respond';
 
 export const POST = keep(dryingRunBody, postDryingRun, LIMITS.capture, runFaultsBeside);

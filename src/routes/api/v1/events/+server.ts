@@ -1,5 +1,5 @@
 import { eventBody } from '$lib/schemas/event';
 import { keep } from '$lib/server/http/respond';
-import { postEvent } from '$lib/server/spools/post-event';
+import { postEvent } from '$lib/server/stations/events/post-event';
 
 export const POST = keep(eventBody, postEvent);

@@ -1,5 +1,5 @@
 import { filamentBody } from '$lib/schemas/spool';
 import { keep } from '$lib/server/http/respond';
-import { postFilament } from '$lib/server/spools/post';
+import { postFilament } from '$lib/server/stations/intake/post';
 
 export const POST = keep(filamentBody, postFilament);

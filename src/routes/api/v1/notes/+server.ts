@@ -1,5 +1,5 @@
 import { noteBody } from '$lib/schemas/amendment';
 import { keep } from '$lib/server/http/respond';
-import { postNote } from '$lib/server/notes/post';
+import { postNote } from '$lib/server/stations/notes/post';
 
 export const POST = keep(noteBody, postNote);

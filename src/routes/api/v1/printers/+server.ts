@@ -1,5 +1,5 @@
 import { printerBody } from '$lib/schemas/attempt';
 import { keep } from '$lib/server/http/respond';
-import { postPrinter } from '$lib/server/workshop/workshop';
+import { postPrinter } from '$lib/server/stations/workshop/workshop';
 
 export const POST = keep(printerBody, postPrinter);

@@ -1,5 +1,5 @@
 import { productFactsBody } from '$lib/schemas/spool';
-import { postProductFacts } from '$lib/server/facts/product';
+import { postProductFacts } from '$lib/server/stations/intake/product';
 import { keep } from '$lib/server/http/respond';
 
 export const POST = keep(productFactsBody, postProductFacts);

@@ -1,5 +1,5 @@
 import { specimenBody } from '$lib/schemas/strength';
 import { keep } from '$lib/server/http/respond';
-import { postSpecimen } from '$lib/server/strength/post-specimen';
+import { postSpecimen } from '$lib/server/stations/strength/post-specimen';
 
 export const POST = keep(specimenBody, postSpecimen);

@@ -1,5 +1,5 @@
 import { spoolFactsBody } from '$lib/schemas/spool';
 import { keep } from '$lib/server/http/respond';
-import { postSpoolFacts } from '$lib/server/intake/facts';
+import { postSpoolFacts } from '$lib/server/stations/intake/facts';
 
 export const POST = keep(spoolFactsBody, postSpoolFacts);

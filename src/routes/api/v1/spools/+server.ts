@@ -1,6 +1,6 @@
 import { spoolBody } from '$lib/schemas/spool';
 import { keep, show } from '$lib/server/http/respond';
-import { postSpool } from '$lib/server/spools/post';
+import { postSpool } from '$lib/server/stations/intake/post';
 import { LIMIT, searchSpools } from '$lib/server/spools/search';
 
 export const POST = keep(spoolBody, postSpool);

@@ -3,7 +3,7 @@ import { heldAtLeast } from '$lib/core/stations/strength/held';
 import { database } from '$lib/server/running/context';
 import { addressCode } from '$lib/server/http/address-code';
 import { pageId } from '$lib/server/http/path-id';
-import { loadPhotos } from '$lib/server/photos/photos';
+import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { Problem } from '$lib/server/base/problem';
 import { loadScorecard } from '$lib/server/spools/scorecard';
 import type { PageServerLoad } from './$types';

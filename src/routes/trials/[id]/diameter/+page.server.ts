@@ -4,7 +4,7 @@ import { database } from '$lib/server/running/context';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { foundBy } from '$lib/server/evidence/stations';
 import { trialOfRequest } from '$lib/server/trials/of-request';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 /** A spool may have thousands of readings: those of the one that is opened come along, the page fetches the others by itself. */

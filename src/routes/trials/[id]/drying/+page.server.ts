@@ -2,9 +2,9 @@ import { conditionAt, conditionOf } from '$lib/core/record/conditions/condition-
 import { settled } from '$lib/core/record/evidence/settled';
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/evidence/only';
-import { runsOf } from '$lib/server/drying/runs';
+import { runsOf } from '$lib/server/stations/drying/runs';
 import { trialOfRequest } from '$lib/server/trials/of-request';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,5 +1,5 @@
 import { database } from '$lib/server/running/context';
-import { intakeSuggestions } from '$lib/server/intake/suggestions';
+import { intakeSuggestions } from '$lib/server/stations/intake/suggestions';
 import { wantedOf } from '$lib/server/trials/findings';
 import { lacksOf } from '$lib/server/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';

@@ -1,7 +1,7 @@
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/evidence/only';
 import { trialOfRequest } from '$lib/server/trials/of-request';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -6,10 +6,10 @@ import { calibrationsOf, foundBy } from '$lib/server/evidence/stations';
 import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
 import { loadNotes } from '$lib/server/record/notes/load';
 import { loadAmendments } from '$lib/server/record/evidence/load-events';
-import { loadPhotos } from '$lib/server/photos/photos';
+import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { pickInputOf, sheetOf, wantedOf } from '$lib/server/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 /** A spool may have hundreds of marks: those of the one that is opened come along, the page fetches the others by itself. */

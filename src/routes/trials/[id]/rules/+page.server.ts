@@ -3,7 +3,7 @@ import { pageId } from '$lib/server/http/path-id';
 import { searchSpools } from '$lib/server/spools/search';
 import { saidLater } from '$lib/server/trials/said-later';
 import { trialOfRequest } from '$lib/server/trials/of-request';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

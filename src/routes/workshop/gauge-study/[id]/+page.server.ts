@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { studiesOf } from '$lib/server/record/instruments/studies';
-import { listWorkshop } from '$lib/server/workshop/workshop';
+import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

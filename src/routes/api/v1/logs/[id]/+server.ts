@@ -1,4 +1,4 @@
-import { logState } from '$lib/server/diameter/arrive';
+import { logState } from '$lib/server/stations/diameter/arrive';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
 

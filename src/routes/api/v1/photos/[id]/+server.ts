@@ -2,7 +2,7 @@ import { photoQuery, photoSizeQuery } from '$lib/schemas/photo';
 import { read } from '$lib/schemas/read';
 import { pathId } from '$lib/server/http/path-id';
 import { keepFile, LIMITS, showBytes } from '$lib/server/http/respond';
-import { photoFile, putPhoto } from '$lib/server/photos/photos';
+import { photoFile, putPhoto } from '$lib/server/stations/photos/photos';
 import { refuse } from '$lib/server/base/problem';
 
 export const PUT = keepFile(LIMITS.photo, async (event, db, bytes, now) => {

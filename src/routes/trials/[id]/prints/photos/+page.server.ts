@@ -1,6 +1,6 @@
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/evidence/only';
-import { loadPhotos } from '$lib/server/photos/photos';
+import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

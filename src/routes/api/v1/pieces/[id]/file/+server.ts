@@ -2,7 +2,7 @@ import { pieceFileQuery } from '$lib/schemas/piece';
 import { read } from '$lib/schemas/read';
 import { pathId } from '$lib/server/http/path-id';
 import { showBytes } from '$lib/server/http/respond';
-import { pieceFile } from '$lib/server/pieces/file';
+import { pieceFile } from '$lib/server/stations/pieces/file';
 import { refuse } from '$lib/server/base/problem';
 
 export const GET = showBytes(async (event, db) => {

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/running/context';
-import { loadPhotos } from '$lib/server/photos/photos';
+import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

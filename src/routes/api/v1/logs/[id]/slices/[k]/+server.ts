@@ -1,4 +1,4 @@
-import { putSlice } from '$lib/server/diameter/arrive';
+import { putSlice } from '$lib/server/stations/diameter/arrive';
 import { pathId, pathSlice } from '$lib/server/http/path-id';
 import { keepBytes } from '$lib/server/http/respond';
 
