@@ -5,7 +5,7 @@ import { access } from '$lib/server/http/access';
 import { guard } from '$lib/server/http/guard';
 import { together } from '$lib/server/base/polite/together';
 import { Problem, problem, problemResponse } from '$lib/server/base/problem';
-import { warmUp } from '$lib/server/trials/warm-up';
+import { warmUp } from '$lib/server/answers/trials/warm-up';
 import { decimalMark, locale, localeFrom, preferredLocale, USUAL_LOCALE } from '$lib/words/locale';
 import { UNITS_COOKIE, unitsFrom, unitsOf, unitsText, type ChosenUnits } from '$lib/words/units';
 import { problemWords } from '$lib/words/problems';

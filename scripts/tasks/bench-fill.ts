@@ -7,7 +7,7 @@ import type { Database } from '../../src/lib/server/base/db/client';
 import { reading } from '../../src/lib/server/base/db/schema';
 import { addSpool } from '../../src/lib/server/stations/intake/add-spool';
 import { postAttempt } from '../../src/lib/server/stations/prints/post-attempt';
-import { postTrial } from '../../src/lib/server/trials/post';
+import { postTrial } from '../../src/lib/server/answers/trials/post';
 
 export const SPOOLS = 40;
 export const READINGS = 10_000;

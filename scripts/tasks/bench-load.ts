@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import type { Bundle } from '../../src/lib/schemas/exchange';
 import { connect } from '../../src/lib/server/base/db/client';
 import { exportBundle } from '../../src/lib/server/exchange/bundle';
-import { loadTrial } from '../../src/lib/server/trials/load';
+import { loadTrial } from '../../src/lib/server/answers/trials/load';
 import { crowd } from './bench-crowd';
 import { SPOOLS } from './bench-fill';
 import { benchPages } from './bench-pages';

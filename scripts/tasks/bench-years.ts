@@ -8,8 +8,8 @@ import { ensureDefaults } from '../../src/lib/server/base/db/defaults';
 import { migrate } from '../../src/lib/server/base/db/migrate';
 import { trial } from '../../src/lib/server/base/db/schema';
 import { RECORD_TABLES } from '../../src/lib/server/record/rows/tables';
-import { keepAllListings } from '../../src/lib/server/spools/recall';
-import { keepAllStandings } from '../../src/lib/server/trials/standing';
+import { keepAllListings } from '../../src/lib/server/answers/spools/recall';
+import { keepAllStandings } from '../../src/lib/server/answers/trials/standing';
 import { msAsync } from './timing';
 import { fillYears, YEARS } from './years-fill';
 

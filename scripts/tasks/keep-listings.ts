@@ -1,6 +1,6 @@
 import { connect } from '../../src/lib/server/base/db/client';
-import { keepAllListings } from '../../src/lib/server/spools/recall';
-import { keepAllStandings } from '../../src/lib/server/trials/standing';
+import { keepAllListings } from '../../src/lib/server/answers/spools/recall';
+import { keepAllStandings } from '../../src/lib/server/answers/trials/standing';
 import { runTask, taskConfig } from './task';
 
 // What lists show of every spool and of the trials at work, worked out beside the server where it is not kept yet, so that no page has to.

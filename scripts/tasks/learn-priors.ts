@@ -1,8 +1,8 @@
 import { max } from 'drizzle-orm';
 import { connect } from '../../src/lib/server/base/db/client';
 import { writeLog } from '../../src/lib/server/base/db/schema';
-import { adoptPriors } from '../../src/lib/server/priors/adopt';
-import { learnPriors } from '../../src/lib/server/priors/learn';
+import { adoptPriors } from '../../src/lib/server/answers/priors/adopt';
+import { learnPriors } from '../../src/lib/server/answers/priors/learn';
 import { runTask, taskConfig } from './task';
 
 /** Somebody wrote a moment ago: numbers must not move under their hands. */

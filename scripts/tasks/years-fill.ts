@@ -6,7 +6,7 @@ import { presetCriteria } from '../../src/lib/core/answers/pick/presets';
 import type { Database } from '../../src/lib/server/base/db/client';
 import { STEP_PIECE } from '../../src/lib/server/base/db/defaults';
 import * as table from '../../src/lib/server/base/db/schema';
-import { PLAIN_RULES } from '../../src/lib/server/trials/plain-rules';
+import { PLAIN_RULES } from '../../src/lib/server/answers/trials/plain-rules';
 
 /** A bench after ten years. */
 export const YEARS = { spools: 2000, printsEach: 20, diametersEach: 60, photos: 5000, logs: 50, trials: 200 } as const;

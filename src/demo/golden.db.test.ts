@@ -2,10 +2,10 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { CORE_VERSION } from '$lib/core/version';
 import { testDatabase, type TestDatabase } from '../../tests/support/database';
-import { partsOf, pickInputOf, pickOf, sheetOf, shownSheetOf } from '../lib/server/trials/findings';
-import { listTrials, loadTrial } from '../lib/server/trials/load';
+import { partsOf, pickInputOf, pickOf, sheetOf, shownSheetOf } from '../lib/server/answers/trials/findings';
+import { listTrials, loadTrial } from '../lib/server/answers/trials/load';
 import { seedDemo } from './seed';
-import { foundBy } from '../lib/server/evidence/stations';
+import { foundBy } from '../lib/server/answers/findings/stations';
 
 /** Every finding of the demo as one version of core computes it. `npm run golden` writes it anew, after CORE_VERSION was raised. */
 const GOLDEN = 'tests/reference/demo-findings.txt';

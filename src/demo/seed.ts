@@ -16,7 +16,7 @@ import { handbookBody } from '$lib/schemas/handbook';
 import { criteriaBody, ownMeasureBody, protocolBody, trialBody } from '$lib/schemas/trial';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { presetCriteria } from '$lib/core/answers/pick/presets';
-import { postAmendment } from '../lib/server/amendments/post';
+import { postAmendment } from '../lib/server/answers/amendments/post';
 import type { Database } from '../lib/server/base/db/client';
 import { trial } from '../lib/server/base/db/schema';
 import { postDryingRun } from '../lib/server/stations/drying/post';
@@ -25,7 +25,7 @@ import { addSpool } from '../lib/server/stations/intake/add-spool';
 import { postNote } from '../lib/server/stations/notes/post';
 import { postAttempt } from '../lib/server/stations/prints/post-attempt';
 import { postReading } from '../lib/server/stations/readings/post';
-import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../lib/server/trials/post';
+import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial } from '../lib/server/answers/trials/post';
 import { lineGaugeFile } from '$lib/standins/line-gauge';
 import { announceLog, endLog, putSlice } from '../lib/server/stations/diameter/arrive';
 import { postInstrumentCheck } from '../lib/server/record/instruments/checks';
@@ -37,8 +37,8 @@ import { loadHooks } from './hooks';
 import { judgeKnobs } from './knobs';
 import { useParts } from './parts';
 import { feedSoftFeet } from './soft-feet';
-import { adoptPriors } from '../lib/server/priors/adopt';
-import { learnPriors } from '../lib/server/priors/learn';
+import { adoptPriors } from '../lib/server/answers/priors/adopt';
+import { learnPriors } from '../lib/server/answers/priors/learn';
 import { weighAndDry } from './water';
 
 /**

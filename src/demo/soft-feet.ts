@@ -4,7 +4,7 @@ import { intakeBody } from '$lib/schemas/spool';
 import { trialBody } from '$lib/schemas/trial';
 import { addSpool } from '../lib/server/stations/intake/add-spool';
 import { postAttempt } from '../lib/server/stations/prints/post-attempt';
-import { postTrial } from '../lib/server/trials/post';
+import { postTrial } from '../lib/server/answers/trials/post';
 import { DEMO_SOFT_FEET, DEMO_SOFT_TRIAL } from './bench';
 import { checked, DAY, START, type DemoBench } from './demo-bench';
 

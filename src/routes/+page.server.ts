@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { database } from '$lib/server/running/context';
-import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
+import { listTrials, loadTrial, ofReadable } from '$lib/server/answers/trials/load';
 import type { PageServerLoad } from './$types';
 
 /** The home is the sheet of the newest trial; without one, the place to put the first question. */

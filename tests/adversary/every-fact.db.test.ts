@@ -25,7 +25,7 @@ import {
 	trialLeaveBody,
 	trialSpoolBody
 } from '$lib/schemas/trial';
-import { postAmendment } from '../../src/lib/server/amendments/post';
+import { postAmendment } from '../../src/lib/server/answers/amendments/post';
 import { postQuote } from '../../src/lib/server/stations/cost/post';
 import { STEP_PIECE } from '../../src/lib/server/base/db/defaults';
 import * as tables from '../../src/lib/server/base/db/schema';
@@ -42,7 +42,7 @@ import { postAttempt } from '../../src/lib/server/stations/prints/post-attempt';
 import { postReading } from '../../src/lib/server/stations/readings/post';
 import { postEvent } from '../../src/lib/server/stations/events/post-event';
 import { postSpecimen } from '../../src/lib/server/stations/strength/post-specimen';
-import { loadTrial } from '../../src/lib/server/trials/load';
+import { loadTrial } from '../../src/lib/server/answers/trials/load';
 import {
 	postBlind,
 	postCriteria,
@@ -54,7 +54,7 @@ import {
 	postTrialFacts,
 	postTrialLeave,
 	postTrialSpool
-} from '../../src/lib/server/trials/post';
+} from '../../src/lib/server/answers/trials/post';
 import { postGaugeStudy } from '../../src/lib/server/record/instruments/studies';
 import { postInstrumentCheck } from '../../src/lib/server/record/instruments/checks';
 import {

@@ -12,14 +12,14 @@ import { readingBody } from '../../src/lib/schemas/reading';
 import { read } from '../../src/lib/schemas/read';
 import * as table from '../../src/lib/server/base/db/schema';
 import { seedDemo } from '../../src/demo/seed';
-import { postAmendment } from '../../src/lib/server/amendments/post';
+import { postAmendment } from '../../src/lib/server/answers/amendments/post';
 import { exportBundle, importBundle } from '../../src/lib/server/exchange/bundle';
 import { importCsv } from '../../src/lib/server/exchange/csv-tables';
 import { postReading } from '../../src/lib/server/stations/readings/post';
 import { loadPieces } from '../../src/lib/server/record/pieces/load';
-import { loadTrial, listTrials } from '../../src/lib/server/trials/load';
-import { sheetOf } from '../../src/lib/server/trials/findings';
-import { postProtocol } from '../../src/lib/server/trials/post';
+import { loadTrial, listTrials } from '../../src/lib/server/answers/trials/load';
+import { sheetOf } from '../../src/lib/server/answers/trials/findings';
+import { postProtocol } from '../../src/lib/server/answers/trials/post';
 import { checked, errorsOf } from '../support/checked';
 import { testDatabase, type TestDatabase } from '../support/database';
 

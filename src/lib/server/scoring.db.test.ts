@@ -17,9 +17,9 @@ import { putPhoto } from './stations/photos/photos';
 import { postPiece } from './stations/pieces/post';
 import { postAttempt } from './stations/prints/post-attempt';
 import { postReading } from './stations/readings/post';
-import { loadSpool } from './spools/load';
-import { loadTrial } from './trials/load';
-import { postProtocol, postTrial } from './trials/post';
+import { loadSpool } from './answers/spools/load';
+import { loadTrial } from './answers/trials/load';
+import { postProtocol, postTrial } from './answers/trials/post';
 import { listTrainings, postTraining } from './stations/workshop/trainings';
 
 const NOW = Date.parse('2026-11-10T12:00:00Z');

@@ -10,8 +10,8 @@ import { postProductFacts } from './stations/intake/product';
 import { addSpool } from './stations/intake/add-spool';
 import { postSpoolFacts } from './stations/intake/facts';
 import { postPiece } from './stations/pieces/post';
-import { loadTrial } from './trials/load';
-import { postCriteria, postProtocol, postTrial, postTrialFacts } from './trials/post';
+import { loadTrial } from './answers/trials/load';
+import { postCriteria, postProtocol, postTrial, postTrialFacts } from './answers/trials/post';
 
 const NOW = Date.parse('2026-11-01T12:00:00Z');
 const at = '2026-11-01T11:00:00Z';

@@ -1,5 +1,5 @@
 import { database } from '$lib/server/running/context';
-import { recallSpools } from '$lib/server/spools/recall';
+import { recallSpools } from '$lib/server/answers/spools/recall';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {

@@ -1,7 +1,7 @@
 import { database } from '$lib/server/running/context';
-import { listTrials } from '$lib/server/trials/load';
-import { toldAct } from '$lib/server/trials/next-step';
-import { atWork, standingsOf, type Standing } from '$lib/server/trials/standing';
+import { listTrials } from '$lib/server/answers/trials/load';
+import { toldAct } from '$lib/server/answers/trials/next-step';
+import { atWork, standingsOf, type Standing } from '$lib/server/answers/trials/standing';
 import { pickSentence } from '$lib/words/pick-sentence';
 import { stationHref } from '$lib/ui/sheet/station-href';
 import type { PageServerLoad } from './$types';

@@ -1,10 +1,10 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { database } from '../running/context';
-import { giveWay } from '../evidence/stations';
+import { giveWay } from '../answers/findings/stations';
 import { pageId } from '../http/path-id';
 import { together } from '../base/polite/together';
 import { Problem } from '../base/problem';
-import { loadTrial, type TrialWhole } from './load';
+import { loadTrial, type TrialWhole } from '../answers/trials/load';
 
 /** One request loads its trial once, however many layouts and pages ask for it. */
 const loaded = new WeakMap<App.Locals, Promise<TrialWhole>>();

@@ -4,9 +4,9 @@ import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { Problem } from '$lib/server/base/problem';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
-import { loadSpool } from '$lib/server/spools/load';
+import { loadSpool } from '$lib/server/answers/spools/load';
 import { loadPrinters } from '$lib/server/record/instruments/printers';
-import { currentHouseSpool } from '$lib/server/trials/house';
+import { currentHouseSpool } from '$lib/server/answers/trials/house';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

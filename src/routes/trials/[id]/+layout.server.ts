@@ -1,6 +1,6 @@
 import { share } from '$lib/shared-text';
 import type { ShellTrial } from '$lib/ui/shell/types';
-import { sheetOf } from '$lib/server/trials/findings';
+import { sheetOf } from '$lib/server/answers/trials/findings';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { LayoutServerLoad } from './$types';
 

@@ -1,9 +1,9 @@
 import { onePresets } from '$lib/core/stations/calibration/one-preset';
 import { printerEffects } from '$lib/core/stations/prints/marks/printer-effect';
-import { calibrationsOf } from '$lib/server/evidence/stations';
+import { calibrationsOf } from '$lib/server/answers/findings/stations';
 import { letOthersIn } from '$lib/server/base/polite/let-others-in';
-import { shownSheetOf } from '$lib/server/trials/findings';
-import { nextStep } from '$lib/server/trials/next-step';
+import { shownSheetOf } from '$lib/server/answers/trials/findings';
+import { nextStep } from '$lib/server/answers/trials/next-step';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/running/context';
-import { listTrials, loadTrial, ofReadable } from '$lib/server/trials/load';
+import { listTrials, loadTrial, ofReadable } from '$lib/server/answers/trials/load';
 import { problemWords } from '$lib/words/problems';
 import type { PageServerLoad } from './$types';
 

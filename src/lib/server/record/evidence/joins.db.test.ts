@@ -17,11 +17,19 @@ import { postSpoolFacts } from '../../stations/intake/facts';
 import { postAttempt } from '../../stations/prints/post-attempt';
 import { postReading } from '../../stations/readings/post';
 import { postSpool } from '../../stations/intake/post';
-import { pickOf } from '../../trials/findings';
-import { loadTrial } from '../../trials/load';
+import { pickOf } from '../../answers/trials/findings';
+import { loadTrial } from '../../answers/trials/load';
 import { postSpecimen } from '../../stations/strength/post-specimen';
 import { specimenBody } from '$lib/schemas/strength';
-import { postBlind, postCriteria, postHouseSpool, postProtocol, postTrial, postTrialLeave, postTrialSpool } from '../../trials/post';
+import {
+	postBlind,
+	postCriteria,
+	postHouseSpool,
+	postProtocol,
+	postTrial,
+	postTrialLeave,
+	postTrialSpool
+} from '../../answers/trials/post';
 import { postInstrumentCheck } from '../instruments/checks';
 import { postInstrument, postPrinter } from '../../stations/workshop/workshop';
 import { loadEvidence } from './load';

@@ -8,11 +8,11 @@ import { intakeBody } from '../../../schemas/spool';
 import { trialBody, trialFactsBody, verdictBody } from '../../../schemas/trial';
 import { addSpool } from '../../stations/intake/add-spool';
 import { loadPieces } from '../pieces/load';
-import { recallSpools } from '../../spools/recall';
-import { loadSpool } from '../../spools/load';
-import { listTrials, loadTrial } from '../../trials/load';
-import { postTrial, postTrialFacts } from '../../trials/post';
-import { postVerdict } from '../../verdicts/post';
+import { recallSpools } from '../../answers/spools/recall';
+import { loadSpool } from '../../answers/spools/load';
+import { listTrials, loadTrial } from '../../answers/trials/load';
+import { postTrial, postTrialFacts } from '../../answers/trials/post';
+import { postVerdict } from '../../answers/verdicts/post';
 import { listWorkshop, postInstrument } from '../../stations/workshop/workshop';
 import { postArchiving } from './archive';
 

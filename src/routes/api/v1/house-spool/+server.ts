@@ -1,5 +1,5 @@
 import { houseSpoolBody } from '$lib/schemas/trial';
 import { keep } from '$lib/server/http/respond';
-import { postHouseSpool } from '$lib/server/trials/post';
+import { postHouseSpool } from '$lib/server/answers/trials/post';
 
 export const POST = keep(houseSpoolBody, postHouseSpool);

@@ -1,7 +1,7 @@
 import { spoolBody } from '$lib/schemas/spool';
 import { keep, show } from '$lib/server/http/respond';
 import { postSpool } from '$lib/server/stations/intake/post';
-import { LIMIT, searchSpools } from '$lib/server/spools/search';
+import { LIMIT, searchSpools } from '$lib/server/answers/spools/search';
 
 export const POST = keep(spoolBody, postSpool);
 

@@ -1,5 +1,5 @@
 import { trialBody } from '$lib/schemas/trial';
 import { keep } from '$lib/server/http/respond';
-import { postTrial } from '$lib/server/trials/post';
+import { postTrial } from '$lib/server/answers/trials/post';
 
 export const POST = keep(trialBody, postTrial);

@@ -5,7 +5,7 @@ import { addressCode } from '$lib/server/http/address-code';
 import { pageId } from '$lib/server/http/path-id';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { Problem } from '$lib/server/base/problem';
-import { loadScorecard } from '$lib/server/spools/scorecard';
+import { loadScorecard } from '$lib/server/answers/spools/scorecard';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

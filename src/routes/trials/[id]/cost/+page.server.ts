@@ -1,4 +1,4 @@
-import { onlyStation } from '$lib/server/evidence/only';
+import { onlyStation } from '$lib/server/answers/findings/only';
 import { loadFilamentIds } from '$lib/server/record/makers/filaments';
 import { database } from '$lib/server/running/context';
 import { countedQuote } from '$lib/core/stations/cost/counted-quote';

@@ -1,8 +1,8 @@
 import { share } from '$lib/shared-text';
 import { diameterProgress, firstUnmeasured } from '$lib/core/stations/diameter/progress';
 import { database } from '$lib/server/running/context';
-import { lightEvidence, onlyStation } from '$lib/server/evidence/only';
-import { foundBy } from '$lib/server/evidence/stations';
+import { lightEvidence, onlyStation } from '$lib/server/answers/findings/only';
+import { foundBy } from '$lib/server/answers/findings/stations';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';

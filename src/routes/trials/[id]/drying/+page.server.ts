@@ -1,7 +1,7 @@
 import { conditionAt, conditionOf } from '$lib/core/record/conditions/condition-at';
 import { settled } from '$lib/core/record/evidence/settled';
 import { database } from '$lib/server/running/context';
-import { onlyStation } from '$lib/server/evidence/only';
+import { onlyStation } from '$lib/server/answers/findings/only';
 import { runsOf } from '$lib/server/stations/drying/runs';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';

@@ -1,7 +1,7 @@
 import { database } from '$lib/server/running/context';
 import { intakeSuggestions } from '$lib/server/stations/intake/suggestions';
-import { wantedOf } from '$lib/server/trials/findings';
-import { lacksOf } from '$lib/server/trials/lacks';
+import { wantedOf } from '$lib/server/answers/trials/findings';
+import { lacksOf } from '$lib/server/answers/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

@@ -1,4 +1,4 @@
-import { onlyStation } from '$lib/server/evidence/only';
+import { onlyStation } from '$lib/server/answers/findings/only';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

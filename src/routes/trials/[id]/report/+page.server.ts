@@ -1,7 +1,7 @@
 import { settled } from '$lib/core/record/evidence/settled';
 import { addressCode } from '$lib/server/http/address-code';
-import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/trials/findings';
-import { lacksOf } from '$lib/server/trials/lacks';
+import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/answers/trials/findings';
+import { lacksOf } from '$lib/server/answers/trials/lacks';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';
 

@@ -1,7 +1,7 @@
 import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
-import { searchSpools } from '$lib/server/spools/search';
-import { saidLater } from '$lib/server/trials/said-later';
+import { searchSpools } from '$lib/server/answers/spools/search';
+import { saidLater } from '$lib/server/answers/trials/said-later';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';

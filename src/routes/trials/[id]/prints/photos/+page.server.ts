@@ -1,5 +1,5 @@
 import { database } from '$lib/server/running/context';
-import { onlyStation } from '$lib/server/evidence/only';
+import { onlyStation } from '$lib/server/answers/findings/only';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { trialOfRequest } from '$lib/server/trials/of-request';
 import type { PageServerLoad } from './$types';

@@ -1,6 +1,6 @@
 import { STATIONS } from '$lib/core/joins/registry';
 import { loadEvidence } from '$lib/server/record/evidence/load';
-import { onlyStation } from '$lib/server/evidence/only';
+import { onlyStation } from '$lib/server/answers/findings/only';
 import { pathId } from '$lib/server/http/path-id';
 import { show } from '$lib/server/http/respond';
 import { notFound, refuseField } from '$lib/server/base/problem';

@@ -1,8 +1,8 @@
 import { CORE_VERSION } from '$lib/core/version';
 import { show } from '$lib/server/http/respond';
 import { pathId } from '$lib/server/http/path-id';
-import { sheetOf } from '$lib/server/trials/findings';
-import { loadTrial } from '$lib/server/trials/load';
+import { sheetOf } from '$lib/server/answers/trials/findings';
+import { loadTrial } from '$lib/server/answers/trials/load';
 
 export const GET = show(async (event, db, now) => {
 	const whole = await loadTrial(db, pathId(event));

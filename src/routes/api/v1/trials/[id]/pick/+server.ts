@@ -1,7 +1,7 @@
 import { CORE_VERSION } from '$lib/core/version';
 import { show } from '$lib/server/http/respond';
 import { pathId } from '$lib/server/http/path-id';
-import { pickOf } from '$lib/server/trials/findings';
-import { loadTrial } from '$lib/server/trials/load';
+import { pickOf } from '$lib/server/answers/trials/findings';
+import { loadTrial } from '$lib/server/answers/trials/load';
 
 export const GET = show(async (event, db, now) => ({ coreVersion: CORE_VERSION, ...pickOf(await loadTrial(db, pathId(event)), now) }));
