@@ -1,7 +1,7 @@
 import { share } from '$lib/shared-text';
 import type { ShellTrial } from '$lib/ui/shell/types';
 import { sheetOf } from '$lib/server/answers/trials/findings';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { LayoutServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;

@@ -4,7 +4,7 @@ import { calibrationsOf } from '$lib/server/answers/findings/stations';
 import { letOthersIn } from '$lib/server/base/polite/let-others-in';
 import { shownSheetOf } from '$lib/server/answers/trials/findings';
 import { nextStep } from '$lib/server/answers/trials/next-step';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -4,7 +4,7 @@ import { database } from '$lib/server/running/context';
 import { countedQuote } from '$lib/core/stations/cost/counted-quote';
 import { costPerGoodKg } from '$lib/core/stations/cost/quantities';
 import { costStation } from '$lib/core/stations/cost/station';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -3,7 +3,7 @@ import { diameterProgress, firstUnmeasured } from '$lib/core/stations/diameter/p
 import { database } from '$lib/server/running/context';
 import { lightEvidence, onlyStation } from '$lib/server/answers/findings/only';
 import { foundBy } from '$lib/server/answers/findings/stations';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 

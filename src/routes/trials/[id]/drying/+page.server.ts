@@ -3,7 +3,7 @@ import { settled } from '$lib/core/record/evidence/settled';
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/answers/findings/only';
 import { runsOf } from '$lib/server/stations/drying/runs';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 

@@ -2,7 +2,7 @@ import { database } from '$lib/server/running/context';
 import { intakeSuggestions } from '$lib/server/stations/intake/suggestions';
 import { wantedOf } from '$lib/server/answers/trials/findings';
 import { lacksOf } from '$lib/server/answers/trials/lacks';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

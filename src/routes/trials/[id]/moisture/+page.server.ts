@@ -1,6 +1,6 @@
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/answers/findings/only';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 

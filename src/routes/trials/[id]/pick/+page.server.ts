@@ -2,7 +2,7 @@ import { share } from '$lib/shared-text';
 import { letOthersIn } from '$lib/server/base/polite/let-others-in';
 import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/answers/trials/findings';
 import { lacksOf } from '$lib/server/answers/trials/lacks';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

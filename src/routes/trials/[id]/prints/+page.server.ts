@@ -8,7 +8,7 @@ import { loadNotes } from '$lib/server/record/notes/load';
 import { loadAmendments } from '$lib/server/record/evidence/load-events';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
 import { pickInputOf, sheetOf, wantedOf } from '$lib/server/answers/trials/findings';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 

@@ -2,7 +2,7 @@ import { settled } from '$lib/core/record/evidence/settled';
 import { addressCode } from '$lib/server/http/address-code';
 import { partsOf, pickInputOf, pickOf, shownSheetOf } from '$lib/server/answers/trials/findings';
 import { lacksOf } from '$lib/server/answers/trials/lacks';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 /** All that was found out by a trial, on one page. */

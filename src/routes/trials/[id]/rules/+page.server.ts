@@ -2,7 +2,7 @@ import { database } from '$lib/server/running/context';
 import { pageId } from '$lib/server/http/path-id';
 import { searchSpools } from '$lib/server/answers/spools/search';
 import { saidLater } from '$lib/server/answers/trials/said-later';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import { listWorkshop } from '$lib/server/stations/workshop/workshop';
 import type { PageServerLoad } from './$types';
 

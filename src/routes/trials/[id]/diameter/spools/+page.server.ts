@@ -1,5 +1,5 @@
 import { onlyStation } from '$lib/server/answers/findings/only';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,7 +1,7 @@
 import { database } from '$lib/server/running/context';
 import { onlyStation } from '$lib/server/answers/findings/only';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,7 +1,7 @@
 import { printQueue } from '$lib/core/stations/prints/ways/queue';
 import { database } from '$lib/server/running/context';
 import { loadPieces } from '$lib/server/record/pieces/load';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { database } from '$lib/server/running/context';
 import { loadPhotos } from '$lib/server/stations/photos/photos';
-import { trialOfRequest } from '$lib/server/trials/of-request';
+import { trialOfRequest } from '$lib/server/http/trial-of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -37,7 +37,7 @@ import {
 	verdictBody
 } from '$lib/schemas/trial';
 import { partBody, partStateBody } from '$lib/schemas/use-log';
-import { LIMITS } from '../http/respond';
+import { LIMITS } from '../respond';
 
 type Post = { method: 'post'; path: string; summary: string; body: z.ZodType; limit: number };
 type Get = { method: 'get'; path: string; summary: string; answer: z.ZodType | 'csv' | null; query?: string };

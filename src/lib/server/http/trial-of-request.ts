@@ -1,7 +1,7 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { database } from '../running/context';
 import { giveWay } from '../answers/findings/stations';
-import { pageId } from '../http/path-id';
+import { pageId } from './path-id';
 import { together } from '../base/polite/together';
 import { Problem } from '../base/problem';
 import { loadTrial, type TrialWhole } from '../answers/trials/load';
