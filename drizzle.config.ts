@@ -1,3 +1,3 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'mysql', schema: './src/lib/server/db/schema.ts', out: './drizzle', casing: 'snake_case' });
+export default defineConfig({ dialect: 'mysql', schema: './src/lib/server/base/db/schema.ts', out: './drizzle', casing: 'snake_case' });

@@ -131,7 +131,7 @@ export default defineConfig(
 				{
 					patterns: [
 						{
-							group: ['drizzle-orm*', 'mysql2*', '**/server/db/*', '$lib/server/db', '$lib/server/db/*'],
+							group: ['drizzle-orm*', 'mysql2*', '**/server/base/db/*', '$lib/server/base/db/*'],
 							message: 'only src/lib/server speaks to the database'
 						}
 					]

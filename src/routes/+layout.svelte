@@ -6,7 +6,7 @@
 	import { clock } from '$lib/ui/form/clock';
 	import { running } from '$lib/ui/drying/running.svelte';
 	import { day } from '$lib/words/numbers';
-	import { soon } from '$lib/ui/shell/soon';
+	import { soon } from '$lib/ui/growing/soon';
 	import Shell from '$lib/ui/shell/Shell.svelte';
 	import type { ShellTrial } from '$lib/ui/shell/types';
 	import { theme } from '$lib/ui/theme';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import Sliver from '$lib/ui/figures/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack, type Snippet } from 'svelte';
 	import Term from '../help/Term.svelte';
-	import Later from '../shell/Later.svelte';
+	import Later from '../growing/Later.svelte';
 	import { isShortcut } from '../form/keys';
 	import SpoolRail from './SpoolRail.svelte';
 	import type { RailItem } from './rail-item';

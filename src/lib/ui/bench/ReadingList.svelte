@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Instrument } from '$lib/core/record/evidence/instrument';
 	import type { Reading } from '$lib/core/record/evidence/reading';
-	import { growing } from '../shell/growing.svelte';
+	import { growing } from '../growing/growing.svelte';
 	import ReadingButton from './ReadingButton.svelte';
 	import ReadingEditor from './ReadingEditor.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { growing } from '../shell/growing.svelte';
-	import Sliver from '../spool/Sliver.svelte';
+	import { growing } from '../growing/growing.svelte';
+	import Sliver from '../figures/Sliver.svelte';
 	import type { RailItem } from './rail-item';
 
 	let { items, chosen, onchoose }: { items: RailItem[]; chosen: string; onchoose: (id: string) => void } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Chart, ChartConfiguration, ChartType } from 'chart.js';
 	import { onMount, type Snippet } from 'svelte';
-	import { soon } from '../shell/soon';
+	import { soon } from '../growing/soon';
 	import { locale } from '../../words/locale';
 	import { inkOfPage, type Ink } from './ink';
 	import { loadChart } from './load-chart';

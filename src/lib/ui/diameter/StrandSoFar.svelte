@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import Strand from '../figures/Strand.svelte';
-	import Later from '../shell/Later.svelte';
+	import Later from '../growing/Later.svelte';
 	import { plural } from '../../words/numbers';
 	import { lengthWords } from '../../words/units';
 	import type { DiameterBench } from './diameter-bench.svelte';

@@ -19,7 +19,7 @@
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
-	import Sliver from '../spool/Sliver.svelte';
+	import Sliver from '../figures/Sliver.svelte';
 	import { dayAndTime, upTo } from '../../words/numbers';
 	import { temperatureWords } from '../../words/units';
 	import Term from '../help/Term.svelte';

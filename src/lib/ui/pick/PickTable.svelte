@@ -7,8 +7,8 @@
 	import type { Snippet } from 'svelte';
 	import MissedIcon from '../form/MissedIcon.svelte';
 	import Term from '../help/Term.svelte';
-	import { growing } from '../shell/growing.svelte';
-	import Sliver from '../spool/Sliver.svelte';
+	import { growing } from '../growing/growing.svelte';
+	import Sliver from '../figures/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { chance, fixed } from '../../words/numbers';
 	import { criterionName } from './criteria';

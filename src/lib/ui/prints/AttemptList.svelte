@@ -10,7 +10,7 @@
 	import PhotosOfPrint from '../photos/PhotosOfPrint.svelte';
 	import ReadingButton from '../bench/ReadingButton.svelte';
 	import ReadingEditor from '../bench/ReadingEditor.svelte';
-	import { growing } from '../shell/growing.svelte';
+	import { growing } from '../growing/growing.svelte';
 	import { departureWords } from '../../words/departures';
 	import { marksByScorer } from '../../words/marks';
 	import { markName } from '../../words/print-marks';

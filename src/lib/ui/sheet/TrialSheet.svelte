@@ -8,8 +8,8 @@
 	import { findingLabel } from '../figures/label';
 	import { Select } from 'flowbite-svelte';
 	import Term from '../help/Term.svelte';
-	import { growing } from '../shell/growing.svelte';
-	import Sliver from '../spool/Sliver.svelte';
+	import { growing } from '../growing/growing.svelte';
+	import Sliver from '../figures/Sliver.svelte';
 	import { productLine } from '../spool/names';
 	import { changedMostWords, missingWords, sentence } from '../../words/messages';
 	import { bareValue, quantityName, quantityUnder } from '../../words/quantities';

@@ -29,7 +29,7 @@
 	import CorrectReel from '$lib/ui/spool/CorrectReel.svelte';
 	import Happened from '$lib/ui/spool/Happened.svelte';
 	import MarksChanged from '$lib/ui/spool/MarksChanged.svelte';
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import Sliver from '$lib/ui/figures/Sliver.svelte';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence, stateWords } from '$lib/words/messages';

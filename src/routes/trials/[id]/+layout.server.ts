@@ -1,4 +1,4 @@
-import { share } from '$lib/shared-text';
+import { share } from '$lib/schemas/shared-text';
 import type { ShellTrial } from '$lib/ui/shell/types';
 import { sheetOf } from '$lib/server/answers/trials/findings';
 import { trialOfRequest } from '$lib/server/http/trial-of-request';

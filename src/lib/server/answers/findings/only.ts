@@ -1,5 +1,5 @@
 import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
-import { shareEvidence } from '$lib/shared-text';
+import { shareEvidence } from '$lib/schemas/shared-text';
 
 /** The part of the evidence one station's page needs, so that a page carries no more than it shows. */
 export function onlyStation(evidence: SpoolEvidence, station: string): SpoolEvidence {

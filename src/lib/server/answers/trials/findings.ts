@@ -8,7 +8,7 @@ import type { PickInput } from '$lib/core/answers/pick/types';
 import type { Missing } from '$lib/core/judging/finding/types';
 import { buildSheet, type Sheet } from '$lib/core/answers/sheet/build-sheet';
 import { shownSheet, type ShownSheet } from '$lib/core/answers/sheet/shown-sheet';
-import { share, shareCandidates } from '$lib/shared-text';
+import { share, shareCandidates } from '$lib/schemas/shared-text';
 import { REMEMBERING_STATIONS } from '../findings/stations';
 import { remembered } from './remembered';
 import type { TrialWhole } from './load';

@@ -6,7 +6,7 @@
 	import QuoteForm from '$lib/ui/cost/QuoteForm.svelte';
 	import BarFigure from '$lib/ui/figures/BarFigure.svelte';
 	import { findingLabel, intervalWords } from '$lib/ui/figures/label';
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import Sliver from '$lib/ui/figures/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { sentence } from '$lib/words/messages';
 	import { day, fixed, plural, upTo } from '$lib/words/numbers';

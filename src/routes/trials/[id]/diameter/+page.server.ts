@@ -1,4 +1,4 @@
-import { share } from '$lib/shared-text';
+import { share } from '$lib/schemas/shared-text';
 import { diameterProgress, firstUnmeasured } from '$lib/core/stations/diameter/progress';
 import { database } from '$lib/server/running/context';
 import { lightEvidence, onlyStation } from '$lib/server/answers/findings/only';

@@ -13,7 +13,7 @@
 	import { DiameterBench } from '$lib/ui/diameter/diameter-bench.svelte';
 	import StrandSoFar from '$lib/ui/diameter/StrandSoFar.svelte';
 	import DiameterFindings from '$lib/ui/diameter/DiameterFindings.svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import { sentence } from '$lib/words/messages';
 	import { bareLength, toleranceWords } from '$lib/words/units';

@@ -17,7 +17,7 @@
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
 	import PasteList from '$lib/ui/intake/PasteList.svelte';
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import Sliver from '$lib/ui/figures/Sliver.svelte';
 	import { productLine } from '$lib/ui/spool/names';
 	import { materialOf } from '$lib/core/judging/handbook/material-of';
 	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';

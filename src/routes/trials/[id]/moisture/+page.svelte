@@ -22,7 +22,7 @@
 	import { bareMass, massWords } from '$lib/words/units';
 	import { BEFORE_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

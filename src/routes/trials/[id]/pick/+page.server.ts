@@ -1,4 +1,4 @@
-import { share } from '$lib/shared-text';
+import { share } from '$lib/schemas/shared-text';
 import { letOthersIn } from '$lib/server/base/polite/let-others-in';
 import { partsOf, pickInputOf, pickOf, sheetOf } from '$lib/server/answers/trials/findings';
 import { lacksOf } from '$lib/server/answers/trials/lacks';

@@ -31,7 +31,7 @@
 	import { stationHref } from '$lib/ui/sheet/station-href';
 	import { choices, importanceWords, RULE_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import { onDestroy, tick, untrack } from 'svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';

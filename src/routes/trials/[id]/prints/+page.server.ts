@@ -1,4 +1,4 @@
-import { share } from '$lib/shared-text';
+import { share } from '$lib/schemas/shared-text';
 import { settingsOffered } from '$lib/core/stations/calibration/offered';
 import { PRINT_QUANTITIES } from '$lib/core/stations/prints/station';
 import { database } from '$lib/server/running/context';

@@ -37,7 +37,7 @@
 	import { Button, Label, Select } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import { onDestroy, onMount, untrack } from 'svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import type { PageProps } from './$types';
 	import Term from '$lib/ui/help/Term.svelte';

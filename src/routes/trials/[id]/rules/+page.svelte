@@ -29,7 +29,7 @@
 	} from '$lib/words/closed-lists';
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
 	import Term from '$lib/ui/help/Term.svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import TrialFacts from '$lib/ui/trial/TrialFacts.svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';

@@ -11,7 +11,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
-	import Later from '$lib/ui/shell/Later.svelte';
+	import Later from '$lib/ui/growing/Later.svelte';
 	import DamagedRecords from '$lib/ui/spool/DamagedRecords.svelte';
 	import ComparedKinds from '$lib/ui/strength/ComparedKinds.svelte';
 	import SpecimenList from '$lib/ui/strength/SpecimenList.svelte';

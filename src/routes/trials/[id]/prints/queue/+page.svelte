@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Sliver from '$lib/ui/spool/Sliver.svelte';
+	import Sliver from '$lib/ui/figures/Sliver.svelte';
 	import { plural } from '$lib/words/numbers';
 	import { massWords } from '$lib/words/units';
 	import { CONDITION_WORDS } from '$lib/words/closed-lists';

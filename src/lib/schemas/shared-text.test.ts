@@ -1,8 +1,8 @@
 import { parse, stringify, uneval } from 'devalue';
 import { describe, expect, it } from 'vitest';
-import { diameters, evidence } from '../../tests/support/evidence';
-import { say } from './core/judging/finding/message';
-import type { Candidate } from './core/answers/pick/types';
+import { diameters, evidence } from '../../../tests/support/evidence';
+import { say } from '../core/judging/finding/message';
+import type { Candidate } from '../core/answers/pick/types';
 import { share, shareCandidates, sharedCandidates, sharedEvidence, sharedText, shareEvidence } from './shared-text';
 
 /** As SvelteKit sends page data: with every value offered to the encoders. */

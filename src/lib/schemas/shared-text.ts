@@ -1,6 +1,6 @@
-import type { SpoolEvidence } from './core/record/evidence/spool-evidence';
-import type { Sampling } from './core/judging/finding/types';
-import type { Candidate } from './core/answers/pick/types';
+import type { SpoolEvidence } from '../core/record/evidence/spool-evidence';
+import type { Sampling } from '../core/judging/finding/types';
+import type { Candidate } from '../core/answers/pick/types';
 
 /**
  * A page carries the text inside a script's string, where every quotation mark wants a sign before it, looked for letter by letter.
