@@ -23,7 +23,7 @@ export const init: ServerInit = async () => {
 		process.exit(1);
 	}
 	// Nobody waits for it, and where it fails the page that is opened says why.
-	warmUp(serverContext().db, Date.now()).catch(() => undefined);
+	warmUp(serverContext().db).catch(() => undefined);
 	process.once('sveltekit:shutdown', () => void stopServer());
 };
 

@@ -74,7 +74,7 @@ export async function benchPrints(db: Database, spoolId: string): Promise<void> 
 	const [first] = spools;
 	const pieceIds = first?.pieces.map((p) => p.id) ?? [];
 	const rules = { ...basis, pieceIds, markPieces: markPieces(pieceIds, first?.pieces ?? []) };
-	const find = () => spools.flatMap((s) => printsStation.find(s, rules, 0));
+	const find = () => spools.flatMap((s) => printsStation.find(s, rules));
 	const cold = ms(find);
 	const found = Array.from({ length: ROUNDS }, () => ms(find));
 	const pass = () => spools.reduce((sum, s) => sum + s.readings.reduce((a, r) => a + (r.value ?? 0), 0), 0);

@@ -106,8 +106,8 @@ async function record(databaseUrl: string, share: number): Promise<{ url: string
 		await fillYears(db, Date.now(), share);
 	}
 	// As the task beside the server leaves it; what has changed since is what pages work out themselves.
-	await keepAllListings(db, Date.now());
-	await keepAllStandings(db, Date.now());
+	await keepAllListings(db);
+	await keepAllStandings(db);
 	const hex = async (query: ReturnType<typeof sql>): Promise<string> => {
 		const [rows] = (await db.execute(query)) as unknown as [{ id: string }[]];
 		const id = rows[0]?.id ?? '';

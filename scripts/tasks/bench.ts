@@ -48,7 +48,7 @@ function twelveCriteria(input: Omit<PickInput, 'criteria' | 'rule'>): PickInput 
 async function benchSheet(db: Database, trialId: string): Promise<void> {
 	console.log(`${SPOOLS} spools, ${READINGS} hand readings, ${SPOOLS * 3} prints\n`);
 
-	const page = async () => sheetOf(await loadTrial(db, trialId), Date.now());
+	const page = async () => sheetOf(await loadTrial(db, trialId));
 	const firstCall = await msAsync(page);
 	const cold: number[] = [];
 	for (let i = 0; i < ROUNDS; i++) {
@@ -66,13 +66,13 @@ async function benchSheet(db: Database, trialId: string): Promise<void> {
 	line('trial sheet data, first call of the process', firstCall, 1000, 'SELECT of its readings', rawP95);
 
 	const whole = await loadTrial(db, trialId);
-	const sheet = shownSheet(sheetOf(whole, 0));
+	const sheet = shownSheet(sheetOf(whole));
 	const values = whole.spools.flatMap((s) => s.readings.map((r) => r.value ?? 0));
 	const plainSum = () => Float64Array.from(values).reduce((a, b) => a + b, 0);
 	plainSum();
 	line(
 		'findings of all spools (core alone)',
-		ms(() => sheetOf(whole, 0)),
+		ms(() => sheetOf(whole)),
 		null,
 		'typed-array sum of the readings',
 		ms(plainSum)
@@ -86,7 +86,7 @@ async function benchSheet(db: Database, trialId: string): Promise<void> {
 		ms(plainSum)
 	);
 
-	const input = twelveCriteria(candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: STATIONS, now: 0 }));
+	const input = twelveCriteria(candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: STATIONS }));
 	await benchPick(input);
 	console.log(
 		`\nsheet as JSON: ${(JSON.stringify(sheet).length / 1024).toFixed(0)} kB, ${(gzipSync(JSON.stringify(sheet)).length / 1024).toFixed(0)} kB compressed`

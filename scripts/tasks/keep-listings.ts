@@ -7,8 +7,8 @@ import { runTask, taskConfig } from './task';
 await runTask(async () => {
 	const { db, pool } = connect(taskConfig().DATABASE_URL, { patient: true });
 	try {
-		await keepAllListings(db, Date.now());
-		await keepAllStandings(db, Date.now());
+		await keepAllListings(db);
+		await keepAllStandings(db);
 	} finally {
 		await pool.end();
 	}

@@ -28,7 +28,7 @@ async function findings(): Promise<string> {
 		const whole = await loadTrial(bench.db, id);
 		const codeOf = (spoolId: string) => whole.spools.find((s) => s.spool.id === spoolId)?.spool.code ?? '?';
 		lines.push(`# ${whole.head.name}`);
-		for (const row of sheetOf(whole, NOW).rows)
+		for (const row of sheetOf(whole).rows)
 			for (const cell of row.cells.flatMap((c) => c.findings))
 				lines.push(
 					[
@@ -42,7 +42,7 @@ async function findings(): Promise<string> {
 						cell.sampling.kind
 					].join(' | ')
 				);
-		for (const row of pickOf(whole, NOW).rows)
+		for (const row of pickOf(whole).rows)
 			lines.push(`pick | ${row.place} | tier ${row.tier ?? '-'} | ${codeOf(row.spoolId)} | ${figure(row.score)} | ${figure(row.cost)}`);
 	}
 	return `core ${CORE_VERSION}\n${lines.join('\n')}\n`;
@@ -69,10 +69,10 @@ it('what pages of the demo share comes out of JSON as it went in', async () => {
 	for (const { id } of await listTrials(bench.db)) {
 		const whole = await loadTrial(bench.db, id);
 		look('basis', whole.basis);
-		look('sheet', shownSheetOf(whole, NOW));
-		look('pick', { ...pickOf(whole, NOW), input: pickInputOf(whole, NOW), parts: partsOf(whole, NOW) });
+		look('sheet', shownSheetOf(whole));
+		look('pick', { ...pickOf(whole), input: pickInputOf(whole), parts: partsOf(whole) });
 		for (const evidence of whole.spools)
-			look(evidence.spool.code, { evidence, found: ['diameter', 'prints'].map((s) => foundBy(s, evidence, whole.basis, NOW)) });
+			look(evidence.spool.code, { evidence, found: ['diameter', 'prints'].map((s) => foundBy(s, evidence, whole.basis)) });
 	}
 	expect(changed).toEqual([]);
 });

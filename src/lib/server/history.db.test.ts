@@ -163,7 +163,7 @@ describe('measures of one’s own', () => {
 			postReading(t.db, check(readingBody, { spoolId, quantity: 'own', typed, ownMeasureId: measure.id, takenAt: ago(1), zone }), NOW);
 		expect(await errorsOf(() => say(here, 'greasy'))).toMatchObject([{ path: 'typed', code: 'unknownWord' }]);
 		const columns = async (trialId: string) => {
-			const sheet = sheetOf(await loadTrial(t.db, trialId), NOW);
+			const sheet = sheetOf(await loadTrial(t.db, trialId));
 			return sheet.columns.filter((c) => c.id === `own.${measure.id}`).map((c) => c.family);
 		};
 		expect([await columns(first), await columns(second)]).toEqual([['looks'], []]);
@@ -190,13 +190,13 @@ describe('recall with answers', () => {
 			// prettier-ignore
 			await print(spoolId, 3, { trialId, settings: { nozzleC: 240 }, marks: { strings } });
 		await print(dear, 2, { trialId, outcome: 'failed', percentReached: 40, cause: 'filament' });
-		const found = async (typed: string) => (await recallSpools(t.db, typed, NOW)).spools.map((s) => s.id);
+		const found = async (typed: string) => (await recallSpools(t.db, typed)).spools.map((s) => s.id);
 		expect((await found('Recallers')).sort()).toEqual([cheap, dear].sort());
 		expect(await found('Recallers, no strings, under 20')).toEqual([cheap]);
 		expect(await found('Recallers over 20')).toEqual([dear]);
 		expect(await found('Recallers no failures')).toEqual([cheap]);
 		expect(await found('Recallers no strings over 20')).toEqual([]);
-		const [one] = (await recallSpools(t.db, 'Recallers Cheap', NOW)).spools;
+		const [one] = (await recallSpools(t.db, 'Recallers Cheap')).spools;
 		expect(one).toMatchObject({
 			price: { perKg: 18, currency: 'EUR' },
 			finished: { count: 2, of: 2 },

@@ -372,8 +372,8 @@ describe('trials', () => {
 		const whole = await loadTrial(t.db, trialId);
 		const text = JSON.stringify([
 			whole,
-			sheetOf(whole, NOW),
-			pickOf(whole, NOW),
+			sheetOf(whole),
+			pickOf(whole),
 			await loadSpool(t.db, spoolId, NOW),
 			await searchSpools(t.db, benchCode)
 		]);

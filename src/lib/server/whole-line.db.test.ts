@@ -319,7 +319,7 @@ describe('strength', () => {
 		};
 		expect(whole.basis.specimenKinds.load).toBe('hook · upright · direct');
 		await postProtocol(t.db, checked(protocolBody, { ...rules, strengthHighN: 200 }), NOW);
-		const sheet = sheetOf(await loadTrial(t.db, trialId), NOW);
+		const sheet = sheetOf(await loadTrial(t.db, trialId));
 		const column = sheet.columns.findIndex((c) => c.id === 'strengthLoad');
 		expect(sheet.columns[column]?.scale).toEqual({ low: 0, high: 200 });
 		expect(sheet.rows[1]?.cells[column]?.findings[0]).toMatchObject({

@@ -215,7 +215,7 @@ function strengthStates() {
 describe('words', () => {
 	const { spools, basis: rules } = everyState();
 	const strict = { ...rules, claimRule: 'anyReading' as const };
-	const findings = [rules, strict].flatMap((by) => spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, by, 0))));
+	const findings = [rules, strict].flatMap((by) => spools.flatMap((e) => STATIONS.flatMap((s) => s.find(e, by))));
 
 	it('every message of every station is a sentence, with nothing left unfilled', () => {
 		const messages = findings.flatMap((f) => [...f.messages, ...(f.sampling.kind === 'unknown' ? [f.sampling.reason] : [])]);
@@ -228,7 +228,7 @@ describe('words', () => {
 		}
 	});
 	it('every missing act has words for the cell and for the next step', () => {
-		const acts = spools.flatMap((e) => STATIONS.flatMap((s) => s.next(s.find(e, rules, 0), rules)));
+		const acts = spools.flatMap((e) => STATIONS.flatMap((s) => s.next(s.find(e, rules), rules)));
 		expect(new Set(acts.map((m) => m.action))).toEqual(
 			new Set(['unbox', 'measureDiameter', 'printPiece', 'markPiece', 'addPrice', 'measureOwn', 'weigh', 'dryWeighed', 'loadSpecimen'])
 		);

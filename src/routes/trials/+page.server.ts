@@ -13,7 +13,7 @@ export const load: PageServerLoad = async () => {
 	const db = database();
 	const trials = await listTrials(db);
 	const ids = atWork(trials).map((t) => t.id);
-	const standings = await standingsOf(db, ids, Date.now(), PATIENCE_MS);
+	const standings = await standingsOf(db, ids, PATIENCE_MS);
 	return { trials, standing: Object.fromEntries([...standings].map(([id, standing]) => [id, inWords(id, standing)])) };
 };
 

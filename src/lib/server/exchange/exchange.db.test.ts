@@ -68,7 +68,7 @@ describe('CSV, every table both ways', () => {
 			expect(await csvOf(other.db, name), name).toBe(text);
 		}
 		const [first] = await listTrials(bench.db);
-		const findings = async (db: TestDatabase['db']) => bare(sheetOf(await loadTrial(db, first?.id ?? ''), NOW));
+		const findings = async (db: TestDatabase['db']) => bare(sheetOf(await loadTrial(db, first?.id ?? '')));
 		expect(await findings(other.db)).toEqual(await findings(bench.db));
 		await other.close();
 	});
@@ -244,7 +244,7 @@ function bare(value: unknown): unknown {
 describe('a trial as one bundle', () => {
 	const everything = async (db: TestDatabase['db'], trialId: string) => {
 		const whole = await loadTrial(db, trialId);
-		return bare({ sheet: sheetOf(whole, NOW), pick: pickOf(whole, NOW), verdicts: whole.verdicts, head: whole.head });
+		return bare({ sheet: sheetOf(whole), pick: pickOf(whole), verdicts: whole.verdicts, head: whole.head });
 	};
 	const taken = (db: TestDatabase['db'], bundle: Bundle) => importBundle(db, bundleImportBody.parse({ id: v7(), bundle }), NOW);
 

@@ -17,7 +17,7 @@ export async function trialOfRequest(event: Pick<RequestEvent, 'locals' | 'param
 		whole = together(`trial ${id}`, async () => {
 			const read = await loadTrial(database(), id);
 			// What the page makes of it in one go is made of findings that are known by then.
-			await giveWay(read.spools, read.basis, Date.now());
+			await giveWay(read.spools, read.basis);
 			return read;
 		});
 		loaded.set(event.locals, whole);

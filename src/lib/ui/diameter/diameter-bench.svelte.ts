@@ -69,7 +69,7 @@ export class DiameterBench {
 		if (!evidence) return [];
 		const given = this.#given();
 		const asServed = evidence === given.evidence[index] && evidence.spool.id === given.opened;
-		return asServed ? given.found : diameterStation.find(evidence, this.#basis, 0);
+		return asServed ? given.found : diameterStation.find(evidence, this.#basis);
 	});
 	readonly readings = $derived.by(() => (this.bench.evidence?.readings ?? []).filter((r) => r.quantity === 'diameter'));
 	readonly counting = $derived(this.readings.filter((r) => r.status === 'counts'));

@@ -60,7 +60,7 @@ export class StrengthBench {
 	readonly all = $derived.by(() => kindsOfTrial(this.bench.live));
 	readonly kinds = $derived(this.#basis.specimenKinds);
 	readonly defs = $derived(strengthStation.quantities(this.#basis));
-	readonly findings = $derived.by(() => (this.bench.evidence ? strengthStation.find(this.bench.evidence, this.#basis, 0) : []));
+	readonly findings = $derived.by(() => (this.bench.evidence ? strengthStation.find(this.bench.evidence, this.#basis) : []));
 	/** Whether a specimen is under load now. */
 	readonly #open = $derived.by(() => this.#loading.open[this.bench.evidence?.spool.id ?? '']?.id ?? null);
 	readonly count = $derived.by(() => counted(this.bench.evidence));

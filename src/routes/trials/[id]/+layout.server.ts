@@ -10,7 +10,7 @@ const DAY_MS = 86_400_000;
 export const load: LayoutServerLoad = async (event) => {
 	const now = Date.now();
 	const whole = await trialOfRequest(event);
-	const sheet = sheetOf(whole, now);
+	const sheet = sheetOf(whole);
 	const shellTrial: ShellTrial = {
 		id: whole.head.id,
 		name: whole.head.name,

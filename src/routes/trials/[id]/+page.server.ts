@@ -9,14 +9,13 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
-	const now = Date.now();
-	const sheet = shownSheetOf(whole, now);
+	const sheet = shownSheetOf(whole);
 	// What follows is long work in one go where nobody looked before, as that was.
 	await letOthersIn();
 	return {
-		onePreset: onePresets(whole.spools, (e) => calibrationsOf(e, whole.basis, now)),
+		onePreset: onePresets(whole.spools, (e) => calibrationsOf(e, whole.basis)),
 		sheet,
-		next: nextStep(whole, now),
+		next: nextStep(whole),
 		// What is known of the printers' own part, taken out or not: it stands beside what is unlike.
 		effects: printerEffects(whole.spools, whole.basis, whole.basis.printer?.name ?? null)
 	};

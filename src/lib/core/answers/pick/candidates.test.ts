@@ -13,7 +13,7 @@ describe('the candidates of a pick', () => {
 		}),
 		evidence({ spool: { id: 's2', code: 'KA2' }, attempts: [read], readings: [mark(read, 'strings', 0)] })
 	];
-	const given = candidatesFrom({ spools, basis, stations: STATIONS, now: 0 });
+	const given = candidatesFrom({ spools, basis, stations: STATIONS });
 
 	it('are the spools in their order, each with the finding of every quantity that counts', () => {
 		expect(given.candidates.map((c) => [c.spoolId, c.code])).toEqual([['s1', 'KA1'], ['s2', 'KA2']]); // prettier-ignore
@@ -25,7 +25,7 @@ describe('the candidates of a pick', () => {
 		expect(Object.keys(given.candidates[0]?.findings ?? {})).toEqual(given.defs.map((d) => d.id));
 	});
 	it('know nothing of stations that are left out', () => {
-		const few = candidatesFrom({ spools, basis, stations: STATIONS.filter((s) => s.id === 'diameter'), now: 0 });
+		const few = candidatesFrom({ spools, basis, stations: STATIONS.filter((s) => s.id === 'diameter') });
 		expect(few.candidates[0]?.findings.strings).toBeUndefined();
 		expect(few.candidates[0]?.findings.diameterMean?.n).toBe(2);
 	});

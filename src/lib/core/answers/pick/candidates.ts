@@ -8,16 +8,16 @@ import type { Candidate } from './types';
 
 /**
  * The candidates of a pick from evidence: for every quantity of every station the finding that counts under the basis.
- * @example candidatesFrom({ spools, basis, stations: STATIONS, now }).candidates[0].findings.overhang
+ * @example candidatesFrom({ spools, basis, stations: STATIONS }).candidates[0].findings.overhang
  */
-export function candidatesFrom(given: { spools: readonly SpoolEvidence[]; basis: Basis; stations: readonly Station[]; now: number }): {
+export function candidatesFrom(given: { spools: readonly SpoolEvidence[]; basis: Basis; stations: readonly Station[] }): {
 	candidates: Candidate[];
 	defs: QuantityDef[];
 } {
-	const { spools, basis, stations, now } = given;
+	const { spools, basis, stations } = given;
 	const defs = stations.flatMap((s) => s.quantities(basis));
 	const candidates = spools.map((evidence): Candidate => {
-		const all = stations.flatMap((s) => s.find(evidence, basis, now));
+		const all = stations.flatMap((s) => s.find(evidence, basis));
 		return {
 			spoolId: evidence.spool.id,
 			code: evidence.spool.code,

@@ -45,7 +45,7 @@ describe('who is good for a kind of test part', () => {
 	}
 	const found = (...spools: ReturnType<typeof broken>[]) =>
 		goodForParts(
-			spools.flatMap((e) => strengthStation.find(e, basis, 0)),
+			spools.flatMap((e) => strengthStation.find(e, basis)),
 			strengthStation.quantities(basis)
 		).map(({ variant, best, behind }) => ({ variant, best, behind }));
 	it('along and across the layers are two uses, each with its own best', () => {
@@ -64,7 +64,7 @@ describe('who is good for a kind of test part', () => {
 	});
 	it('tells what each came to, in its own quantity, and goes by no finding of another station or without a figure', () => {
 		const [tough, weak] = [broken('tough', [['bar', 'flat', 'bends']]), broken('weak', [['bar', 'flat', 'snaps']])];
-		const findings = [tough, weak].flatMap((e) => strengthStation.find(e, basis, 0));
+		const findings = [tough, weak].flatMap((e) => strengthStation.find(e, basis));
 		const defs = strengthStation.quantities(basis);
 		const [told] = goodForParts(findings, defs);
 		const of = (id: string) => findings.find((f) => f.subject.spoolId === id && f.subject.variant === 'bar · flat · byHand');

@@ -6,7 +6,7 @@ import { rankedFinding } from './ranked-finding';
 const print = attempt();
 const marked = evidence({ readings: [mark(print, 'overhangLastClean', 65)], attempts: [print] });
 const find = (spool: typeof marked, quantity: string) => {
-	const found = STATIONS.flatMap((s) => s.find(spool, basis, 0)).find((f) => f.quantity === quantity);
+	const found = STATIONS.flatMap((s) => s.find(spool, basis)).find((f) => f.quantity === quantity);
 	if (!found) throw new Error(`no finding of ${quantity}`);
 	return found;
 };

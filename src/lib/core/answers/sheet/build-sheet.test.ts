@@ -15,7 +15,7 @@ const build = (
 	spools: ReturnType<typeof evidence>[],
 	stations: readonly Station[] = STATIONS,
 	weights: Record<string, number> = { overhang: 3, costPerGoodKg: 2 }
-) => buildSheet({ spools, basis, stations, weights, now: 0 });
+) => buildSheet({ spools, basis, stations, weights });
 
 describe('trial sheet', () => {
 	it('of an empty trial has columns, no rows and no next act', () => {
@@ -119,7 +119,7 @@ describe('a new station', () => {
 		const sheet = build(spools, registry);
 		expect(sheet.columns.at(-1)?.id).toBe('squeak');
 		expect(sheet.rows[0]?.cells.at(-1)?.findings[0]?.estimate).toBe(20);
-		const { candidates, defs } = candidatesFrom({ spools, basis, stations: registry, now: 0 });
+		const { candidates, defs } = candidatesFrom({ spools, basis, stations: registry });
 		const input = { candidates, defs, criteria: [{ quantity: 'squeak', weight: 5, gate: null }], rule: 'weighted' as const };
 		const { rows } = pickFrom(input, blocksOf(input, 100, 1));
 		expect(rows.map((r) => [r.code, Number(r.score.toFixed(9))])).toEqual([

@@ -16,7 +16,7 @@ export type Sheet = { columns: QuantityDef[]; rows: SheetRow[]; flags: Flag[]; n
  * The trial sheet: spools down, quantities across, every cell a finding or what is missing. Knows no station by name.
  * @param spools evidence in the order of the trial
  * @param weights weight of each quantity in the pick: an empty cell that weighs more is filled first
- * @example buildSheet({ spools, basis, stations: STATIONS, weights: { overhang: 3 }, now }).next // the next useful act
+ * @example buildSheet({ spools, basis, stations: STATIONS, weights: { overhang: 3 } }).next // the next useful act
  */
 export function buildSheet(given: {
 	spools: readonly SpoolEvidence[];
@@ -25,14 +25,13 @@ export function buildSheet(given: {
 	weights: Readonly<Record<string, number>>;
 	/** Quantities that the tester does not measure: no column, and nothing asks for them. */
 	away?: ReadonlySet<string>;
-	now: number;
 }): Sheet {
-	const { spools, basis, weights, away = NOTHING, now } = given;
+	const { spools, basis, weights, away = NOTHING } = given;
 	const stations = given.stations.filter((s) => !isAway(s, basis, away));
 	const defs = stations.flatMap((s) => s.quantities(basis));
 	const found = spools.map((evidence) => ({
 		evidence,
-		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, basis, now) }))
+		byStation: stations.map((s) => ({ station: s, findings: s.find(evidence, basis) }))
 	}));
 	const uninvited = new Set(stations.filter((s) => s.invited).map((s) => s.id));
 	// What nobody weighs and nobody measured is no column: an invitation must not fill the sheet with empty cells.

@@ -59,7 +59,7 @@ function station(id: string, told: Told, more: Partial<Station> = {}): Station {
 }
 
 const spools = ['KA1', 'KA2', 'KA3'].map((code) => evidence({ spool: { id: code, code } }));
-const build = (stations: Station[], weights: Record<string, number> = {}) => buildSheet({ spools, basis, stations, weights, now: 0 });
+const build = (stations: Station[], weights: Record<string, number> = {}) => buildSheet({ spools, basis, stations, weights });
 const next = (stations: Station[], weights: Record<string, number> = {}) => {
 	const act = build(stations, weights).next;
 	return act && `${act.station} ${act.spoolId}`;
@@ -125,7 +125,7 @@ describe('the next act', () => {
 describe('what the tester does not measure', () => {
 	const two = [station('a', { KA1: { wants: 1 } }), station('b', { KA2: { wants: 1 } })];
 	const built = (away: string[], weights: Record<string, number> = {}) =>
-		buildSheet({ spools, basis, stations: two, weights, away: new Set(away), now: 0 });
+		buildSheet({ spools, basis, stations: two, weights, away: new Set(away) });
 	it('has no column, asks for nothing and is no stop of the line, whatever it weighs', () => {
 		const sheet = built(['aValue'], { aValue: 5 });
 		expect(sheet.columns.map((d) => d.id)).toEqual(['bValue']);
@@ -135,7 +135,7 @@ describe('what the tester does not measure', () => {
 	it('a station keeps its stop while anything of it is measured, or where it has no column at all', () => {
 		const more = station('c', { KA1: { wants: 1 } }, { quantities: () => [quantity('cValue', 'c'), quantity('cOther', 'c')] });
 		const hidden = station('d', {}, { quantities: () => [{ ...quantity('dValue', 'd'), onSheet: false }] });
-		const of = (away: string[]) => buildSheet({ spools, basis, stations: [more, hidden], weights: {}, away: new Set(away), now: 0 });
+		const of = (away: string[]) => buildSheet({ spools, basis, stations: [more, hidden], weights: {}, away: new Set(away) });
 		expect(of(['cValue']).progress.map((p) => p.station)).toEqual(['c', 'd']);
 		expect(of(['cValue']).columns.map((d) => d.id)).toEqual(['cOther']);
 		expect(of(['cValue', 'cOther']).progress.map((p) => p.station)).toEqual(['d']);

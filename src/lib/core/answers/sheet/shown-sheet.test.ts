@@ -6,7 +6,7 @@ import { shownSheet } from './shown-sheet';
 
 const weights = { overhang: 3, costPerGoodKg: 2 };
 const shown = (...spools: ReturnType<typeof evidence>[]) => {
-	const sheet = buildSheet({ spools, basis, stations: STATIONS, weights, now: 0 });
+	const sheet = buildSheet({ spools, basis, stations: STATIONS, weights });
 	const view = shownSheet(sheet);
 	const cell = (row: number, quantity: string) => {
 		const found = view.rows[row]?.cells[view.columns.findIndex((c) => c.id === quantity)];

@@ -9,7 +9,7 @@ import { demandsUnmet } from '../../stations/handbook/demands';
 import { handbookStation } from '../../stations/handbook/station';
 
 const find = (material: string, printer = basis.printer, claims = evidence().claims) =>
-	handbookStation.find(evidence({ spool: { material }, claims }), { ...basis, printer }, 0) as [Finding, Finding];
+	handbookStation.find(evidence({ spool: { material }, claims }), { ...basis, printer }) as [Finding, Finding];
 const bench = {
 	name: 'North',
 	hotEndMaxC: 250,
@@ -61,7 +61,7 @@ describe('handbook', () => {
 	});
 	it('a workshop’s own copy counts before the figures Draught came with', () => {
 		const own = { ...(HANDBOOK[0] as (typeof HANDBOOK)[number]), softeningC: { low: 58, high: 58, source: 'our own test' }, edited: true };
-		const [soft] = handbookStation.find(evidence({ spool: { material: 'PLA' } }), { ...basis, handbook: [own, ...HANDBOOK.slice(1)] }, 0);
+		const [soft] = handbookStation.find(evidence({ spool: { material: 'PLA' } }), { ...basis, handbook: [own, ...HANDBOOK.slice(1)] });
 		expect(soft).toMatchObject({ estimate: 58, source: 'our own test' });
 	});
 });

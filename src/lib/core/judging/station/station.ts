@@ -5,13 +5,13 @@ import type { Finding, Missing, QuantityDef } from '../finding/types';
 
 /**
  * A place on the bench where one kind of evidence is taken.
- * `find` is pure: the same evidence and basis give the same findings, whenever they are asked for. `now` is given, never read
- * from a clock, for what only words depend on ("three days ago").
+ * `find` is pure: the same evidence and basis give the same findings, whenever they are asked for. A question about a moment ("how wet is it
+ * today") is put to what it is about, with the moment; no finding knows what day it is.
  */
 export type Station = {
 	id: string;
 	quantities(basis: Basis): QuantityDef[];
-	find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[];
+	find(evidence: SpoolEvidence, basis: Basis): Finding[];
 	/** What this spool's evidence teaches of such pieces and parts: cells from which priors are learnt. */
 	cells?(evidence: SpoolEvidence, basis: Basis): RecordCell[];
 	/** Invited where it would change an answer, never demanded: without weight in the pick it is nobody's next step. */

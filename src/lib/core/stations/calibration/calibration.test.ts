@@ -22,7 +22,7 @@ function spool(id: string, values: Record<string, number[]>, filament: string | 
 	return evidence({ spool: { id, filament, maker: 'Mill' }, readings });
 }
 type Spool = ReturnType<typeof spool>;
-const found = (e: Spool) => calibrationStation.find(e, basis, 0);
+const found = (e: Spool) => calibrationStation.find(e, basis);
 
 describe('calibrations of a spool', () => {
 	it('may have been noted at the diameter station, which asks for flow and pressure advance too', () => {

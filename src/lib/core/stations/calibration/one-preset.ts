@@ -51,7 +51,7 @@ export function onePreset(a: readonly Finding[], b: readonly Finding[]): OnePres
 /**
  * The same of all pairs of spools of one product, as its colours are: others are not printed with one preset.
  * @param found findings of a spool
- * @example onePresets(spools, (e) => calibrationStation.find(e, basis, 0)).map((p) => p.outcome) // ['does']
+ * @example onePresets(spools, (e) => calibrationStation.find(e, basis)).map((p) => p.outcome) // ['does']
  */
 export function onePresets(spools: readonly SpoolEvidence[], found: (evidence: SpoolEvidence) => readonly Finding[]): OnePreset[] {
 	const productOf = ({ spool }: SpoolEvidence) => JSON.stringify([spool.maker, spool.filament, spool.material]);

@@ -9,12 +9,12 @@ import { costReference } from './reference';
 import { costStation } from './station';
 import { wasteFactor } from './waste-factor';
 
-const find = (given: Parameters<typeof evidence>[0]) => costStation.find(evidence(given), basis, 0) as [Finding, Finding];
+const find = (given: Parameters<typeof evidence>[0]) => costStation.find(evidence(given), basis) as [Finding, Finding];
 const failed = (percentReached: number) => attempt({ outcome: 'failed', cause: 'filament', percentReached });
 
 describe('a trial’s currency', () => {
 	const inEuro = { ...basis, currency: 'EUR' };
-	const price = (quotes: ReturnType<typeof quote>[]) => costStation.find(evidence({ quotes }), inEuro, 0)[0];
+	const price = (quotes: ReturnType<typeof quote>[]) => costStation.find(evidence({ quotes }), inEuro)[0];
 	it('a price in another one is no price here: nothing is converted, and it is said', () => {
 		expect(price([quote({ currency: 'SEK' })])).toMatchObject({
 			estimate: null,
@@ -24,7 +24,7 @@ describe('a trial’s currency', () => {
 	});
 	it('of several, the first in the trial’s currency counts; outside a trial any does', () => {
 		expect(price([quote({ currency: 'SEK', priceMinor: 25_000 }), quote({ priceMinor: 2100 })])?.estimate).toBe(21);
-		expect(costStation.find(evidence({ quotes: [quote({ currency: 'SEK', priceMinor: 25_000 })] }), basis, 0)[0]?.estimate).toBe(250);
+		expect(costStation.find(evidence({ quotes: [quote({ currency: 'SEK', priceMinor: 25_000 })] }), basis)[0]?.estimate).toBe(250);
 	});
 });
 
@@ -96,14 +96,14 @@ describe('station', () => {
 		});
 		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, []).estimate);
 		const taught = { id: 's', number: 2, marks: [], success: [{ kind: null, material: 'PETG', cells: 9, finished: 2, failed: 2 }] };
-		const [, half] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors: taught }, 0) as [Finding, Finding];
+		const [, half] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors: taught }) as [Finding, Finding];
 		expect(half).toMatchObject({ priorSet: 2, messages: [{ params: { cells: 9 } }, {}, {}] });
 		expect(half.estimate).toBe(costOfGoodPrints(20, { finished: 2, failed: 2 }, []).estimate);
 	});
 	it('wastes what the record says that failures waste, and says by how many spools that is known', () => {
 		const early = { wasted: 0.5, spared: 4.5 };
 		const priors = { id: 's', number: 2, marks: [], success: [], waste: { ...early, cells: 7 } };
-		const [, good] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors }, 0) as [Finding, Finding];
+		const [, good] = costStation.find(evidence({ quotes: [quote()] }), { ...basis, priors }) as [Finding, Finding];
 		expect(good.estimate).toBe(costOfGoodPrints(20, { finished: 3.6, failed: 0.4 }, [], early).estimate);
 		expect(good.messages[1]).toEqual({ id: 'wasteAssumed', params: { cells: 7 } });
 	});

@@ -32,8 +32,7 @@ function find(values: number[], more: Parameters<typeof evidence>[0] = {}, instr
 			instruments: [instrument],
 			...more
 		}),
-		rule,
-		0
+		rule
 	);
 	return Object.fromEntries(findings.map((f) => [f.subject.variant ? `${f.quantity} ${f.subject.variant}` : f.quantity, f]));
 }

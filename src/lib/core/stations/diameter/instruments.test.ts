@@ -106,7 +106,7 @@ describe('readings of several instruments', () => {
 });
 
 describe('what findings of a strand carry', () => {
-	const found = (given: Parameters<typeof evidence>[0]) => diameterStation.find(evidence(given), basis, 0);
+	const found = (given: Parameters<typeof evidence>[0]) => diameterStation.find(evidence(given), basis);
 	it('how many readings the finest instrument leaves aside', () => {
 		const readings = [
 			...diameters(Array<number>(10).fill(1.75), { instrumentId: 'mic', resolution: 0.001 }),
@@ -133,13 +133,13 @@ describe('a mean of which only the first metres are known', () => {
 		const readings = diameters([1.75, 1.76, 1.74, 1.75]);
 		const of = (positions: (number | null)[]) =>
 			diameterStation
-				.find(evidence({ readings: readings.map((r, i) => ({ ...r, placeIndex: i, positionM: positions[i] ?? null })) }), basis, 0)[0]
+				.find(evidence({ readings: readings.map((r, i) => ({ ...r, placeIndex: i, positionM: positions[i] ?? null })) }), basis)[0]
 				?.messages.some((m) => m.id === 'firstMetresOnly');
 		expect(of([null, null, null, null])).toBe(true);
 		expect(of([1, 2, 3, 150])).toBe(false);
 	});
 	it('says nothing else where there is nothing else to say', () => {
-		const found = diameterStation.find(evidence({ readings: diameters([1.75, 1.76], { positionM: 150 }), claims: [] }), basis, 0);
+		const found = diameterStation.find(evidence({ readings: diameters([1.75, 1.76], { positionM: 150 }), claims: [] }), basis);
 		expect(found[0]?.messages.every((m) => typeof m.id === 'string')).toBe(true);
 	});
 });
@@ -152,7 +152,7 @@ describe('a log with a thickening', () => {
 		);
 		const summary = summarise({ along, across: null, position: { kind: 'even', startM: 0, stepM: 0.05 } }, 1.75);
 		const log = { id: 'l', name: 'log', at: 0, instrumentId: null, status: 'counts', summary, leftOut: [] };
-		return diameterStation.find(evidence({ logs: [log as never] }), basis, 0).find((f) => f.quantity === 'diameterMean');
+		return diameterStation.find(evidence({ logs: [log as never] }), basis).find((f) => f.quantity === 'diameterMean');
 	};
 	it('that can jam outweighs the verdict and is told; one that cannot is not told here', () => {
 		const jams = logged(2.1);

@@ -18,7 +18,7 @@ const near = (value: number) => expect.closeTo(value, 9) as number;
 
 function find(values: number[], more: Parameters<typeof evidence>[0] = {}, place: object = {}): Record<string, Finding> {
 	const readings = diameters(values, { instrumentId: 'mic', resolution: 0.001, ...place });
-	const found = diameterStation.find(evidence({ readings, instruments: [MICROMETER], ...more }), basis, 0);
+	const found = diameterStation.find(evidence({ readings, instruments: [MICROMETER], ...more }), basis);
 	return Object.fromEntries(found.map((f) => [f.quantity, f]));
 }
 const message = (finding: Finding | undefined, id: string) => finding?.messages.find((m) => m.id === id);

@@ -6,7 +6,7 @@ import { dryingResults } from './results';
 import { judgeSetPoint, loadLimit } from './set-point';
 import { dryingStation } from './station';
 
-const find = (e = evidence()) => dryingStation.find(e, basis, 0)[0] as Finding;
+const find = (e = evidence()) => dryingStation.find(e, basis)[0] as Finding;
 const tare = reading({ station: 'moisture', quantity: 'tareMass', value: 230, takenAt: 0 });
 
 describe('what a drying took out', () => {

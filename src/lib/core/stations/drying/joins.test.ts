@@ -15,7 +15,7 @@ const Z = 1.959963984540054;
 const gross = (day: number, value: number, before: Before | null) =>
 	reading({ station: 'moisture', quantity: 'grossMass', value, before, resolution: 0.1, takenAt: day * DAY });
 const tare = (value: number) => reading({ station: 'moisture', quantity: 'tareMass', value, takenAt: 90 * DAY });
-const find = (e = evidence()) => dryingStation.find(e, basis, 0)[0] as Finding;
+const find = (e = evidence()) => dryingStation.find(e, basis)[0] as Finding;
 
 describe('the loss in the first drying, whole', () => {
 	const readings = [gross(0, 1200, null), gross(1, 1198, 'dried'), gross(3, 1199, 'air'), gross(4, 1198.5, 'dried')];

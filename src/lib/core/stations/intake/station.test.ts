@@ -5,7 +5,7 @@ import { intakeStation } from './station';
 const seen = (quantity: string, typedText = '', more: { status?: 'excluded' } = {}) =>
 	reading({ station: 'intake', quantity, value: quantity === 'nothingOdd' ? 0 : 1, typedText, ...more });
 const found = (...readings: ReturnType<typeof seen>[]) => {
-	const [finding] = intakeStation.find(evidence({ readings }), basis, 0);
+	const [finding] = intakeStation.find(evidence({ readings }), basis);
 	return { estimate: finding?.estimate, says: finding?.messages.map((m) => m.id), wants: finding?.missing.map((m) => m.action), finding };
 };
 

@@ -19,7 +19,7 @@ const gross = (day: number, value: number, before: Before | null, more: Partial<
 	reading({ station: 'moisture', quantity: 'grossMass', value, before, resolution: 0.1, takenAt: day * DAY, ...more });
 const tareMass = (value: number, day = 90, more: Partial<Reading> = {}) =>
 	reading({ station: 'moisture', quantity: 'tareMass', value, takenAt: day * DAY, ...more });
-const find = (e: SpoolEvidence) => moistureStation.find(e, basis, 0)[0] as Finding;
+const find = (e: SpoolEvidence) => moistureStation.find(e, basis)[0] as Finding;
 const ids = (f: Finding) => f.messages.map((m) => m.id);
 const message = (f: Finding, id: string) => f.messages.find((m) => m.id === id)?.params;
 

@@ -27,7 +27,7 @@ const CHAIN: [number, Before | null][] = [
 
 const tare = (value: number) => reading({ station: 'moisture', quantity: 'tareMass', value, takenAt: 9e9 });
 const chainOf = (grams = CHAIN) => weighings(evidence({ readings: weighed(grams) }));
-const find = (e = evidence()) => moistureStation.find(e, basis, 0)[0] as Finding;
+const find = (e = evidence()) => moistureStation.find(e, basis)[0] as Finding;
 
 describe('mass chain', () => {
 	it('net water with printing taken out, to the digit', () => {

@@ -66,7 +66,7 @@ describe('a measure of the tester’s own', () => {
 		expect(readReading('own', '12,5', 'N')).toMatchObject({ ok: true, value: 12.5, typedUnit: 'N' });
 	});
 	it('finds the mean rank of its words, and draws how often each was said', () => {
-		const [found] = ownStation.find(taken(feel, 2, 2, 1), rules(feel), 0);
+		const [found] = ownStation.find(taken(feel, 2, 2, 1), rules(feel));
 		const model = modelOf(ownQuantity(feel), 'words');
 		const seen = [
 			{ low: 1.5, high: null },
@@ -80,7 +80,7 @@ describe('a measure of the tester’s own', () => {
 		});
 	});
 	it('one word is enough, three numbers are wanted; of another trial’s nothing is asked and no column made', () => {
-		const wanted = (measure: OwnMeasure, ...values: number[]) => ownStation.find(taken(measure, ...values), rules(measure), 0)[0]?.missing;
+		const wanted = (measure: OwnMeasure, ...values: number[]) => ownStation.find(taken(measure, ...values), rules(measure))[0]?.missing;
 		expect(wanted(feel)).toMatchObject([{ count: 1, params: { name: 'Feel' } }]);
 		expect(wanted(feel, 1)).toEqual([]);
 		expect(wanted(grip, 12)).toMatchObject([{ count: 2 }]);

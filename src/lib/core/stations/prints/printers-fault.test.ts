@@ -20,7 +20,7 @@ function spool(charged: ('counts' | 'excluded' | null)[]) {
 	return evidence({ attempts, readings });
 }
 const values = (e: ReturnType<typeof spool>) => printValues({ marks: marksFinder(e)(e.attempts), basis }, surface).map((v) => v.value);
-const found = (e: ReturnType<typeof spool>) => printsStation.find(e, basis, 0).find((f) => f.quantity === 'surface');
+const found = (e: ReturnType<typeof spool>) => printsStation.find(e, basis).find((f) => f.quantity === 'surface');
 
 describe('a fault of the surface that is the printer’s', () => {
 	it('is none of the filament: the next worst one counts', () => expect(values(spool(['counts', null]))).toEqual([1, 3]));

@@ -35,12 +35,12 @@ describe('outcomes', () => {
 
 describe('station', () => {
 	it('wants prints where there are none, of the wanted condition', () => {
-		const findings = printsStation.find(evidence(), basis, 0);
+		const findings = printsStation.find(evidence(), basis);
 		expect(of(findings, 'overhang')).toMatchObject({ n: 0, grade: 'none', subject: { condition: 'asReceived', pieceId: MAIN_PIECE } });
 		expect(printsStation.next(findings, basis)).toEqual([expect.objectContaining({ action: 'printPiece', count: 1 })]);
 	});
 	it('wants marks, not another print, where a print was never marked', () => {
-		const findings = printsStation.find(evidence({ attempts: [attempt()] }), basis, 0);
+		const findings = printsStation.find(evidence({ attempts: [attempt()] }), basis);
 		expect(printsStation.next(findings, basis)).toEqual([expect.objectContaining({ action: 'markPiece', count: 1 })]);
 	});
 	it('keeps conditions apart: the drying between two prints decides', () => {
@@ -56,7 +56,7 @@ describe('station', () => {
 				mark(dry, 'strings', 0)
 			]
 		});
-		const findings = printsStation.find(e, basis, 0);
+		const findings = printsStation.find(e, basis);
 		expect(of(findings, 'overhang')).toMatchObject(modelled('overhang', ladderAs(55, 60)));
 		// No faulty step was noted: it is the next one of the piece.
 		expect(of(findings, 'overhang', 'dried')).toMatchObject(modelled('overhang', ladderAs(70, 75)));
@@ -70,7 +70,7 @@ describe('station', () => {
 			attempts: [out, kept],
 			readings: [mark(out, 'strings', 3), mark(kept, 'strings', 1), mark(kept, 'bridgeLongestClean', 30, { status: 'excluded' })]
 		});
-		const findings = printsStation.find(e, basis, 0);
+		const findings = printsStation.find(e, basis);
 		expect(of(findings, 'strings')).toMatchObject({ ...modelled('strings', wordAs(1, 4)), n: 1 });
 		expect(of(findings, 'bridge')).toMatchObject({ estimate: null, n: 0 });
 		expect(of(findings, 'bridge').inputs.excluded).toHaveLength(1);
@@ -80,8 +80,7 @@ describe('station', () => {
 		const found = of(
 			printsStation.find(
 				evidence({ attempts: [one], readings: [mark(one, 'overhangLastClean', 10), mark(one, 'overhangFirstFaulty', 15)] }),
-				basis,
-				0
+				basis
 			),
 			'overhang'
 		);
@@ -92,7 +91,7 @@ describe('station', () => {
 		]);
 	});
 	it('what nobody marked is expected to be as such spools are', () => {
-		const { sampling } = of(printsStation.find(evidence({ attempts: [attempt()] }), basis, 0), 'overhang');
+		const { sampling } = of(printsStation.find(evidence({ attempts: [attempt()] }), basis), 'overhang');
 		expect(sampling).toMatchObject({ kind: 'unknown', reason: { id: 'noMarks' } });
 		const middle = sampling.kind === 'unknown' ? (sampling.expected?.values[16] ?? 0) : 0;
 		// The middle of what is assumed of overhangs: half-way from 40 to 75 degrees.

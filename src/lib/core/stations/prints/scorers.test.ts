@@ -49,7 +49,7 @@ describe('the same scorer again', () => {
 	});
 	it('is no second print: the value lies between the looks', () => {
 		expect(printValues({ marks: marksFinder(twice)([a]), basis }, STRINGS)).toEqual([{ attemptId: a.id, value: 2 }]);
-		expect(printsStation.find(twice, basis, 0).find((f) => f.quantity === 'strings')).toMatchObject({
+		expect(printsStation.find(twice, basis).find((f) => f.quantity === 'strings')).toMatchObject({
 			...modelled('strings', wordAs(2, 4)),
 			n: 1
 		});
@@ -97,7 +97,7 @@ describe('leniency', () => {
 		const out = { ...basis, scorerEffects: effects };
 		const [ada, ben] = [overhangs({ Ada: [60, 60] }, 'KA2'), overhangs({ Ben: [70, 70] }, 'KA3')];
 		const find = (spool: typeof ada, rule = basis) => {
-			const found = printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
+			const found = printsStation.find(spool, rule).find((f) => f.quantity === 'overhang');
 			if (!found) throw new Error('no finding');
 			return found;
 		};
@@ -117,7 +117,7 @@ describe('leniency', () => {
 		const [ada, cleo] = [overhangs({ Ada: [60, 60] }, 'KA2'), overhangs({ Cleo: [60] }, 'KA3')];
 		const rule = { ...basis, unbridged: unbridgedScorers([ada, cleo]) };
 		expect(rule.unbridged).toEqual([{ quantity: 'overhang', kind: 'scorer', name: 'Cleo' }]);
-		const find = (spool: typeof ada) => printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
+		const find = (spool: typeof ada) => printsStation.find(spool, rule).find((f) => f.quantity === 'overhang');
 		expect(find(cleo)?.shared).toEqual([{ source: 'scorer Cleo', sd: 2.5 }]);
 		expect(find(ada)?.shared).toEqual([]);
 		expect(unbridgedScorers([shared])).toEqual([]);

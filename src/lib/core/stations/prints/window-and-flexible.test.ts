@@ -25,7 +25,7 @@ function ladders(windows: [from: number, to: number][], more: Parameters<typeof 
 	const readings = attempts.flatMap((a, i) => [mark(a, 'cleanFrom', windows[i]?.[0] ?? 0), mark(a, 'cleanTo', windows[i]?.[1] ?? 0)]);
 	return evidence({ attempts, readings, pieces: [tower], ...more });
 }
-const window = (spool: ReturnType<typeof evidence>) => of(printsStation.find(spool, basis, 0), 'temperatureWindow');
+const window = (spool: ReturnType<typeof evidence>) => of(printsStation.find(spool, basis), 'temperatureWindow');
 
 /** Weights as they may come out of what counts, easy to reckon with. */
 const LOOKS = Object.entries({ printSuccess: 4, overhang: 6, bridge: 4, strings: 8 }).map(([quantity, weight]) => ({
@@ -105,7 +105,7 @@ describe('the two sides of an overhang', () => {
 			pieces: [both],
 			readings: [mark(a, 'overhangLastClean', 50), mark(a, 'overhangAwayLastClean', 30)]
 		});
-		const found = printsStation.find(spool, basis, 0);
+		const found = printsStation.find(spool, basis);
 		// The last step of its side was clean: open above. On the other side the next one is 40.
 		expect(of(found, 'overhang')).toMatchObject(modelled('overhang', ladderAs(50, null)));
 		expect(of(found, 'overhangAway')).toMatchObject(modelled('overhangAway', ladderAs(30, 40)));
@@ -120,7 +120,7 @@ describe('flexibles', () => {
 	};
 	const soft = (attempts: ReturnType<typeof at>[], more: Parameters<typeof evidence>[0] = {}) =>
 		evidence({ spool: { material: 'TPU' }, attempts, ...more });
-	const find = (spool: ReturnType<typeof evidence>, quantity: string) => of(printsStation.find(spool, basis, 0), quantity);
+	const find = (spool: ReturnType<typeof evidence>, quantity: string) => of(printsStation.find(spool, basis), quantity);
 	it('are known by the names of their materials', () => {
 		expect(['TPU', 'TPE', 'tpu 95A', 'PEBA'].map(isFlexible)).toEqual([true, true, true, true]);
 		expect(['PLA', 'PETG', 'TP', 'PTPU'].map(isFlexible)).toEqual([false, false, false, false]);
@@ -193,7 +193,7 @@ describe('all marks in one figure', () => {
 			mark(a, 'bridgeLongestClean', 30),
 			mark(a, 'strings', strings)
 		]);
-		return primary(printsStation.find(evidence({ attempts, readings }), basis, 0));
+		return primary(printsStation.find(evidence({ attempts, readings }), basis));
 	};
 	it('is the mean of the values, weighted as the trial weighs them, with its parts', () => {
 		const found = composite(scored(65, 0), criteria, PRINT_QUANTITIES);
@@ -228,7 +228,7 @@ describe('all marks in one figure', () => {
 	it('what is not known stands in the middle of what can be and widens it; nothing known is no figure', () => {
 		const a = attempt();
 		const some = composite(
-			primary(printsStation.find(evidence({ attempts: [a], readings: [mark(a, 'overhangLastClean', 65)] }), basis, 0)),
+			primary(printsStation.find(evidence({ attempts: [a], readings: [mark(a, 'overhangLastClean', 65)] }), basis)),
 			criteria,
 			PRINT_QUANTITIES
 		);
@@ -253,7 +253,7 @@ describe('what cannot be below nothing', () => {
 		});
 		const attempts = [attempt(), attempt()];
 		const readings = attempts.flatMap((a, i) => [mark(a, 'cornerLift', i), mark(a, 'sizeX', 19.9 + i / 10)]);
-		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), basis, 0);
+		const found = printsStation.find(evidence({ attempts, readings, pieces: [block] }), basis);
 		expect(of(found, 'cornerLift')).toMatchObject({ n: 2, interval: { low: 0 } });
 		expect(of(found, 'shrinkageX')?.interval?.low).toBeLessThan(0);
 	});

@@ -36,7 +36,7 @@ function spool(parts: [Partial<Specimen>, Loads][], more: Parameters<typeof evid
 	return evidence({ ...more, specimens, readings: [...readings, ...(more.readings ?? [])] });
 }
 const rules = (...spools: ReturnType<typeof evidence>[]) => ({ ...basis, specimenKinds: specimenKinds(spools, {}) });
-const findAll = (e: ReturnType<typeof evidence>, p = rules(e)) => strengthStation.find(e, p, 0);
+const findAll = (e: ReturnType<typeof evidence>, p = rules(e)) => strengthStation.find(e, p);
 const find = (e: ReturnType<typeof evidence>, p = rules(e)) => findAll(e, p)[0] as Finding;
 const direct = { method: 'direct' } as const;
 const oneEach = (loads: number[]): [Partial<Specimen>, Loads][] => loads.map((broke) => [direct, { broke }]);

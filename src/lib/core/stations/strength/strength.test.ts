@@ -19,7 +19,7 @@ function direct(loads: number[], more: Partial<Specimen> = {}) {
 	return evidence({ specimens, readings: loads.map((n, i) => load(specimens[i] as Specimen, 'loadBroke', n)) });
 }
 const rules = (spools: ReturnType<typeof evidence>[]) => ({ ...basis, specimenKinds: specimenKinds(spools, {}) });
-const find = (e: ReturnType<typeof evidence>, p = rules([e])) => strengthStation.find(e, p, 0)[0] as Finding;
+const find = (e: ReturnType<typeof evidence>, p = rules([e])) => strengthStation.find(e, p)[0] as Finding;
 
 describe('loads as typed (1 lb = 0.45359237 kg, g_n = 9.80665 m/s2, exact)', () => {
 	it.each([
@@ -136,7 +136,7 @@ describe('the station', () => {
 	it('other kinds stay on the spool page, as findings of their own', () => {
 		const e = direct([100, 104]);
 		const p = { ...rules([e]), specimenKinds: { load: 'bar · flat · direct', blows: null, byHand: null } };
-		const findings = strengthStation.find(e, p, 0);
+		const findings = strengthStation.find(e, p);
 		expect(findings.map((f) => [f.subject.variant, f.n])).toEqual([
 			['bar · flat · direct', 0],
 			['hook · upright · direct', 2]
@@ -154,7 +154,7 @@ describe('the station', () => {
 			readings: [load(hand, 'byHand', BY_HAND_WORDS.indexOf('bends')), load(blow, 'blowsBroke', 3)]
 		});
 		const p = rules([e]);
-		expect(strengthStation.find(e, p, 0).map((f) => [f.quantity, f.n])).toEqual([
+		expect(strengthStation.find(e, p).map((f) => [f.quantity, f.n])).toEqual([
 			['strengthLoad', 0],
 			['strengthBlows', 1],
 			['strengthByHand', 1]

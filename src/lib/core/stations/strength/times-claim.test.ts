@@ -6,7 +6,7 @@ import { timesClaim } from './times-claim';
 
 const loaded = (given: Partial<Finding>): Finding => {
 	const part = specimen();
-	const [found] = strengthStation.find(evidence({ specimens: [part], readings: [load(part, 'loadBroke', 100)] }), basis, 0);
+	const [found] = strengthStation.find(evidence({ specimens: [part], readings: [load(part, 'loadBroke', 100)] }), basis);
 	return {
 		...(found as Finding),
 		...given,

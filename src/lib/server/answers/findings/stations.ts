@@ -26,13 +26,13 @@ export function basisKey(basis: Basis): number {
 function rememberingStation(station: Station): Station {
 	return {
 		...station,
-		find(evidence: SpoolEvidence, basis: Basis, now: number): Finding[] {
+		find(evidence: SpoolEvidence, basis: Basis): Finding[] {
 			const key = `${station.id} ${basisKey(basis)}`;
 			const known = found.get(evidence) ?? new Map<string, Finding[]>();
 			found.set(evidence, known);
 			let findings = known.get(key);
 			if (!findings) {
-				findings = station.find(evidence, basis, now);
+				findings = station.find(evidence, basis);
 				known.set(key, findings);
 			}
 			return findings;
@@ -44,22 +44,21 @@ function rememberingStation(station: Station): Station {
 export const REMEMBERING_STATIONS: readonly Station[] = STATIONS.map(rememberingStation);
 
 /** What one station finds of a spool. */
-export const foundBy = (station: Station['id'], evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
-	REMEMBERING_STATIONS.filter((s) => s.id === station).flatMap((s) => s.find(evidence, basis, now));
+export const foundBy = (station: Station['id'], evidence: SpoolEvidence, basis: Basis): Finding[] =>
+	REMEMBERING_STATIONS.filter((s) => s.id === station).flatMap((s) => s.find(evidence, basis));
 
 /** Calibrations of a spool: what a print may be set by, and what two colours are compared by. */
-export const calibrationsOf = (evidence: SpoolEvidence, basis: Basis, now: number): Finding[] =>
-	foundBy('calibration', evidence, basis, now);
+export const calibrationsOf = (evidence: SpoolEvidence, basis: Basis): Finding[] => foundBy('calibration', evidence, basis);
 
 /**
  * Works out the findings of spools one after the other and lets others in between, so that what is made of them at once afterwards is made
  * of findings that are known.
  */
-export async function giveWay(spools: readonly SpoolEvidence[], basis: Basis, now: number): Promise<void> {
+export async function giveWay(spools: readonly SpoolEvidence[], basis: Basis): Promise<void> {
 	const turn = turns();
 	for (const evidence of spools)
 		for (const station of REMEMBERING_STATIONS) {
-			station.find(evidence, basis, now);
+			station.find(evidence, basis);
 			if (turn.over()) await letOthersIn();
 		}
 }

@@ -23,8 +23,8 @@ export async function adoptPriors(db: Database, now: number): Promise<{ adopted:
 	for (const { id } of open) {
 		const whole = await ofReadable(() => loadTrial(db, id));
 		if (!whole || whole.basis.priors.id === set.id) continue;
-		const before = firstPlaceOf(whole, now);
-		const after = firstPlaceOf({ ...whole, basis: { ...whole.basis, priors: set } }, now);
+		const before = firstPlaceOf(whole);
+		const after = firstPlaceOf({ ...whole, basis: { ...whole.basis, priors: set } });
 		const turned = before !== after && before !== null && after !== null;
 		await db.insert(trialPriorSet).values({
 			id: v7(),

@@ -51,7 +51,7 @@ const print = async (spoolId: string, ...cleans: number[]) => {
 };
 const sets = () => t.db.select().from(priorSet).orderBy(priorSet.number);
 const overhangOf = async (trialId: string, spoolId: string, db = t.db) =>
-	sheetOf(await loadTrial(db, trialId), NOW)
+	sheetOf(await loadTrial(db, trialId))
 		.rows.find((r) => r.spoolId === spoolId)
 		?.cells.find((c) => c.quantity === 'overhang')?.findings[0];
 

@@ -162,11 +162,11 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 		evidence,
 		filamentId: owner.filamentId,
 		basis,
-		findings: STATIONS.flatMap((s) => s.find(evidence, basis, now)),
+		findings: STATIONS.flatMap((s) => s.find(evidence, basis)),
 		notes,
 		parts: await loadParts(db, [spoolId]),
 		wetDry: wetAndDry(evidence, basis),
-		timesClaim: await timesClaimOf(db, evidence, basis, now),
+		timesClaim: await timesClaimOf(db, evidence, basis),
 		driedFinished: wetDryFinished(evidence, basis),
 		marksOver: [...overDays(evidence, basis), ...overWater(evidence, basis)],
 		lacks: (await listWorkshop(db)).printers
@@ -192,12 +192,12 @@ export async function loadSpool(db: Reader, spoolId: string, now: number): Promi
 	};
 }
 
-async function timesClaimOf(db: Reader, evidence: SpoolEvidence, basis: Basis, now: number): Promise<TimesTold | null> {
+async function timesClaimOf(db: Reader, evidence: SpoolEvidence, basis: Basis): Promise<TimesTold | null> {
 	const claim = stated(evidence.claims, 'timesAsStrong');
 	if (!claim) return null;
 	const houseId = await currentHouseSpool(db);
 	const [house] = houseId && houseId !== evidence.spool.id ? await loadEvidence(db, [houseId]) : [];
-	const loads = (of: SpoolEvidence) => strengthStation.find(of, basis, now).filter((f) => f.quantity === STRENGTH);
+	const loads = (of: SpoolEvidence) => strengthStation.find(of, basis).filter((f) => f.quantity === STRENGTH);
 	return {
 		stated: claim.value,
 		house: house?.spool.code ?? null,

@@ -53,14 +53,14 @@ export type RecallPage = {
 const PATIENCE_MS = 400;
 
 /** Every spool ever seen that answers what was typed, with what one wants to know of it, page by page. The same findings as on its own page. */
-export async function recallSpools(db: Database, typed: string, now: number, page = 1): Promise<RecallPage> {
+export async function recallSpools(db: Database, typed: string, page = 1): Promise<RecallPage> {
 	const query = readRecall(typed);
 	const ids = await findSpools(db, query.words, { archived: query.archived });
 	const conditions = query.most !== null || query.least !== null || query.spotless.length > 0;
 	const pageOf = (of: readonly string[]) => of.slice((page - 1) * LIMIT, page * LIMIT);
 	// With a condition on marks every spool is asked, else those of the page.
 	const asked = conditions ? ids : pageOf(ids);
-	const told = await toldOfSpools(db, asked, (trialId, of) => workOut(db, trialId, of, now), PATIENCE_MS);
+	const told = await toldOfSpools(db, asked, (trialId, of) => workOut(db, trialId, of), PATIENCE_MS);
 	const answering = conditions ? ids.filter((id) => answers(told.get(id), query)) : ids;
 	const shown = pageOf(answering);
 	const [listed, verdicts] = await Promise.all([listSpools(db, shown), newestVerdicts(db, shown)]);
@@ -80,17 +80,17 @@ export async function recallSpools(db: Database, typed: string, now: number, pag
 const NOTHING_TOLD: Told = { price: null, marks: [], finished: null, settings: null };
 
 /** Works out what lists show of every spool where it is not kept yet. */
-export async function keepAllListings(db: Database, now: number): Promise<void> {
-	await toldOfSpools(db, await findSpools(db, ''), (trialId, of) => workOut(db, trialId, of, now));
+export async function keepAllListings(db: Database): Promise<void> {
+	await toldOfSpools(db, await findSpools(db, ''), (trialId, of) => workOut(db, trialId, of));
 }
 
 /** What was found of spools, as their own pages say it: by the rules of the newest trial they are in, or by plain ones. */
-async function workOut(db: Reader, trialId: string | null, ids: string[], now: number): Promise<Map<string, Told>> {
+async function workOut(db: Reader, trialId: string | null, ids: string[]): Promise<Map<string, Told>> {
 	const spools = await loadEvidence(db, ids);
 	const whole = trialId === null ? null : await ofReadable(() => loadTrial(db, trialId));
 	const basis = whole?.basis ?? (await basisOutsideTrials(db, spools));
-	await giveWay(spools, basis, now);
-	const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS, now });
+	await giveWay(spools, basis);
+	const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS });
 	return new Map(
 		candidates.map(({ spoolId, findings }, i) => {
 			const evidence = spools[i] as SpoolEvidence;

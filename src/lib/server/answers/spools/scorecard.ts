@@ -43,8 +43,8 @@ export async function loadScorecard(db: Reader, spoolId: string, now: number): P
 		db,
 		ids.map((r) => r.id)
 	);
-	await giveWay(others, basis, now);
-	const { candidates, defs } = candidatesFrom({ spools: [evidence, ...others], basis, stations: REMEMBERING_STATIONS, now });
+	await giveWay(others, basis);
+	const { candidates, defs } = candidatesFrom({ spools: [evidence, ...others], basis, stations: REMEMBERING_STATIONS });
 	const [own, ...fellows] = candidates as [Candidate, ...Candidate[]];
 	const house = await currentHouseSpool(db);
 	return {

@@ -14,17 +14,17 @@ import { remembered } from './remembered';
 import type { TrialWhole } from './load';
 
 /** The trial sheet of a loaded trial. */
-export function sheetOf(whole: TrialWhole, now: number): Sheet {
+export function sheetOf(whole: TrialWhole): Sheet {
 	return remembered(whole, `sheet ${JSON.stringify(whole.criteria)}`, () => {
-		const { candidates, defs } = measuredOf(whole, now);
+		const { candidates, defs } = measuredOf(whole);
 		const { weights, away } = askedFor(whole.criteria, defs, measuredOn(candidates));
-		return buildSheet({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, weights, away, now });
+		return buildSheet({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, weights, away });
 	});
 }
 
 /** The sheet as its page shows it. */
-export const shownSheetOf = (whole: TrialWhole, now: number): ShownSheet => {
-	const sheet = sheetOf(whole, now);
+export const shownSheetOf = (whole: TrialWhole): ShownSheet => {
+	const sheet = sheetOf(whole);
 	const known = shown.get(sheet) ?? share(shownSheet(sheet));
 	shown.set(sheet, known);
 	return known;
@@ -32,27 +32,27 @@ export const shownSheetOf = (whole: TrialWhole, now: number): ShownSheet => {
 const shown = new WeakMap<Sheet, ShownSheet>();
 
 /** What a station still wants of each spool, in the order of the trial. */
-export const wantedOf = (whole: TrialWhole, station: string, now: number): (Missing | null)[] =>
-	sheetOf(whole, now).rows.map((row) => row.missing.find((m) => m.station === station) ?? null);
+export const wantedOf = (whole: TrialWhole, station: string): (Missing | null)[] =>
+	sheetOf(whole).rows.map((row) => row.missing.find((m) => m.station === station) ?? null);
 
 /** What was found of every spool, for every quantity. */
-const measuredOf = (whole: TrialWhole, now: number): Pick<PickInput, 'candidates' | 'defs'> =>
+const measuredOf = (whole: TrialWhole): Pick<PickInput, 'candidates' | 'defs'> =>
 	remembered(whole, 'candidates', () => {
-		const from = candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS, now });
+		const from = candidatesFrom({ spools: whole.spools, basis: whole.basis, stations: REMEMBERING_STATIONS });
 		return { candidates: shareCandidates(from.candidates), defs: from.defs };
 	});
 
 /** What the pick is computed from: candidates with findings, criteria and definitions. */
-export function pickInputOf(whole: TrialWhole, now: number): PickInput {
+export function pickInputOf(whole: TrialWhole): PickInput {
 	const references = whole.spools.map((s) => s.spool.id).filter((id) => whole.roles[id] === 'house');
-	return pickInput(measuredOf(whole, now), whole.criteria, whole.head.valueRule, references);
+	return pickInput(measuredOf(whole), whole.criteria, whole.head.valueRule, references);
 }
 
 /** What each spool is good for, kind of test part by kind of test part. */
-export const partsOf = (whole: TrialWhole, now: number): GoodForPart[] =>
+export const partsOf = (whole: TrialWhole): GoodForPart[] =>
 	remembered(whole, 'parts', () => {
 		const stations = REMEMBERING_STATIONS.filter((s) => s.id === 'strength');
-		const found = whole.spools.flatMap((evidence) => stations.flatMap((s) => s.find(evidence, whole.basis, now)));
+		const found = whole.spools.flatMap((evidence) => stations.flatMap((s) => s.find(evidence, whole.basis)));
 		return goodForParts(
 			found,
 			stations.flatMap((s) => s.quantities(whole.basis))
@@ -63,8 +63,8 @@ export const partsOf = (whole: TrialWhole, now: number): GoodForPart[] =>
 const FEW_SPOOLS = 12;
 
 /** @param look `first` where the page draws the rest in its worker, or shows many trials at once */
-export function pickOf(whole: TrialWhole, now: number, look: 'first' | 'whole' = 'whole') {
-	const input = pickInputOf(whole, now);
+export function pickOf(whole: TrialWhole, look: 'first' | 'whole' = 'whole') {
+	const input = pickInputOf(whole);
 	const draws = look === 'first' && input.candidates.length > FEW_SPOOLS ? QUICK_DRAWS : PICK_DRAWS;
 	const { rows, references, chances } = remembered(
 		whole,
@@ -75,7 +75,7 @@ export function pickOf(whole: TrialWhole, now: number, look: 'first' | 'whole' =
 }
 
 /** Who stands first; nobody where none passes. */
-export function firstPlaceOf(whole: TrialWhole, now: number): string | null {
-	const [first] = pickOf(whole, now, 'first').rows;
+export function firstPlaceOf(whole: TrialWhole): string | null {
+	const [first] = pickOf(whole, 'first').rows;
 	return first?.eligible && !first.neverFinished ? first.spoolId : null;
 }

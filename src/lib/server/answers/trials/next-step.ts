@@ -15,10 +15,10 @@ export type NextAct = {
 };
 
 /** What is done next in a trial; null when nothing is wanted. */
-export function nextAct(whole: TrialWhole, now: number): NextAct | null {
+export function nextAct(whole: TrialWhole): NextAct | null {
 	const condition = wantedCondition(whole.basis);
 	if (whole.spools.length === 0) return { missing: null, code: '', print: { piece: null, condition }, station: 'intake', spoolId: null };
-	const { next } = sheetOf(whole, now);
+	const { next } = sheetOf(whole);
 	if (!next) return null;
 	const evidence = whole.spools.find((s) => s.spool.id === next.spoolId);
 	const pieceId = 'pieceId' in next.params ? next.params.pieceId : null;
@@ -36,7 +36,7 @@ export const toldAct = ({ missing, code, print, station, spoolId }: NextAct) => 
 });
 
 /** The next useful act of a trial in words, and where it is done; null when nothing is wanted. */
-export function nextStep(whole: TrialWhole, now: number): ReturnType<typeof toldAct> | null {
-	const act = nextAct(whole, now);
+export function nextStep(whole: TrialWhole): ReturnType<typeof toldAct> | null {
+	const act = nextAct(whole);
 	return act && toldAct(act);
 }

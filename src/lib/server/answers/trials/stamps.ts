@@ -21,9 +21,6 @@ import {
 /** Raised when what is kept changes its shape: an update reads nothing that the version before kept. */
 const SHAPE = 2;
 
-/** Something may be due by the hour (a drying that is over), never by the minute. */
-const HOUR_MS = 3_600_000;
-
 const hashOf = (of: unknown): string => createHash('sha256').update(JSON.stringify(of)).digest('hex');
 
 /** What of the whole bench plays a part in every number. */
@@ -46,10 +43,9 @@ export async function benchStamp(db: Reader): Promise<unknown> {
 
 /**
  * A stamp for each trial that is another one as soon as anything changed that its numbers rest on: its rules, weights, members, verdicts and
- * priors, and every spool in it. A few queries, however many trials.
- * @param now where what is next to do is told too: by the hour something may be due. What was found of spools has no hour.
+ * priors, and every spool in it. A few queries, however many trials. What day it is changes nothing: no finding knows it.
  */
-export async function trialStamps(db: Reader, now: number | null = null): Promise<Map<string, string>> {
+export async function trialStamps(db: Reader): Promise<Map<string, string>> {
 	const [bench, trials, rules, weights, members, verdicts, adopted, facts] = await Promise.all([
 		benchStamp(db),
 		db.select({ id: trial.id, revision: trial.revision }).from(trial),
@@ -69,8 +65,7 @@ export async function trialStamps(db: Reader, now: number | null = null): Promis
 			.groupBy(amendment.targetId)
 	]);
 	const of = [rules, weights, members, verdicts, adopted, facts].map((rows) => new Map(rows.map((r) => [r.id, r.n])));
-	const hour = now === null ? null : Math.floor(now / HOUR_MS);
-	return new Map(trials.map(({ id, revision }) => [id, hashOf([bench, hour, id, revision, of.map((m) => m.get(id) ?? null)])]));
+	return new Map(trials.map(({ id, revision }) => [id, hashOf([bench, id, revision, of.map((m) => m.get(id) ?? null)])]));
 }
 
 const counted = (db: Reader, table: typeof protocol | typeof criteria | typeof verdict | typeof trialPriorSet) =>

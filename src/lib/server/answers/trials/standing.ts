@@ -21,12 +21,12 @@ export type Standing = {
 	pick: { rows: PickRow[]; chances: Chances; rule: ValueRule; currency: string } | null;
 } | null;
 
-async function standingOf(db: Database, trialId: string, now: number): Promise<Standing> {
+async function standingOf(db: Database, trialId: string): Promise<Standing> {
 	const whole = await loadTrial(db, trialId);
-	await giveWay(whole.spools, whole.basis, now);
-	const next = nextAct(whole, now);
+	await giveWay(whole.spools, whole.basis);
+	const next = nextAct(whole);
 	await letOthersIn();
-	const { rows, rule, chances } = pickOf(whole, now, 'first');
+	const { rows, rule, chances } = pickOf(whole, 'first');
 	// The sentence asks for no single part.
 	const told = rows.map((row) => ({ ...row, parts: [] }));
 	return { next, pick: rows.length > 1 ? { rows: told, chances, rule, currency: whole.head.currency } : null };
@@ -39,20 +39,15 @@ export const atWork = <T extends { archived: boolean }>(trials: readonly T[]): T
  * Where trials stand: kept from before where nothing has changed, worked out anew where it has, one after the other.
  * @param patienceMs so long is worked out what is not kept; the rest is left out until somebody looks again
  */
-export async function standingsOf(
-	db: Database,
-	trialIds: readonly string[],
-	now: number,
-	patienceMs = Infinity
-): Promise<Map<string, Standing>> {
-	const stamps = await trialStamps(db, now);
+export async function standingsOf(db: Database, trialIds: readonly string[], patienceMs = Infinity): Promise<Map<string, Standing>> {
+	const stamps = await trialStamps(db);
 	const ofThese = new Map(trialIds.map((id) => [id, stamps.get(id) ?? '']));
 	const told = await keptListings<Standing>(db, 'trial', ofThese);
 	const began = performance.now();
 	for (const [id, stamp] of ofThese) {
 		if (told.has(id)) continue;
 		if (performance.now() - began > patienceMs) break;
-		const standing = await ofReadable(() => standingOf(db, id, now));
+		const standing = await ofReadable(() => standingOf(db, id));
 		told.set(id, standing);
 		// One that cannot be read is found out quickly each time, and may be mended in between.
 		if (standing !== null) await keepListing(db, 'trial', id, stamp, standing);
@@ -61,10 +56,9 @@ export async function standingsOf(
 }
 
 /** Works out where the trials at work stand and keeps it, so that no page has to. */
-export async function keepAllStandings(db: Database, now: number): Promise<void> {
+export async function keepAllStandings(db: Database): Promise<void> {
 	await standingsOf(
 		db,
-		atWork(await listTrials(db)).map((t) => t.id),
-		now
+		atWork(await listTrials(db)).map((t) => t.id)
 	);
 }

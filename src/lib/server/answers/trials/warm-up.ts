@@ -10,13 +10,13 @@ import { atWork } from './standing';
  * Works out the trial that was begun last, once, behind whatever is asked meanwhile: it is the likeliest to be opened, and code that has run
  * before answers the first who looks in a third of the time.
  */
-export async function warmUp(db: Database, now: number): Promise<void> {
+export async function warmUp(db: Database): Promise<void> {
 	const [newest] = atWork(await listTrials(db));
 	if (!newest) return;
 	const whole = await ofReadable(() => loadTrial(db, newest.id));
 	if (!whole) return;
-	await giveWay(whole.spools, whole.basis, now);
-	nextAct(whole, now);
+	await giveWay(whole.spools, whole.basis);
+	nextAct(whole);
 	await letOthersIn();
-	pickOf(whole, now, 'first');
+	pickOf(whole, 'first');
 }

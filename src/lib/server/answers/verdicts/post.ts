@@ -19,12 +19,12 @@ export async function postVerdict(
 		const at = pastInstant(body.at, now, 'at');
 		const whole = await loadTrial(tx, body.trialId);
 		if (!(body.spoolId in whole.roles)) throw refuseField('spoolId', 'notOfTrial');
-		const sheet = sheetOf(whole, now);
+		const sheet = sheetOf(whole);
 		const snapshot = {
 			criteria: whole.criteria,
 			protocol: whole.basis,
 			findings: sheet.rows.find((r) => r.spoolId === body.spoolId)?.cells ?? [],
-			pick: pickOf(whole, now)
+			pick: pickOf(whole)
 		};
 		await tx.insert(verdict).values({
 			id: body.id,

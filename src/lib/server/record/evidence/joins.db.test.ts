@@ -253,8 +253,8 @@ describe('what a trial is judged by', () => {
 		expect([alike.head.houseId, alike.head.houseAside]).toEqual([house, null]);
 		// The bars of the house spool are more, and choose nothing.
 		expect(alike.basis.specimenKinds.load).toBe('hook · flat · direct');
-		expect(pickOf(alike, NOW).rows.map((r) => r.spoolId)).toEqual([pla]);
-		expect(pickOf(alike, NOW).references.map((r) => r.spoolId)).toEqual([house]);
+		expect(pickOf(alike).rows.map((r) => r.spoolId)).toEqual([pla]);
+		expect(pickOf(alike).references.map((r) => r.spoolId)).toEqual([house]);
 
 		const soft = await trial('Soft', [tpu]);
 		const other = await loadTrial(t.db, soft);
@@ -264,10 +264,10 @@ describe('what a trial is judged by', () => {
 		const asked = await loadTrial(t.db, soft);
 		expect(new Set(asked.spools.map((s) => s.spool.id))).toEqual(new Set([house, tpu]));
 		expect([asked.head.houseId, asked.head.houseAside]).toEqual([house, null]);
-		expect(pickOf(asked, NOW).rows).toHaveLength(2);
+		expect(pickOf(asked).rows).toHaveLength(2);
 
 		// Chosen for a trial it is one of its candidates.
 		const chosen = await loadTrial(t.db, await trial('Chosen', [house, pla]));
-		expect([chosen.roles[house], pickOf(chosen, NOW).rows.length]).toEqual(['houseInvited', 2]);
+		expect([chosen.roles[house], pickOf(chosen).rows.length]).toEqual(['houseInvited', 2]);
 	});
 });

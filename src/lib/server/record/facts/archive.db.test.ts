@@ -30,7 +30,7 @@ describe('what is put away', () => {
 		const take = async () =>
 			(await addSpool(t.db, checked(intakeBody, { material: 'PETG', colourName: 'teal', at: '2026-11-01T11:00:00Z' }), NOW)).answer.spoolId;
 		const [kept, away] = [await take(), await take()];
-		const recalled = async (typed: string) => (await recallSpools(t.db, typed, NOW)).spools.map((s) => s.id);
+		const recalled = async (typed: string) => (await recallSpools(t.db, typed)).spools.map((s) => s.id);
 		await archive('spool', away);
 		expect(await recalled('teal')).toEqual([kept]);
 		expect(await recalled('teal, archived')).toEqual([away]);
@@ -62,7 +62,7 @@ describe('what is put away', () => {
 		const { id } = (await postVerdict(t.db, checked(verdictBody, said), NOW)).answer;
 		const seen = async () => {
 			const whole = await loadTrial(t.db, trialId);
-			const [recalled] = (await recallSpools(t.db, '', NOW)).spools.filter((s) => s.id === spoolId);
+			const [recalled] = (await recallSpools(t.db, '')).spools.filter((s) => s.id === spoolId);
 			return [
 				whole.verdicts.length,
 				whole.withdrawn.length,

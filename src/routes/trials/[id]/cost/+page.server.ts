@@ -21,7 +21,7 @@ export const load: PageServerLoad = async (event) => {
 			hidden: e.pricesHidden,
 			quotes: onlyStation(e, 'cost').quotes,
 			counts: countedQuote(e, whole.basis)?.id ?? null,
-			findings: costStation.find(e, whole.basis, Date.now())
+			findings: costStation.find(e, whole.basis)
 		}))
 	};
 };

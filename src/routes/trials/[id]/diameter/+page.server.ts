@@ -20,7 +20,7 @@ export const load: PageServerLoad = async (event) => {
 		evidence: spools.map((e) => (e === open ? onlyStation(e, 'diameter') : lightEvidence(e, 'diameter'))),
 		opened: open?.spool.id ?? null,
 		/** What was found of the one that is opened, so that it stands in the page. */
-		found: share(open ? foundBy('diameter', open, basis, Date.now()) : []),
+		found: share(open ? foundBy('diameter', open, basis) : []),
 		progress,
 		instruments: workshop.instruments
 	};

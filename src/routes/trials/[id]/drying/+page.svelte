@@ -20,7 +20,7 @@
 	const now = $derived(running.runs.filter((r) => r.spools.some((s) => here.has(s.id))));
 	const past = $derived(data.runs.filter((r) => r.end !== null));
 	const results = $derived(
-		data.evidence.map((e) => ({ spool: e.spool, results: dryingResults(e), finding: dryingStation.find(e, data.basis, 0)[0] }))
+		data.evidence.map((e) => ({ spool: e.spool, results: dryingResults(e), finding: dryingStation.find(e, data.basis)[0] }))
 	);
 	const weighed = $derived(results.filter((r) => r.results.length > 0));
 	/** Dried, and not weighed since: the one act that would turn the drying into a result. */

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async (event) => {
 		database(),
 		whole.spools.map((s) => s.spool.id)
 	);
-	const wanted = wantedOf(whole, 'intake', Date.now());
+	const wanted = wantedOf(whole, 'intake');
 	// Spools that nobody has looked at yet.
 	return { ...suggestions, lacks: lacksOf(whole), unseen: whole.spools.flatMap((e, i) => (wanted[i] ? [e.spool.id] : [])) };
 };

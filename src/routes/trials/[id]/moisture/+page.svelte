@@ -58,7 +58,7 @@
 	const points = $derived(
 		water.map((p) => ({ at: p.at, grossG: p.grossG, before: p.before, pct: p.share * 100, lowPct: p.low * 100, highPct: p.high * 100 }))
 	);
-	const findings = $derived(evidence ? moistureStation.find(evidence, data.basis, 0) : []);
+	const findings = $derived(evidence ? moistureStation.find(evidence, data.basis) : []);
 	/** When the next weighing is of: what the scale showed before it is the last one. */
 	const moment = $derived(bench.when.isNow ? openedAt : bench.when.at());
 	const last = $derived(bench.when.isNow ? chain.at(-1) : chain.findLast((w) => w.at <= moment));

@@ -23,7 +23,7 @@
 	});
 	const evidence = $derived(bench.evidence);
 	const counted = $derived(evidence ? counting(evidence) : []);
-	const findings = $derived(evidence ? ownStation.find(evidence, data.basis, 0) : []);
+	const findings = $derived(evidence ? ownStation.find(evidence, data.basis) : []);
 	const move = (by: 1 | -1) => bench.move(by, measure ? { measure: measure.id } : {});
 
 	function keep(typed: string): FieldError | null {

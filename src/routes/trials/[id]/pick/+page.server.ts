@@ -7,13 +7,12 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
-	const now = Date.now();
-	const { candidates, defs, rule, references } = pickInputOf(whole, now);
+	const { candidates, defs, rule, references } = pickInputOf(whole);
 	// Each of these is long work in one go where nobody looked before.
 	await letOthersIn();
-	const { rows, references: beside, chances } = pickOf(whole, now, 'first');
+	const { rows, references: beside, chances } = pickOf(whole, 'first');
 	await letOthersIn();
-	const { flags } = sheetOf(whole, now);
+	const { flags } = sheetOf(whole);
 	await letOthersIn();
 	return {
 		candidates,
@@ -26,6 +25,6 @@ export const load: PageServerLoad = async (event) => {
 		priors: whole.basis.priors.number,
 		flags,
 		lacks: lacksOf(whole),
-		parts: share(partsOf(whole, now))
+		parts: share(partsOf(whole))
 	};
 };

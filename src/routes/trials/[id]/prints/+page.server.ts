@@ -22,8 +22,7 @@ export const load: PageServerLoad = async (event) => {
 		loadAmendments(database(), ids),
 		loadPhotos(database(), ids)
 	]);
-	const now = Date.now();
-	const wanted = wantedOf(whole, 'prints', now);
+	const wanted = wantedOf(whole, 'prints');
 	const first = whole.spools.find((_, i) => wanted[i] !== null) ?? whole.spools[0];
 	// Another spool is chosen without asking the server again.
 	const asked = event.untrack(() => event.url.searchParams.get('spool'));
@@ -34,11 +33,11 @@ export const load: PageServerLoad = async (event) => {
 		first: first?.spool.id ?? null,
 		opened: opened?.spool.id ?? null,
 		// What was found of the one that is opened is known here; a slow phone would work it out before it answers a key.
-		found: share(Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis, now)]] : [])),
-		weighed: pickInputOf(whole, now).criteria,
-		flags: sheetOf(whole, now).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
+		found: share(Object.fromEntries(opened ? [[opened.spool.id, foundBy('prints', opened, whole.basis)]] : [])),
+		weighed: pickInputOf(whole).criteria,
+		flags: sheetOf(whole).flags.filter((f) => PRINT_QUANTITIES.some((d) => d.id === f.quantity)),
 		evidence: whole.spools.map((e) => (e === opened ? onlyStation(e, 'prints') : lightEvidence(e, 'prints'))),
-		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationsOf(e, whole.basis, now))])),
+		calibrated: Object.fromEntries(whole.spools.map((e) => [e.spool.id, settingsOffered(calibrationsOf(e, whole.basis))])),
 		printers: workshop.printers,
 		putAway: workshop.pieces.filter((p) => p.archived).map((p) => p.id),
 		notes,

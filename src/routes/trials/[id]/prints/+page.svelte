@@ -68,7 +68,7 @@
 	const bySpool = $derived(evidence?.spool.id ?? '');
 	/** The marks of its prints are here. */
 	const isWhole = $derived(bySpool === data.opened || shelf.has(bySpool));
-	const findings = $derived(evidence && isWhole ? (data.found[bySpool] ?? printsStation.find(evidence, data.basis, 0)) : []);
+	const findings = $derived(evidence && isWhole ? (data.found[bySpool] ?? printsStation.find(evidence, data.basis)) : []);
 	const labelNozzle = $derived.by(() => {
 		const low = evidence ? stated(evidence.claims, 'nozzleLowC') : null;
 		const high = evidence ? stated(evidence.claims, 'nozzleHighC') : null;

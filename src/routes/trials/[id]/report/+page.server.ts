@@ -9,8 +9,8 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async (event) => {
 	const whole = await trialOfRequest(event);
 	const now = Date.now();
-	const { candidates, defs, rule, references } = pickInputOf(whole, now);
-	const { rows, references: beside, chances } = pickOf(whole, now);
+	const { candidates, defs, rule, references } = pickInputOf(whole);
+	const { rows, references: beside, chances } = pickOf(whole);
 	const pieces = whole.spools[0]?.pieces.filter((p) => whole.basis.pieceIds.includes(p.id)) ?? [];
 	const readings = whole.spools.flatMap((s) => s.readings.filter((r) => r.status === 'counts'));
 	const instruments = whole.spools[0]?.instruments.filter((i) => readings.some((r) => r.instrumentId === i.id)) ?? [];
@@ -20,9 +20,9 @@ export const load: PageServerLoad = async (event) => {
 		rule,
 		references: references ?? [],
 		picked: { rows, references: beside, chances },
-		sheet: shownSheetOf(whole, now),
+		sheet: shownSheetOf(whole),
 		lacks: lacksOf(whole),
-		parts: partsOf(whole, now),
+		parts: partsOf(whole),
 		pieces: pieces.map(({ name, version }) => `${name} ${version}`),
 		prints: whole.spools.flatMap((s) => s.attempts.filter(settled)).length,
 		scorers: [...new Set(readings.flatMap((r) => r.scorer ?? []))],

@@ -56,7 +56,7 @@ describe('scorers', () => {
 	});
 	it('two scorings of one print are one print: their mean, the worse word where it lies between', () => {
 		const both = scored([[1, 2]], [[60, 65]]);
-		const found = printsStation.find(both, basis, 0);
+		const found = printsStation.find(both, basis);
 		expect(found.find((f) => f.quantity === 'overhang')).toMatchObject({ ...modelled('overhang', ladderAs(62.5, 65)), n: 1 });
 		expect(found.find((f) => f.quantity === 'strings')).toMatchObject({ ...modelled('strings', wordAs(2, 4)), n: 1 });
 	});

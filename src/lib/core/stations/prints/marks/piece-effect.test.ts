@@ -30,7 +30,7 @@ type Spools = ReturnType<typeof spool>[];
 const judged = (spools: Spools, of: Basis = rules): Basis => ({ ...of, pieceEffects: pieceEffects(spools, of) });
 const effectsOf = (spools: Spools, quantity = 'strings') => pieceEffects(spools, rules).filter((e) => e.quantity === quantity);
 function found(e: Spools[0], of: Basis, quantity = 'strings', pieceId = SPIKES): Finding {
-	return printsStation.find(e, of, 0).find((f) => f.quantity === quantity && f.subject.pieceId === pieceId) as Finding;
+	return printsStation.find(e, of).find((f) => f.quantity === quantity && f.subject.pieceId === pieceId) as Finding;
 }
 
 describe('what another piece adds to a mark', () => {
@@ -131,7 +131,7 @@ describe('several pieces of one mark', () => {
 		const spools = [spool('a', [2], []), spool('b', [2], []), spool('c', [], [1])];
 		const of = judged(spools);
 		expect(of.pieceEffects).toEqual([]);
-		const primary = spools.map((e) => selectFindings(printsStation.find(e, of, 0), 'strings', of)[0] as Finding);
+		const primary = spools.map((e) => selectFindings(printsStation.find(e, of), 'strings', of)[0] as Finding);
 		expect(primary.map((f) => [f.subject.pieceId, f.n])).toEqual([
 			[SPIKES, 1],
 			[SPIKES, 1],
@@ -145,7 +145,7 @@ describe('several pieces of one mark', () => {
 	it('... and where a spool ties them all have letters and none is flagged', () => {
 		const spools = [both(), spool('b', [2], []), spool('c', [], [1])];
 		const of = judged(spools);
-		const primary = spools.map((e) => selectFindings(printsStation.find(e, of, 0), 'strings', of)[0] as Finding);
+		const primary = spools.map((e) => selectFindings(printsStation.find(e, of), 'strings', of)[0] as Finding);
 		const { letters, flags } = compare(primary, markOf('strings').def, of);
 		expect(Object.keys(letters).sort()).toEqual(['a', 'b', 'c']);
 		expect(flags.filter((f) => f.kind === 'unlikePiece')).toEqual([]);

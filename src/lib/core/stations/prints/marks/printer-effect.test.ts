@@ -108,7 +108,7 @@ describe('what a printer adds', () => {
 		const effect = effectOf();
 		const out = { ...basis, printerEffects: effect ? [effect] : [] };
 		const find = (spoolIndex: number, rule = basis) =>
-			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule, 0).find((f) => f.quantity === 'overhang') as ReturnType<
+			printsStation.find(spools[spoolIndex] as (typeof spools)[0], rule).find((f) => f.quantity === 'overhang') as ReturnType<
 				typeof printsStation.find
 			>[0];
 		const [own, as] = [modelled('overhang', ladderAs(50, 55)), modelled('overhang', ladderAs(60, 65))];
@@ -152,7 +152,7 @@ describe('what a printer adds', () => {
 		const [a, b, c] = [printed('KA1', [['North', 60]]), printed('KA2', [['South', 60]]), printed('KA3', [['South', 70]])];
 		const rule = { ...basis, unbridged: unbridgedPrinters([a, b, c], basis, 'North') };
 		expect(rule.unbridged).toEqual([{ quantity: 'overhang', kind: 'printer', name: 'South' }]);
-		const find = (spool: typeof a) => printsStation.find(spool, rule, 0).find((f) => f.quantity === 'overhang');
+		const find = (spool: typeof a) => printsStation.find(spool, rule).find((f) => f.quantity === 'overhang');
 		expect(find(a)?.shared).toEqual([]);
 		expect(find(b)?.shared).toEqual([{ source: 'printer South', sd: 5 }]);
 		expect(

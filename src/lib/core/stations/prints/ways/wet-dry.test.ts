@@ -36,7 +36,7 @@ describe('wet and dry', () => {
 	});
 	it('only one condition: no pairs, no word', () => expect(wetAndDry(spool([1, 2], []), basis)).toEqual([]));
 	it('the station says it with the marks printed after drying', () => {
-		const dried = printsStation.find(spool([2], [0]), basis, 0).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
+		const dried = printsStation.find(spool([2], [0]), basis).find((f) => f.quantity === 'strings' && f.subject.condition === 'dried');
 		expect(dried?.messages.at(-1)).toEqual({
 			id: 'wetDry.few',
 			params: {

@@ -4,4 +4,4 @@ import { pathId } from '$lib/server/http/path-id';
 import { pickOf } from '$lib/server/answers/trials/findings';
 import { loadTrial } from '$lib/server/answers/trials/load';
 
-export const GET = show(async (event, db, now) => ({ coreVersion: CORE_VERSION, ...pickOf(await loadTrial(db, pathId(event)), now) }));
+export const GET = show(async (event, db) => ({ coreVersion: CORE_VERSION, ...pickOf(await loadTrial(db, pathId(event))) }));
