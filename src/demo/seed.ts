@@ -1,3 +1,4 @@
+import { nth } from '../lib/core/kernel/lists/nth';
 import { v7 } from 'uuid';
 import { STRING_WORDS } from '$lib/core/record/marks/mark-words';
 import { overhangLadder } from '$lib/core/judging/pieces/shapes/ladders';
@@ -112,7 +113,7 @@ export async function seedDemo(db: Database, now: number): Promise<boolean> {
 		};
 		ids.push((await addSpool(db, checked(intakeBody, body), bench.now)).answer.spoolId);
 	}
-	const at = (index: number) => ids[index] as string;
+	const at = (index: number) => nth(ids, index);
 	await postHouseSpool(db, { id: v7(), spoolId: at(0) }, bench.now);
 
 	for (const [index, spool] of DEMO_SPOOLS.entries()) await measureDiameters(bench, spool, at(index), caliper);
@@ -139,7 +140,7 @@ async function studyCaliper(bench: DemoBench, instrumentId: string): Promise<voi
 	const placesMm = [1.721, 1.738, 1.75, 1.762, 1.779];
 	const pressMm = [0.001, -0.005];
 	const readings = studyPlan({ places: 5, raters: 2, repeats: 3 }, bench.source).map(({ place, rater }) => {
-		const mm = (placesMm[place] as number) + (pressMm[rater] as number) + bench.normal(0, 0.004);
+		const mm = nth(placesMm, place) + nth(pressMm, rater) + bench.normal(0, 0.004);
 		return { place, rater, typed: mm.toFixed(2) };
 	});
 	const study = { id: v7(), instrumentId, raters: ['Ines', 'Jonas'], readings, ...bench.tick(20) };
@@ -161,7 +162,7 @@ async function testClaims(bench: DemoBench, ids: string[]): Promise<void> {
 		[3, 30],
 		[4, 12]
 	] as const) {
-		const [mean, sd] = (DEMO_SPOOLS[index] as DemoSpool).truth.diameterMm;
+		const [mean, sd] = nth(DEMO_SPOOLS, index).truth.diameterMm;
 		let placeMm = mean;
 		for (let i = 0; i < count; i++) {
 			if (i % 2 === 0) placeMm = bench.normal(mean, sd);
@@ -343,7 +344,7 @@ async function startRunningDryer(bench: DemoBench, dryerId: string, spoolIds: st
 async function addStories(bench: DemoBench, ids: string[], trialId: string, printers: Record<'North' | 'South', string>): Promise<void> {
 	const { db } = bench;
 	bench.jumpTo(17);
-	const gable = ids[3] as string;
+	const gable = nth(ids, 3);
 	const fault = v7();
 	await postAttempt(
 		db,
@@ -374,7 +375,7 @@ async function addStories(bench: DemoBench, ids: string[], trialId: string, prin
 		}),
 		bench.now
 	);
-	const sample = ids[7] as string;
+	const sample = nth(ids, 7);
 	await postAttempt(
 		db,
 		checked(attemptBody, {

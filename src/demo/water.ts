@@ -1,3 +1,4 @@
+import { nth } from '../lib/core/kernel/lists/nth';
 import { v7 } from 'uuid';
 import { checked, zone, type DemoBench } from './demo-bench';
 import { dryerBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
@@ -18,7 +19,7 @@ export async function weighAndDry(bench: DemoBench, ids: string[], scale: string
 	const { db } = bench;
 	const dryer = v7();
 	await postDryer(db, checked(dryerBody, { id: dryer, name: 'Tall box', setPointLow: '40 C', setPointHigh: '70 C' }), bench.now);
-	const watered = DEMO_SPOOLS.flatMap((spool, i) => (spool.water ? [{ spool, water: spool.water, id: ids[i] as string }] : []));
+	const watered = DEMO_SPOOLS.flatMap((spool, i) => (spool.water ? [{ spool, water: spool.water, id: nth(ids, i) }] : []));
 	const grossOf = ({ spool, water }: (typeof watered)[number]) =>
 		water.tareG + (spool.netMass === '1 kg' ? 1003 : 750) - 14.2 * (spool.done.prints + spool.done.dried);
 	const weigh = async (one: (typeof watered)[number], waterG: number) => {

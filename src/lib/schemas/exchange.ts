@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import { saying } from './field-error';
 import { z } from 'zod';
 import { CORE_VERSION } from '$lib/core/version';
@@ -26,7 +27,7 @@ export const knownCore = coreVersion.refine(
 		const at = [0, 1, 2].find((i) => a[i] !== b[i]);
 		// What is no version at all is told as that.
 		if (!VERSION.test(text)) return true;
-		return at === undefined || (a[at] as number) < (b[at] as number);
+		return at === undefined || nth(a, at) < nth(b, at);
 	},
 	{ error: saying('newerVersion', { ours: CORE_VERSION }) }
 );

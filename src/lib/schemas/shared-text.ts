@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import type { SpoolEvidence } from '../core/record/evidence/spool-evidence';
 import type { Sampling } from '../core/judging/finding/types';
 import type { Candidate } from '../core/answers/pick/types';
@@ -109,7 +110,7 @@ export const sharedCandidates = {
 		const { samplings, candidates } = parsed(text) as ReturnType<typeof packed>;
 		return candidates.map((c) => ({
 			...c,
-			findings: Object.fromEntries(Object.entries(c.findings).map(([id, f]) => [id, { ...f, sampling: samplings[f.sampling] as Sampling }]))
+			findings: Object.fromEntries(Object.entries(c.findings).map(([id, f]) => [id, { ...f, sampling: nth(samplings, f.sampling) }]))
 		}));
 	}
 };

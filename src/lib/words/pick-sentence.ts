@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import type { Explanation } from '$lib/core/answers/pick/explain';
 import type { Chances, GateResult, PickRow } from '$lib/core/answers/pick/types';
 import type { QuantityDef } from '$lib/core/judging/finding/types';
@@ -44,7 +45,7 @@ const isMeasured = (row: PickRow): boolean => row.families.some((f) => f.known);
  * said, and nothing is to be bought yet.
  */
 function tooEarly(passing: readonly PickRow[], rule: ValueRule, chances: Chances): string | null {
-	const first = passing[0] as PickRow;
+	const first = nth(passing, 0);
 	const rivals = rule === 'cheapestOfBest' ? passing.filter((r) => r.tier === first.tier) : [first];
 	const unseen = rivals.filter((r) => !isMeasured(r));
 	if (unseen.length === 0 || shareOf(first, chances) >= CLEAR) return null;
@@ -65,7 +66,7 @@ function chanceWords(first: PickRow, rows: readonly PickRow[], chances: Chances,
 
 /** Clear, the better bet, or as good as some others and the cheapest of them; who is likelier the best and dearer is named. */
 function tierSentence(passing: readonly PickRow[], chances: Chances, currency: string): string {
-	const first = passing[0] as PickRow;
+	const first = nth(passing, 0);
 	const alike = passing.filter((r) => r.tier === first.tier && r !== first);
 	const share = shareOf(first, chances);
 	if (alike.length === 0) return `Buy ${first.code}: ${chanceWords(first, passing, chances, 'the best')}.`;
@@ -89,7 +90,7 @@ const listed = (codes: readonly string[]): string =>
 	codes.length < 2 ? codes.join('') : `${codes.slice(0, -1).join(', ')} and ${codes.at(-1)}`;
 
 function ruleSentence(passing: readonly PickRow[], chances: Chances): string {
-	const first = passing[0] as PickRow;
+	const first = nth(passing, 0);
 	const best = Math.max(...passing.map((r) => shareOf(r, chances)));
 	const share = shareOf(first, chances);
 	const words = chanceWords(first, passing, chances, 'first');

@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import { inArray, sql } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
@@ -178,8 +179,8 @@ async function partByKnown(
 	const key = table.key ?? ['id'];
 	const keyOf = (values: Record<string, unknown>) => key.map((k) => String(values[k])).join(' ');
 	const here = new Map<string, Record<string, unknown>>();
-	const first = columnNamed(table, key[0] as string);
-	const ids = [...new Set(rows.map((r) => String(r.values[key[0] as string])))];
+	const first = columnNamed(table, nth(key, 0));
+	const ids = [...new Set(rows.map((r) => String(r.values[nth(key, 0)])))];
 	for (let i = 0; i < ids.length; i += CHUNK)
 		for (const row of await tx
 			.select()

@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import Papa from 'papaparse';
 import type { LogLayout } from '$lib/schemas/gauge-log';
 
@@ -30,7 +31,7 @@ export function guessLayout(head: string): Preview {
 	const along = diameters[0] ?? 0;
 	const across = diameters.find((c) => c !== along) ?? null;
 	const rising = values.findIndex(
-		(v, c) => c !== along && c !== across && v.length > 2 && mostly(v, (x, i) => i === 0 || x > (v[i - 1] as number))
+		(v, c) => c !== along && c !== across && v.length > 2 && mostly(v, (x, i) => i === 0 || x > nth(v, i - 1))
 	);
 	const heading = (rows[headerRows - 1]?.[rising] ?? '').toLowerCase();
 	const place: LogLayout['place'] =

@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import { cellsOf, studyPlan, type StudySize, type StudyStep } from '$lib/core/stations/diameter/study-plan';
 import { gaugeStudy, type GaugeStudy } from '$lib/core/stations/diameter/gauge-study';
 import { randomSource } from '$lib/core/kernel/random/source';
@@ -18,7 +19,7 @@ export class StudyDraft {
 	/** Who measures where next; null when all is measured, or nothing was begun. */
 	readonly step = $derived<StudyStep | null>(this.plan[this.typed.length] ?? null);
 	readonly begun = $derived(this.#stored !== null);
-	readonly readings = $derived(this.typed.map((typed, i) => ({ ...(this.plan[i] as StudyStep), typed })));
+	readonly readings = $derived(this.typed.map((typed, i) => ({ ...nth(this.plan, i), typed })));
 	readonly found = $derived.by<GaugeStudy | null>(() => {
 		if (!this.begun || this.step) return null;
 		const cells = cellsOf(this.readings.map(({ place, rater, typed }) => ({ place, rater, value: valueOf(typed) })));

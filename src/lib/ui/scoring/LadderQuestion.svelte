@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { nth } from '$lib/core/kernel/lists/nth';
 	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { isPlainKey } from '../form/keys';
 	import { untrack } from 'svelte';
@@ -27,7 +28,7 @@
 			digits = '';
 			return;
 		}
-		answer(clean < 0 ? 0 : (steps[clean] as number), faulty < steps.length ? (steps[faulty] as number) : null);
+		answer(clean < 0 ? 0 : nth(steps, clean), faulty < steps.length ? nth(steps, faulty) : null);
 	}
 	function keydown(event: KeyboardEvent): void {
 		if (!isPlainKey(event)) return;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { nth } from '$lib/core/kernel/lists/nth';
 	import type { Question } from '$lib/core/stations/prints/marks/scoring';
 	import { untrack } from 'svelte';
 	import { isPlainKey } from '../form/keys';
@@ -24,7 +25,7 @@
 			to = from;
 			return;
 		}
-		answer(steps[from] as number, steps[to] as number);
+		answer(nth(steps, from), nth(steps, to));
 	}
 	function keydown(event: KeyboardEvent): void {
 		if (!isPlainKey(event)) return;

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import type { ValueRule } from '../../judging/trial/protocol';
 import { COST } from './cost';
 import type { DrawnQuantities } from './drawn-quantities';
@@ -29,12 +30,12 @@ export function standings(
 	const cost = needsCost(rule) ? drawn.raw(COST) : [];
 	const strength = rule === 'strongest' ? drawn.raw(STRENGTH) : [];
 	return candidates.map((candidate, i) => {
-		const ofWorth = worth[i] as Float64Array;
+		const ofWorth = nth(worth, i);
 		if (neverFinished(candidate)) return ofWorth.map((w) => NEVER + w);
 		const value = byRule(candidate, rule, { score: score[i], worth: ofWorth, cost: cost[i], strength: strength[i] });
-		const meets = passes[i] as Uint8Array;
+		const meets = nth(passes, i);
 		// Mostly there is no limit, or all of its draws meet it.
-		return meets.includes(0) ? value.map((v, d) => (meets[d] ? v : MISSES + (ofWorth[d] as number))) : value;
+		return meets.includes(0) ? value.map((v, d) => (meets[d] ? v : MISSES + nth(ofWorth, d))) : value;
 	});
 }
 
@@ -48,7 +49,7 @@ function byRule(candidate: Candidate, rule: ValueRule, { score, worth, cost, str
 		case 'cheapestOfBest':
 			return of;
 		case 'perMoney':
-			return hasPrice(candidate) && cost ? of.map((w, d) => w / (cost[d] as number)) : of.map(() => LACKS);
+			return hasPrice(candidate) && cost ? of.map((w, d) => w / nth(cost, d)) : of.map(() => LACKS);
 		case 'cheapest':
 			return hasPrice(candidate) && cost ? cost.map((c) => -c) : of.map(() => LACKS);
 		case 'strongest':

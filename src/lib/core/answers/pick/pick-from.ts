@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { COST } from './cost';
 import { DrawnQuantities, DrawnTables, meanOf } from './drawn-quantities';
 import { hasLoad, hasPrice, standings, STRENGTH } from './order';
@@ -44,39 +45,39 @@ export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, on
 	for (const drawn of blocks) {
 		const weighing = weigh(drawn, input);
 		const standing = standings(candidates, drawn, weighing, rule);
-		places.add(ranked.map((i) => standing[i] as Float64Array));
+		places.add(ranked.map((i) => nth(standing, i)));
 		candidates.forEach((candidate, i) => {
-			const tally = tallies[i] as Tally;
-			const worth = weighing.worth[i] as Float64Array;
+			const tally = nth(tallies, i);
+			const worth = nth(weighing.worth, i);
 			const mean = (what: string, of: number) => tally.add(what, of, drawn.draws);
 			const ofWorth = meanOf(worth);
-			const score = weighing.score[i] as Float64Array;
+			const score = nth(weighing.score, i);
 			mean('worth', ofWorth);
 			// Without cost the one is the other.
 			mean('score', score === worth ? ofWorth : meanOf(score));
 			tally.keepForRange('worth', worth);
-			for (const { id, values } of weighing.groups) tally.keepForRange(id, values[i] as Float64Array);
-			tally.keep('inTiers', inTiers(worth, weighing.passes[i] as Uint8Array));
-			if (hasPrice(candidate)) tally.keepForRange('cost', drawn.raw(COST)[i] as Float64Array);
-			if (hasLoad(candidate)) mean('strength', meanOf(drawn.raw(STRENGTH)[i] as Float64Array));
+			for (const { id, values } of weighing.groups) tally.keepForRange(id, nth(values, i));
+			tally.keep('inTiers', inTiers(worth, nth(weighing.passes, i)));
+			if (hasPrice(candidate)) tally.keepForRange('cost', nth(drawn.raw(COST), i));
+			if (hasLoad(candidate)) mean('strength', meanOf(nth(drawn.raw(STRENGTH), i)));
 			for (const { quantity, weight } of criteria) if (weight > 0) mean(quantity, drawn.meanWorth(quantity, i));
 		});
 		draws += drawn.draws;
 		onBlock?.(draws);
 	}
-	const rowAt = (i: number) => rowOf(candidates[i] as Candidate, input, tallies[i] as Tally);
+	const rowAt = (i: number) => rowOf(nth(candidates, i), input, nth(tallies, i));
 	const rows = ranked.map(rowAt);
 	setTiers(
 		rows,
-		ranked.map((i) => tallies[i] as Tally)
+		ranked.map((i) => nth(tallies, i))
 	);
-	const ranges = (what: string) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, (tallies[i] as Tally).range(what)]));
+	const ranges = (what: string) => Object.fromEntries(candidates.map((c, i) => [c.spoolId, nth(tallies, i).range(what)]));
 	return {
 		rows: orderRows(rows, rule),
 		references: candidates.flatMap((c, i) => (isReference(c) ? [rowAt(i)] : [])),
 		chances: {
 			draws,
-			places: Object.fromEntries(ranked.map((i, k) => [(candidates[i] as Candidate).spoolId, places.of(k, draws)])),
+			places: Object.fromEntries(ranked.map((i, k) => [nth(candidates, i).spoolId, places.of(k, draws)])),
 			worth: ranges('worth'),
 			cost: ranges('cost')
 		}
@@ -86,8 +87,8 @@ export function pickFrom(input: PickInput, blocks: Iterable<DrawnQuantities>, on
 /** Tiers among those that may be bought: who misses a limit or never finished a print is in none. */
 function setTiers(rows: readonly PickRow[], tallies: readonly Tally[]): void {
 	const among = rows.flatMap((row, i) => (row.eligible && !row.neverFinished ? [i] : []));
-	const tiers = tiersOfBlocks(among.map((i) => (tallies[i] as Tally).blocks('inTiers')));
-	among.forEach((i, k) => ((rows[i] as PickRow).tier = tiers[k] ?? null));
+	const tiers = tiersOfBlocks(among.map((i) => nth(tallies, i).blocks('inTiers')));
+	among.forEach((i, k) => (nth(rows, i).tier = tiers[k] ?? null));
 }
 
 /** Worth as the tiers go by it. Mostly there is no limit, or all draws meet it. */

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import type { ValueRule } from '../../judging/trial/protocol';
 import { COST } from './cost';
@@ -79,7 +80,7 @@ const DUST = 1e-9;
 
 function compareKeys(a: readonly number[], b: readonly number[]): number {
 	for (const [i, x] of a.entries()) {
-		const y = b[i] as number;
+		const y = nth(b, i);
 		// Infinity minus Infinity is NaN, which would scramble a sort.
 		if (x !== y && Math.abs(x - y) > DUST) return x - y;
 	}

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import type { Message } from '../../judging/finding/message';
 import type { FigureData, Finding, Missing, QuantityDef, Sampling } from '../../judging/finding/types';
 import type { Flag } from '../../judging/compare/compare';
@@ -33,7 +34,7 @@ export function shownSheet(sheet: Sheet): ShownSheet {
 		columns: sheet.columns,
 		rows: sheet.rows.map((row) => ({
 			spoolId: row.spoolId,
-			cells: row.cells.map((cell, i) => shownCell(cell, row, sheet.columns[i] as QuantityDef, sheet.flags)),
+			cells: row.cells.map((cell, i) => shownCell(cell, row, nth(sheet.columns, i), sheet.flags)),
 			changedMost: driedOf(row).find((m) => m.params.change !== 0) ?? null
 		})),
 		flags: sheet.flags,

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { tQuantile } from '../../kernel/stats/distributions';
 import { targetOf } from '../finding/target';
 import type { Finding, QuantityDef } from '../finding/types';
@@ -54,7 +55,7 @@ export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): bo
  */
 export function toldApartAmong(findings: readonly Compared[], def: Def, pairs: number): (i: number, j: number) => boolean {
 	const all = findings.map((of) => withMoments(of, def));
-	return (i, j) => apart(all[i] as WithMoments, all[j] as WithMoments, def, pairs);
+	return (i, j) => apart(nth(all, i), nth(all, j), def, pairs);
 }
 
 function apart(first: WithMoments, second: WithMoments, def: Def, pairs: number): boolean {

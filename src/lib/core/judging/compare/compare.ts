@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { SET_UP, UNCHANGED } from '../../record/evidence/attempt';
 import { wantedCondition } from '../trial/wanted';
 import type { Basis } from '../trial/basis';
@@ -50,7 +51,7 @@ export function compare(findings: readonly Finding[], def: QuantityDef, basis: B
 	const given = compactLetterDisplay(like.length, toldApartAmong(like, def, pairs));
 	return {
 		flags: flagsOf(known, def.id, basis),
-		letters: like.length < 2 ? {} : Object.fromEntries(like.map((f, i) => [f.subject.spoolId, given[i] as string]))
+		letters: like.length < 2 ? {} : Object.fromEntries(like.map((f, i) => [f.subject.spoolId, nth(given, i)]))
 	};
 }
 

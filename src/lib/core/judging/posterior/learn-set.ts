@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { group } from 'd3-array';
 import { learnPrior } from './learn';
 import type { CellPrior } from './prior';
@@ -43,7 +44,7 @@ const parted = <T>(cells: readonly T[], by: (cell: T) => string): { name: string
 	[...group(cells, by)].sort(byName).map(([name, of]) => ({ name, of, others: cells.filter((c) => by(c) !== name) }));
 
 function learnQuantity(quantity: string, cells: readonly RecordCell[]): LearntPrior[] {
-	const assumed = (cells[0] as RecordCell).model.assumed;
+	const assumed = nth(cells, 0).model.assumed;
 	const row = (kind: string | null, material: string | null, of: readonly RecordCell[], prior: CellPrior): LearntPrior => ({
 		quantity,
 		kind,

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { fastNormalCdf } from '../../kernel/stats/normal-table';
 import type { Posterior } from './posterior';
 import { fromModel, type ModelScale } from './scale';
@@ -26,8 +27,7 @@ const PROBABILITIES = [
 export function summaryOfMean(posterior: Posterior, scale: ModelScale): Summary {
 	const { means, sds, weights } = posterior;
 	const ofMean = new Float64Array(means.length);
-	for (let i = 0, at = 0; i < means.length; i++)
-		for (let j = 0; j < sds.length; j++, at++) ofMean[i] = (ofMean[i] as number) + (weights[at] as number);
+	for (let i = 0, at = 0; i < means.length; i++) for (let j = 0; j < sds.length; j++, at++) ofMean[i] = nth(ofMean, i) + nth(weights, at);
 	const summary = summaryOf(means, ofMean);
 	const back = (z: number) => fromModel(scale, z);
 	return {
@@ -53,8 +53,8 @@ export function summaryOfRank(posterior: Posterior, words: number): Summary {
 	const bins = new Float64Array(RANK_BINS + 1);
 	for (let i = 0; i < means.length; i++)
 		for (let j = 0; j < sds.length; j++) {
-			const at = Math.round(expectedRank(means[i] as number, sds[j] as number, words) / width);
-			bins[at] = (bins[at] as number) + (weights[i * sds.length + j] as number);
+			const at = Math.round(expectedRank(nth(means, i), nth(sds, j), words) / width);
+			bins[at] = nth(bins, at) + nth(weights, i * sds.length + j);
 		}
 	return summaryOf(
 		Float64Array.from(bins, (_, i) => i * width),
@@ -79,14 +79,14 @@ function summaryOf(values: Float64Array, weights: Float64Array): Summary {
 	});
 	let at = 0;
 	const quantile = (p: number) => {
-		while (at < middles.length && (middles[at] as number) < p) at++;
-		if (at === 0) return values[0] as number;
-		if (at === middles.length) return values[at - 1] as number;
-		const [below, above] = [middles[at - 1] as number, middles[at] as number];
+		while (at < middles.length && nth(middles, at) < p) at++;
+		if (at === 0) return nth(values, 0);
+		if (at === middles.length) return nth(values, at - 1);
+		const [below, above] = [nth(middles, at - 1), nth(middles, at)];
 		const share = above > below ? (p - below) / (above - below) : 0;
-		return (values[at - 1] as number) * (1 - share) + (values[at] as number) * share;
+		return nth(values, at - 1) * (1 - share) + nth(values, at) * share;
 	};
 	const found = PROBABILITIES.map(quantile);
-	const of = (p: number) => found[PROBABILITIES.indexOf(p)] as number;
+	const of = (p: number) => nth(found, PROBABILITIES.indexOf(p));
 	return { estimate: of(0.5), low: of(0.025), high: of(0.975), probabilities: PROBABILITIES, values: found };
 }

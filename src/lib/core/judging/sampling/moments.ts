@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { deviation, mean } from 'd3-array';
 import type { QuantityDef, Sampling } from '../finding/types';
 import { quantileTable } from './quantile-table';
@@ -48,7 +49,7 @@ export function distanceMoments(
 	if (!of) return null;
 	const table = quantileTable(sampling, def);
 	// Middles of the cells: equally likely values.
-	const values = Array.from({ length: table.length - 1 }, (_, i) => ((table[i] as number) + (table[i + 1] as number)) / 2);
+	const values = Array.from({ length: table.length - 1 }, (_, i) => (nth(table, i) + nth(table, i + 1)) / 2);
 	const distances = values.map((x) => Math.abs(x - target));
 	return {
 		mean: mean(distances) as number,
@@ -64,9 +65,9 @@ function momentsOfQuantiles(probabilities: readonly number[], values: readonly n
 	let second = 0;
 	let covered = 0;
 	for (let i = 1; i < values.length; i++) {
-		const weight = (probabilities[i] as number) - (probabilities[i - 1] as number);
-		const a = values[i - 1] as number;
-		const b = values[i] as number;
+		const weight = nth(probabilities, i) - nth(probabilities, i - 1);
+		const a = nth(values, i - 1);
+		const b = nth(values, i);
 		first += (weight * (a + b)) / 2;
 		second += (weight * (a * a + a * b + b * b)) / 3;
 		covered += weight;

@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { tQuantile } from './distributions';
 import { group, sum } from 'd3-array';
 import jStat from 'jstat';
@@ -47,16 +48,16 @@ export function additiveEffects(
 		const mean = (x: (v: LevelValue) => number) => sum(of, (v) => x(v)) / of.length;
 		const middle = mean((v) => v.value);
 		const shares = others.map((level) => mean((v) => Number(v.level === level)));
-		return of.map((v) => ({ y: v.value - middle, x: others.map((level, k) => Number(v.level === level) - (shares[k] as number)) }));
+		return of.map((v) => ({ y: v.value - middle, x: others.map((level, k) => Number(v.level === level) - nth(shares, k)) }));
 	});
-	const normal = others.map((_, j) => others.map((__, k) => sum(rows, (r) => (r.x[j] as number) * (r.x[k] as number))));
+	const normal = others.map((_, j) => others.map((__, k) => sum(rows, (r) => nth(r.x, j) * nth(r.x, k))));
 	const inverse = jStat.inv(normal);
-	const moments = others.map((_, j) => sum(rows, (r) => (r.x[j] as number) * r.y));
-	const shifts = inverse.map((line) => sum(line, (v, k) => v * (moments[k] as number)));
-	const seenRest = sum(rows, (r) => (r.y - sum(r.x, (x, k) => x * (shifts[k] as number))) ** 2);
+	const moments = others.map((_, j) => sum(rows, (r) => nth(r.x, j) * r.y));
+	const shifts = inverse.map((line) => sum(line, (v, k) => v * nth(moments, k)));
+	const seenRest = sum(rows, (r) => (r.y - sum(r.x, (x, k) => x * nth(shifts, k))) ** 2);
 	const rest = seenRest + (expected ? expected.df * expected.sd ** 2 : 0);
 	return others.map((level, k) => {
-		const shift = shifts[k] as number;
+		const shift = nth(shifts, k);
 		const standardError = Math.sqrt((rest / df) * ((inverse[k] as number[])[k] as number));
 		const half = tQuantile(0.975, df) * standardError;
 		const seen = [...blocks].filter(([, of]) => new Set(of.map((v) => v.level)).size > 1 && of.some((v) => v.level === level));

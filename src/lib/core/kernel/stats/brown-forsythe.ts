@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { sum } from 'd3-array';
 import { fCdf } from './distributions';
 import { mean, median } from 'simple-statistics';
@@ -20,8 +21,8 @@ export function brownForsythe(groups: readonly (readonly number[])[]): BrownFors
 	const all = distances.flat();
 	const grand = mean(all);
 	const means = distances.map((d) => mean(d));
-	const between = sum(distances, (d, i) => d.length * ((means[i] as number) - grand) ** 2);
-	const within = sum(distances, (d, i) => sum(d, (v) => (v - (means[i] as number)) ** 2));
+	const between = sum(distances, (d, i) => d.length * (nth(means, i) - grand) ** 2);
+	const within = sum(distances, (d, i) => sum(d, (v) => (v - nth(means, i)) ** 2));
 	const df1 = usable.length - 1;
 	const df2 = all.length - usable.length;
 	if (!(within > 1e-24)) return null;

@@ -1,3 +1,5 @@
+import { nth } from '../lists/nth';
+
 /** A plateau needs at least so many blocks to be seen. */
 const LEAST_BLOCKS = 32;
 
@@ -17,7 +19,7 @@ export function effectiveNumber(values: ArrayLike<number>): number {
 	let highest = plain;
 	while (blocks.length >= 2 * LEAST_BLOCKS) {
 		const half = new Float64Array(blocks.length >> 1);
-		for (let i = 0; i < half.length; i++) half[i] = ((blocks[2 * i] as number) + (blocks[2 * i + 1] as number)) / 2;
+		for (let i = 0; i < half.length; i++) half[i] = (nth(blocks, 2 * i) + nth(blocks, 2 * i + 1)) / 2;
 		blocks = half;
 		highest = Math.max(highest, varianceOfMean(blocks));
 	}
@@ -36,14 +38,14 @@ function varianceByCorrelation(values: ArrayLike<number>): number {
 	const per = Math.ceil(values.length / MOST_BLOCKS);
 	const blocks = Float64Array.from({ length: Math.floor(values.length / per) }, (_, b) => {
 		let sum = 0;
-		for (let i = 0; i < per; i++) sum += values[b * per + i] as number;
+		for (let i = 0; i < per; i++) sum += nth(values, b * per + i);
 		return sum / per;
 	});
 	const count = blocks.length;
 	const mean = blocks.reduce((sum, b) => sum + b, 0) / count;
 	const covariance = (lag: number) => {
 		let sum = 0;
-		for (let i = lag; i < count; i++) sum += ((blocks[i] as number) - mean) * ((blocks[i - lag] as number) - mean);
+		for (let i = lag; i < count; i++) sum += (nth(blocks, i) - mean) * (nth(blocks, i - lag) - mean);
 		return sum / count;
 	};
 	let total = -covariance(0);
@@ -58,10 +60,10 @@ function varianceByCorrelation(values: ArrayLike<number>): number {
 function varianceOfMean(values: Float64Array): number {
 	const n = values.length;
 	let mean = 0;
-	for (let i = 0; i < n; i++) mean += values[i] as number;
+	for (let i = 0; i < n; i++) mean += nth(values, i);
 	mean /= n;
 	let squares = 0;
-	for (let i = 0; i < n; i++) squares += ((values[i] as number) - mean) ** 2;
+	for (let i = 0; i < n; i++) squares += (nth(values, i) - mean) ** 2;
 	return squares / (n - 1) / n;
 }
 
@@ -75,13 +77,13 @@ export function lag1(values: ArrayLike<number>): number | null {
 	const n = values.length;
 	if (n < 3) return null;
 	let mean = 0;
-	for (let i = 0; i < n; i++) mean += values[i] as number;
+	for (let i = 0; i < n; i++) mean += nth(values, i);
 	mean /= n;
 	let [squares, products] = [0, 0];
 	for (let i = 0; i < n; i++) {
-		const d = (values[i] as number) - mean;
+		const d = nth(values, i) - mean;
 		squares += d * d;
-		if (i > 0) products += d * ((values[i - 1] as number) - mean);
+		if (i > 0) products += d * (nth(values, i - 1) - mean);
 	}
 	return squares > 0 ? products / squares : null;
 }

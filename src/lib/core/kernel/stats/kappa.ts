@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { sum } from 'd3-array';
 import { tQuantile } from './distributions';
 
@@ -23,12 +24,12 @@ export function weightedKappa(pairs: readonly (readonly [number, number])[], wor
 	const over = (of: (i: number, j: number) => number) => sum(ranks, (i) => sum(ranks, (j) => of(i, j)));
 	const at = (i: number, j: number) => (p[i] as number[])[j] as number;
 	const observed = over((i, j) => weight(i, j) * at(i, j));
-	const expected = over((i, j) => weight(i, j) * (first[i] as number) * (second[j] as number));
+	const expected = over((i, j) => weight(i, j) * nth(first, i) * nth(second, j));
 	if (1 - expected < 1e-12) return null;
 	const kappa = (observed - expected) / (1 - expected);
-	const meanOfRow = ranks.map((i) => sum(ranks, (j) => weight(i, j) * (second[j] as number)));
-	const meanOfColumn = ranks.map((j) => sum(ranks, (i) => weight(i, j) * (first[i] as number)));
-	const squares = over((i, j) => at(i, j) * (weight(i, j) - ((meanOfRow[i] as number) + (meanOfColumn[j] as number)) * (1 - kappa)) ** 2);
+	const meanOfRow = ranks.map((i) => sum(ranks, (j) => weight(i, j) * nth(second, j)));
+	const meanOfColumn = ranks.map((j) => sum(ranks, (i) => weight(i, j) * nth(first, i)));
+	const squares = over((i, j) => at(i, j) * (weight(i, j) - (nth(meanOfRow, i) + nth(meanOfColumn, j)) * (1 - kappa)) ** 2);
 	const variance = Math.max(0, squares - (kappa - expected * (1 - kappa)) ** 2) / (n * (1 - expected) ** 2);
 	const standardError = Math.sqrt(variance);
 	const half = tQuantile(0.975, Infinity) * standardError;

@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { sum } from 'd3-array';
 import { tQuantile } from './distributions';
 
@@ -47,7 +48,7 @@ function alphaOf(units: readonly (readonly number[])[], scale: AlphaScale): numb
 	const totals = values.map((v) => sum(units, (u) => u.filter((x) => x === v).length));
 	const n = sum(totals);
 	const before = totals.map((_, i) => sum(totals.slice(0, i)));
-	const at = (list: readonly number[], i: number) => list[i] as number;
+	const at = (list: readonly number[], i: number) => nth(list, i);
 	// An ordinal distance counts the scorings between two ranks, half of those on the ranks themselves.
 	const apart = (i: number, j: number): number => {
 		if (scale === 'interval') return (at(values, i) - at(values, j)) ** 2;

@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { mean, permute, range } from 'd3-array';
 import { fCdf } from './distributions';
 import { midRanks } from './mid-ranks';
@@ -51,11 +52,11 @@ function* orders(n: number): Generator<number[]> {
 	yield order;
 	let i = 1;
 	while (i < n) {
-		if ((turns[i] as number) < i) {
-			const j = i % 2 === 0 ? 0 : (turns[i] as number);
-			[order[i], order[j]] = [order[j] as number, order[i] as number];
+		if (nth(turns, i) < i) {
+			const j = i % 2 === 0 ? 0 : nth(turns, i);
+			[order[i], order[j]] = [nth(order, j), nth(order, i)];
 			yield order;
-			turns[i] = (turns[i] as number) + 1;
+			turns[i] = nth(turns, i) + 1;
 			i = 1;
 		} else {
 			turns[i] = 0;
@@ -67,8 +68,8 @@ function* orders(n: number): Generator<number[]> {
 function pearson(x: readonly number[], y: readonly number[]): number | null {
 	const [mx, my] = [mean(x) ?? 0, mean(y) ?? 0];
 	const sum = (of: (i: number) => number) => x.reduce((total, _, i) => total + of(i), 0);
-	const dx = (i: number) => (x[i] as number) - mx;
-	const dy = (i: number) => (y[i] as number) - my;
+	const dx = (i: number) => nth(x, i) - mx;
+	const dy = (i: number) => nth(y, i) - my;
 	const spread = Math.sqrt(sum((i) => dx(i) ** 2) * sum((i) => dy(i) ** 2));
 	return spread === 0 ? null : sum((i) => dx(i) * dy(i)) / spread;
 }

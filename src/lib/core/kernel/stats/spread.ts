@@ -1,3 +1,5 @@
+import { nth } from '../lists/nth';
+
 /** Running mean and sum of squares (Welford), so that a small spread on a large mean is not lost and a million values need no copy. */
 export type Spread = { n: number; mean: number; sd: number | null; low: number; high: number };
 
@@ -15,7 +17,7 @@ export function spreadOf(values: ArrayLike<number>): Spread | null {
 	let low = Infinity;
 	let high = -Infinity;
 	for (let i = 0; i < n; i++) {
-		const value = values[i] as number;
+		const value = nth(values, i);
 		const delta = value - mean;
 		mean += delta / (i + 1);
 		squares += delta * (value - mean);

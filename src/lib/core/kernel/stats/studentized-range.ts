@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { logGamma, normalCdf } from './distributions';
 
 /** Distribution of the studentised range of a number of groups, for given degrees of freedom of the spread. */
@@ -26,7 +27,7 @@ export function studentizedRange(groups: number, df: number): StudentizedRange {
 	const cdf = (q: number): number => {
 		if (q <= 0) return 0;
 		let sum = 0;
-		for (let i = 0; i < points.length; i++) sum += (weights[i] as number) * between(table, q * (points[i] as number));
+		for (let i = 0; i < points.length; i++) sum += nth(weights, i) * between(table, q * nth(points, i));
 		return Math.min(1, sum);
 	};
 	return { cdf, inv: (p) => inverse(cdf, p) };
@@ -60,7 +61,7 @@ function rangeTable(groups: number): Float64Array {
 	return Float64Array.from({ length: WIDEST / STEP + 1 }, (_, w) => {
 		let sum = 0;
 		// The trapezoid rule is exact to machine precision for a smooth integrand that dies away at both ends.
-		for (let i = 0; i <= zs; i++) sum += (density[i] as number) * ((phi[i + w] as number) - (phi[i] as number)) ** (groups - 1);
+		for (let i = 0; i <= zs; i++) sum += nth(density, i) * (nth(phi, i + w) - nth(phi, i)) ** (groups - 1);
 		return groups * sum * STEP;
 	});
 }

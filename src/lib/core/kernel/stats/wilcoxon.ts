@@ -1,3 +1,4 @@
+import { nth } from '../lists/nth';
 import { sum } from 'd3-array';
 import { midRanks } from './mid-ranks';
 
@@ -20,10 +21,10 @@ export function wilcoxonSignedRank(differences: readonly number[]): { rankSum: n
 	chances[0] = 1;
 	for (const rank of doubled) {
 		const next = new Float64Array(total + 1);
-		for (let sum = 0; sum <= total; sum++) next[sum] = ((chances[sum] as number) + (sum >= rank ? (chances[sum - rank] as number) : 0)) / 2;
+		for (let sum = 0; sum <= total; sum++) next[sum] = (nth(chances, sum) + (sum >= rank ? nth(chances, sum - rank) : 0)) / 2;
 		chances = next;
 	}
-	const seen = sum(doubled, (rank, i) => ((untied[i] as number) > 0 ? rank : 0));
+	const seen = sum(doubled, (rank, i) => (nth(untied, i) > 0 ? rank : 0));
 	const tail = (from: number, to: number) => sum(chances.slice(from, to + 1));
 	return { rankSum: seen / 2, pairs: n, p: Math.min(1, 2 * Math.min(tail(0, seen), tail(seen, total))) };
 }

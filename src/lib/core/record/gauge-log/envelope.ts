@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { indexAt, positionAt, type GaugeLog } from './gauge-log';
 
 /** Smallest and largest diameter of each column of a picture: whatever the zoom, no bump is lost. */
@@ -34,7 +35,7 @@ function extremes(log: GaugeLog, from: number, to: number): { lowMm: number; hig
 	let highMm = -Infinity;
 	for (const axis of log.across ? [log.along, log.across] : [log.along])
 		for (let i = from; i < to; i++) {
-			const value = axis[i] as number;
+			const value = nth(axis, i);
 			if (value < lowMm) lowMm = value;
 			if (value > highMm) highMm = value;
 		}

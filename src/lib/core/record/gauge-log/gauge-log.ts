@@ -1,3 +1,5 @@
+import { nth } from '../../kernel/lists/nth';
+
 /** A gauge's log in memory: one diameter a sample, or two across each other, at even steps or at positions of their own. */
 export type GaugeLog = {
 	along: Float64Array;
@@ -13,7 +15,7 @@ export type LogPosition = { kind: 'even'; startM: number; stepM: number } | { ki
  * @example positionAt({ kind: 'even', startM: 0, stepM: 0.01 }, 100) // 1
  */
 export function positionAt(position: LogPosition, index: number): number {
-	return position.kind === 'even' ? position.startM + index * position.stepM : (position.metres[index] as number);
+	return position.kind === 'even' ? position.startM + index * position.stepM : nth(position.metres, index);
 }
 
 /**
@@ -21,8 +23,8 @@ export function positionAt(position: LogPosition, index: number): number {
  * @example diameterAt(log, 0) // 1.752
  */
 export function diameterAt(log: GaugeLog, index: number): number {
-	const along = log.along[index] as number;
-	return log.across ? (along + (log.across[index] as number)) / 2 : along;
+	const along = nth(log.along, index);
+	return log.across ? (along + nth(log.across, index)) / 2 : along;
 }
 
 /**
@@ -37,7 +39,7 @@ export function indexAt(log: GaugeLog, metres: number): number {
 	let [low, high] = [0, n];
 	while (low < high) {
 		const middle = (low + high) >> 1;
-		if ((position.metres[middle] as number) < metres) low = middle + 1;
+		if (nth(position.metres, middle) < metres) low = middle + 1;
 		else high = middle;
 	}
 	return low;

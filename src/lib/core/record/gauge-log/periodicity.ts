@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import FFT from 'fft.js';
 
@@ -50,11 +51,11 @@ export function findPeriodicity(values: ArrayLike<number>, stepM: number): Perio
 	// Frequencies of the padded grid that hold at least so many turns in the series.
 	const lowest = Math.ceil((LEAST_TURNS * size) / n);
 	let peak = lowest;
-	for (let k = lowest; k < power.length; k++) if ((power[k] as number) > (power[peak] as number)) peak = k;
+	for (let k = lowest; k < power.length; k++) if (nth(power, k) > nth(power, peak)) peak = k;
 	const { level, count } = around(power, peak, Math.ceil(size / n));
 	if (!(level > 0) || count < LEAST_AROUND) return null;
 	// The level itself is estimated from few frequencies: the tail of F with 2 and 2 x count degrees of freedom instead of the exponential's.
-	const p = Math.min(1, (n / 2) * (1 + (power[peak] as number) / level / count) ** -count);
+	const p = Math.min(1, (n / 2) * (1 + nth(power, peak) / level / count) ** -count);
 	if (p > SURE) return null;
 	const refined = refine(flat, peak / size, 1 / size);
 	const share = Math.min(1, refined.amplitude ** 2 / 2 / variance);
@@ -65,12 +66,12 @@ function withoutTrend(values: ArrayLike<number>, n: number): Float64Array {
 	let [sumY, sumXY] = [0, 0];
 	const middle = (n - 1) / 2;
 	for (let i = 0; i < n; i++) {
-		sumY += values[i] as number;
-		sumXY += (i - middle) * (values[i] as number);
+		sumY += nth(values, i);
+		sumXY += (i - middle) * nth(values, i);
 	}
 	const mean = sumY / n;
 	const slope = sumXY / ((n * (n * n - 1)) / 12);
-	return Float64Array.from({ length: n }, (_, i) => (values[i] as number) - mean - slope * (i - middle));
+	return Float64Array.from({ length: n }, (_, i) => nth(values, i) - mean - slope * (i - middle));
 }
 
 function periodogram(flat: Float64Array, size: number): Float64Array {
@@ -79,7 +80,7 @@ function periodogram(flat: Float64Array, size: number): Float64Array {
 	const transform = new FFT(size);
 	const out = new Float64Array(2 * size);
 	transform.realTransform(out, padded);
-	return Float64Array.from({ length: size / 2 }, (_, k) => ((out[2 * k] as number) ** 2 + (out[2 * k + 1] as number) ** 2) / flat.length);
+	return Float64Array.from({ length: size / 2 }, (_, k) => (nth(out, 2 * k) ** 2 + nth(out, 2 * k + 1) ** 2) / flat.length);
 }
 
 /** Level of the spectrum around a peak, from the median of its neighbours (exponential law), the peak's own width left out. */
@@ -89,7 +90,7 @@ function around(power: Float64Array, peak: number, oversampling: number): { leve
 	const from = Math.max(1, Math.ceil(peak / OCTAVES), peak - AROUND * oversampling);
 	const to = Math.min(power.length - 1, peak * OCTAVES, peak + AROUND * oversampling);
 	const near: number[] = [];
-	for (let k = from; k <= to; k++) if (Math.abs(k - peak) > own) near.push(power[k] as number);
+	for (let k = from; k <= to; k++) if (Math.abs(k - peak) > own) near.push(nth(power, k));
 	near.sort((a, b) => a - b);
 	return { level: (near[near.length >> 1] ?? 0) / Math.LN2, count: Math.floor(near.length / oversampling) };
 }
@@ -126,7 +127,7 @@ function refine(flat: Float64Array, frequency: number, step: number): { frequenc
 function averaged(values: ArrayLike<number>, per: number): Float64Array {
 	return Float64Array.from({ length: Math.floor(values.length / per) }, (_, i) => {
 		let sum = 0;
-		for (let k = i * per; k < (i + 1) * per; k++) sum += values[k] as number;
+		for (let k = i * per; k < (i + 1) * per; k++) sum += nth(values, k);
 		return sum / per;
 	});
 }
@@ -137,7 +138,7 @@ function amplitudeAt(flat: Float64Array, frequency: number): number {
 	let [c, s] = [1, 0];
 	let [re, im] = [0, 0];
 	for (let i = 0; i < flat.length; i++) {
-		const v = flat[i] as number;
+		const v = nth(flat, i);
 		re += v * c;
 		im += v * s;
 		const next = c * turnC - s * turnS;

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import Papa from 'papaparse';
 import type { GaugeLog, LogPosition } from './gauge-log';
 
@@ -83,7 +84,7 @@ export class LogReader {
 		const number = (text: string) => Number(decimal === ',' ? text.replace(',', '.') : text);
 		for (const cells of rows) {
 			this.#row++;
-			if (this.#row <= headerRows || (cells.length === 1 && (cells[0] as string).trim() === '')) continue;
+			if (this.#row <= headerRows || (cells.length === 1 && nth(cells, 0).trim() === '')) continue;
 			const diameter = this.#diameter(cells[along], number, MM[unit]);
 			const other = across === null ? null : this.#diameter(cells[across], number, MM[unit]);
 			this.#takePlace(cells, number);
@@ -120,10 +121,10 @@ export class LogReader {
 		if (place.kind === 'step') return { kind: 'even', startM: 0, stepM: place.stepM };
 		const metres = this.#place?.values() ?? new Float64Array();
 		const n = metres.length;
-		const stepM = n > 1 ? ((metres[n - 1] as number) - (metres[0] as number)) / (n - 1) : 0;
+		const stepM = n > 1 ? (nth(metres, n - 1) - nth(metres, 0)) / (n - 1) : 0;
 		// A gauge that samples by the clock or by a wheel is even but for rounding: then the rhythm can be looked for.
-		const even = stepM > 0 && metres.every((m, i) => Math.abs(m - ((metres[0] as number) + i * stepM)) <= EVEN * stepM);
-		return even ? { kind: 'even', startM: metres[0] as number, stepM } : { kind: 'listed', metres };
+		const even = stepM > 0 && metres.every((m, i) => Math.abs(m - (nth(metres, 0) + i * stepM)) <= EVEN * stepM);
+		return even ? { kind: 'even', startM: nth(metres, 0), stepM } : { kind: 'listed', metres };
 	}
 }
 
@@ -142,7 +143,7 @@ class Growing {
 	}
 
 	get last(): number | null {
-		return this.length === 0 ? null : (this.#held[this.length - 1] as number);
+		return this.length === 0 ? null : nth(this.#held, this.length - 1);
 	}
 
 	values(): Float64Array {

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { effectiveNumber, lag1 } from '../../kernel/stats/effective-number';
 import { spreadOf } from '../../kernel/stats/spread';
 import { findThickSpots, type ThickSpots } from './thick-spots';
@@ -121,7 +122,7 @@ function periodicityOf(whole: GaugeLog, leftOut: readonly SampleRange[]): Period
 function ovalityOf(log: GaugeLog): LogSummary['ovalityMm'] {
 	const { along, across } = log;
 	if (!across) return null;
-	const over = spreadOf(Float64Array.from({ length: along.length }, (_, i) => Math.abs((along[i] as number) - (across[i] as number))));
+	const over = spreadOf(Float64Array.from({ length: along.length }, (_, i) => Math.abs(nth(along, i) - nth(across, i))));
 	return over && { estimate: over.mean, sd: over.sd ?? 0 };
 }
 
@@ -133,7 +134,7 @@ function driftOf(log: GaugeLog, diameters: Float64Array, mean: number, nEffectiv
 	let [sxx, sxy, syy] = [0, 0, 0];
 	for (let i = 0; i < n; i++) {
 		const dx = positionAt(log.position, i) - meanX;
-		const dy = (diameters[i] as number) - mean;
+		const dy = nth(diameters, i) - mean;
 		sxx += dx * dx;
 		sxy += dx * dy;
 		syy += dy * dy;
@@ -151,7 +152,7 @@ function histogramOf(values: Float64Array, low: number, high: number): LogSummar
 	const first = Math.round(low / binMm);
 	const counts = Array.from({ length: Math.round(high / binMm) - first + 1 }, () => 0);
 	for (let i = 0; i < values.length; i++) {
-		const bin = Math.round((values[i] as number) / binMm) - first;
+		const bin = Math.round(nth(values, i) / binMm) - first;
 		counts[bin] = (counts[bin] ?? 0) + 1;
 	}
 	return { startMm: first * binMm, binMm, counts };

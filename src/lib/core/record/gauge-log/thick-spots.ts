@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { positionAt, type GaugeLog } from './gauge-log';
 
 /** A thickening: a run of samples of which either axis is over a threshold. */
@@ -24,7 +25,7 @@ export function findThickSpots(log: GaugeLog, overMm: number): ThickSpots {
 	let peakMm = 0;
 	const n = log.along.length;
 	for (let i = 0; i <= n; i++) {
-		const thick = i < n ? Math.max(log.along[i] as number, log.across ? (log.across[i] as number) : 0) : 0;
+		const thick = i < n ? Math.max(nth(log.along, i), log.across ? nth(log.across, i) : 0) : 0;
 		if (thick > overMm) {
 			if (start < 0) [start, peakMm] = [i, thick];
 			else if (thick > peakMm) peakMm = thick;

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import { ASSUMED_WASTE, type WastePrior } from '../../judging/posterior/waste';
 import { betaQuantile } from '../../kernel/stats/distributions';
@@ -43,7 +44,7 @@ export function costOfGoodPrints(
  * @returns whole units of the currency per kilogram
  * @example quantileOfCost(Float64Array.of(20, 21, 22), 0.5) // 21
  */
-export const quantileOfCost = (ordered: Float64Array, p: number): number => ordered[Math.round(p * (ordered.length - 1))] as number;
+export const quantileOfCost = (ordered: Float64Array, p: number): number => nth(ordered, Math.round(p * (ordered.length - 1)));
 
 /** Middles of equally likely slices of a beta law. */
 const slices = (count: number, a: number, b: number): number[] =>

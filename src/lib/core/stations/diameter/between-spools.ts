@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { compactLetterDisplay } from '../../judging/compare/compact-letter-display';
 import type { SpoolEvidence } from '../../record/evidence/spool-evidence';
 import type { Basis } from '../../judging/trial/basis';
@@ -71,11 +72,11 @@ export function betweenSpools(evidence: readonly SpoolEvidence[], basis: Basis):
 	const surely = new Map(tests.map((t) => [`${t.i} ${t.j}`, t.p < 0.05]));
 	const tested = [...new Set(tests.flatMap((t) => [t.i, t.j]))].sort((a, b) => (groups[a]?.mean ?? 0) - (groups[b]?.mean ?? 0));
 	const apart = (x: number, y: number) => {
-		const [i, j] = [tested[x] as number, tested[y] as number].sort((a, b) => a - b);
+		const [i, j] = [nth(tested, x), nth(tested, y)].sort((a, b) => a - b);
 		return surely.get(`${i} ${j}`) ?? false;
 	};
 	const given = compactLetterDisplay(tested.length, apart);
-	const lettersOf = new Map(tested.map((index, at) => [index, given[at] as string]));
+	const lettersOf = new Map(tested.map((index, at) => [index, nth(given, at)]));
 	const idOf = (i: number) => read[i]?.one.spool.id ?? '';
 	return {
 		spools: read.map(({ one, means, group, name, claim }, i) => ({

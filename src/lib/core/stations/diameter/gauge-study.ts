@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import { chiSquareQuantile, fCdf } from '../../kernel/stats/distributions';
 import { mean } from 'simple-statistics';
@@ -47,7 +48,7 @@ export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 	const grand = mean(flat);
 	const cellMeans = cells.map((row) => row.map((c) => mean([...c])));
 	const placeMeans = cellMeans.map((row) => mean(row));
-	const raterMeans = Array.from({ length: o }, (_, j) => mean(cellMeans.map((row) => row[j] as number)));
+	const raterMeans = Array.from({ length: o }, (_, j) => mean(cellMeans.map((row) => nth(row, j))));
 	const ssPlaces = o * r * sum(placeMeans.map((m) => (m - grand) ** 2));
 	const ssRaters = p * r * sum(raterMeans.map((m) => (m - grand) ** 2));
 	const ssCells = r * sum(cellMeans.flat().map((m) => (m - grand) ** 2));

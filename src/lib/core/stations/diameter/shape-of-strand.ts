@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import { tQuantile } from '../../kernel/stats/distributions';
 import { spreadOf } from '../../kernel/stats/spread';
@@ -37,8 +38,8 @@ export function drift(places: readonly PlaceReadings[]): Drift | null {
 	if (!overX || !overY || overX.n < 3 || !overX.sd) return null;
 	// Around the means, which a general regression is not: the interval needs these sums, and a position of 300 m loses no digits.
 	const sxx = overX.sd ** 2 * (overX.n - 1);
-	const slope = sum(x, (xi, i) => (xi - overX.mean) * ((y[i] as number) - overY.mean)) / sxx;
-	const rest = sum(x, (xi, i) => ((y[i] as number) - overY.mean - slope * (xi - overX.mean)) ** 2);
+	const slope = sum(x, (xi, i) => (xi - overX.mean) * (nth(y, i) - overY.mean)) / sxx;
+	const rest = sum(x, (xi, i) => (nth(y, i) - overY.mean - slope * (xi - overX.mean)) ** 2);
 	const half = tQuantile(0.975, overX.n - 2) * Math.sqrt(rest / (overX.n - 2) / sxx);
 	return {
 		estimate: slope,

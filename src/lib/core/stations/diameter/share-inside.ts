@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { remembering } from '../../kernel/memo/remember';
 import { chiSquareQuantile, normalCdf, normalQuantile } from '../../kernel/stats/distributions';
 
@@ -76,7 +77,7 @@ export function boundOf(ordered: ArrayLike<number>, probability: number): number
 	const below = Math.min(Math.max(Math.floor(place), 0), ordered.length - 1);
 	const above = Math.min(below + 1, ordered.length - 1);
 	const part = Math.min(Math.max(place - below, 0), 1);
-	return (ordered[below] as number) * (1 - part) + (ordered[above] as number) * part;
+	return nth(ordered, below) * (1 - part) + nth(ordered, above) * part;
 }
 
 /** Share of a normal population between two limits; of a strand without spread, all or nothing. */

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { normalQuantile } from '../../kernel/stats/distributions';
 import type { InstrumentBudget } from './budget';
 import type { ShareInside } from './share-inside';
@@ -63,7 +64,7 @@ function countBetween({ histogram }: LogSummary, lowMm: number, highMm: number):
 	const first = Math.max(0, Math.round((lowMm - startMm) / binMm));
 	const last = Math.min(counts.length - 1, Math.round((highMm - startMm) / binMm));
 	let sum = 0;
-	for (let i = first; i <= last; i++) sum += counts[i] as number;
+	for (let i = first; i <= last; i++) sum += nth(counts, i);
 	return sum;
 }
 

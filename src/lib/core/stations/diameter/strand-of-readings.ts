@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import type { Instrument } from '../../record/evidence/instrument';
 import type { Reading } from '../../record/evidence/reading';
 import type { SpoolEvidence } from '../../record/evidence/spool-evidence';
@@ -42,11 +43,11 @@ export function strandOfReadings(evidence: SpoolEvidence, nominalMm: number): Re
 	const counted = all.filter((r) => biasOf.has(r.id));
 	const valuesMm = counted.map((r) => r.value - (biasOf.get(r.id) ?? 0));
 	const inTime = counted
-		.map((reading, i) => ({ reading, valueMm: valuesMm[i] as number }))
+		.map((reading, i) => ({ reading, valueMm: nth(valuesMm, i) }))
 		.sort((a, b) => a.reading.takenAt - b.reading.takenAt);
 	const looks = LOOKS.filter((look) => look <= inTime.length).map((look) => strandOf(inTime.slice(0, look), budget, []).strand);
 	const { strand, places } = strandOf(
-		counted.map((reading, i) => ({ reading, valueMm: valuesMm[i] as number })),
+		counted.map((reading, i) => ({ reading, valueMm: nth(valuesMm, i) })),
 		budget,
 		looks
 	);
@@ -144,7 +145,7 @@ function placesOf(counted: readonly MeasuredReading[], valuesMm: readonly number
 	counted.forEach((r, i) => {
 		const key = r.placeIndex === null ? r.id : String(r.placeIndex);
 		const here = byPlace.get(key) ?? { index: r.placeIndex ?? byPlace.size, positionM: r.positionM, valuesMm: [] };
-		here.valuesMm.push(valuesMm[i] as number);
+		here.valuesMm.push(nth(valuesMm, i));
 		byPlace.set(key, here);
 	});
 	return [...byPlace.values()].sort((a, b) => a.index - b.index);

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import type { RandomSource } from '../../kernel/random/source';
 import type { CrossedReadings } from './gauge-study';
 
@@ -23,7 +24,7 @@ export function studyPlan(size: StudySize, random: RandomSource): StudyStep[] {
 			const order = Array.from({ length: size.places }, (_, place) => place);
 			for (let i = order.length - 1; i > 0; i--) {
 				const j = Math.floor(random() * (i + 1));
-				[order[i], order[j]] = [order[j] as number, order[i] as number];
+				[order[i], order[j]] = [nth(order, j), nth(order, i)];
 			}
 			steps.push(...order.map((place) => ({ rater, place, repeat })));
 		}

@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { tQuantile } from '../../kernel/stats/distributions';
 import type { Tare } from './tare';
 import type { Weighing } from './weighings';
@@ -39,7 +40,7 @@ const DAY_MS = 86_400_000;
  */
 export function intervalsOf(chain: readonly Weighing[]): AccountInterval[] {
 	return chain.slice(1).map((to, i) => {
-		const from = chain[i] as Weighing;
+		const from = nth(chain, i);
 		const changeG = clean(to.grossG - from.grossG);
 		const uG = Math.hypot(from.uG, to.uG);
 		const before = to.before ?? 'air';
@@ -76,8 +77,8 @@ export function relativeWater(chain: readonly Weighing[], tare: Tare, since: num
 	const high = chainWith(chain, tare.highG, since);
 	const z = tQuantile(0.975, Infinity);
 	return chain.map((w, i) => {
-		const a = low[i] as Chained;
-		const b = high[i] as Chained;
+		const a = nth(low, i);
+		const b = nth(high, i);
 		const ends = [a.share - z * a.u, a.share + z * a.u, b.share - z * b.u, b.share + z * b.u];
 		return {
 			id: w.id,
@@ -101,7 +102,7 @@ function chainWith(chain: readonly Weighing[], tareG: number, since: number): Ch
 		let ratio = 1;
 		let variance = 0;
 		for (const [first, last] of unbrokenRuns(chain, from, to)) {
-			ratio *= (net[last] as number) / (net[first] as number);
+			ratio *= nth(net, last) / nth(net, first);
 			variance += relativeVariance(chain, net, first) + relativeVariance(chain, net, last);
 		}
 		const share = (i >= since ? ratio : 1 / ratio) - 1;
@@ -109,8 +110,7 @@ function chainWith(chain: readonly Weighing[], tareG: number, since: number): Ch
 	});
 }
 
-const relativeVariance = (chain: readonly Weighing[], net: readonly number[], i: number) =>
-	((chain[i] as Weighing).uG / (net[i] as number)) ** 2;
+const relativeVariance = (chain: readonly Weighing[], net: readonly number[], i: number) => (nth(chain, i).uG / nth(net, i)) ** 2;
 
 /**
  * Water that came and went in all, prints taken out, with its standard uncertainty: each unbroken stretch counts by its two ends.
@@ -123,7 +123,7 @@ export function netWater(chain: readonly Weighing[]): { waterG: number; uG: numb
 	let waterG = 0;
 	let variance = 0;
 	for (const [first, last] of runs) {
-		const [from, to] = [chain[first] as Weighing, chain[last] as Weighing];
+		const [from, to] = [nth(chain, first), nth(chain, last)];
 		waterG += to.grossG - from.grossG;
 		variance += from.uG ** 2 + to.uG ** 2;
 	}

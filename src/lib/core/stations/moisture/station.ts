@@ -1,3 +1,4 @@
+import { nth } from '../../kernel/lists/nth';
 import { mean } from 'd3-array';
 import type { SpoolEvidence } from '../../record/evidence/spool-evidence';
 import { EMPTY_CONTEXT, makeFinding } from '../../judging/finding/make-finding';
@@ -76,15 +77,15 @@ function findUptake(evidence: SpoolEvidence): Finding {
 		});
 	const water = relativeWater(chain, tare, since);
 	const peak = after.reduce((best, { i }) => ((water[i]?.share ?? 0) > (water[best]?.share ?? -Infinity) ? i : best), after[0]?.i ?? 0);
-	const netG = (chain[since] as Weighing).grossG - tare.highG;
+	const netG = nth(chain, since).grossG - tare.highG;
 	const top = withoutLean(
-		after.map(({ w, i }) => ({ share: (water[i] as Relative).share, ownU: w.uG / netG })),
-		{ ...(water[peak] as Relative), ownU: (chain[peak] as Weighing).uG / netG }
+		after.map(({ w, i }) => ({ share: nth(water, i).share, ownU: w.uG / netG })),
+		{ ...nth(water, peak), ownU: nth(chain, peak).uG / netG }
 	);
 	const card = cardShare(evidence, tare, netG);
 	const { low, high } = withCard(top, card);
 	const surely = tare.known && card === 0;
-	const days = ((chain[peak] as Weighing).at - (chain[since] as Weighing).at) / DAY_MS;
+	const days = (nth(chain, peak).at - nth(chain, since).at) / DAY_MS;
 	const air = intervals.filter((interval, i) => i >= since && interval.before === 'air');
 	const messages: Message[] = [
 		say('uptakeOver', { pct: top.share * 100, days, from: chain[since]?.before === 'dried' ? 'dried' : 'first' }),

@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import { inArray } from 'drizzle-orm';
 import type { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 import { countedQuote } from '$lib/core/stations/cost/counted-quote';
@@ -93,7 +94,7 @@ async function workOut(db: Reader, trialId: string | null, ids: string[]): Promi
 	const { candidates, defs } = candidatesFrom({ spools, basis, stations: REMEMBERING_STATIONS });
 	return new Map(
 		candidates.map(({ spoolId, findings }, i) => {
-			const evidence = spools[i] as SpoolEvidence;
+			const evidence = nth(spools, i);
 			const told: Told = {
 				price: priceOf(evidence),
 				finished: finishedOf(evidence, basis),

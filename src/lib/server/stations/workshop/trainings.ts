@@ -1,3 +1,4 @@
+import { nth } from '$lib/core/kernel/lists/nth';
 import { desc } from 'drizzle-orm';
 import type { z } from 'zod';
 import { TRAINER_ANSWERS, type TrainerSubject } from '$lib/core/stations/prints/trainer/subjects';
@@ -26,7 +27,7 @@ export async function postTraining(
 			answer < known ? [] : [fieldError(`answers.${i}`, 'sizeOutOfRange', { low: 0, high: known - 1 })]
 		);
 		if (errors.length > 0) throw refuse(errors);
-		const pairs = trainingPlan(subject, seed).map(({ grade }, i): [number, number] => [grade, answers[i] as number]);
+		const pairs = trainingPlan(subject, seed).map(({ grade }, i): [number, number] => [grade, nth(answers, i)]);
 		await tx.insert(trainingRun).values({ id, scorer, subject, seed, pairs, at: pastInstant(body.at, now, 'at'), zone, createdAt: now });
 		return { id, result: trainingResult(pairs, known) };
 	});

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import type { Mesh } from './solid';
 import { normalOf, type Vector } from './stl';
@@ -23,20 +24,20 @@ const SMOOTH = Math.cos((25 * Math.PI) / 180);
  * @example drawingOf(mesh).faces.length
  */
 export function drawingOf({ corners, triangles }: Mesh): Drawing {
-	const at = (i: number): Vector => [corners[3 * i] as number, corners[3 * i + 1] as number, corners[3 * i + 2] as number];
+	const at = (i: number): Vector => [nth(corners, 3 * i), nth(corners, 3 * i + 1), nth(corners, 3 * i + 2)];
 	const count = triangles.length / 3;
 	const normals = Array.from({ length: count }, (_, t) =>
-		normalOf([at(triangles[3 * t] as number), at(triangles[3 * t + 1] as number), at(triangles[3 * t + 2] as number)])
+		normalOf([at(nth(triangles, 3 * t)), at(nth(triangles, 3 * t + 1)), at(nth(triangles, 3 * t + 2))])
 	);
 	const neighbours = neighboursOf(corners, triangles);
 	const seen: { face: Face; depth: number }[] = [];
 	for (let t = 0; t < count; t++) {
-		const normal = normals[t] as Vector;
+		const normal = nth(normals, t);
 		if (depthOf(normal) <= 1e-6) continue;
-		const points = [0, 1, 2].map((k) => at(triangles[3 * t + k] as number)) as [Vector, Vector, Vector];
+		const points = [0, 1, 2].map((k) => at(nth(triangles, 3 * t + k))) as [Vector, Vector, Vector];
 		const edges = [0, 1, 2].map((k) => {
 			const other = neighbours[3 * t + k];
-			return other === undefined || dot(normal, normals[other] as Vector) < SMOOTH;
+			return other === undefined || dot(normal, nth(normals, other)) < SMOOTH;
 		}) as Face['edges'];
 		const light = 0.35 + 0.65 * Math.max(0, dot(normal, LIGHT));
 		seen.push({
@@ -81,7 +82,7 @@ function neighboursOf(corners: Float32Array, triangles: Uint32Array): (number | 
 		return known;
 	});
 	const sides = new Map<string, number>();
-	const from = (side: number) => placeOf[triangles[side] as number] as number;
+	const from = (side: number) => placeOf[nth(triangles, side)] as number;
 	const to = (side: number) => from(side % 3 === 2 ? side - 2 : side + 1);
 	for (let side = 0; side < triangles.length; side++) sides.set(`${from(side)} ${to(side)}`, side);
 	return Array.from({ length: triangles.length }, (_, side) => {

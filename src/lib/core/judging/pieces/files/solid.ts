@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import type { Manifold, ManifoldToplevel } from 'manifold-3d';
 import { type Part, type Shape, ROUND } from '../kit/shape';
 
@@ -61,8 +62,5 @@ function partOf({ Manifold: M, CrossSection }: ManifoldToplevel, part: Part): Ma
 
 function cornersOf(properties: Float32Array, stride: number): Float32Array {
 	if (stride === 3) return properties.slice();
-	return Float32Array.from(
-		{ length: (properties.length / stride) * 3 },
-		(_, i) => properties[Math.floor(i / 3) * stride + (i % 3)] as number
-	);
+	return Float32Array.from({ length: (properties.length / stride) * 3 }, (_, i) => nth(properties, Math.floor(i / 3) * stride + (i % 3)));
 }

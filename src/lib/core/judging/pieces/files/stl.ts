@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import type { Mesh } from './solid';
 
 const HEADER_BYTES = 80;
@@ -15,7 +16,7 @@ export function stlOf({ corners, triangles }: Mesh): Uint8Array<ArrayBuffer> {
 	view.setUint32(HEADER_BYTES, count, true);
 	for (let t = 0; t < count; t++) {
 		const at = HEADER_BYTES + 4 + t * TRIANGLE_BYTES;
-		const points = [0, 1, 2].map((k) => cornerOf(corners, triangles[3 * t + k] as number)) as [Vector, Vector, Vector];
+		const points = [0, 1, 2].map((k) => cornerOf(corners, nth(triangles, 3 * t + k))) as [Vector, Vector, Vector];
 		[normalOf(points), ...points].forEach((vector, v) =>
 			vector.forEach((value, axis) => view.setFloat32(at + 12 * v + 4 * axis, value, true))
 		);
@@ -25,11 +26,7 @@ export function stlOf({ corners, triangles }: Mesh): Uint8Array<ArrayBuffer> {
 
 export type Vector = [number, number, number];
 
-const cornerOf = (corners: Float32Array, i: number): Vector => [
-	corners[3 * i] as number,
-	corners[3 * i + 1] as number,
-	corners[3 * i + 2] as number
-];
+const cornerOf = (corners: Float32Array, i: number): Vector => [nth(corners, 3 * i), nth(corners, 3 * i + 1), nth(corners, 3 * i + 2)];
 
 /**
  * Unit vector that points out of a triangle, by the right-hand rule; zero for one without area.

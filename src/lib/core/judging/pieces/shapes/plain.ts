@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { raisedText, textWidth } from '../kit/raised-text';
 import { ladderFault, LEAST_BORE, mm, sizeOf, stepsOf } from '../kit/params';
 import { box, circle, type Part } from '../kit/shape';
@@ -106,7 +107,7 @@ export const textPlate: PieceKind = {
 		const text = code || 'ABC123';
 		const [thick, raised] = [sizeOf(params, 'thick'), sizeOf(params, 'raised')];
 		const room = 2;
-		const wide = textWidth(text) * (lines[0] as number) + 2 * room;
+		const wide = textWidth(text) * nth(lines, 0) + 2 * room;
 		const deep = lines.reduce((sum, high) => sum + high + room, room);
 		let y = deep;
 		const words = lines.flatMap((high) => {

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import type { Corners, Pixels, Point } from './types';
 
 /** The gap between two spikes laid out as a rectangle: how far each point is from the background towards the filament, in grey levels. */
@@ -45,8 +46,8 @@ export function layOut(pixels: Pixels, corners: Corners): Gap {
 	const rows = Math.max(8, Math.min(MOST_ROWS, Math.round(height)));
 	const ground = medianColour(pixels, corners, INSET, 1 - INSET);
 	const [left, right] = [medianColour(pixels, corners, -SPIKE, -INSET), medianColour(pixels, corners, 1 + INSET, 1 + SPIKE)];
-	const spikes = left.map((c, i) => (c + (right[i] as number)) / 2);
-	const between = spikes.map((c, i) => c - (ground[i] as number));
+	const spikes = left.map((c, i) => (c + nth(right, i)) / 2);
+	const between = spikes.map((c, i) => c - nth(ground, i));
 	const contrast = Math.hypot(...between);
 	// Of two colours that are nearly one the line between them is noise.
 	const [wr, wg, wb]: [number, number, number] =
@@ -73,8 +74,8 @@ export function layOut(pixels: Pixels, corners: Corners): Gap {
 				const a = y0 * pixels.width + x0;
 				const right = x0 + 1 < pixels.width ? 1 : 0;
 				const down = y0 + 1 < pixels.height ? pixels.width : 0;
-				const above = (1 - fx) * (plane[a] as number) + fx * (plane[a + right] as number);
-				const below = (1 - fx) * (plane[a + down] as number) + fx * (plane[a + down + right] as number);
+				const above = (1 - fx) * nth(plane, a) + fx * nth(plane, a + right);
+				const below = (1 - fx) * nth(plane, a + down) + fx * nth(plane, a + down + right);
 				sum += (1 - fy) * above + fy * below;
 			}
 			levels[r * columns + c] = sum / along;
@@ -85,10 +86,9 @@ export function layOut(pixels: Pixels, corners: Corners): Gap {
 
 /** Each point of the picture as how far it is from the ground towards the filament. */
 function levelsOf({ data }: Pixels, [wr, wg, wb]: readonly [number, number, number], ground: readonly number[]): Float32Array {
-	const base = wr * (ground[0] as number) + wg * (ground[1] as number) + wb * (ground[2] as number);
+	const base = wr * nth(ground, 0) + wg * nth(ground, 1) + wb * nth(ground, 2);
 	const plane = new Float32Array(data.length / 4);
-	for (let i = 0, p = 0; i < plane.length; i++, p += 4)
-		plane[i] = wr * (data[p] as number) + wg * (data[p + 1] as number) + wb * (data[p + 2] as number) - base;
+	for (let i = 0, p = 0; i < plane.length; i++, p += 4) plane[i] = wr * nth(data, p) + wg * nth(data, p + 1) + wb * nth(data, p + 2) - base;
 	return plane;
 }
 
@@ -102,7 +102,7 @@ function medianColour(pixels: Pixels, corners: Corners, from: number, to: number
 		for (let j = 0; j < 50; j++) {
 			const [x, y] = pointIn(corners, from + ((i + 0.5) / 40) * (to - from), (j + 0.5) / 50).map(Math.floor) as [number, number];
 			if (x < 0 || y < 0 || x >= pixels.width || y >= pixels.height) continue;
-			for (const k of [0, 1, 2] as const) seen[k].push(pixels.data[4 * (y * pixels.width + x) + k] as number);
+			for (const k of [0, 1, 2] as const) seen[k].push(nth(pixels.data, 4 * (y * pixels.width + x) + k));
 		}
 	return seen.map((values) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0);
 }

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { sum } from 'd3-array';
 import { patchesOf, type Patch } from './components';
 import { INSET, layOut, pointIn, type Gap } from './gap';
@@ -75,7 +76,7 @@ const between = (a: Point, b: Point): [number, number] => [b[0] - a[0], b[1] - a
 /** Whether the corners run round once, clockwise on a picture whose y grows downwards. */
 function isConvex(corners: Corners): boolean {
 	return corners.every((p, i) => {
-		const [q, r] = [corners[(i + 1) % 4] as Point, corners[(i + 2) % 4] as Point];
+		const [q, r] = [nth(corners, (i + 1) % 4), nth(corners, (i + 2) % 4)];
 		const [[ax, ay], [bx, by]] = [between(p, q), between(q, r)];
 		return ax * by - ay * bx > 0;
 	});
@@ -87,9 +88,9 @@ function overBackground({ columns, rows, levels }: Gap): Float32Array {
 	const rest = new Float32Array(levels.length);
 	const column = new Float32Array(rows);
 	for (let c = 0; c < columns; c++) {
-		for (let r = 0; r < rows; r++) column[r] = levels[r * columns + c] as number;
+		for (let r = 0; r < rows; r++) column[r] = nth(levels, r * columns + c);
 		const ground = runningMedian(column, reach);
-		for (let r = 0; r < rows; r++) rest[r * columns + c] = (column[r] as number) - (ground[r] as number);
+		for (let r = 0; r < rows; r++) rest[r * columns + c] = nth(column, r) - nth(ground, r);
 	}
 	return rest;
 }
@@ -98,7 +99,7 @@ function overBackground({ columns, rows, levels }: Gap): Float32Array {
 function noiseOf(rest: Float32Array): number {
 	const every = Math.max(1, Math.floor(rest.length / 40_000));
 	const sizes: number[] = [];
-	for (let i = 0; i < rest.length; i += every) sizes.push(Math.abs(rest[i] as number));
+	for (let i = 0; i < rest.length; i += every) sizes.push(Math.abs(nth(rest, i)));
 	sizes.sort((a, b) => a - b);
 	return 1.4826 * (sizes[Math.floor(sizes.length / 2)] ?? 0);
 }
@@ -109,14 +110,14 @@ function strandsIn(gap: Gap, rest: Float32Array, limit: number): Seen {
 	const { columns, rows, rowWidths } = gap;
 	const own = new Uint8Array(rest.length);
 	// Strands glint lighter or lie darker than what is behind them: both stand out.
-	for (let i = 0; i < rest.length; i++) own[i] = Number(Math.abs(rest[i] as number) > limit);
+	for (let i = 0; i < rest.length; i++) own[i] = Number(Math.abs(nth(rest, i)) > limit);
 	const mask = bridged(own, columns, Math.max(1, Math.round(columns * BRIDGED)));
 	const strands = patchesOf(mask, columns).filter((p) => p.lastColumn - p.firstColumn + 1 >= STRAND_REACH * columns);
 	const total = columns * sum(rowWidths);
 	// A point that is half filament stands out half as far: edges and hairs count for the part they cover.
 	const full = Math.max(gap.contrast, limit);
 	const covers = (cell: number) =>
-		own[cell] ? Math.min(1, Math.abs(rest[cell] as number) / full) * (rowWidths[Math.floor(cell / columns)] as number) : 0;
+		own[cell] ? Math.min(1, Math.abs(nth(rest, cell)) / full) * nth(rowWidths, Math.floor(cell / columns)) : 0;
 	const covered = sum(strands, (p) => sum(p.cells, (cell) => covers(cell)));
 	let all = 0;
 	for (let cell = 0; cell < columns * rows; cell++) all += covers(cell);
@@ -161,7 +162,7 @@ function crossings({ columns, rows }: Gap, strands: readonly Patch[], corners: C
 			seenAt.push(pointIn(corners, INSET + ((1 - 2 * INSET) * (c + 0.5)) / columns, ((from + to) / 2 + 0.5) / rows));
 		return runs.length;
 	}).sort((a, b) => a - b);
-	const at = (share: number) => counts[Math.round(share * (LINES - 1))] as number;
+	const at = (share: number) => nth(counts, Math.round(share * (LINES - 1)));
 	return { count: at(0.5), countLow: at(0.1), countHigh: at(0.9), seenAt };
 }
 

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { group } from 'd3-array';
 import type { Piece } from '../../../record/evidence/piece';
 import { makeFinding } from '../../../judging/finding/make-finding';
@@ -116,7 +117,7 @@ function sharedWindow(of: Group, mark: MarkDef & { kind: 'window' }): { word: Me
 /** Distance of two floors of a temperature ladder. */
 function stepOf({ piece }: Pick<Group, 'piece'>, mark: MarkDef & { kind: 'window' }): number {
 	const steps = piece?.marks.find((m) => m.mark === mark.carriedBy)?.steps ?? null;
-	return steps && steps.length > 1 ? Math.abs((steps[1] as number) - (steps[0] as number)) : mark.usualStep;
+	return steps && steps.length > 1 ? Math.abs(nth(steps, 1) - nth(steps, 0)) : mark.usualStep;
 }
 
 /** Said where what the label asks for is not what came out clean. */

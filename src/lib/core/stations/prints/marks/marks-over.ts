@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { bisector, minIndex } from 'd3-array';
 import { conditionOf } from '../../../record/conditions/condition-at';
 import type { Attempt } from '../../../record/evidence/attempt';
@@ -101,7 +102,7 @@ function judged(
 		const { r, worse, ...of } = trend;
 		const at = tested.indexOf(trend);
 		if (at < 0) return { ...of, outcome: looks(r, worse) };
-		const p = corrected[at] as number;
+		const p = nth(corrected, at);
 		return { ...of, p, outcome: p >= 0.05 ? 'noTrend' : worse ? 'worse' : 'better' };
 	});
 }

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import type { Marked } from './marks-on';
 
 /** One scoring of a print: who looked, and which round of scoring this was, from 0. */
@@ -16,7 +17,7 @@ export function roundsOf(marks: readonly Marked[]): number[] {
 		else same.set(key, [i]);
 	});
 	const rounds = new Array<number>(marks.length).fill(0);
-	const at = (i: number) => marks[i] as Marked;
+	const at = (i: number) => nth(marks, i);
 	for (const given of same.values()) {
 		if (given.length < 2) continue;
 		given.sort((a, b) => at(a).takenAt - at(b).takenAt || (at(a).id < at(b).id ? -1 : 1));

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { readingsAt } from '../../../record/evidence/readings-at';
 import type { SpoolEvidence } from '../../../record/evidence/spool-evidence';
 import { roundsOf, type ScoringRound } from './scoring-rounds';
@@ -34,7 +35,7 @@ export function asScorings(marks: readonly Marked[]): Scoring[] {
 	const byRound = new Map<string, Scoring>();
 	marks.forEach(({ attemptId, scorer, value }, i) => {
 		if (attemptId === null) return;
-		const round = rounds[i] as number;
+		const round = nth(rounds, i);
 		const key = `${attemptId} ${scorer ?? ''} ${round}`;
 		const seen = byRound.get(key);
 		if (!seen) byRound.set(key, { attemptId, scorer, round, value });

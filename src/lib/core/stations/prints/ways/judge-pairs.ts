@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import type { QuantityDef } from '../../../judging/finding/types';
 import { holm } from '../../../kernel/stats/holm';
 import { signTest } from '../../../kernel/stats/sign-test';
@@ -51,7 +52,7 @@ type Counted = Omit<PairsVerdict, 'outcome'>;
 function correct(tested: readonly Counted[], pOf: (c: Counted) => number | null): Map<Counted, number> {
 	const known = tested.filter((c) => pOf(c) !== null);
 	const corrected = holm(known.map((c) => pOf(c) as number));
-	return new Map(known.map((c, i) => [c, corrected[i] as number]));
+	return new Map(known.map((c, i) => [c, nth(corrected, i)]));
 }
 
 function countPairs({ pairs, def }: MarkPairs): Counted {

@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { conditionOf } from '../../../record/conditions/condition-at';
 import { SET_UP, type Attempt, UNCHANGED } from '../../../record/evidence/attempt';
 import type { SpoolEvidence } from '../../../record/evidence/spool-evidence';
@@ -106,7 +107,7 @@ export function comparePaired(spools: readonly SpoolEvidence[], contrast: Contra
 	}
 	if (contrast.id === 'spool') also.delete('spool');
 	const verdicts = judgePairs(marks.map(({ def, pairs }) => ({ def, pairs: pairs.map(({ first, second }) => [first, second] as const) })));
-	const results = marks.map((mark, i) => ({ ...mark, ...(verdicts[i] as PairsVerdict) }));
+	const results = marks.map((mark, i) => ({ ...mark, ...nth(verdicts, i) }));
 	return { results, alsoDiffers: [...also].sort() };
 }
 

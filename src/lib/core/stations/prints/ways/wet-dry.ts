@@ -1,3 +1,4 @@
+import { nth } from '../../../kernel/lists/nth';
 import { mean } from 'd3-array';
 import { conditionOf } from '../../../record/conditions/condition-at';
 import type { Attempt } from '../../../record/evidence/attempt';
@@ -49,7 +50,7 @@ export function wetAndDry(evidence: SpoolEvidence, basis: Pick<Basis, 'scorerEff
 		quantity: def.id,
 		pairs,
 		change: (mean(pairs, (p) => (def.direction === 'less' ? p.wet - p.dry : p.dry - p.wet)) ?? 0) / def.differenceThatMatters,
-		...(verdicts[i] as PairsVerdict)
+		...nth(verdicts, i)
 	}));
 }
 
