@@ -1,4 +1,7 @@
 /* eslint-disable max-lines -- one entry for each column of the record: cut in two, neither half would tell what is missing */
+import type { FactEntries, FactEntry } from '../../src/lib/core/record/facts/fact-entry';
+import { SPOOL_FACTS, type SpoolFacts } from '../../src/lib/core/record/facts/spool-facts';
+import { canonicalUnit } from '../../src/lib/core/kernel/units/dimension';
 import { getTableColumns } from 'drizzle-orm';
 import { MySqlTable } from 'drizzle-orm/mysql-core';
 import { v7 } from 'uuid';
@@ -140,6 +143,16 @@ const evidence = async () => (await loadEvidence(t.db, [is.spool]))[0] as Awaite
 const trial = async () => await loadTrial(t.db, is.trial);
 const amend = (targetKind: string, targetId: string, more: object) =>
 	postAmendment(t.db, checked(amendmentBody, { targetKind, targetId, reason: 'a slip', at, ...more }), NOW);
+/** Something else that may be said of a fact, as it is sent and as it is kept. */
+function another(name: string, entry: FactEntry): { sent: Record<string, unknown>; kept: unknown } {
+	if (entry.kind === 'measure') {
+		const kept = Math.round((entry.low + entry.high) / 2);
+		return { sent: { [entry.typedAs]: `${kept} ${canonicalUnit(entry.dimension)}` }, kept };
+	}
+	const kept = entry.kind === 'choice' ? entry.of.at(-1) : entry.kind === 'colour' ? '#cc0000' : entry.kind === 'yesNo' ? true : 'another';
+	return { sent: { [name]: kept }, kept };
+}
+
 const facts = {
 	spool: (more: object) => postSpoolFacts(t.db, checked(spoolFactsBody, { spoolId: is.spool, at, ...more }), NOW),
 	product: (more: object) => postProductFacts(t.db, checked(productFactsBody, { spoolId: is.spool, reason: 'a slip', ...more }), NOW),
@@ -388,25 +401,20 @@ const COLUMNS: Record<string, Record<string, Way | string> | string> = {
 			() => facts.product({ benchCode: 'QX7' }),
 			'QX7'
 		),
-		colourName: way(
-			async () => (await evidence()).spool.colourName,
-			() => facts.spool({ colourName: 'red' }),
-			'red'
-		),
-		colourHex: way(
-			async () => (await evidence()).spool.colourHex,
-			() => facts.spool({ colourHex: '#cc0000' }),
-			'#cc0000'
-		),
-		obtained: way(
-			async () => (await evidence()).spool.obtained,
-			() => facts.spool({ obtained: 'gift' }),
-			'gift'
-		),
-		reelMaterial: way(
-			async () => (await evidence()).spool.reelMaterial,
-			() => facts.spool({ reelMaterial: 'wire' }),
-			'wire'
+		...Object.fromEntries(
+			Object.entries(SPOOL_FACTS as FactEntries)
+				.filter(([, entry]) => !entry.apart)
+				.map(([name, entry]) => {
+					const { sent, kept } = another(name, entry);
+					return [
+						name,
+						way(
+							async () => (await evidence()).spool[name as keyof SpoolFacts],
+							() => facts.spool(sent),
+							kept
+						)
+					];
+				})
 		),
 		revision: BOOK
 	},

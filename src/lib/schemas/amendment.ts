@@ -7,7 +7,9 @@ import {
 	INSTRUMENT_QUANTITIES,
 	NOTE_TARGETS
 } from '$lib/core/record/lists/closed-lists';
+import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
 import { z } from 'zod';
+import { factFields } from './fact-fields';
 import { attemptReplacement } from './attempt';
 import { id, instant, requiredWords, typed, words, zone } from './common';
 import { specimenReplacement } from './strength';
@@ -72,9 +74,7 @@ export const instrumentBody = z.strictObject({
 export const instrumentFactsBody = z.strictObject({
 	id,
 	instrumentId: id,
-	name: requiredWords().optional(),
-	errorLimit: requiredWords(40).optional(),
-	resolution: requiredWords(40).optional()
+	...factFields(INSTRUMENT_FACTS)
 });
 
 /** Readings of something of known size: what the instrument shows too much, and how far it scatters. */

@@ -7,11 +7,13 @@ import {
 	SETTINGS_POLICIES,
 	WATER_SIGNS
 } from '$lib/core/record/lists/closed-lists';
+import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
 import { z } from 'zod';
+import { factFields } from './fact-fields';
 import { SET_UP } from '$lib/core/record/evidence/attempt';
 import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/record/marks/mark-entries';
 import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
-import { id, instant, requiredWords, typed, words, zone } from './common';
+import { id, instant, typed, words, zone } from './common';
 
 export const settings = z.strictObject({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
@@ -132,38 +134,9 @@ export const attemptReplacement = z
 	.partial()
 	.refine((r) => Object.keys(r).length > 0, { error: saying('nothingCorrected') });
 
-const abilities = {
-	hotEndMax: typed.optional().describe('highest temperature of the hot end, such as 260 C'),
-	hardenedNozzle: z.boolean().optional(),
-	enclosed: z.boolean().optional(),
-	feedPath: typed.optional().describe('narrowest bore of the feed path, such as 2.0 mm'),
-	throat: typed.optional().describe('bore of the nozzle throat, such as 1.95 mm'),
-	bedMax: typed.optional().describe('highest temperature of the bed, such as 110 C'),
-	cardReels: z.boolean().optional(),
-	reelMax: typed.optional().describe('the heaviest spool its holder takes, net, such as 1 kg')
-};
+const { name, nozzle, ...abilities } = factFields(PRINTER_FACTS);
 
-/** Size in mm, then what it is made of. */
-export const nozzle = requiredWords().refine(
-	(text) => {
-		const size = Number(/^(\d+(?:[.,]\d+)?)(?:\s|$)/.exec(text)?.[1]?.replace(',', '.') ?? NaN);
-		return text === '' || (size >= 0.05 && size <= 5);
-	},
-	{ error: saying('notANozzle') }
-);
-
-export const printerBody = z.strictObject({
-	id,
-	name: requiredWords(),
-	nozzle,
-	...abilities
-});
+export const printerBody = z.strictObject({ id, name: name.unwrap(), nozzle: nozzle.unwrap(), ...abilities });
 
 /** What a printer is really called, and what it can do; empty text is not known any more. */
-export const printerFactsBody = z.strictObject({
-	id,
-	printerId: id,
-	name: requiredWords().optional(),
-	nozzle: nozzle.optional(),
-	...abilities
-});
+export const printerFactsBody = z.strictObject({ id, printerId: id, name, nozzle, ...abilities });

@@ -1,23 +1,16 @@
 import { saying } from './field-error';
 import { DRYING_OUTCOMES } from '$lib/core/record/lists/closed-lists';
+import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 import { z } from 'zod';
-import { id, instant, requiredWords, typed, zone } from './common';
+import { factFields } from './fact-fields';
+import { id, instant, requiredWords, zone } from './common';
 
-export const dryerBody = z.strictObject({
-	id,
-	name: requiredWords(),
-	setPointLow: typed.optional().describe('lowest set-point, such as 40 C'),
-	setPointHigh: typed.optional().describe('highest set-point, such as 70 C')
-});
+const { name, ...range } = factFields(DRYER_FACTS);
+
+export const dryerBody = z.strictObject({ id, name: name.unwrap(), ...range });
 
 /** What a dryer is really called, and how low and high it goes; empty text is not known any more. */
-export const dryerFactsBody = z.strictObject({
-	id,
-	dryerId: id,
-	name: requiredWords().optional(),
-	setPointLow: typed.optional(),
-	setPointHigh: typed.optional()
-});
+export const dryerFactsBody = z.strictObject({ id, dryerId: id, name, ...range });
 
 export const dryingRunBody = z.strictObject({
 	id,

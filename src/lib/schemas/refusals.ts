@@ -79,8 +79,7 @@ type TypedRefusals = {
 	temperatureOutOfRange: { low: number; high: number };
 	notADuration: None;
 	durationOutOfRange: { mostDays: number };
-	notABore: None;
-	notASpoolMass: None;
+	notBetween: { low: number; high: number; unit: string };
 	notAnErrorLimit: { dimension: 'length' | 'mass'; most: number };
 	notAReference: { dimension: 'length' | 'mass' };
 	farFromReference: { most: number; unit: string };

@@ -1,9 +1,11 @@
 import { saying } from './field-error';
-import { OBTAINED, QUOTE_KINDS, REEL_MATERIALS, TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
+import { QUOTE_KINDS, TRIAL_ROLES } from '$lib/core/record/lists/closed-lists';
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 import { z } from 'zod';
 import { ODDITIES } from '$lib/core/stations/intake/station';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
-import { benchCode, colourHex, id, instant, requiredWords, seen, typed, words, zone } from './common';
+import { factFields } from './fact-fields';
+import { benchCode, id, instant, requiredWords, seen, typed, words, zone } from './common';
 
 const claimFields = {
 	labelNozzle: typed.optional().describe('nozzle temperature on the label, such as 215 or 210-230 C'),
@@ -25,8 +27,6 @@ const quoteFields = {
 	netMass: typed.describe('of one spool'),
 	quoteKind: z.enum(QUOTE_KINDS).default('list')
 };
-
-const obtained = z.enum(OBTAINED);
 
 /** What was seen at unboxing. */
 const unboxed = {
@@ -50,9 +50,7 @@ export const intakeBody = z.strictObject({
 	filament: words().optional(),
 	benchCode: benchCode.optional(),
 	currency: z.enum(CURRENCIES).default('EUR'),
-	lot: words().optional(),
-	colourName: words().optional(),
-	colourHex: colourHex.optional(),
+	...factFields(SPOOL_FACTS),
 	tare: typed.optional(),
 	grossMass: typed.optional(),
 	nominalDiameter: claimFields.nominalDiameter,
@@ -61,8 +59,6 @@ export const intakeBody = z.strictObject({
 	quantity: quoteFields.quantity,
 	shipping: quoteFields.shipping,
 	quoteKind: quoteFields.quoteKind,
-	obtained: obtained.optional(),
-	reelMaterial: z.enum(REEL_MATERIALS).optional(),
 	...unboxed,
 	note: words(2000).optional(),
 	at: instant,
@@ -104,10 +100,7 @@ export const spoolBody = z.strictObject({
 	id,
 	filamentId: id,
 	benchCode: benchCode.optional(),
-	lot: words().optional(),
-	colourName: words().optional(),
-	colourHex: colourHex.optional(),
-	obtained: obtained.optional(),
+	...factFields(SPOOL_FACTS),
 	trialId: id.optional(),
 	role: z.enum(TRIAL_ROLES).default('candidate'),
 	at: instant,
@@ -141,11 +134,7 @@ export const productFactsBody = z.strictObject({
 export const spoolFactsBody = z.strictObject({
 	id,
 	spoolId: id,
-	colourName: words().optional(),
-	colourHex: colourHex.optional(),
-	obtained: obtained.optional(),
-	reelMaterial: z.enum(REEL_MATERIALS).optional().describe('what the spool body is made of'),
-	lot: words().optional(),
+	...factFields(SPOOL_FACTS),
 	tare: typed.optional(),
 	grossMass: typed.optional(),
 	...claimFields,

@@ -12,7 +12,9 @@ import {
 	VALUE_RULES,
 	VERDICT_KINDS
 } from '$lib/core/record/lists/closed-lists';
+import { TRIAL_FACTS } from '$lib/core/record/facts/trial-facts';
 import { z } from 'zod';
+import { factFields } from './fact-fields';
 import { isKnownQuantity } from '$lib/core/answers/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
 import { id, instant, requiredWords, seen, words, zone } from './common';
@@ -91,9 +93,7 @@ export const protocolBody = z.strictObject({ id, trialId: id, ...protocolRules.p
 export const trialFactsBody = z.strictObject({
 	id,
 	trialId: id,
-	name: requiredWords().optional(),
-	question: words(2000).optional().describe('empty takes it away'),
-	currency: z.enum(CURRENCIES).optional(),
+	...factFields(TRIAL_FACTS),
 	reason: words(300).default('said later'),
 	seen
 });

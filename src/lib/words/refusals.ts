@@ -102,8 +102,7 @@ const REFUSALS: { [C in RefusalCode]: (p: RefusalParams[C]) => string } = {
 	temperatureOutOfRange: (p) => `looks wrong for this field (${p.low} to ${p.high} °C)`,
 	notADuration: () => 'is not a time such as 4 h or 240 min',
 	durationOutOfRange: (p) => `must be more than nothing and at most ${p.mostDays} days`,
-	notASpoolMass: () => 'must be a mass between 100 g and 50 kg, such as 1 kg',
-	notABore: () => 'must be a bore between 1 and 6 mm, such as 2.0 mm',
+	notBetween: (p) => `must be between ${p.low} and ${p.high} ${p.unit}`,
 	notAnErrorLimit: (p) => {
 		const [what, unit, such] = INSTRUMENT_ERRORS[p.dimension];
 		return `must be a ${what} above 0 and at most ${p.most} ${unit}, such as ${such}`;

@@ -1,23 +1,26 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
+	import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
+	import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
 	import { weighingUncertainty } from '$lib/core/stations/moisture/weighings';
 	import { instrumentBudget } from '$lib/core/stations/diameter/budget';
 	import { decisiveness } from '$lib/core/stations/diameter/decisiveness';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import Field from '$lib/ui/form/Field.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';
-	import { Edited } from '$lib/ui/form/edited.svelte';
+	import { factFieldsOf } from '$lib/ui/form/facts';
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { day, fixed, plural, upTo } from '$lib/words/numbers';
 	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
-	import DryerFields from '$lib/ui/workshop/DryerFields.svelte';
 	import EditDryer from '$lib/ui/workshop/EditDryer.svelte';
+	import EditPrinter from '$lib/ui/workshop/EditPrinter.svelte';
+	import NewDryer from '$lib/ui/workshop/NewDryer.svelte';
+	import NewPrinter from '$lib/ui/workshop/NewPrinter.svelte';
 	import EditInstrument from '$lib/ui/workshop/EditInstrument.svelte';
 	import InstrumentForm from '$lib/ui/workshop/InstrumentForm.svelte';
-	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -32,40 +35,7 @@
 			...data.dryers.map((one) => ({ ...one, kind: 'dryer' as const, what: 'dryer' }))
 		].filter((one) => one.archived)
 	);
-	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
-	let dryerErrors = $state.raw<FieldError[]>([]);
-	const freshAbilities = () => ({
-		hotEndMax: '',
-		hardenedNozzle: false,
-		enclosed: false,
-		feedPath: '',
-		throat: '',
-		bedMax: '',
-		reelMax: '',
-		cardReels: true
-	});
-	const freshPrinter = () => ({ name: '', nozzle: '', ...freshAbilities() });
-	let printer = $state(freshPrinter());
-	/** The printer that is being put right. */
-	let saying = $state<string | null>(null);
-	let edited = $state.raw(new Edited(freshPrinter()));
-	let abilityErrors = $state.raw<FieldError[]>([]);
-	let printerErrors = $state.raw<FieldError[]>([]);
-	const form = new Form({
-		fields: [
-			'name',
-			'nozzle',
-			'hotEndMax',
-			'feedPath',
-			'throat',
-			'bedMax',
-			'reelMax',
-			'setPointLow',
-			'setPointHigh',
-			'errorLimit',
-			'resolution'
-		]
-	});
+	const form = new Form({ fields: [...factFieldsOf(PRINTER_FACTS), ...factFieldsOf(DRYER_FACTS), ...factFieldsOf(INSTRUMENT_FACTS)] });
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
 	const ABLE = {
@@ -98,8 +68,6 @@
 		return `gauge study ${day(study.at)}: scatter ${lengthWords(study.repeatabilitySd, 4)}${people}, n ${n}; see the study for ranges`;
 	};
 
-	/** Fields left empty are not said. */
-	const said = (of: object) => Object.fromEntries(Object.entries(of).filter(([, v]) => v !== ''));
 	/** What is known of a printer, in words. */
 	const abilityWords = (p: (typeof data.printers)[number]) =>
 		[
@@ -157,68 +125,14 @@
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · nozzle {one.nozzle}
 					<span class="small block">{abilityWords(one)}</span>
-					{#if saying === one.id}
-						<form
-							class="mt-1 space-y-2"
-							novalidate
-							onsubmit={async (e) => {
-								e.preventDefault();
-								const errors = await keep('printer-facts', { printerId: one.id, ...edited.changed });
-								abilityErrors = errors ?? [];
-								if (!errors) saying = null;
-							}}
-						>
-							<Field id="later-name" path="name" label="Name" bind:value={edited.typed.name} errors={abilityErrors} />
-							<Field id="later-nozzle" path="nozzle" label="Nozzle" bind:value={edited.typed.nozzle} errors={abilityErrors} />
-							{@render can(edited.typed, abilityErrors, 'later')}
-							<p class="flex items-center gap-3">
-								<Button type="submit" size="xs">Save</Button>
-								<button type="button" class="link" onclick={() => (saying = null)}>Cancel</button>
-							</p>
-						</form>
-					{:else}
-						<button
-							type="button"
-							class="link text-[0.9rem]"
-							onclick={() => {
-								saying = one.id;
-								edited = new Edited({
-									name: one.name,
-									nozzle: one.nozzle,
-									hotEndMax: one.hotEndMaxC === null ? '' : `${one.hotEndMaxC} C`,
-									hardenedNozzle: one.hardenedNozzle ?? false,
-									enclosed: one.enclosed ?? false,
-									feedPath: one.feedPathMm === null ? '' : `${one.feedPathMm} mm`,
-									throat: one.throatMm === null ? '' : `${one.throatMm} mm`,
-									bedMax: one.bedMaxC === null ? '' : `${one.bedMaxC} C`,
-									reelMax: one.reelMaxG === null ? '' : `${one.reelMaxG} g`,
-									cardReels: one.cardReels ?? true
-								});
-								abilityErrors = [];
-							}}>edit</button
-						>
-						<span class="ml-3"><Archive kind="printer" id={one.id} name={one.name} archived={false} /></span>
-					{/if}
+					<EditPrinter {one} />
+					<span class="ml-3"><Archive kind="printer" id={one.id} name={one.name} archived={false} /></span>
 				</li>
 			{:else}
 				<li class="small">None yet. Prints without a printer count, but printers then cannot be compared.</li>
 			{/each}
 		</ul>
-		<form
-			class="panel space-y-2 px-3 py-2"
-			novalidate
-			onsubmit={async (e) => {
-				e.preventDefault();
-				const errors = await keep('printers', said(printer));
-				printerErrors = errors ?? [];
-				if (!errors) printer = freshPrinter();
-			}}
-		>
-			<Field id="printer-name" path="name" label="Name" bind:value={printer.name} errors={printerErrors} placeholder="North" />
-			<Field id="printer-nozzle" path="nozzle" label="Nozzle" bind:value={printer.nozzle} errors={printerErrors} placeholder="0.4 brass" />
-			{@render can(printer, printerErrors, 'new')}
-			<Button type="submit" size="sm">Add it</Button>
-		</form>
+		<NewPrinter keep={(body) => keep('printers', body)} />
 	</section>
 	<section class="space-y-2" aria-label="Scales">
 		<h2 class="font-semibold">Scales</h2>
@@ -257,19 +171,7 @@
 				<li class="small">None yet. Drying needs one.</li>
 			{/each}
 		</ul>
-		<form
-			class="panel space-y-2 px-3 py-2"
-			novalidate
-			onsubmit={async (e) => {
-				e.preventDefault();
-				const errors = await keep('dryers', dryer);
-				dryerErrors = errors ?? [];
-				if (!errors) dryer = { name: '', setPointLow: '', setPointHigh: '' };
-			}}
-		>
-			<DryerFields bind:typed={dryer} errors={dryerErrors} />
-			<Button type="submit" size="sm">Add it</Button>
-		</form>
+		<NewDryer keep={(body) => keep('dryers', body)} />
 	</section>
 	{@render archived()}
 </div>
@@ -288,27 +190,4 @@
 			</ul>
 		</details>
 	{/if}
-{/snippet}
-
-{#snippet can(of: ReturnType<typeof freshAbilities>, errors: FieldError[], prefix: string)}
-	<div class="flex flex-wrap items-end gap-4">
-		<Field
-			id="{prefix}-hot-end"
-			path="hotEndMax"
-			label="Max nozzle temp"
-			bind:value={of.hotEndMax}
-			{errors}
-			placeholder="260 C"
-			class="w-28"
-		/>
-		<Field id="{prefix}-path" path="feedPath" label="Feed path bore" bind:value={of.feedPath} {errors} placeholder="2.0 mm" class="w-28" />
-		<Field id="{prefix}-throat" path="throat" label="Narrowest bore" bind:value={of.throat} {errors} placeholder="1.95 mm" class="w-28" />
-		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.hardenedNozzle} /> hardened nozzle</label>
-		<label class="flex min-h-[26px] items-center gap-1.5"><input type="checkbox" bind:checked={of.enclosed} /> enclosed</label>
-		<Field id="{prefix}-bed" path="bedMax" label="Bed up to" bind:value={of.bedMax} {errors} placeholder="110 C" class="w-28" />
-		<Field id="{prefix}-reel" path="reelMax" label="Spools up to" bind:value={of.reelMax} {errors} placeholder="1 kg" class="w-28" />
-		<label class="flex min-h-[26px] items-center gap-1.5"
-			><input type="checkbox" bind:checked={of.cardReels} /> card spools turn on it</label
-		>
-	</div>
 {/snippet}

@@ -1,9 +1,10 @@
+import { factName, SPOOL_FACT_WORDS } from '../../words/facts';
+
 const NAMES: Readonly<Record<string, string>> = {
 	netMass: 'filament weight',
 	labelNozzle: 'label temperature',
 	filament: 'product',
 	benchCode: 'code',
-	colourName: 'colour',
 	labelTolerance: 'tolerance',
 	quantity: 'spools',
 	quoteKind: 'kind of price',
@@ -11,9 +12,9 @@ const NAMES: Readonly<Record<string, string>> = {
 	salePrice: 'sale price',
 	grossMass: 'full spool',
 	tare: 'empty spool',
-	reelMaterial: 'spool body',
 	nothingOdd: 'nothing wrong',
-	good: 'good points'
+	good: 'good points',
+	...Object.fromEntries(Object.entries(SPOOL_FACT_WORDS).map(([name, word]) => [name, factName(word)]))
 };
 
 /** The heading of a column in a pasted list, as people write it and as it is read. @example columnName('netMass') // 'filament weight' */

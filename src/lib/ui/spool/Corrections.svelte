@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
-	import { AMENDMENT_WORDS, BEFORE_WORDS, OBTAINED_WORDS, REEL_MATERIAL_WORDS, wordOf } from '../../words/closed-lists';
+	import { AMENDMENT_WORDS, BEFORE_WORDS, wordOf } from '../../words/closed-lists';
+	import { factName, SPOOL_FACT_WORDS, type FactWord } from '../../words/facts';
 	import { dayAndTime } from '../../words/numbers';
 	import { labelMassWords } from '../../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/record/lists/closed-lists';
@@ -26,16 +27,14 @@
 	const form = new Form({ fields: [] });
 	const undone = $derived(new Set(amendments.flatMap((a) => (a.action === 'undo' && a.undoesId ? [a.undoesId] : []))));
 
+	const SPOOL_WORDS: Readonly<Record<string, FactWord>> = SPOOL_FACT_WORDS;
 	/** Facts by their name on the spool's page. */
 	const FACT_WORDS: Record<string, string> = {
 		maker: 'maker',
 		name: 'product',
 		material: 'material',
 		benchCode: 'bench code',
-		colourName: 'colour',
-		lot: 'lot',
-		obtained: 'obtained',
-		reelMaterial: 'spool body'
+		...Object.fromEntries(Object.entries(SPOOL_WORDS).map(([name, word]) => [name, factName(word)]))
 	};
 	function factsOf({ replacement }: Amended): string {
 		const { was, codeWas, ...is } = (replacement ?? {}) as Record<string, unknown> & { was?: Record<string, unknown> };
@@ -43,7 +42,7 @@
 		return Object.entries(is)
 			.filter(([name, value]) => FACT_WORDS[name] && before[name] !== value)
 			.map(([name, value]) => {
-				const words = { obtained: OBTAINED_WORDS, reelMaterial: REEL_MATERIAL_WORDS }[name];
+				const words = SPOOL_WORDS[name]?.words;
 				const to = words ? wordOf(words, String(value)) : String(value) || 'not noted';
 				const stood = before[name];
 				const from = typeof stood === 'string' ? `${stood || 'not noted'}, now ` : '';

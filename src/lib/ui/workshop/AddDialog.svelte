@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { Button, Modal } from 'flowbite-svelte';
+	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
+	import { blankFacts } from '../form/facts';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';
@@ -12,7 +14,7 @@
 	const PATHS = { caliper: 'instruments', scale: 'instruments', dryer: 'dryers', printer: 'printers' } as const;
 	const measures = $derived(what === 'scale' ? 'mass' : 'length');
 	let instrument = $state({ name: '', errorLimit: '', resolution: '' });
-	let dryer = $state({ name: '', setPointLow: '', setPointHigh: '' });
+	let dryer = $state(blankFacts(DRYER_FACTS));
 	let printer = $state({ name: '', nozzle: '' });
 	const form = new Form({ fields: ['name', 'errorLimit', 'resolution', 'setPointLow', 'setPointHigh', 'nozzle'] });
 

@@ -1,38 +1,15 @@
 <script lang="ts">
+	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { ChosenUnit } from '../form/chosen-unit.svelte';
-	import Field from '../form/Field.svelte';
-	import UnitField from '../form/UnitField.svelte';
+	import { DRYER_FACT_WORDS } from '../../words/facts';
+	import FactFields from '../form/FactFields.svelte';
+	import type { TypedFacts } from '../form/facts';
 
-	type Typed = { name: string; setPointLow: string; setPointHigh: string };
 	/** `prefix` tells two of them on one page apart. */
-	let { typed = $bindable(), errors, prefix = '' }: { typed: Typed; errors: readonly FieldError[]; prefix?: string } = $props();
-	const degrees = new ChosenUnit('temperature');
+	let { typed = $bindable(), errors, prefix = '' }: { typed: TypedFacts; errors: readonly FieldError[]; prefix?: string } = $props();
+	const shared = $derived({ entries: DRYER_FACTS, words: DRYER_FACT_WORDS, errors, prefix: `${prefix}dryer-` });
 </script>
 
-<Field id="{prefix}dryer-name" path="name" label="Name" bind:value={typed.name} {errors} placeholder="Tall box" />
-<div class="grid grid-cols-2 gap-3">
-	<UnitField
-		id="{prefix}dryer-low"
-		path="setPointLow"
-		label="Lowest temperature"
-		dimension="temperature"
-		chosen={degrees}
-		bind:value={typed.setPointLow}
-		{errors}
-		placeholder="40 C"
-		class=""
-	/>
-	<UnitField
-		id="{prefix}dryer-high"
-		path="setPointHigh"
-		label="Highest temperature"
-		dimension="temperature"
-		chosen={degrees}
-		bind:value={typed.setPointHigh}
-		{errors}
-		placeholder="70 C"
-		class=""
-	/>
-</div>
+<FactFields {...shared} bind:typed only={['name']} />
+<div class="grid grid-cols-2 gap-3"><FactFields {...shared} bind:typed only={['measure']} units /></div>
 <p class="caution">Dryers burn; an unattended heater is a fire risk. The appliance’s manual comes first.</p>

@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { DRYER_FACTS, type DryerFacts } from '$lib/core/record/facts/dryer-facts';
+	import { factFieldsOf, typedFacts } from '../form/facts';
 	import { Edited } from '../form/edited.svelte';
 	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';
 	import DryerFields from './DryerFields.svelte';
 
-	type Props = { one: { id: string; name: string; setPointLowC: number | null; setPointHighC: number | null } };
-	let { one }: Props = $props();
-	const celsius = (of: number | null) => (of === null ? '' : `${of} C`);
-	const textsOf = () => ({ name: one.name, setPointLow: celsius(one.setPointLowC), setPointHigh: celsius(one.setPointHighC) });
+	let { one }: { one: DryerFacts & { id: string } } = $props();
+	const textsOf = () => typedFacts(DRYER_FACTS, one);
 	let edited = $state.raw(new Edited(textsOf()));
-	const form = new Form({ fields: ['name', 'setPointLow', 'setPointHigh'], supersedes: true });
+	const form = new Form({ fields: factFieldsOf(DRYER_FACTS), supersedes: true });
 
 	function begin(): void {
 		edited = new Edited(textsOf());

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
-	import { REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
+	import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 	import { stated } from '$lib/core/record/claims/stated';
 	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
@@ -11,7 +11,9 @@
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
 	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
-	import Choice from '$lib/ui/form/Choice.svelte';
+	import FactFields from '$lib/ui/form/FactFields.svelte';
+	import { blankFacts, factFieldsOf, saidFacts, typedFacts, type TypedFacts } from '$lib/ui/form/facts';
+	import { factsTold, SPOOL_FACT_WORDS } from '$lib/words/facts';
 	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
@@ -38,7 +40,7 @@
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/words/numbers';
 	import { labelMassWords, massWords, toleranceWords } from '$lib/words/units';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/words/quantities';
-	import { choices, CONDITION_WORDS, kindWords, OBTAINED_WORDS, REEL_MATERIAL_WORDS, VERDICT_WORDS, wordOf } from '$lib/words/closed-lists';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import { sum } from 'd3-array';
 	import { untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
@@ -88,9 +90,8 @@
 				return `${words.name.toLowerCase()} ${typeof s.value === 'number' ? upTo(s.value, 3) : s.value} ${words.unit}`.trim();
 			})
 			.join(', ') || 'settings not noted';
-	const noFacts = () => ({
-		colourName: '',
-		lot: '',
+	/** What maker and shop state, and what a scale says: beside the facts of the spool itself. */
+	const noFigures = () => ({
 		tare: '',
 		grossMass: '',
 		nominalDiameter: '',
@@ -100,24 +101,12 @@
 		hardness: '',
 		timesAsStrong: ''
 	});
-	const factsSeen = () => ({ colourName: spool.colourName ?? '', lot: spool.lot ?? '', reelMaterial: spool.reelMaterial });
+	const factsSeen = (): TypedFacts => typedFacts(SPOOL_FACTS, spool);
 	let seenFacts = untrack(factsSeen);
-	let facts = $state(noFacts());
-	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
+	let facts = $state(blankFacts(SPOOL_FACTS));
+	let figures = $state(noFigures());
 	const massUnit = new ChosenUnit('mass');
-	const FACTS = [
-		'colourName',
-		'lot',
-		'tare',
-		'grossMass',
-		'nominalDiameter',
-		'labelTolerance',
-		'listingTolerance',
-		'labelNozzle',
-		'hardness',
-		'timesAsStrong'
-	];
-	const form = new Form({ fields: [...FACTS, 'typed'] });
+	const form = new Form({ fields: [...factFieldsOf(SPOOL_FACTS), ...Object.keys(noFigures()), 'typed'] });
 
 	async function post(path: string, body: object): Promise<boolean> {
 		const sent = await form.send(path, { ...body });
@@ -136,8 +125,7 @@
 	}
 	async function addFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const filled = Object.fromEntries(Object.entries(facts).filter(([, v]) => v.trim() !== ''));
-		const said = { ...filled, ...(reelMaterial ? { reelMaterial } : {}) };
+		const said = saidFacts({ ...facts, ...figures });
 		// What one adds to is what stood there when the page was looked at.
 		const seen = Object.fromEntries(Object.entries(seenFacts).filter(([name]) => name in said));
 		if (!(await post('spool-facts', { spoolId: spool.id, ...said, seen }))) {
@@ -148,8 +136,8 @@
 			return;
 		}
 		seenFacts = factsSeen();
-		facts = noFacts();
-		reelMaterial = null;
+		facts = blankFacts(SPOOL_FACTS);
+		figures = noFigures();
 	}
 </script>
 
@@ -178,7 +166,8 @@
 					mass('grossMass') !== null ? `${massWords(mass('grossMass') ?? 0, 1, upTo)} full spool` : null,
 					mass('tareMass') !== null ? `empty spool ${massWords(mass('tareMass') ?? 0, 1, upTo)}` : null,
 					used.length > 0 ? `${massWords(sum(used), 0, upTo)} used in ${plural(used.length, 'print')}` : null,
-					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null
+					spool.obtained && spool.obtained !== 'bought' ? OBTAINED_WORDS[spool.obtained] : null,
+					...factsTold(SPOOL_FACTS, SPOOL_FACT_WORDS, spool, ['colourName', 'colourHex', 'obtained'])
 				]
 					.filter(Boolean)
 					.join(' · ')}
@@ -397,8 +386,7 @@
 		<details class="panel px-3 py-2">
 			<summary class="font-semibold">Add missing details</summary>
 			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
-				<Field id="fact-colour" path="colourName" label="Colour" bind:value={facts.colourName} errors={form.errors} />
-				<Field id="fact-lot" path="lot" label="Lot" bind:value={facts.lot} errors={form.errors} />
+				<FactFields entries={SPOOL_FACTS} words={SPOOL_FACT_WORDS} bind:typed={facts} errors={form.errors} prefix="fact-" stands={spool} />
 				{#each [['tare', 'Empty spool (tare)', '230 g'], ['grossMass', 'Full spool now', '1240 g']] as const as [path, label, placeholder] (path)}
 					<UnitField
 						id="fact-{path}"
@@ -406,23 +394,17 @@
 						{label}
 						dimension="mass"
 						chosen={massUnit}
-						bind:value={facts[path]}
+						bind:value={figures[path]}
 						errors={form.errors}
 						{placeholder}
 					/>
 				{/each}
-				<Choice
-					name="fact-reelMaterial"
-					legend="Spool body{spool.reelMaterial ? ` (now ${wordOf(REEL_MATERIAL_WORDS, spool.reelMaterial)})` : ''}"
-					bind:value={reelMaterial}
-					options={choices(REEL_MATERIALS, REEL_MATERIAL_WORDS)}
-				/>
-				<StatedFields bind:typed={facts} errors={form.errors} prefix="fact-" />
+				<StatedFields bind:typed={figures} errors={form.errors} prefix="fact-" />
 				<Field
 					id="fact-nozzle"
 					path="labelNozzle"
 					label="Label temperature"
-					bind:value={facts.labelNozzle}
+					bind:value={figures.labelNozzle}
 					errors={form.errors}
 					placeholder="230-250 C"
 				/>
@@ -431,7 +413,7 @@
 						id="fact-hardness"
 						path="hardness"
 						label="Stated hardness, Shore"
-						bind:value={facts.hardness}
+						bind:value={figures.hardness}
 						errors={form.errors}
 						placeholder="95A"
 					/>
@@ -440,7 +422,7 @@
 					id="fact-times"
 					path="timesAsStrong"
 					label="Stated: how many times as strong"
-					bind:value={facts.timesAsStrong}
+					bind:value={figures.timesAsStrong}
 					errors={form.errors}
 					inputmode="decimal"
 					placeholder="3"

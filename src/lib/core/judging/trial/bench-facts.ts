@@ -1,19 +1,9 @@
+import type { PrinterFacts } from '../../record/facts/printer-facts';
 import type { MaterialFigures } from '../handbook/figures';
 import type { PriorSet } from '../posterior/prior-set';
 
-export type PrinterAbilities = {
-	name: string;
-	hotEndMaxC: number | null;
-	hardenedNozzle: boolean | null;
-	enclosed: boolean | null;
-	/** Bores that a thickening has to pass. */
-	feedPathMm: number | null;
-	throatMm: number | null;
-	bedMaxC: number | null;
-	/** Whether a reel of card turns on its holder, and the heaviest spool it takes, net. */
-	cardReels: boolean | null;
-	reelMaxG: number | null;
-};
+/** What a printer can do, under its name. */
+export type PrinterAbilities = Omit<PrinterFacts, 'nozzle'>;
 
 /** What the workshop knows, whatever the trial. */
 export type BenchFacts = {

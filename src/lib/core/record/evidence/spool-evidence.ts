@@ -1,4 +1,4 @@
-import type { OBTAINED } from '../lists/closed-lists';
+import type { SpoolFacts } from '../facts/spool-facts';
 import type { Attempt } from './attempt';
 import type { Claim } from './claim';
 import type { SpoolEvent } from './event';
@@ -16,17 +16,12 @@ export type SpoolEvidence = {
 	spool: {
 		id: string;
 		code: string;
-		colourName: string | null;
-		colourHex: string | null;
 		/** Null while the trial is blind. */
 		maker: string | null;
 		filament: string | null;
 		material: string;
-		reelMaterial: string | null;
-		lot: string | null;
-		obtained: (typeof OBTAINED)[number] | null;
 		revision: number;
-	};
+	} & SpoolFacts;
 	claims: Claim[];
 	/** The quote a purchase joined to this spool, newest first, else the filament's quotes. Empty while the trial is blind. */
 	quotes: Quote[];

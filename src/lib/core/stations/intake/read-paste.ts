@@ -1,4 +1,8 @@
 import Papa from 'papaparse';
+import type { FactEntries } from '../../record/facts/fact-entry';
+import { SPOOL_FACTS } from '../../record/facts/spool-facts';
+
+const FACTS: FactEntries = SPOOL_FACTS;
 
 /** Fields a pasted list may carry, and the headings they answer to (lower case, letters only). */
 const HEADINGS: Record<string, readonly string[]> = {
@@ -9,8 +13,6 @@ const HEADINGS: Record<string, readonly string[]> = {
 	maker: ['maker', 'brand', 'manufacturer'],
 	filament: ['product', 'filament', 'name'],
 	benchCode: ['code', 'benchcode'],
-	colourName: ['colour', 'color'],
-	lot: ['lot', 'batch'],
 	labelTolerance: ['tolerance', 'labeltolerance'],
 	shipping: ['shipping', 'postage'],
 	quantity: ['quantity', 'spools', 'pieces'],
@@ -18,11 +20,11 @@ const HEADINGS: Record<string, readonly string[]> = {
 	salePrice: ['saleprice', 'offer', 'offerprice', 'onsale'],
 	grossMass: ['fullspool', 'full', 'gross', 'grossmass'],
 	tare: ['emptyspool', 'empty', 'tare', 'reelmass', 'emptyreel'],
-	reelMaterial: ['spoolbody', 'reel', 'reelmaterial'],
 	hardness: ['hardness', 'shore'],
 	unboxing: ['unboxing', 'box', 'odd', 'anythingwrong'],
 	good: ['goodpoints', 'good', 'liked'],
-	note: ['note', 'notes', 'remark']
+	note: ['note', 'notes', 'remark'],
+	...Object.fromEntries(Object.entries(FACTS).flatMap(([name, { pasted }]) => (pasted ? [[name, pasted]] : [])))
 };
 
 type PastedRow = Record<string, string>;
@@ -32,6 +34,15 @@ export type Paste =
 
 /** A box in which nothing was wrong, as people write it. */
 const NOTHING_WRONG = /^(ok|okay|fine|good|nothing.*|none|no|-)$/i;
+
+/** Words of closed lists, however people write them. */
+const chosenWords = (row: PastedRow): PastedRow =>
+	Object.fromEntries(
+		Object.entries(FACTS).flatMap(([name, entry]) => {
+			const typed = row[name]?.toLowerCase();
+			return entry.kind === 'choice' && typed ? [[name, entry.spelt?.[typed] ?? typed]] : [];
+		})
+	);
 
 /** What several headings say of one thing, as intake asks for it: the sale price is what is paid where both are given. */
 function asAsked({ listPrice, salePrice, unboxing, ...row }: PastedRow): PastedRow {
@@ -43,7 +54,7 @@ function asAsked({ listPrice, salePrice, unboxing, ...row }: PastedRow): PastedR
 	return {
 		...row,
 		...(price && !row.price ? { price, quoteKind: salePrice ? 'sale' : 'list' } : {}),
-		...(row.reelMaterial ? { reelMaterial: row.reelMaterial.toLowerCase().replace('cardboard', 'card') } : {}),
+		...chosenWords(row),
 		...(isFine ? { nothingOdd: 'yes' } : {}),
 		...(note ? { note } : {})
 	};

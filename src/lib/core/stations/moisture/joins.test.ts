@@ -113,7 +113,7 @@ describe('from which weighing water is counted', () => {
 	});
 	it('a card reel takes up water itself: bounds that hold what it may have, and it is said', () => {
 		const readings = [gross(0, 1200, null), gross(2, 1201, 'air'), tareMass(150)];
-		const [plastic, card] = ['plastic', 'card'].map((reelMaterial) => find(evidence({ readings, spool: { reelMaterial } }))) as [
+		const [plastic, card] = (['plastic', 'card'] as const).map((reelMaterial) => find(evidence({ readings, spool: { reelMaterial } }))) as [
 			Finding,
 			Finding
 		];

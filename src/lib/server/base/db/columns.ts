@@ -48,3 +48,5 @@ export const zone = () => varchar({ length: 64 }).notNull();
 export const number = () => double();
 export const shortText = () => varchar({ length: 120 });
 export const longText = () => varchar({ length: 2000 });
+/** One word of a closed list: the column says which, so that forms, files and code ask the same. */
+export const oneOf = <U extends string, T extends Readonly<[U, ...U[]]>>(list: T, length = 16) => varchar({ length, enum: list });

@@ -16,13 +16,11 @@ import {
 	INSTRUMENT_QUANTITIES,
 	LOAD_METHODS,
 	NOTE_TARGETS,
-	OBTAINED,
 	ORIENTATIONS,
 	PART_STATES,
 	PRINT_OUTCOMES,
 	QUOTE_KINDS,
 	READING_DIRECTIONS,
-	REEL_MATERIALS,
 	SETTINGS_POLICIES,
 	TRIAL_ROLES,
 	USE_PRESETS,
@@ -34,7 +32,12 @@ import type { SpecimenMeasure } from '$lib/core/record/evidence/specimen';
 import type { PieceMark } from '$lib/core/record/marks/piece-mark';
 import type { PriorSetContent } from '$lib/core/judging/posterior/prior-set';
 import { type MySqlColumn, bigint, boolean, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
-import { hash, json, longText, mediumBlob, moment, number, shortText, uuid, zone } from './columns';
+import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
+import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
+import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { hash, json, longText, mediumBlob, moment, number, oneOf, shortText, uuid, zone } from './columns';
+import { factColumns } from './fact-columns';
 
 /**
  * The whole skeleton of the record. Evidence belongs to spools, never to trials; raw rows are inserted and never changed:
@@ -45,8 +48,6 @@ const id = () => uuid().primaryKey();
 /** Points at a row of another table, as a foreign key: the row must be there. */
 const to = (id: () => MySqlColumn) => uuid().references(id);
 const word = (length = 32) => varchar({ length });
-/** One word of a closed list: the column says which, so that forms, files and code ask the same. */
-const oneOf = <U extends string, T extends Readonly<[U, ...U[]]>>(list: T, length = 16) => varchar({ length, enum: list });
 const created = () => ({ createdAt: moment().notNull() });
 /**
  * The order in which rows were written, given by the database inside the writing transaction. "The newest in force" goes by it: clocks of
@@ -142,10 +143,7 @@ export const spool = mysqlTable(
 		filamentId: to(() => filament.id).notNull(),
 		lotId: to(() => lot.id),
 		benchCode: varchar({ length: 8 }).notNull(),
-		colourName: shortText(),
-		colourHex: varchar({ length: 7 }),
-		obtained: oneOf(OBTAINED),
-		reelMaterial: oneOf(REEL_MATERIALS),
+		...factColumns(SPOOL_FACTS),
 		revision: int().notNull().default(1),
 		...created()
 	},
@@ -182,10 +180,8 @@ export const purchase = mysqlTable(
 
 export const instrument = mysqlTable('instrument', {
 	id: id(),
-	name: shortText().notNull(),
+	...factColumns(INSTRUMENT_FACTS),
 	quantity: oneOf(INSTRUMENT_QUANTITIES, 40).notNull(),
-	resolution: number(),
-	errorLimit: number(),
 	...created()
 });
 
@@ -227,30 +223,9 @@ export const gaugeStudy = mysqlTable(
 	(t) => [index('gauge_study_instrument').on(t.instrumentId)]
 );
 
-export const printer = mysqlTable('printer', {
-	id: id(),
-	name: shortText().notNull(),
-	nozzle: shortText().notNull(),
-	hotEndMaxC: number(),
-	hardenedNozzle: boolean(),
-	enclosed: boolean(),
-	feedPathMm: number(),
-	throatMm: number(),
-	bedMaxC: number(),
-	/** Whether a reel of card turns on its holder. */
-	cardReels: boolean(),
-	/** The heaviest spool its holder takes, net, g. */
-	reelMaxG: number(),
-	...created()
-});
+export const printer = mysqlTable('printer', { id: id(), ...factColumns(PRINTER_FACTS), ...created() });
 
-export const dryer = mysqlTable('dryer', {
-	id: id(),
-	name: shortText().notNull(),
-	setPointLowC: number(),
-	setPointHighC: number(),
-	...created()
-});
+export const dryer = mysqlTable('dryer', { id: id(), ...factColumns(DRYER_FACTS), ...created() });
 
 /** One load in a dryer, with its timer. Rows are never changed: the end is a row of its own. */
 export const dryingRun = mysqlTable('drying_run', {

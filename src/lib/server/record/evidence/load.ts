@@ -1,3 +1,5 @@
+import { blindFacts, factsAmong } from '$lib/core/record/facts/fact-entry';
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { applyAmendments, type Amendment } from '$lib/core/record/amendments/apply';
 import { USUAL_NOMINAL_MM } from '$lib/core/record/claims/nominal';
@@ -138,11 +140,7 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 		const facts = applyAmendments(
 			{
 				id: s.id,
-				colourName: s.colourName,
-				colourHex: s.colourHex,
-				obtained: s.obtained,
-				reelMaterial: s.reelMaterial,
-				lot: l?.code ?? null
+				...factsAmong(SPOOL_FACTS, { ...s, lot: l?.code })
 			},
 			amended
 		);
@@ -157,14 +155,10 @@ async function readEvidence(db: Reader, spoolIds: string[], hidden: ReadonlySet<
 			spool: {
 				id: s.id,
 				code: s.benchCode,
-				colourName: facts.colourName,
-				colourHex: facts.colourHex,
 				maker: blind ? null : m.name,
 				filament: blind ? null : f.name,
 				material: f.material,
-				reelMaterial: facts.reelMaterial,
-				lot: facts.lot,
-				obtained: blind ? null : facts.obtained,
+				...(blind ? blindFacts(SPOOL_FACTS, facts) : factsAmong(SPOOL_FACTS, facts)),
 				revision: s.revision
 			},
 			claims: (claimsOf.get(f.id) ?? []).map((c): Claim => ({

@@ -1,19 +1,15 @@
-import {
-	AMENDED_FACTS,
-	BEFORE,
-	DIRECTIONS,
-	FAILURE_CAUSES,
-	FAILURE_KINDS,
-	FAMILIES,
-	OBTAINED,
-	REEL_MATERIALS
-} from '$lib/core/record/lists/closed-lists';
+import { AMENDED_FACTS, BEFORE, DIRECTIONS, FAILURE_CAUSES, FAILURE_KINDS, FAMILIES } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import { attemptReplacement, nozzle } from '$lib/schemas/attempt';
+import { attemptReplacement } from '$lib/schemas/attempt';
+import { keptFacts } from '$lib/schemas/fact-fields';
+import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
+import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
+import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { TRIAL_FACTS } from '$lib/core/record/facts/trial-facts';
 import { paramFaults, pieceKind } from '$lib/core/judging/pieces/library/library';
 import { READING_QUANTITIES } from '$lib/core/joins/quantities';
-import { CURRENCIES } from '$lib/core/kernel/units/money';
-import { benchCode, colourHex, id, isSeen, requiredWords, words } from '$lib/schemas/common';
+import { benchCode, id, isSeen, requiredWords, words } from '$lib/schemas/common';
 import { errorAt, type FieldError, fieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import { paramError } from '$lib/schemas/param-error';
@@ -114,6 +110,7 @@ function checkAttempt(row: Row, path: string): FieldError[] {
 
 const finite = z.number();
 const moment = z.int().min(0);
+const archived = z.boolean().optional();
 const product = { maker: words(), name: words(), material: requiredWords(40) };
 
 /** What an amendment may supersede of each kind of record. Anything else would let a file rewrite what it points at. */
@@ -138,48 +135,17 @@ const REPLACEMENTS: Record<string, z.ZodType> = {
 	}),
 	specimen: specimenReplacement,
 	spool: z.strictObject({
-		colourName: words().optional(),
-		colourHex: colourHex.optional(),
-		obtained: z.enum(OBTAINED).optional(),
-		reelMaterial: z.enum(REEL_MATERIALS).optional(),
-		lot: words().optional(),
+		...keptFacts(SPOOL_FACTS),
 		benchCode: benchCode.optional(),
 		codeWas: benchCode.optional(),
-		archived: z.boolean().optional()
+		archived
 	}),
 	filament: z.strictObject({ ...product, was: z.strictObject({ ...product, makerId: id }) }),
 	quote: z.strictObject({ netMassG: z.number().positive().max(50_000) }),
-	trial: z.strictObject({
-		name: words().optional(),
-		question: words(2000).nullable().optional(),
-		currency: z.enum(CURRENCIES).optional(),
-		archived: z.boolean().optional()
-	}),
-	printer: z.strictObject({
-		name: requiredWords().optional(),
-		nozzle: nozzle.optional(),
-		hotEndMaxC: finite.nullable().optional(),
-		feedPathMm: finite.nullable().optional(),
-		throatMm: finite.nullable().optional(),
-		bedMaxC: finite.nullable().optional(),
-		reelMaxG: finite.nullable().optional(),
-		cardReels: z.boolean().optional(),
-		hardenedNozzle: z.boolean().optional(),
-		enclosed: z.boolean().optional(),
-		archived: z.boolean().optional()
-	}),
-	instrument: z.strictObject({
-		name: requiredWords().optional(),
-		errorLimit: z.number().positive().optional(),
-		resolution: z.number().positive().optional(),
-		archived: z.boolean().optional()
-	}),
-	dryer: z.strictObject({
-		name: requiredWords().optional(),
-		setPointLowC: finite.nullable().optional(),
-		setPointHighC: finite.nullable().optional(),
-		archived: z.boolean().optional()
-	}),
+	trial: z.strictObject({ ...keptFacts(TRIAL_FACTS), question: words(2000).nullable().optional(), archived }),
+	printer: z.strictObject({ ...keptFacts(PRINTER_FACTS), archived }),
+	instrument: z.strictObject({ ...keptFacts(INSTRUMENT_FACTS), archived }),
+	dryer: z.strictObject({ ...keptFacts(DRYER_FACTS), archived }),
 	ownMeasure: z.strictObject({
 		name: requiredWords(60).optional(),
 		family: z.enum(FAMILIES).exclude(['cost']).nullable().optional(),

@@ -9,7 +9,7 @@ import { dryer, dryingRunEnd, dryingRunSpool, filament, spool } from '../../base
 import { withFacts } from '../../record/facts/facts';
 import { loadHandbook } from '../../record/handbook/handbook';
 import { isFuture } from '../../base/time';
-import { readTemperature } from '../../record/drying/temperature';
+import { readTemperature } from '../../record/typed/temperature';
 
 type Asked = Partial<Pick<DryingRunBody, 'dryerId' | 'spoolIds' | 'setPoint' | 'duration' | 'accepted' | 'at' | 'endedAt'>>;
 

@@ -11,7 +11,7 @@ import { isFuture } from '../../base/time';
 import { raiseRevision } from '../../record/revisions/revisions';
 import { writeOnce } from '../../base/write/write-once';
 import { correctedRuns, type RunFacts } from '../../record/drying/run-facts';
-import { readTemperature } from '../../record/drying/temperature';
+import { readTemperature } from '../../record/typed/temperature';
 
 /**
  * Puts right when a run was, or how hot. No guard asks about the temperature: it is what was done, not what is about to be. What was noted first stays.

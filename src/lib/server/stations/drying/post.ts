@@ -1,6 +1,7 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
+import { DRYER_FACTS, type DryerFacts } from '$lib/core/record/facts/dryer-facts';
 import type { DRYING_OUTCOMES } from '$lib/core/record/lists/closed-lists';
 import { dryerBody, type dryerFactsBody, type dryingEndBody, type DryingRunBody } from '$lib/schemas/drying';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
@@ -8,22 +9,22 @@ import { readableFields } from '$lib/schemas/read';
 import type { Database, Transaction } from '../../base/db/client';
 import { dryer, dryingRun, dryingRunEnd, dryingRunSpool, event, spool } from '../../base/db/schema';
 import type { DryingDetail } from '../../record/evidence/load-events';
+import { readFacts } from '../../record/facts/read-facts';
 import { amendFacts, withFacts } from '../../record/facts/facts';
 import { problem, refuse, refuseField } from '../../base/problem';
 import { raiseRevision, raiseSpoolsDriedIn } from '../../record/revisions/revisions';
 import { pastInstant } from '../../base/time';
 import { writeOnce } from '../../base/write/write-once';
 import { checkRun } from './check-run';
-import { readTemperature } from '../../record/drying/temperature';
 
 type DryingOutcome = (typeof DRYING_OUTCOMES)[number];
 type Kept<T> = Promise<{ answer: T; repeated: boolean }>;
 
 export async function postDryer(db: Database, body: z.output<typeof dryerBody>, now: number): Kept<{ id: string }> {
 	return await writeOnce(db, { id: body.id, kind: 'dryer', body, now }, async (tx) => {
-		const { setPointLowC, setPointHighC, errors } = readDryer(body);
+		const { facts, errors } = readDryer(body);
 		if (errors.length > 0) throw refuse(errors);
-		await tx.insert(dryer).values({ id: body.id, name: body.name, setPointLowC, setPointHighC, createdAt: now });
+		await tx.insert(dryer).values({ ...facts, id: body.id, name: body.name, createdAt: now });
 		return { id: body.id };
 	});
 }
@@ -33,33 +34,22 @@ export async function postDryerFacts(db: Database, body: z.output<typeof dryerFa
 	return await writeOnce(db, { id: body.id, kind: 'dryerFacts', body, now }, async (tx) => {
 		const [stands] = await withFacts(tx, 'dryer', await tx.select().from(dryer).where(eq(dryer.id, body.dryerId)).for('update'));
 		if (!stands) throw refuseField('dryerId', 'unknownId', { what: 'dryer' });
-		const { setPointLow, setPointHigh } = body;
-		const { errors, ...range } = readDryer(body);
-		const low = setPointLow === undefined ? stands.setPointLowC : range.setPointLowC;
-		const high = setPointHigh === undefined ? stands.setPointHighC : range.setPointHighC;
-		if (errors.length === 0 && low !== null && high !== null && high < low)
-			errors.push(fieldError(setPointHigh === undefined ? 'setPointLow' : 'setPointHigh', 'lowestAboveHighest'));
+		const { facts, errors } = readDryer(body, stands);
 		if (errors.length > 0) throw refuse(errors);
-		const facts = {
-			name: body.name,
-			setPointLowC: setPointLow === undefined ? undefined : low,
-			setPointHighC: setPointHigh === undefined ? undefined : high
-		};
 		await amendFacts(tx, 'dryer', { id: stands.id, facts, now });
 		await raiseSpoolsDriedIn(tx, stands.id);
 		return { id: body.id };
 	});
 }
 
-type DryerTexts = Pick<z.output<typeof dryerBody>, 'setPointLow' | 'setPointHigh'>;
-
-function readDryer({ setPointLow, setPointHigh }: DryerTexts) {
+/** What is said of a dryer, and what is wrong with it, beside what stands. */
+function readDryer(body: Readonly<Record<string, unknown>>, stands: Partial<DryerFacts> = {}) {
 	const errors: FieldError[] = [];
-	const setPointLowC = readTemperature(setPointLow, 'setPointLow', errors);
-	const setPointHighC = readTemperature(setPointHigh, 'setPointHigh', errors);
-	if (setPointLowC !== null && setPointHighC !== null && setPointHighC < setPointLowC)
-		errors.push(fieldError('setPointHigh', 'lowestAboveHighest'));
-	return { setPointLowC, setPointHighC, errors };
+	const facts = readFacts(DRYER_FACTS, body, errors);
+	const { setPointLowC: low = null, setPointHighC: high = null } = { ...stands, ...facts };
+	if (errors.length === 0 && low !== null && high !== null && high < low)
+		errors.push(fieldError(facts.setPointHighC === undefined ? 'setPointLow' : 'setPointHigh', 'lowestAboveHighest'));
+	return { facts, errors };
 }
 
 /** What else is wrong with a dryer whose body was refused, such as for its name. */

@@ -1,3 +1,5 @@
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { columnFacts } from '../../base/db/fact-columns';
 import { and, eq, isNull } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
@@ -98,10 +100,7 @@ async function takeInRow(
 		filamentId: newFilamentId,
 		lotId: body.lot ? await ensureLot(tx, newFilamentId, body.lot, now) : null,
 		benchCode: code.code,
-		colourName: body.colourName,
-		colourHex: body.colourHex,
-		obtained: body.obtained,
-		reelMaterial: body.reelMaterial,
+		...columnFacts(SPOOL_FACTS, body),
 		createdAt: now
 	});
 	if (money.numbers) {

@@ -1,3 +1,5 @@
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { emptyTexts, readFacts } from '../../record/facts/read-facts';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -30,6 +32,7 @@ export async function postSpoolFacts(
 		const claims = readClaims(row.filamentId, body, now);
 		errors.push(...claims.errors);
 		const masses = readFields(massFields(body), errors);
+		const said = readFacts(SPOOL_FACTS, body, errors);
 		if (errors.length > 0) throw refuse(errors);
 		for (const mass of masses) {
 			await checkMasses(tx, body.spoolId, mass.quantity, mass.value);
@@ -39,11 +42,10 @@ export async function postSpoolFacts(
 			await tx.insert(claim).values(claims.rows);
 			await raiseFilament(tx, row.filamentId);
 		}
-		const { colourName, colourHex, obtained, reelMaterial, lot } = body;
 		const [stands] = (await loadEvidence(tx, [body.spoolId])).map((e) => e.spool);
-		if (stands) requireSeen(body.seen, { ...stands, colourName: stands.colourName ?? '', lot: stands.lot ?? '' }, body);
+		if (stands) requireSeen(body.seen, emptyTexts(SPOOL_FACTS, stands), body);
 		// What was left empty is not said.
-		const facts = { colourName: colourName || undefined, colourHex, obtained, reelMaterial, lot: lot || undefined };
+		const facts = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null));
 		await amendFacts(tx, 'spool', { id: body.spoolId, facts, reason: 'completed later', now });
 		return { id: body.id };
 	});

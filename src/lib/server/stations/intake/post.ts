@@ -1,3 +1,5 @@
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { columnFacts } from '../../base/db/fact-columns';
 import { v7 } from 'uuid';
 import type { z } from 'zod';
 import type { filamentBody, spoolBody } from '$lib/schemas/spool';
@@ -43,9 +45,7 @@ export async function postSpool(db: Database, body: z.output<typeof spoolBody>, 
 			filamentId: body.filamentId,
 			lotId: body.lot ? await ensureLot(tx, body.filamentId, body.lot, now) : null,
 			benchCode,
-			colourName: body.colourName,
-			colourHex: body.colourHex,
-			obtained: body.obtained,
+			...columnFacts(SPOOL_FACTS, body),
 			createdAt: now
 		});
 		await tx.insert(event).values({ id: v7(), spoolId: body.id, kind: 'opened', at, zone: body.zone, createdAt: now });

@@ -2,7 +2,7 @@ import { orderFaults, partnerOf } from '$lib/core/stations/prints/marks/order';
 import { attemptBody, type AttemptBody } from '$lib/schemas/attempt';
 import type { FieldError } from '$lib/schemas/field-error';
 import { readableFields } from '$lib/schemas/read';
-import { readTemperature } from '../../record/drying/temperature';
+import { readTemperature } from '../../record/typed/temperature';
 import { readFields } from '../../record/readings/keep-readings';
 import { orderError } from '../../record/readings/check-order';
 

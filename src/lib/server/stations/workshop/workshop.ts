@@ -1,17 +1,18 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { PrinterAbilities } from '$lib/core/judging/trial/bench-facts';
-import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
+import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
+import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
+import { factsAmong } from '$lib/core/record/facts/fact-entry';
+import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
 import type { instrumentBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import type { printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import { type FieldError, fieldError } from '$lib/schemas/field-error';
+import type { FieldError } from '$lib/schemas/field-error';
 import type { Database, Reader } from '../../base/db/client';
 import { dryer, instrument, printer } from '../../base/db/schema';
-import { readTemperature } from '../../record/drying/temperature';
+import { readFacts } from '../../record/facts/read-facts';
 import { amendFacts, isArchived, withFacts } from '../../record/facts/facts';
 import { refuse, refuseField } from '../../base/problem';
 import { loadPieces } from '../../record/pieces/load';
-import { abilitiesOf } from '../../record/instruments/abilities';
 import { raiseSpoolsOf, raiseSpoolsOn } from '../../record/revisions/revisions';
 import { writeOnce } from '../../base/write/write-once';
 import { loadChecks } from '../../record/instruments/checks';
@@ -43,18 +44,11 @@ export async function listWorkshop(db: Reader) {
 	return {
 		instruments: all.filter((i) => i.measures === 'length'),
 		scales: all.filter((i) => i.measures === 'mass'),
-		printers: printers.map((p) => ({
-			id: p.id,
-			nozzle: p.nozzle,
-			archived: isArchived(p),
-			...(abilitiesOf(p) as PrinterAbilities)
-		})),
+		printers: printers.map((p) => ({ id: p.id, archived: isArchived(p), ...factsAmong(PRINTER_FACTS, p) })),
 		dryers: (await withFacts(db, 'dryer', dryers)).map((d) => ({
 			id: d.id,
-			name: d.name,
-			setPointLowC: d.setPointLowC,
-			setPointHighC: d.setPointHighC,
-			archived: isArchived(d)
+			archived: isArchived(d),
+			...factsAmong(DRYER_FACTS, d)
 		})),
 		pieces
 	};
@@ -62,27 +56,12 @@ export async function listWorkshop(db: Reader) {
 
 type Kept = Promise<{ answer: { id: string }; repeated: boolean }>;
 
-/** The largest error limit or step that a bench instrument can have, in the canonical unit. */
-const LARGEST = {
-	length: 1,
-	mass: 100
-};
-
-/** What was typed of how good an instrument is, in mm or g; what was left out stays out. */
-function readLimits(typed: { errorLimit?: string; resolution?: string }, dimension: keyof typeof LARGEST) {
+/** What is read, where nothing is wrong with it. */
+function sound<T>(read: (errors: FieldError[]) => T): T {
 	const errors: FieldError[] = [];
-	const most = LARGEST[dimension];
-	const valueOf = (path: 'errorLimit' | 'resolution') => {
-		const text = typed[path];
-		if (!text) return undefined;
-		const read = readQuantityText(text.replace(/^(\+\/-|±)\s*/, ''), dimension);
-		if (read.ok && read.value > 0 && read.value <= most) return read.value;
-		errors.push(fieldError(path, 'notAnErrorLimit', { dimension, most }));
-		return undefined;
-	};
-	const limits = { errorLimit: valueOf('errorLimit'), resolution: valueOf('resolution') };
+	const found = read(errors);
 	if (errors.length > 0) throw refuse(errors);
-	return limits;
+	return found;
 }
 
 /** Puts right what an instrument is called and how good it is; what was measured with it is judged anew. */
@@ -90,7 +69,7 @@ export async function postInstrumentFacts(db: Database, body: z.output<typeof in
 	return await writeOnce(db, { id: body.id, kind: 'instrumentFacts', body, now }, async (tx) => {
 		const [known] = await tx.select().from(instrument).where(eq(instrument.id, body.instrumentId));
 		if (!known) throw refuseField('instrumentId', 'unknownId', { what: 'instrument' });
-		const facts = { name: body.name, ...readLimits(body, known.quantity) };
+		const facts = sound((errors) => readFacts(INSTRUMENT_FACTS, body, errors, known.quantity));
 		await amendFacts(tx, 'instrument', { id: known.id, facts, now });
 		await raiseSpoolsOf(tx, known.id);
 		return { id: body.id };
@@ -100,18 +79,19 @@ export async function postInstrumentFacts(db: Database, body: z.output<typeof in
 /** A caliper or a scale with its stated error limit; both as typed, kept in mm or g. */
 export async function postInstrument(db: Database, body: z.output<typeof instrumentBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'instrument', body, now }, async (tx) => {
-		const { errorLimit: limit, resolution } = readLimits(body, body.measures);
+		const facts = sound((errors) => readFacts(INSTRUMENT_FACTS, body, errors, body.measures));
 		// A leaflet is soon lost: then one step of the display is assumed, and the form says so.
-		const errorLimit = limit ?? resolution;
-		await tx.insert(instrument).values({ id: body.id, name: body.name, quantity: body.measures, errorLimit, resolution, createdAt: now });
+		const errorLimit = facts.errorLimit ?? facts.resolution;
+		await tx.insert(instrument).values({ ...facts, id: body.id, name: body.name, quantity: body.measures, errorLimit, createdAt: now });
 		return { id: body.id };
 	});
 }
 
 export async function postPrinter(db: Database, body: z.output<typeof printerBody>, now: number): Kept {
 	return await writeOnce(db, { id: body.id, kind: 'printer', body, now }, async (tx) => {
-		const { id, name, nozzle, hardenedNozzle, enclosed, cardReels } = body;
-		await tx.insert(printer).values({ id, name, nozzle, hardenedNozzle, enclosed, cardReels, ...readAbilities(body), createdAt: now });
+		const { id, name, nozzle } = body;
+		const facts = sound((errors) => readFacts(PRINTER_FACTS, body, errors));
+		await tx.insert(printer).values({ ...facts, id, name, nozzle, createdAt: now });
 		return { id: body.id };
 	});
 }
@@ -121,39 +101,9 @@ export async function postPrinterFacts(db: Database, body: z.output<typeof print
 	return await writeOnce(db, { id: body.id, kind: 'printerFacts', body, now }, async (tx) => {
 		const [known] = await tx.select({ id: printer.id }).from(printer).where(eq(printer.id, body.printerId));
 		if (!known) throw refuseField('printerId', 'unknownId', { what: 'printer' });
-		const { name, nozzle, hardenedNozzle, enclosed, cardReels } = body;
-		const facts = { name, nozzle, ...readAbilities(body), hardenedNozzle, enclosed, cardReels };
+		const facts = sound((errors) => readFacts(PRINTER_FACTS, body, errors));
 		await amendFacts(tx, 'printer', { id: body.printerId, facts, now });
 		await raiseSpoolsOn(tx, body.printerId);
 		return { id: body.id };
 	});
-}
-
-type TypedAbilities = Pick<z.output<typeof printerBody>, 'hotEndMax' | 'feedPath' | 'throat' | 'bedMax' | 'reelMax'>;
-
-type Said = number | null | undefined;
-
-/** What was typed of a printer, in its units; what was left out stays out, and what was emptied is not known. */
-function readAbilities(body: TypedAbilities): Record<'hotEndMaxC' | 'feedPathMm' | 'throatMm' | 'bedMaxC' | 'reelMaxG', Said> {
-	const errors: FieldError[] = [];
-	const temperature = (path: 'hotEndMax' | 'bedMax') => (body[path] === undefined ? undefined : readTemperature(body[path], path, errors));
-	const [hotEndMaxC, bedMaxC] = [temperature('hotEndMax'), temperature('bedMax')];
-	const mass = (): Said => {
-		if (!body.reelMax) return body.reelMax === '' ? null : undefined;
-		const read = readQuantityText(body.reelMax, 'mass');
-		if (read.ok && read.value >= 100 && read.value <= 50_000) return read.value;
-		errors.push(fieldError('reelMax', 'notASpoolMass'));
-		return undefined;
-	};
-	const bore = (path: 'feedPath' | 'throat'): Said => {
-		const text = body[path];
-		if (!text) return text === '' ? null : undefined;
-		const read = readQuantityText(text, 'length');
-		if (read.ok && read.value >= 1 && read.value <= 6) return read.value;
-		errors.push(fieldError(path, 'notABore'));
-		return undefined;
-	};
-	const [feedPathMm, throatMm, reelMaxG] = [bore('feedPath'), bore('throat'), mass()];
-	if (errors.length > 0) throw refuse(errors);
-	return { hotEndMaxC, feedPathMm, throatMm, bedMaxC, reelMaxG };
 }

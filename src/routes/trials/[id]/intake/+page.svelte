@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { choices, OBTAINED_WORDS, REEL_MATERIAL_WORDS } from '$lib/words/closed-lists';
-	import { OBTAINED, REEL_MATERIALS } from '$lib/core/record/lists/closed-lists';
+	import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+	import FactFields from '$lib/ui/form/FactFields.svelte';
+	import { blankFacts, factFieldsOf, saidFacts, type TypedFacts } from '$lib/ui/form/facts';
+	import { SPOOL_FACT_WORDS } from '$lib/words/facts';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/stations/intake/station';
-	import Choice from '$lib/ui/form/Choice.svelte';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
 	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -38,8 +39,6 @@
 		maker: '',
 		filament: '',
 		benchCode: '',
-		colourName: '',
-		lot: '',
 		tare: '',
 		grossMass: '',
 		nominalDiameter: '',
@@ -58,9 +57,8 @@
 		if (known === undefined) return 'not in the handbook yet';
 		return known.toUpperCase() === written.toUpperCase() ? undefined : `counted as ${known}; an entry in the handbook changes that`;
 	});
-	let colourHex = $state('');
-	let obtained = $state<(typeof OBTAINED)[number]>('bought');
-	let reelMaterial = $state<(typeof REEL_MATERIALS)[number] | null>(null);
+	const freshFacts = (): TypedFacts => ({ ...blankFacts(SPOOL_FACTS), obtained: 'bought' });
+	let facts = $state(freshFacts());
 	/** What is on a label is not told as a scale tells it. */
 	const labelUnit = new ChosenUnit('label-mass');
 	const scaleUnit = new ChosenUnit('mass');
@@ -69,7 +67,7 @@
 	let said = $state('');
 	let pasting = $state(untrack(() => page.url.searchParams.has('paste')));
 	const opened = new When();
-	const form = new Form({ fields: [...Object.keys(untrack(empty)), 'colourHex'], when: opened });
+	const form = new Form({ fields: [...Object.keys(untrack(empty)), ...factFieldsOf(SPOOL_FACTS)], when: opened });
 	const looked = new When();
 	const looking = new Form({ fields: [], when: looked });
 
@@ -106,17 +104,14 @@
 			currency: data.head.currency,
 			...filled,
 			...(typed.quantity.trim() ? { quantity: Number(typed.quantity) } : {}),
-			...(colourHex ? { colourHex } : {}),
-			obtained,
-			...(reelMaterial ? { reelMaterial } : {}),
+			...saidFacts(facts),
 			...unboxing,
 			...(good.trim() ? { good } : {})
 		});
 		if (!sent.ok) return;
 		said = `${sent.answer.benchCode} added. Write the code on the spool.`;
 		typed = empty();
-		colourHex = '';
-		reelMaterial = null;
+		facts = freshFacts();
 		odd = null;
 		good = '';
 		await invalidateAll();
@@ -220,20 +215,13 @@
 				<details class="panel px-3 py-2">
 					<summary class="font-medium">Optional: tolerance, colour, lot, weights, shipping, how obtained, note</summary>
 					<div class="mt-3 grid gap-3 sm:grid-cols-3">
-						<div class="flex items-end gap-2">
-							<Field id="colourName" label="Colour" bind:value={typed.colourName} errors={form.errors} class="grow" />
-							<div>
-								<Label for="colourHex" class="sr-only">Colour as seen</Label>
-								<input
-									id="colourHex"
-									type="color"
-									class="h-[34px] w-11 rounded border bg-panel"
-									value={colourHex || '#888888'}
-									oninput={(e) => (colourHex = e.currentTarget.value)}
-								/>
-							</div>
-						</div>
-						<Field id="lot" label="Lot" bind:value={typed.lot} errors={form.errors} />
+						<FactFields
+							entries={SPOOL_FACTS}
+							words={SPOOL_FACT_WORDS}
+							bind:typed={facts}
+							errors={form.errors}
+							only={['text', 'colour', 'measure']}
+						/>
 						<StatedFields bind:typed errors={form.errors} />
 						<UnitField
 							id="grossMass"
@@ -273,13 +261,7 @@
 						/>
 					</div>
 					<div class="mt-3 space-y-3">
-						<Choice
-							name="reelMaterial"
-							legend="Spool body"
-							bind:value={reelMaterial}
-							options={choices(REEL_MATERIALS, REEL_MATERIAL_WORDS)}
-						/>
-						<Choice name="obtained" legend="How obtained" bind:value={obtained} options={choices(OBTAINED, OBTAINED_WORDS)} />
+						<FactFields entries={SPOOL_FACTS} words={SPOOL_FACT_WORDS} bind:typed={facts} errors={form.errors} only={['choice', 'yesNo']} />
 						<div>
 							<Label for="note">Note</Label>
 							<TextArea id="note" bind:value={typed.note} />

@@ -1,0 +1,24 @@
+<script lang="ts">
+	import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
+	import type { FieldError } from '$lib/schemas/field-error';
+	import { Button } from 'flowbite-svelte';
+	import { blankFacts, saidFacts, type TypedFacts } from '../form/facts';
+	import PrinterFields from './PrinterFields.svelte';
+
+	/** `keep` saves it, and says what is wrong where it is not. */
+	let { keep }: { keep: (body: TypedFacts) => Promise<FieldError[] | null> } = $props();
+	let typed = $state(blankFacts(PRINTER_FACTS));
+	let errors = $state.raw<FieldError[]>([]);
+
+	async function add(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const wrong = await keep(saidFacts(typed));
+		errors = wrong ?? [];
+		if (!wrong) typed = blankFacts(PRINTER_FACTS);
+	}
+</script>
+
+<form class="panel space-y-2 px-3 py-2" novalidate onsubmit={add}>
+	<PrinterFields bind:typed {errors} prefix="printer-" />
+	<Button type="submit" size="sm">Add it</Button>
+</form>
