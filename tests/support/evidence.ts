@@ -1,3 +1,5 @@
+import { factsAmong } from '../../src/lib/core/record/facts/fact-entry';
+import { SPOOL_FACTS } from '../../src/lib/core/record/facts/spool-facts';
 import { HANDBOOK } from '../../src/lib/core/judging/handbook/defaults';
 import { NO_RECORD } from '../../src/lib/core/judging/posterior/prior-set';
 import { MARK_IDS } from '../../src/lib/core/record/marks/piece-mark';
@@ -190,14 +192,10 @@ export function evidence(given: Partial<Omit<SpoolEvidence, 'spool'>> & { spool?
 		spool: {
 			id: id('spool'),
 			code: 'KA1',
-			colourName: null,
-			colourHex: null,
 			maker: null,
 			filament: null,
 			material: 'PETG',
-			reelMaterial: null,
-			lot: null,
-			obtained: 'bought',
+			...factsAmong(SPOOL_FACTS, { obtained: 'bought' }),
 			revision: 1,
 			...spool
 		},

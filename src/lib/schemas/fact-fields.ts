@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { FactEntries, FactEntry } from '$lib/core/record/facts/fact-entry';
+import { sentAs, type FactEntries, type FactEntry } from '$lib/core/record/facts/fact-entry';
 import { saying } from './field-error';
 import { colourHex, requiredWords, typed, words } from './common';
 
@@ -44,9 +44,7 @@ function sent(entry: FactEntry): z.ZodType {
 
 /** What a form, a row or a program may send of a list of facts: what is left out is not said. */
 export const factFields = <const L extends FactEntries>(entries: L): Fields<L> =>
-	Object.fromEntries(
-		Object.entries(entries).map(([name, entry]) => [entry.kind === 'measure' ? entry.typedAs : name, sent(entry).optional()])
-	) as unknown as Fields<L>;
+	Object.fromEntries(Object.entries(entries).map(([name, entry]) => [sentAs(name, entry), sent(entry).optional()])) as unknown as Fields<L>;
 
 /** What an amendment keeps of the same facts: a measure as its number, null for one that is not known any more. */
 export const keptFacts = <const L extends FactEntries>(entries: L): KeptFields<L> =>

@@ -21,6 +21,7 @@ export const SPOOL_FACT_WORDS: FactWords<typeof SPOOL_FACTS> = {
 	colourHex: { label: 'As seen', name: 'colour as seen' },
 	lot: { label: 'Lot' },
 	reelMaterial: { label: 'Spool body', words: REEL_MATERIAL_WORDS },
+	desiccantG: { label: 'Desiccant packet', example: '5 g' },
 	obtained: { label: 'How obtained', name: 'obtained', words: OBTAINED_WORDS }
 };
 

@@ -1,10 +1,8 @@
-import type { FactEntries, FactEntry } from '$lib/core/record/facts/fact-entry';
+import { sentAs, type FactEntries, type FactEntry } from '$lib/core/record/facts/fact-entry';
 import { canonicalUnit } from '$lib/core/kernel/units/dimension';
 
 /** What is typed and chosen of a list of facts, under the names it is sent by: text, a switch, or a choice that was not made yet. */
 export type TypedFacts = Record<string, string | boolean | null>;
-
-const sentAs = (name: string, entry: FactEntry): string => (entry.kind === 'measure' ? entry.typedAs : name);
 
 /** The fields of a form in their order, for its errors. */
 export const factFieldsOf = (entries: FactEntries): string[] => Object.entries(entries).map(([name, entry]) => sentAs(name, entry));

@@ -1,4 +1,8 @@
-import { factName, SPOOL_FACT_WORDS } from '../../words/facts';
+import { sentAs, type FactEntries } from '$lib/core/record/facts/fact-entry';
+import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
+import { factName, SPOOL_FACT_WORDS, type FactWord } from '../../words/facts';
+
+const WORDS: Readonly<Record<string, FactWord>> = SPOOL_FACT_WORDS;
 
 const NAMES: Readonly<Record<string, string>> = {
 	netMass: 'filament weight',
@@ -14,7 +18,9 @@ const NAMES: Readonly<Record<string, string>> = {
 	tare: 'empty spool',
 	nothingOdd: 'nothing wrong',
 	good: 'good points',
-	...Object.fromEntries(Object.entries(SPOOL_FACT_WORDS).map(([name, word]) => [name, factName(word)]))
+	...Object.fromEntries(
+		Object.entries(SPOOL_FACTS as FactEntries).map(([name, entry]) => [sentAs(name, entry), factName(WORDS[name] ?? { label: name })])
+	)
 };
 
 /** The heading of a column in a pasted list, as people write it and as it is read. @example columnName('netMass') // 'filament weight' */

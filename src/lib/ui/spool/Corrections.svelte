@@ -1,8 +1,9 @@
 <script lang="ts">
+	import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { AMENDMENT_WORDS, BEFORE_WORDS, wordOf } from '../../words/closed-lists';
-	import { factName, SPOOL_FACT_WORDS, type FactWord } from '../../words/facts';
+	import { factName, factsTold, SPOOL_FACT_WORDS, type FactWord } from '../../words/facts';
 	import { dayAndTime } from '../../words/numbers';
 	import { labelMassWords } from '../../words/units';
 	import type { AMENDMENT_ACTIONS } from '$lib/core/record/lists/closed-lists';
@@ -42,6 +43,7 @@
 		return Object.entries(is)
 			.filter(([name, value]) => FACT_WORDS[name] && before[name] !== value)
 			.map(([name, value]) => {
+				if (typeof value === 'number') return factsTold(SPOOL_FACTS, SPOOL_WORDS, { [name]: value }).join('');
 				const words = SPOOL_WORDS[name]?.words;
 				const to = words ? wordOf(words, String(value)) : String(value) || 'not noted';
 				const stood = before[name];

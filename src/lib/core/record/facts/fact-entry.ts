@@ -44,6 +44,12 @@ export type FactsOf<L extends FactEntries> = {
 };
 
 /**
+ * What a fact is sent as: a measure under the name of what is typed.
+ * @example sentAs('setPointLowC', { kind: 'measure', typedAs: 'setPointLow', dimension: 'temperature', low: 20, high: 500 }) // 'setPointLow'
+ */
+export const sentAs = (name: string, entry: FactEntry): string => (entry.kind === 'measure' ? entry.typedAs : name);
+
+/**
  * The facts among what is known of a thing, and nothing else; what is not there is not known.
  * @example factsAmong({ lot: { kind: 'text' } }, { id: 'a', lot: 'B7' }) // { lot: 'B7' }
  */

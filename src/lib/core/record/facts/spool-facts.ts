@@ -11,6 +11,8 @@ export const SPOOL_FACTS = {
 	lot: { kind: 'text', apart: true, pasted: ['lot', 'batch'] },
 	/** What the spool body is made of. */
 	reelMaterial: { kind: 'choice', of: REEL_MATERIALS, spelt: { cardboard: 'card' }, pasted: ['spoolbody', 'reel', 'reelmaterial'] },
+	/** What the packet in its bag weighs: a tiny one foretells a wet spool. */
+	desiccantG: { kind: 'measure', typedAs: 'desiccant', dimension: 'mass', low: 0.1, high: 500, pasted: ['desiccant', 'packet'] },
 	obtained: { kind: 'choice', of: OBTAINED, blind: true }
 } as const satisfies FactEntries;
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { FactEntries } from '../../record/facts/fact-entry';
+import { sentAs, type FactEntries } from '../../record/facts/fact-entry';
 import { SPOOL_FACTS } from '../../record/facts/spool-facts';
 
 const FACTS: FactEntries = SPOOL_FACTS;
@@ -24,7 +24,7 @@ const HEADINGS: Record<string, readonly string[]> = {
 	unboxing: ['unboxing', 'box', 'odd', 'anythingwrong'],
 	good: ['goodpoints', 'good', 'liked'],
 	note: ['note', 'notes', 'remark'],
-	...Object.fromEntries(Object.entries(FACTS).flatMap(([name, { pasted }]) => (pasted ? [[name, pasted]] : [])))
+	...Object.fromEntries(Object.entries(FACTS).flatMap(([name, entry]) => (entry.pasted ? [[sentAs(name, entry), entry.pasted]] : [])))
 };
 
 type PastedRow = Record<string, string>;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { factsAmong } from '$lib/core/record/facts/fact-entry';
 import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
 import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
 import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
@@ -40,8 +41,8 @@ describe('facts as they were said', () => {
 		expect(errors.map((e) => `${e.path} ${e.code}`)).toEqual(['errorLimit notAnErrorLimit', 'resolution notAnErrorLimit']);
 	});
 	it('stand in a form as text that is empty, choices that were not made', () => {
-		const facts = { colourName: null, colourHex: null, lot: 'B7', reelMaterial: null, obtained: null };
-		expect(emptyTexts(SPOOL_FACTS, { ...facts })).toMatchObject({
+		const facts = factsAmong(SPOOL_FACTS, { lot: 'B7' });
+		expect(emptyTexts(SPOOL_FACTS, facts)).toMatchObject({
 			colourName: '',
 			colourHex: null,
 			lot: 'B7',

@@ -1,4 +1,4 @@
-import type { FactEntries, FactEntry, FactsOf } from '$lib/core/record/facts/fact-entry';
+import { sentAs, type FactEntries, type FactEntry, type FactsOf } from '$lib/core/record/facts/fact-entry';
 import { readQuantityText } from '$lib/core/kernel/units/quantity-text';
 import { canonicalUnit } from '$lib/core/kernel/units/dimension';
 import { type FieldError, fieldError } from '$lib/schemas/field-error';
@@ -41,7 +41,7 @@ export function readFacts<const L extends FactEntries>(
 	measures: Measured = 'length'
 ): Said<L> {
 	const said = Object.entries(entries).map(([name, entry]): [string, unknown] => {
-		const typed = body[entry.kind === 'measure' ? entry.typedAs : name];
+		const typed = body[sentAs(name, entry)];
 		if (typed === undefined) return [name, undefined];
 		if (typed === '') return [name, null];
 		if (typeof typed !== 'string') return [name, typed];

@@ -1,0 +1,1 @@
+ALTER TABLE `spool` ADD COLUMN IF NOT EXISTS `desiccant_g` double;
