@@ -53,9 +53,9 @@ test('the workshop’s forms store once', async ({ page }) => {
 		}
 		await form.getByRole('button', { name: 'Add it' }).click();
 	});
-	await button(page, 'edit').click();
+	await section('Printers').getByRole('button', { name: 'edit' }).click();
 	await once(page, 'printer-facts', 'printerFacts', async (first) => {
-		if (first) await page.locator('#later-hot-end').fill('260 C');
+		if (first) await page.locator('#later-hotEndMax').fill('260 C');
 		await button(page, 'Save').click();
 	});
 	await once(page, 'dryers', 'dryer', async (first) => {

@@ -1,20 +1,13 @@
 <script lang="ts">
-	import { refusalWords } from '$lib/words/refusals';
 	import { invalidateAll } from '$app/navigation';
 	import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 	import { stated } from '$lib/core/record/claims/stated';
-	import { isFlexible } from '$lib/core/stations/prints/success/find-flexible';
 	import ReadingList from '$lib/ui/bench/ReadingList.svelte';
 	import Figure from '$lib/ui/figures/Figure.svelte';
 	import { intervalWords } from '$lib/ui/figures/label';
+	import AddDetails from '$lib/ui/spool/AddDetails.svelte';
 	import Archive from '$lib/ui/form/Archive.svelte';
-	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
-	import UnitField from '$lib/ui/form/UnitField.svelte';
-	import StatedFields from '$lib/ui/spool/StatedFields.svelte';
-	import FactFields from '$lib/ui/form/FactFields.svelte';
-	import { blankFacts, factFieldsOf, saidFacts, typedFacts, type TypedFacts } from '$lib/ui/form/facts';
 	import { factsTold, SPOOL_FACT_WORDS } from '$lib/words/facts';
-	import Field from '$lib/ui/form/Field.svelte';
 	import NoteForm from '$lib/ui/form/NoteForm.svelte';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
@@ -42,10 +35,8 @@
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/words/quantities';
 	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
 	import { sum } from 'd3-array';
-	import { untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
-	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
 	const spool = $derived(data.evidence.spool);
@@ -90,23 +81,7 @@
 				return `${words.name.toLowerCase()} ${typeof s.value === 'number' ? upTo(s.value, 3) : s.value} ${words.unit}`.trim();
 			})
 			.join(', ') || 'settings not noted';
-	/** What maker and shop state, and what a scale says: beside the facts of the spool itself. */
-	const noFigures = () => ({
-		tare: '',
-		grossMass: '',
-		nominalDiameter: '',
-		labelTolerance: '',
-		listingTolerance: '',
-		labelNozzle: '',
-		hardness: '',
-		timesAsStrong: ''
-	});
-	const factsSeen = (): TypedFacts => typedFacts(SPOOL_FACTS, spool);
-	let seenFacts = untrack(factsSeen);
-	let facts = $state(blankFacts(SPOOL_FACTS));
-	let figures = $state(noFigures());
-	const massUnit = new ChosenUnit('mass');
-	const form = new Form({ fields: [...factFieldsOf(SPOOL_FACTS), ...Object.keys(noFigures()), 'typed'] });
+	const form = new Form({ fields: [] });
 
 	async function post(path: string, body: object): Promise<boolean> {
 		const sent = await form.send(path, { ...body });
@@ -122,22 +97,6 @@
 	}
 	async function putBack({ id: trialId, role, spoolId }: NonNullable<typeof left>): Promise<void> {
 		if (await post('trial-spools', { trialId, spoolId, role })) left = null;
-	}
-	async function addFacts(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
-		const said = saidFacts({ ...facts, ...figures });
-		// What one adds to is what stood there when the page was looked at.
-		const seen = Object.fromEntries(Object.entries(seenFacts).filter(([name]) => name in said));
-		if (!(await post('spool-facts', { spoolId: spool.id, ...said, seen }))) {
-			if (form.errors.some((e) => e.code === 'changedMeanwhile')) {
-				await invalidateAll();
-				seenFacts = factsSeen();
-			}
-			return;
-		}
-		seenFacts = factsSeen();
-		facts = blankFacts(SPOOL_FACTS);
-		figures = noFigures();
 	}
 </script>
 
@@ -383,54 +342,7 @@
 			reels={data.reels}
 			onchange={() => void invalidateAll()}
 		/>
-		<details class="panel px-3 py-2">
-			<summary class="font-semibold">Add missing details</summary>
-			<form class="mt-2 space-y-2" onsubmit={addFacts} novalidate>
-				<FactFields entries={SPOOL_FACTS} words={SPOOL_FACT_WORDS} bind:typed={facts} errors={form.errors} prefix="fact-" stands={spool} />
-				{#each [['tare', 'Empty spool (tare)', '230 g'], ['grossMass', 'Full spool now', '1240 g']] as const as [path, label, placeholder] (path)}
-					<UnitField
-						id="fact-{path}"
-						{path}
-						{label}
-						dimension="mass"
-						chosen={massUnit}
-						bind:value={figures[path]}
-						errors={form.errors}
-						{placeholder}
-					/>
-				{/each}
-				<StatedFields bind:typed={figures} errors={form.errors} prefix="fact-" />
-				<Field
-					id="fact-nozzle"
-					path="labelNozzle"
-					label="Label temperature"
-					bind:value={figures.labelNozzle}
-					errors={form.errors}
-					placeholder="230-250 C"
-				/>
-				{#if isFlexible(data.evidence.spool.material)}
-					<Field
-						id="fact-hardness"
-						path="hardness"
-						label="Stated hardness, Shore"
-						bind:value={figures.hardness}
-						errors={form.errors}
-						placeholder="95A"
-					/>
-				{/if}
-				<Field
-					id="fact-times"
-					path="timesAsStrong"
-					label="Stated: how many times as strong"
-					bind:value={figures.timesAsStrong}
-					errors={form.errors}
-					inputmode="decimal"
-					placeholder="3"
-				/>
-				{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<Problem live={false}>{refusalWords(e)}</Problem>{/each}
-				<Button type="submit" size="xs" color="alternative">Save</Button>
-			</form>
-		</details>
+		<AddDetails {spool} />
 		<Corrections amendments={corrections} {nameOf} onchange={() => void invalidateAll()} />
 	</aside>
 </div>

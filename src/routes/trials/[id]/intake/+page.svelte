@@ -3,7 +3,7 @@
 	import FactFields from '$lib/ui/form/FactFields.svelte';
 	import { blankFacts, factFieldsOf, saidFacts, type TypedFacts } from '$lib/ui/form/facts';
 	import { SPOOL_FACT_WORDS } from '$lib/words/facts';
-	import { goto, invalidateAll } from '$app/navigation';
+	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Oddity } from '$lib/core/stations/intake/station';
 	import { ChosenUnit } from '$lib/ui/form/chosen-unit.svelte';
@@ -16,6 +16,7 @@
 	import { When } from '$lib/ui/form/when.svelte';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
 	import PrinterDemands from '$lib/ui/handbook/PrinterDemands.svelte';
+	import InspectLater from '$lib/ui/intake/InspectLater.svelte';
 	import PasteList from '$lib/ui/intake/PasteList.svelte';
 	import Unboxing from '$lib/ui/intake/Unboxing.svelte';
 	import Sliver from '$lib/ui/figures/Sliver.svelte';
@@ -68,12 +69,8 @@
 	let pasting = $state(untrack(() => page.url.searchParams.has('paste')));
 	const opened = new When();
 	const form = new Form({ fields: [...Object.keys(untrack(empty)), ...factFieldsOf(SPOOL_FACTS)], when: opened });
-	const looked = new When();
-	const looking = new Form({ fields: [], when: looked });
 
 	const chosen = $derived(page.url.searchParams.get('spool'));
-	let later = $state<Partial<Record<Oddity, string>> | null>(null);
-	let laterGood = $state('');
 
 	onMount(() => {
 		if (!chosen && !pasting) focusFirst('material');
@@ -116,21 +113,6 @@
 		good = '';
 		await invalidateAll();
 		document.getElementById('material')?.focus();
-	}
-
-	async function keepLook(spoolId: string): Promise<void> {
-		if (later === null && !laterGood.trim()) return;
-		const sent = await looking.send('unboxings', {
-			spoolId,
-			...(later === null ? {} : Object.keys(later).length === 0 ? { nothingOdd: true } : { odd: later }),
-			...(laterGood.trim() ? { good: laterGood } : {})
-		});
-		if (!sent.ok) return;
-		later = null;
-		laterGood = '';
-		await invalidateAll();
-		const following = data.unseen.find((s) => s !== spoolId);
-		await goto(`?${following ? `spool=${following}` : ''}`, { keepFocus: true, noScroll: true });
 	}
 </script>
 
@@ -287,18 +269,7 @@
 				<p class="small truncate">{productLine(spool)}</p>
 				<PrinterDemands lacks={data.lacks.filter((l) => l.id === spool.id)} />
 				{#if open && chosen === spool.id}
-					<form
-						class="mt-2 space-y-2"
-						onsubmit={(e) => {
-							e.preventDefault();
-							void keepLook(spool.id);
-						}}
-					>
-						<FormProblem title={looking.problem} />
-						<Unboxing bind:odd={later} bind:good={laterGood} idPrefix="later" />
-						<WhenField when={looked} id="looked" errors={looking.errors} />
-						<Button type="submit" size="xs" disabled={later === null && !laterGood.trim()}>Save</Button>
-					</form>
+					<InspectLater spoolId={spool.id} unseen={data.unseen} />
 				{:else if open}
 					<a class="link text-[0.9rem]" href="?spool={spool.id}">Inspect</a>
 				{/if}

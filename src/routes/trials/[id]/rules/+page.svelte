@@ -1,13 +1,6 @@
 <script lang="ts">
 	import { refusalWords } from '$lib/words/refusals';
-	import {
-		CLAIM_RULES,
-		CONDITION_POLICIES,
-		DIRECTIONS,
-		FAILURE_RULES,
-		FAMILIES,
-		SETTINGS_POLICIES
-	} from '$lib/core/record/lists/closed-lists';
+	import { CLAIM_RULES, CONDITION_POLICIES, FAILURE_RULES, SETTINGS_POLICIES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import Choice from '$lib/ui/form/Choice.svelte';
 	import Field from '$lib/ui/form/Field.svelte';
@@ -22,7 +15,6 @@
 		choices,
 		CLAIM_RULE_WORDS,
 		CONDITION_POLICY_WORDS,
-		DIRECTION_WORDS,
 		FAILURE_RULE_WORDS,
 		FAMILY_WORDS,
 		SETTINGS_POLICY_WORDS
@@ -30,13 +22,13 @@
 	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/growing/Later.svelte';
+	import NewMeasure from '$lib/ui/trial/NewMeasure.svelte';
+	import { numeric } from '$lib/ui/form/numeric';
 	import TrialFacts from '$lib/ui/trial/TrialFacts.svelte';
 	import type { PageProps } from './$types';
 	import Problem from '$lib/ui/form/Problem.svelte';
 
 	let { data }: PageProps = $props();
-	/** What a measure of one's own may count with: what it costs is no measure. */
-	const OWN_FAMILIES = FAMILIES.filter((f) => f !== 'cost');
 	/** The rules as they stand, as their fields show them. */
 	const start = () => ({
 		settingsPolicy: data.basis.settingsPolicy,
@@ -56,23 +48,13 @@
 	$effect(() => edited.follow(start()));
 	const rules = $derived(edited.typed);
 	const versions = new Form({ supersedes: true, fields: ['pieceIds', 'repeats', 'diameterPlaces', 'strengthHighN'] });
-	const measuring = new Form({ fields: ['name', 'unit', 'low', 'high', 'words'] });
 	const form = new Form({ fields: [] });
-	const problem = $derived(versions.problem || measuring.problem || form.problem);
+	const problem = $derived(versions.problem || form.problem);
 	let said = $state('');
-	const freshMeasure = () => ({ name: '', unit: '', low: '', high: '', words: '' });
-	let measure = $state(freshMeasure());
-	let direction = $state<'more' | 'less' | 'nearest'>('more');
-	let told = $state<'number' | 'words'>('number');
-	let family = $state<(typeof OWN_FAMILIES)[number] | 'none'>('none');
 	let add = $state('');
 	const facts = $derived({ name: data.head.name, question: data.head.question ?? '', currency: data.head.currency });
 	/** Leaving asks twice: the second click takes the spool out. */
 	let leaving = $state<string | null>(null);
-
-	/** What is no number goes on as the text it is; the schema refuses it by its field. */
-	const numeric = (text: string): number | string | undefined =>
-		text.trim() === '' ? undefined : Number.isFinite(Number(text.replace(',', '.'))) ? Number(text.replace(',', '.')) : text;
 
 	const NUMBERS = ['repeats', 'diameterPlaces', 'strengthHighN'];
 	/** Fields as they are sent: numbers as such, no printer as none. */
@@ -106,27 +88,6 @@
 	async function askFor(measureId: string, name: string): Promise<void> {
 		const here = data.basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
 		await post(versions, 'protocols', { ownMeasureIds: [...here, measureId] }, `${name} is a column of the sheet now.`);
-	}
-	async function keepMeasure(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
-		const kept = await post(
-			measuring,
-			'own-measures',
-			{
-				name: measure.name,
-				...(family === 'none' ? {} : { family }),
-				...(told === 'words'
-					? {
-							words: measure.words
-								.split(',')
-								.map((word) => word.trim())
-								.filter(Boolean)
-						}
-					: { unit: measure.unit, direction, low: numeric(measure.low), high: numeric(measure.high) })
-			},
-			`${measure.name} is a column of the sheet now.`
-		);
-		if (kept) measure = freshMeasure();
 	}
 </script>
 
@@ -316,52 +277,7 @@
 						</li>{/each}
 				</ul>
 			{/if}
-			<form class="space-y-3" onsubmit={keepMeasure} novalidate>
-				<div class="grid gap-3 sm:grid-cols-4">
-					<Field
-						id="measure-name"
-						path="name"
-						label="Name"
-						bind:value={measure.name}
-						errors={measuring.errors}
-						placeholder="grip of the knob"
-					/>
-					{#if told === 'number'}
-						<Field id="measure-unit" path="unit" label="Unit" bind:value={measure.unit} errors={measuring.errors} placeholder="N" />
-						<Field id="measure-low" path="low" label="Scale from" bind:value={measure.low} errors={measuring.errors} inputmode="decimal" />
-						<Field id="measure-high" path="high" label="Scale to" bind:value={measure.high} errors={measuring.errors} inputmode="decimal" />
-					{:else}
-						<Field
-							id="measure-words"
-							path="words"
-							label="Words, from worst to best"
-							bind:value={measure.words}
-							errors={measuring.errors}
-							placeholder="sticky, rough, smooth"
-							class="sm:col-span-3"
-						/>
-					{/if}
-				</div>
-				<Choice
-					name="told"
-					legend="It is"
-					bind:value={told}
-					options={[
-						{ value: 'number', label: 'a number' },
-						{ value: 'words', label: 'a word of my own' }
-					]}
-				/>
-				{#if told === 'number'}
-					<Choice name="direction" legend="What is better?" bind:value={direction} options={choices(DIRECTIONS, DIRECTION_WORDS)} />
-				{/if}
-				<Choice
-					name="family"
-					legend="Counts with"
-					bind:value={family}
-					options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
-				/>
-				<Button type="submit" size="sm">Add the measure</Button>
-			</form>
+			<NewMeasure trialId={data.head.id} onadded={tell} />
 		</section>
 	</Later>
 </div>
