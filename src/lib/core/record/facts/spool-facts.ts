@@ -12,7 +12,14 @@ export const SPOOL_FACTS = {
 	/** What the spool body is made of. */
 	reelMaterial: { kind: 'choice', of: REEL_MATERIALS, spelt: { cardboard: 'card' }, pasted: ['spoolbody', 'reel', 'reelmaterial'] },
 	/** What the packet in its bag weighs: a tiny one foretells a wet spool. */
-	desiccantG: { kind: 'measure', typedAs: 'desiccant', dimension: 'mass', low: 0.1, high: 500, pasted: ['desiccantpacket', 'desiccant', 'packet'] },
+	desiccantG: {
+		kind: 'measure',
+		typedAs: 'desiccant',
+		dimension: 'mass',
+		low: 0.1,
+		high: 500,
+		pasted: ['desiccantpacket', 'desiccant', 'packet']
+	},
 	obtained: { kind: 'choice', of: OBTAINED, blind: true }
 } as const satisfies FactEntries;
 
