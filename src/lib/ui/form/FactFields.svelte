@@ -5,7 +5,7 @@
 	import { Label } from 'flowbite-svelte';
 	import { ChosenUnit } from './chosen-unit.svelte';
 	import Choice from './Choice.svelte';
-	import type { TypedFacts } from './facts';
+	import { type TypedFacts } from '$lib/core/record/facts/typed-facts';
 	import Field from './Field.svelte';
 	import UnitField from './UnitField.svelte';
 
@@ -37,9 +37,13 @@
 	function say(path: string, value: string | boolean | null): void {
 		typed[path] = value;
 	}
-	const now = (name: string, word: FactWord): string => {
+	const told = (name: string): string => {
 		const value = stands?.[name];
-		return typeof value === 'string' ? ` (now ${word.words?.[value] ?? value})` : '';
+		return typeof value === 'string' ? value : '';
+	};
+	const now = (name: string, word: FactWord): string => {
+		const value = told(name);
+		return value ? ` (now ${word.words?.[value] ?? value})` : '';
 	};
 </script>
 
@@ -66,7 +70,7 @@
 				{id}
 				type="color"
 				class="h-[34px] w-11 rounded border bg-panel"
-				value={text(path) || '#888888'}
+				value={text(path) || told(name) || '#888888'}
 				oninput={(e) => say(path, e.currentTarget.value)}
 			/>
 		</div>

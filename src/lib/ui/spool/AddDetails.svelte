@@ -9,7 +9,8 @@
 	import { untrack } from 'svelte';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import FactFields from '../form/FactFields.svelte';
-	import { blankFacts, factFieldsOf, saidFacts, typedFacts, type TypedFacts } from '../form/facts';
+	import { blankFacts, typedFacts, type TypedFacts } from '$lib/core/record/facts/typed-facts';
+	import { factFieldsOf, saidFacts } from '../form/facts';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
 	import FormProblem from '../form/FormProblem.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, Modal } from 'flowbite-svelte';
 	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
-	import { blankFacts } from '../form/facts';
+	import { blankFacts } from '$lib/core/record/facts/typed-facts';
 	import Field from '../form/Field.svelte';
 	import FormProblem from '../form/FormProblem.svelte';
 	import { Form } from '../form/form.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { DRYER_FACTS, type DryerFacts } from '$lib/core/record/facts/dryer-facts';
-	import { factFieldsOf, typedFacts } from '../form/facts';
+	import { typedFacts } from '$lib/core/record/facts/typed-facts';
+	import { factFieldsOf } from '../form/facts';
 	import { Edited } from '../form/edited.svelte';
 	import EditHere from '../form/EditHere.svelte';
 	import { Form } from '../form/form.svelte';

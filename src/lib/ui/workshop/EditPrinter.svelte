@@ -3,7 +3,8 @@
 	import { PRINTER_FACTS, type PrinterFacts } from '$lib/core/record/facts/printer-facts';
 	import { Edited } from '../form/edited.svelte';
 	import EditHere from '../form/EditHere.svelte';
-	import { factFieldsOf, typedFacts } from '../form/facts';
+	import { typedFacts } from '$lib/core/record/facts/typed-facts';
+	import { factFieldsOf } from '../form/facts';
 	import { Form } from '../form/form.svelte';
 	import PrinterFields from './PrinterFields.svelte';
 

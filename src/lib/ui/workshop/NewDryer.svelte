@@ -2,7 +2,7 @@
 	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
-	import { blankFacts, type TypedFacts } from '../form/facts';
+	import { blankFacts, type TypedFacts } from '$lib/core/record/facts/typed-facts';
 	import DryerFields from './DryerFields.svelte';
 
 	/** `keep` saves it, and says what is wrong where it is not. */

@@ -2,7 +2,8 @@
 	import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
-	import { blankFacts, saidFacts, type TypedFacts } from '../form/facts';
+	import { blankFacts, type TypedFacts } from '$lib/core/record/facts/typed-facts';
+	import { saidFacts } from '../form/facts';
 	import PrinterFields from './PrinterFields.svelte';
 
 	/** `keep` saves it, and says what is wrong where it is not. */

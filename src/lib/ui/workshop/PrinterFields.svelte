@@ -3,7 +3,7 @@
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { PRINTER_FACT_WORDS } from '../../words/facts';
 	import FactFields from '../form/FactFields.svelte';
-	import type { TypedFacts } from '../form/facts';
+	import { type TypedFacts } from '$lib/core/record/facts/typed-facts';
 
 	/** `prefix` tells two of them on one page apart. */
 	let { typed = $bindable(), errors, prefix }: { typed: TypedFacts; errors: readonly FieldError[]; prefix: string } = $props();

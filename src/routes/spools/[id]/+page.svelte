@@ -342,7 +342,7 @@
 			reels={data.reels}
 			onchange={() => void invalidateAll()}
 		/>
-		<AddDetails {spool} />
+		{#key spool.id}<AddDetails {spool} />{/key}
 		<Corrections amendments={corrections} {nameOf} onchange={() => void invalidateAll()} />
 	</aside>
 </div>

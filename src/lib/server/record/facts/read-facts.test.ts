@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { factsAmong } from '$lib/core/record/facts/fact-entry';
 import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
 import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
-import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 import type { FieldError } from '$lib/schemas/field-error';
-import { emptyTexts, readFacts } from './read-facts';
+import { readFacts } from './read-facts';
 
 const printer = (body: Record<string, unknown>) => {
 	const errors: FieldError[] = [];
@@ -39,14 +37,5 @@ describe('facts as they were said', () => {
 		expect(errors).toEqual([]);
 		expect(readFacts(INSTRUMENT_FACTS, { errorLimit: '2 mm', resolution: '0' }, errors)).toEqual({});
 		expect(errors.map((e) => `${e.path} ${e.code}`)).toEqual(['errorLimit notAnErrorLimit', 'resolution notAnErrorLimit']);
-	});
-	it('stand in a form as text that is empty, choices that were not made', () => {
-		const facts = factsAmong(SPOOL_FACTS, { lot: 'B7' });
-		expect(emptyTexts(SPOOL_FACTS, facts)).toMatchObject({
-			colourName: '',
-			colourHex: null,
-			lot: 'B7',
-			reelMaterial: null
-		});
 	});
 });

@@ -50,10 +50,3 @@ export function readFacts<const L extends FactEntries>(
 	});
 	return Object.fromEntries(said.filter(([, value]) => value !== undefined)) as Said<L>;
 }
-
-/**
- * Facts as a form shows them: text that nobody said is empty.
- * @example emptyTexts(SPOOL_FACTS, { ...spool, lot: null }).lot // ''
- */
-export const emptyTexts = <const L extends FactEntries>(entries: L, facts: FactsOf<L>): Record<string, unknown> =>
-	Object.fromEntries(Object.entries(entries).map(([name, { kind }]) => [name, facts[name] ?? (kind === 'text' ? '' : null)]));

@@ -1,5 +1,6 @@
 import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
-import { emptyTexts, readFacts } from '../../record/facts/read-facts';
+import { typedFacts } from '$lib/core/record/facts/typed-facts';
+import { readFacts } from '../../record/facts/read-facts';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { FieldError } from '$lib/schemas/field-error';
@@ -43,7 +44,7 @@ export async function postSpoolFacts(
 			await raiseFilament(tx, row.filamentId);
 		}
 		const [stands] = (await loadEvidence(tx, [body.spoolId])).map((e) => e.spool);
-		if (stands) requireSeen(body.seen, emptyTexts(SPOOL_FACTS, stands), body);
+		if (stands) requireSeen(body.seen, typedFacts(SPOOL_FACTS, stands), body);
 		// What was left empty is not said.
 		const facts = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null));
 		await amendFacts(tx, 'spool', { id: body.spoolId, facts, reason: 'completed later', now });

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { SPOOL_FACTS } from '$lib/core/record/facts/spool-facts';
 	import FactFields from '$lib/ui/form/FactFields.svelte';
-	import { blankFacts, factFieldsOf, saidFacts, type TypedFacts } from '$lib/ui/form/facts';
+	import { blankFacts, type TypedFacts } from '$lib/core/record/facts/typed-facts';
+	import { factFieldsOf, saidFacts } from '$lib/ui/form/facts';
 	import { SPOOL_FACT_WORDS } from '$lib/words/facts';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
