@@ -1,16 +1,19 @@
+import { WORLD } from './example-world';
+
 /**
  * Runs calls of core that stand in comments and docs, and holds what comes out against what they say. Numbers must agree in the digits
  * shown, objects in the fields shown.
  */
 const modules = import.meta.glob<Record<string, unknown>>(['/src/lib/core/**/*.ts', '!/src/lib/core/**/*.test.ts'], { eager: true });
 
-/** Everything core exports: an example may use its neighbours. */
-const names = new Map<string, unknown>();
+/** Everything core exports: an example may use its neighbours, and what its own file says goes first. */
+const names = new Map<string, unknown>(Object.entries(WORLD));
 for (const module of Object.values(modules)) for (const [name, value] of Object.entries(module)) names.set(name, value);
 
-/** In strict mode, with core's exports in sight and nothing else. */
-export function evaluate(expression: string): unknown {
-	const known = [...names].filter(([name]) => new RegExp(`\\b${name}\\b`).test(expression));
+/** In strict mode, with core's exports in sight and nothing else. @param file of core, from its root */
+export function evaluate(expression: string, file?: string): unknown {
+	const own = file === undefined ? {} : (modules[`/src/lib/core/${file}`] ?? {});
+	const known = [...new Map([...names, ...Object.entries(own)])].filter(([name]) => new RegExp(`\\b${name}\\b`).test(expression));
 	// eslint-disable-next-line @typescript-eslint/no-implied-eval -- the expressions are our own comments and docs
 	const run = new Function(...known.map(([name]) => name), `'use strict'; return (${expression.replace(/;$/, '')});`) as (
 		...given: unknown[]

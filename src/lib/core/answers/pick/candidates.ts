@@ -8,7 +8,7 @@ import type { Candidate } from './types';
 
 /**
  * The candidates of a pick from evidence: for every quantity of every station the finding that counts under the basis.
- * @example candidatesFrom({ spools, basis, stations: STATIONS }).candidates[0].findings.overhang
+ * @example candidatesFrom({ spools: [], basis, stations: STATIONS }).candidates // []
  */
 export function candidatesFrom(given: { spools: readonly SpoolEvidence[]; basis: Basis; stations: readonly Station[] }): {
 	candidates: Candidate[];

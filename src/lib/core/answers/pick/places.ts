@@ -12,7 +12,7 @@ export class Places {
 	/**
 	 * Counts some more draws; equals share the places they cover in equal parts. The last few bits of a standing do not count.
 	 * @param standing one list a candidate, the higher the better; no NaN
-	 * @example new Places(2).add([Float64Array.of(0.4), Float64Array.of(0.6)])
+	 * @example new Places(2).add([Float64Array.of(0.4), Float64Array.of(0.6)]) // undefined
 	 */
 	add(standing: readonly Float64Array[]): void {
 		const n = this.#candidates;

@@ -13,7 +13,7 @@ export class Tally {
 	/**
 	 * The mean of some more draws of something.
 	 * @param draws how many
-	 * @example new Tally().add('overhang', 0.5, 2)
+	 * @example new Tally().add('overhang', 0.5, 2) // undefined
 	 */
 	add(what: string, mean: number, draws: number): void {
 		const sum = this.#sums.get(what);
@@ -25,7 +25,7 @@ export class Tally {
 
 	/**
 	 * Some more draws of something of which each draw is asked for; they must not be changed afterwards.
-	 * @example new Tally().keep('inTiers', Float64Array.of(0.4, 0.6))
+	 * @example new Tally().keep('inTiers', Float64Array.of(0.4, 0.6)) // undefined
 	 */
 	keep(what: string, values: Float64Array): void {
 		const blocks = this.#blocks.get(what);
@@ -35,7 +35,7 @@ export class Tally {
 
 	/**
 	 * The same, as many as a range needs.
-	 * @example new Tally().keepForRange('worth', Float64Array.of(0.4, 0.6))
+	 * @example new Tally().keepForRange('worth', Float64Array.of(0.4, 0.6)) // undefined
 	 */
 	keepForRange(what: string, values: Float64Array): void {
 		const kept = this.#blocks.get(what)?.reduce((length, block) => length + block.length, 0) ?? 0;

@@ -17,7 +17,7 @@ type Difference = { mean: number; sd: number; df: number; /** Variance of what i
  * The difference of two findings of one quantity. An error that both share is the same for both, so only what one has more of it counts.
  * Source: Welch 1947, Biometrika 34, 28-35 (unequal spreads); JCGM 100, 5.2 for errors in common.
  * @returns in the unit of the quantity; null where nothing is known of one of them
- * @example differenceOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def)?.mean // -1
+ * @example differenceOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, overhang)?.mean // -1
  */
 export function differenceOf(a: Compared, b: Compared, def: Def): Difference | null {
 	return between(withMoments(a, def), withMoments(b, def));
@@ -41,7 +41,7 @@ function between({ of: a, moments: ma }: WithMoments, { of: b, moments: mb }: Wi
  * column (Bonferroni). Bounds are told apart only when they do not overlap.
  * Source: `differenceOf`; Bonferroni for the family.
  * @param pairs comparisons made in the column, at least 1
- * @example toldApart({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, def, 1) // true
+ * @example toldApart({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, overhang, 1) // true
  */
 export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): boolean {
 	return apart(withMoments(a, def), withMoments(b, def), def, pairs);
@@ -51,7 +51,7 @@ export function toldApart(a: Compared, b: Compared, def: Def, pairs: number): bo
  * The same of every two of many findings, by their places in the list. What each comes to is worked out once, not once a pair.
  * @param findings findings of one quantity, one a spool
  * @param pairs comparisons made in the column, at least 1
- * @example toldApartAmong([{ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }], def, 1)(0, 1) // true
+ * @example toldApartAmong([{ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }], overhang, 1)(0, 1) // true
  */
 export function toldApartAmong(findings: readonly Compared[], def: Def, pairs: number): (i: number, j: number) => boolean {
 	const all = findings.map((of) => withMoments(of, def));
@@ -72,11 +72,11 @@ function apart(first: WithMoments, second: WithMoments, def: Def, pairs: number)
 /**
  * On which side of another a finding stands, where the two are told apart; where nearest is best, nearer is better.
  * @param pairs comparisons made together, at least 1
- * @example sideOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...def, direction: 'more' }, 1) // 'worse'
+ * @example sideOf({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...overhang, direction: 'more' }, 1) // 'worse'
  */
 export function sideOf(a: Compared, b: Compared, def: Def, pairs: number): 'better' | 'worse' | 'open' {
 	if (!toldApart(a, b, def, pairs)) return 'open';
-	const more = (differenceOf(a, b, def)?.mean ?? 0) > 0;
+	const more = (differenceOf(a, b, overhang)?.mean ?? 0) > 0;
 	return more === (def.direction === 'more') ? 'better' : 'worse';
 }
 
@@ -84,7 +84,7 @@ export function sideOf(a: Compared, b: Compared, def: Def, pairs: number): 'bett
  * Whether two findings are alike enough: all that their difference may be (95 %) is less than what matters. That is more than "not told apart", which
  * few data always are.
  * Source: two one-sided tests (Schuirmann 1987, J. Pharmacokinet. Biopharm. 15, 657-680), at 95 % rather than 90 %; a house rule.
- * @example alikeEnough({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...def, differenceThatMatters: 2 }) // true
+ * @example alikeEnough({ sampling: { kind: 'exact', value: 3 }, shared: [] }, { sampling: { kind: 'exact', value: 4 }, shared: [] }, { ...overhang, differenceThatMatters: 2 }) // true
  */
 export function alikeEnough(a: Compared, b: Compared, def: Def & Pick<QuantityDef, 'differenceThatMatters'>): boolean {
 	const difference = differenceOf(a, b, def);

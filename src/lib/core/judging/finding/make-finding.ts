@@ -27,7 +27,7 @@ const ORDER: Grade[] = ['none', 'thin', 'fair', 'firm'];
  * Completes a finding from what a station computed: fills what is empty and grades it, so that no station grades itself.
  * `gradeAtMost` caps the grade where the width alone would flatter (an interval that is only bounds, an exact but single price);
  * `enough` says how many readings carry more than that, where it is not three (two weighings are a whole difference).
- * @example makeFinding(def, { subject, sampling: { kind: 'exact', value: 19.5 }, estimate: 19.5, n: 1, method: 'price', source: 'arithmetic' })
+ * @example makeFinding(overhang, { subject: { spoolId: 's1', condition: 'asReceived', variant: '' }, sampling: { kind: 'exact', value: 19.5 }, estimate: 19.5, n: 1, method: 'price', source: 'arithmetic' }).grade // 'firm'
  */
 export function makeFinding(def: QuantityDef, given: Given): Finding {
 	const { gradeAtMost, enough, ...rest } = given;

@@ -48,7 +48,7 @@ export function quantileTable(sampling: Sampling, def: Of): Float64Array {
  * One draw from a table for a uniform number in [0, 1).
  * @param uniform a random number from 0 to below 1
  * @returns a value, 0 to 1
- * @example drawFrom(table, source())
+ * @example drawFrom(quantileTable({ kind: 'bounds', low: 0, high: 1 }, overhang), 0.25) // 0.25
  */
 export function drawFrom(table: Float64Array, uniform: number): number {
 	const scaled = uniform * CELLS;

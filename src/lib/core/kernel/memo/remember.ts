@@ -8,7 +8,7 @@ type Remembering<K, T> = (key: K, make: () => T) => T;
  * For results that follow from their key alone and are never changed: then it moves no number, only the time.
  * @param most number of results, at least 1
  * @returns a function that makes a result only where it is not known
- * @example remembering<string, number>(100)('two', () => 2) // 2
+ * @example remembering(100)('two', () => 2) // 2
  */
 export function remembering<K, T extends NonNullable<unknown>>(most: number): Remembering<K, T> {
 	// Made at the first question, not when the module is read: in the browser the class may come in a file that is read later.
@@ -29,7 +29,7 @@ let last = 0;
 /**
  * A number of an object by which it is the same object: a short name for what would be a long text.
  * @returns from 1 on, another for every object
- * @example numberOf(finding) === numberOf(finding) // true
+ * @example numberOf(overhang) === numberOf(overhang) // true
  */
 export function numberOf(object: object): number {
 	const known = numbers.get(object) ?? ++last;

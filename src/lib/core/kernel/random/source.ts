@@ -6,7 +6,7 @@ export type RandomSource = () => number;
 /**
  * A seeded source: the same seed gives the same draws on every machine. 32 bits a number, one step of the generator:
  * finer than any use here, and twice as fast as the 53 bits of two steps.
- * @example const next = randomSource(7); next() // always the same first number
+ * @example randomSource(7)() === randomSource(7)() // true
  */
 export function randomSource(seed: number): RandomSource {
 	const generator = xoroshiro128plus(seed);

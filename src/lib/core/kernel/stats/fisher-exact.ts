@@ -5,7 +5,7 @@
  * @param first successes and failures the first way, counts
  * @param second successes and failures the second way, counts
  * @returns p value, no unit, 0 to 1
- * @example fisherExact([3, 1], [1, 3]) // 0.485714...
+ * @example fisherExact([3, 1], [1, 3]) // 0.485714
  */
 export function fisherExact(first: readonly [number, number], second: readonly [number, number]): number {
 	const [a, b, c, d] = [...first, ...second];

@@ -8,7 +8,7 @@ export type PairTest = { i: number; j: number; difference: number; low: number; 
  * Source: Games & Howell 1976, J. Educ. Stat. 1, 113-125.
  * @param commonSd standard uncertainty that a pair's difference has besides its scatter (two instruments); widens, degrees of freedom unchanged
  * @returns pairs in order (0,1), (0,2), ... ; groups without spread or of one value are left out
- * @example gamesHowell([{ mean: 1.75, sd: 0.01, n: 10 }, { mean: 1.77, sd: 0.02, n: 10 }])[0].p
+ * @example gamesHowell([{ mean: 1.75, sd: 0.01, n: 10 }, { mean: 1.77, sd: 0.02, n: 10 }])[0].p // 0.014
  */
 export function gamesHowell(
 	groups: readonly Group[],

@@ -16,7 +16,7 @@ export type MeanInterval = {
  * Mean of independent values with its two-sided t interval.
  * Sums of squares by two passes (simple-statistics), so that a small spread on a large mean is not lost.
  * Source: ISO 2602. Below two values there is a mean but no interval; below one there is nothing.
- * @example meanInterval([1.74, 1.75, 1.76]) // mean 1.75, sd 0.01, low 1.7252, high 1.7748
+ * @example meanInterval([1.74, 1.75, 1.76]) // { mean: 1.75, sd: 0.01, low: 1.7252, high: 1.7748 }
  */
 export function meanInterval(values: readonly number[], level = 0.95): MeanInterval {
 	const n = values.length;

@@ -10,8 +10,8 @@ export type QuantityText =
  * What a tester typed into a field, in the canonical unit, with the text and unit kept as typed.
  * @param assumedUnit the unit meant when none is typed; the canonical one by default
  * @returns value and resolution in the canonical unit, or the reason why the text is refused
- * @example readQuantityText('2 lb 12 oz', 'mass') // value 1247.37903, typedUnit 'lb', resolution 28.349523
- * @example readQuantityText('2,5 lb', 'mass') // value 1133.980925, typedUnit 'lb', resolution 45.359237
+ * @example readQuantityText('2 lb 12 oz', 'mass') // { value: 1247.37902, typedUnit: 'lb', resolution: 28.349523 }
+ * @example readQuantityText('2,5 lb', 'mass') // { value: 1133.980925, typedUnit: 'lb', resolution: 45.359237 }
  */
 export function readQuantityText(text: string, dimension: Dimension, assumedUnit = canonicalUnit(dimension)): QuantityText {
 	const allowed = UNITS[dimension];

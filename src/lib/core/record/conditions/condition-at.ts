@@ -16,7 +16,7 @@ const HOUR = 3_600_000;
  * @param at moment, ms since 1970
  * @param portionId the event that cut the portion off; it shares what the spool went through until then
  * @returns the state; `since` in ms since 1970
- * @example conditionAt({ events: [{ kind: 'dried', at: 100, ... }], dryForH: null }, 200).kind // 'dried'
+ * @example conditionAt({ events: [], dryForH: null }, 200).kind // 'asReceived'
  */
 export function conditionAt({ events, dryForH }: History, at: number, portionId: string | null = null): ConditionAt {
 	const past = historyOf(events, portionId).filter((e) => e.status !== 'excluded' && beginOf(e) <= at);

@@ -29,7 +29,7 @@ const EVEN = 0.5;
 
 /**
  * Reads a gauge's file piece by piece, as it arrives; lines may be cut anywhere. Nothing is taken from a file with an error.
- * @example const reader = new LogReader(layout); for (const text of pieces) reader.push(text); reader.finish()
+ * @example [...pieces].reduce((reader, text) => (reader.push(text), reader), new LogReader(layout)).finish().ok // true
  */
 export class LogReader {
 	#layout: ReadLayout;

@@ -58,7 +58,7 @@ export function summarise(log: GaugeLog, nominalMm: number, leftOut: readonly Sa
 
 /**
  * The same in steps, so that a server can answer others between them.
- * @example for (const _ of summarySteps(log, 1.75)) await letOthersIn()
+ * @example summarySteps(log, 1.75).next().done // false: after each step the server answers others
  */
 export function* summarySteps(whole: GaugeLog, nominalMm: number, leftOut: readonly SampleRange[] = []): Generator<undefined, LogSummary> {
 	const log = withoutRanges(whole, leftOut);

@@ -36,7 +36,7 @@ const DUST = 1e-16;
  * are zero. The gauge's variance is a sum of positive parts of mean squares, so that its interval follows from their degrees of freedom.
  * Source: AIAG, Measurement Systems Analysis, 4th ed., ANOVA method (pooling at 0.25); interval by Satterthwaite 1946.
  * Errors: throws a RangeError unless there are at least two places, one rater and two repeats, equally many in each cell.
- * @example gaugeStudy([[[1.75, 1.75], [1.76, 1.75]], [[1.74, 1.74], [1.74, 1.75]]]).gaugePct
+ * @example gaugeStudy([[[1.75, 1.75], [1.76, 1.75]], [[1.74, 1.74], [1.74, 1.75]]]).gaugePct // 61.6
  */
 export function gaugeStudy(cells: CrossedReadings): GaugeStudy {
 	const p = cells.length;

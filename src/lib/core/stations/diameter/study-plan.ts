@@ -34,7 +34,7 @@ export function studyPlan(size: StudySize, random: RandomSource): StudyStep[] {
 /**
  * Readings of a study as the crossed table of the analysis.
  * @returns null unless every rater read every place equally often, at least twice, over at least two places
- * @example cellsOf([{ place: 0, rater: 0, value: 1.75 }, ...])?.[0]?.[0] // [1.75, 1.76]
+ * @example cellsOf([0, 0, 1, 1].map((place, i) => ({ place, rater: 0, value: 1.75 + i / 100 })))?.[0]?.[0] // [1.75, 1.76]
  */
 export function cellsOf(readings: readonly StudyReading[]): CrossedReadings | null {
 	const count = (of: (r: StudyReading) => number) => readings.reduce((most, r) => Math.max(most, of(r) + 1), 0);

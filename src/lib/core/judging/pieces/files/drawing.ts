@@ -21,7 +21,7 @@ const SMOOTH = Math.cos((25 * Math.PI) / 180);
  * A solid drawn on paper, in parallel projection: the faces that look this way, the farthest first, so that what is drawn later covers
  * what lies behind.
  * Source: painter's order by the middle of each face (common practice, no source).
- * @example drawingOf(mesh).faces.length
+ * @example drawingOf(mesh).faces.length // 2
  */
 export function drawingOf({ corners, triangles }: Mesh): Drawing {
 	const at = (i: number): Vector => [nth(corners, 3 * i), nth(corners, 3 * i + 1), nth(corners, 3 * i + 2)];

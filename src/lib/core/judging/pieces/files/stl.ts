@@ -7,7 +7,7 @@ const TRIANGLE_BYTES = 50;
 /**
  * A mesh as a binary STL file, mm.
  * Source: the format is common property since 1989; from memory.
- * @example stlOf(mesh).byteLength // 84 + 50 a triangle
+ * @example stlOf(mesh).byteLength // 284
  */
 export function stlOf({ corners, triangles }: Mesh): Uint8Array<ArrayBuffer> {
 	const count = triangles.length / 3;

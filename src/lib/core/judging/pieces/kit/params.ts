@@ -5,7 +5,7 @@ import type { ParamDef, Params } from './types';
  * @param usual in mm, as are low and high
  * @param low the least
  * @param high the most
- * @example mm('span', 20, 5, 100)
+ * @example mm('span', 20, 5, 100) // { id: 'span', unit: 'mm', usual: 20, low: 5, high: 100 }
  */
 export const mm = (id: string, usual: number, low: number, high: number): ParamDef => ({ id, unit: 'mm', usual, low, high });
 
@@ -14,7 +14,7 @@ export const mm = (id: string, usual: number, low: number, high: number): ParamD
  * @param usual in degrees, as are low and high
  * @param low the least
  * @param high the most
- * @example deg('step', 5, 1, 20)
+ * @example deg('step', 5, 1, 20) // { id: 'step', unit: 'deg', usual: 5, low: 1, high: 20 }
  */
 export const deg = (id: string, usual: number, low: number, high: number): ParamDef => ({ id, unit: 'deg', usual, low, high });
 

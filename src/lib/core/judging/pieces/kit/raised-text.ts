@@ -61,7 +61,7 @@ export function textWidth(text: string): number {
  * A text in raised letters: lying on a plate at z, or standing on the front of a wall at y (then x and z are its lower left corner and it
  * reaches towards -y). Signs that have no letter are left blank.
  * @param high height of a capital, mm
- * @example raisedText('AB1', { x: 1, y: 1, z: 2, high: 7, raised: 0.6, on: 'plate' })
+ * @example raisedText('AB1', { x: 1, y: 1, z: 2, high: 7, raised: 0.6, on: 'plate' }).length // 30
  */
 export function raisedText(
 	text: string,

@@ -36,7 +36,7 @@ export function rectangle(x: number, y: number, width: number, height: number): 
  * @param width along x, in mm, as all lengths here
  * @param depth along y
  * @param height along z
- * @example box(0, 0, 0, 20, 20, 20)
+ * @example box(0, 0, 0, 20, 20, 20) // { kind: 'plate', z: 0, height: 20 }
  */
 export function box(x: number, y: number, z: number, width: number, depth: number, height: number): Part {
 	return { kind: 'plate', outline: rectangle(x, y, width, depth), z, height };
@@ -68,7 +68,7 @@ export function circle(x: number, y: number, radius: number): Point[] {
  * The same parts somewhere else.
  * @param dx along x, in mm
  * @param dy along y, in mm
- * @example moved(parts, 10, 0)
+ * @example moved([box(0, 0, 0, 20, 20, 20)], 10, 0)[0].outline[0] // [10, 0]
  */
 export function moved(parts: readonly Part[], dx: number, dy: number, dz = 0): Part[] {
 	return parts.map((part) => {

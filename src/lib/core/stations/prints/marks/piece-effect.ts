@@ -69,7 +69,7 @@ function valuesOn(groups: readonly Group[], mark: MarkDef, pieceIds: readonly st
 /**
  * Of what is open one way: one half of what matters beyond its end, for words half of the way to the next.
  * @returns in the unit of the mark
- * @example halfOf(strings) // 0.5
+ * @example halfOf(MARKS[3]) // 0.25
  */
 export const halfOf = ({ def }: MarkDef): number => def.differenceThatMatters / 2;
 

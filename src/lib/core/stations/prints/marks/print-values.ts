@@ -73,7 +73,7 @@ export function printersFaults(marks: MarksOn): ReadonlySet<string> {
 
 /**
  * What is taken out of one scorer's marks; null where nothing is.
- * @example leniencyOf({ basis }, MARKS[0], 'Ben')?.shift // 0.5
+ * @example leniencyOf({ basis }, MARKS[0], 'Ben') ?? 'none known' // 'none known'
  */
 export function leniencyOf({ basis }: Pick<MarkedPrints, 'basis'>, { def }: MarkDef, scorer: string | null): ScorerEffect | null {
 	return basis.scorerEffects.find((e) => e.quantity === def.id && e.scorer === scorer) ?? null;

@@ -59,7 +59,7 @@ const readingsOf = (q: Question): readonly string[] =>
 
 /**
  * Questions a piece can be asked beside the usual ones: a count of strands, and what a tester measures of his own.
- * @example onRequest(spikePair, []).map((q) => q.id) // ['stringCount']
+ * @example onRequest(spikesInPairs, []).map((q) => q.id) // ['stringCount']
  */
 export function onRequest(piece: Piece, ownMeasures: readonly OwnMeasure[]): Question[] {
 	const own = ownMeasures.map(({ id, name, unit, words }): Question => ({
