@@ -1,4 +1,5 @@
 import { docComments } from './scripts/lint-doc-comments.mjs';
+import { pageScripts } from './scripts/lint-page-scripts.mjs';
 import js from '@eslint/js';
 import { defineConfig, includeIgnoreFile } from 'eslint/config';
 import prettier from 'eslint-config-prettier';
@@ -65,6 +66,11 @@ export default defineConfig(
 			'@typescript-eslint/no-unsafe-member-access': 'off',
 			'@typescript-eslint/no-unsafe-return': 'off'
 		}
+	},
+	{
+		files: ['src/routes/**/+page.svelte'],
+		plugins: { pages: { rules: { 'page-scripts': pageScripts } } },
+		rules: { 'pages/page-scripts': 'error' }
 	},
 	{
 		files: ['**/*.js', '**/*.mjs', '**/*.cjs'],

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { page } from '$app/state';
 	import { Button, Input, Label } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
@@ -12,8 +13,7 @@
 	/** Only to a page of this server. */
 	const to = $derived(/^\/(?![/\\])/.test(page.url.searchParams.get('to') ?? '') ? (page.url.searchParams.get('to') ?? '/') : '/');
 
-	async function submit(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function submit(): Promise<void> {
 		busy = true;
 		const response = await fetch('/api/v1/session', {
 			// eslint-disable-next-line no-restricted-syntax -- a login stores nothing, so there is nothing a retry could double
@@ -29,7 +29,7 @@
 </script>
 
 <svelte:head><title>Log in · Draught</title></svelte:head>
-<form class="mx-auto mt-16 max-w-sm space-y-4 p-4" onsubmit={submit} novalidate>
+<FormShell class="mx-auto mt-16 max-w-sm space-y-4 p-4" onsubmit={submit}>
 	<h1 class="wide text-2xl font-extrabold">Draught</h1>
 	<div>
 		<Label for="passphrase">Passphrase</Label>
@@ -44,4 +44,4 @@
 		{#if problem}<Problem id="passphrase-error" class="mt-1">{problem}</Problem>{/if}
 	</div>
 	<Button type="submit" disabled={busy}>Log in</Button>
-</form>
+</FormShell>

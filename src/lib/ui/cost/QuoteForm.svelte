@@ -8,7 +8,7 @@
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { focusFirst } from '../form/focus-first';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { storedIn } from '../form/in-unit';
 	import UnitField from '../form/UnitField.svelte';
@@ -33,8 +33,7 @@
 
 	onMount(() => focusFirst('price'));
 
-	async function submit(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function submit(): Promise<void> {
 		const { shipping, quantity, ...rest } = typed;
 		const sent = await form.send('quotes', {
 			...(was === 'paid' ? { spoolId } : {}),
@@ -49,8 +48,7 @@
 	}
 </script>
 
-<form class="space-y-3" onsubmit={submit} novalidate>
-	<FormProblem title={form.problem} />
+<FormShell class="space-y-3" problem={form.problem} onsubmit={submit}>
 	<div class="grid gap-3 sm:grid-cols-4">
 		<Field id="price" label="Total price, {currency}" bind:value={typed.price} errors={form.errors} inputmode="decimal" />
 		<Field id="quantity" label="Spools" bind:value={typed.quantity} errors={form.errors} inputmode="numeric" />
@@ -77,4 +75,4 @@
 	/>
 	<WhenField {when} errors={form.errors} what={was} />
 	<Button type="submit" size="sm">Save price</Button>
-</form>
+</FormShell>

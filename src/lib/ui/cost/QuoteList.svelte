@@ -3,7 +3,7 @@
 	import type { Quote } from '$lib/core/record/evidence/quote';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { QUOTE_KIND_WORDS } from '../../words/closed-lists';
 	import { day, fixed, plural } from '../../words/numbers';
@@ -14,8 +14,7 @@
 	let reason = $state('');
 	const form = new Form({ fields: ['reason'] });
 
-	async function strike(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function strike(): Promise<void> {
 		const sent = await form.send('amendments', { targetKind: 'quote', targetId: chosen, action: 'exclude', reason });
 		if (!sent.ok) return;
 		chosen = null;
@@ -33,8 +32,7 @@
 				{seen.currency} per kg, {QUOTE_KIND_WORDS[seen.kind]}, {day(seen.seenAt)}{seen.id === counts ? ': this one counts' : ''}
 				<button type="button" class="link font-normal" onclick={() => ((chosen = seen.id), form.clear())}>wrong?</button>
 				{#if chosen === seen.id}
-					<form class="space-y-1 py-1 font-normal" onsubmit={strike} novalidate>
-						<FormProblem title={form.problem} />
+					<FormShell class="space-y-1 py-1 font-normal" problem={form.problem} onsubmit={strike}>
 						<Field
 							id="quote-reason"
 							path="reason"
@@ -45,7 +43,7 @@
 						/>
 						<Button type="submit" size="xs" color="alternative">Mark invalid</Button>
 						<button type="button" class="link" onclick={() => (chosen = null)}>leave it</button>
-					</form>
+					</FormShell>
 				{/if}
 			</li>
 		{/each}

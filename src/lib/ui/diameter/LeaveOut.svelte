@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { errorAt, fieldError } from '$lib/schemas/field-error';
 	import type { LoggedStrand } from '$lib/core/record/evidence/log';
 	import { Button } from 'flowbite-svelte';
@@ -35,8 +36,7 @@
 		if (sent.ok) onchange();
 		return sent.ok;
 	}
-	async function leaveOut(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function leaveOut(): Promise<void> {
 		const [fromM, toM] = [metres(typed.from), metres(typed.to)];
 		if (fromM === null || toM === null) {
 			form.refuse([fieldError(fromM === null ? 'from' : 'to', 'notANumber')]);
@@ -54,7 +54,7 @@
 	</p>
 {/each}
 {#if open}
-	<form class="panel mt-2 space-y-2 px-3 py-2" novalidate onsubmit={leaveOut} aria-label="Exclude a part of the log">
+	<FormShell class="panel mt-2 space-y-2 px-3 py-2" label="Exclude a part of the log" onsubmit={leaveOut}>
 		<div class="grid grid-cols-[7rem_7rem_1fr] gap-3">
 			<Field id="leave-from" path="from" label="From metre" bind:value={typed.from} {errors} inputmode="decimal" />
 			<Field id="leave-to" path="to" label="to metre" bind:value={typed.to} {errors} inputmode="decimal" />
@@ -62,7 +62,7 @@
 		</div>
 		<Button type="submit" size="xs">Exclude it</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
-	</form>
+	</FormShell>
 {:else}
 	<button type="button" class="link text-[0.9rem]" onclick={begin}>Exclude a part{looked ? ' (what is shown)' : ''}</button>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import type { DryingRun } from '$lib/schemas/drying';
 	import type { FieldError } from '$lib/schemas/field-error';
@@ -37,8 +38,7 @@
 		open = true;
 	}
 
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		const unread = [started.refusal('startedAt'), ended.refusal('endedAt')].flatMap((e) => e ?? []);
 		if (unread.length > 0) return form.refuse(unread);
 		const sent = await form.send('drying-facts', {
@@ -65,7 +65,7 @@
 </script>
 
 {#if open}
-	<form class="mt-1 max-w-xl space-y-2" novalidate onsubmit={keep} aria-label="Edit the drying {name}">
+	<FormShell class="mt-1 max-w-xl space-y-2" label="Edit the drying {name}" onsubmit={keep}>
 		<p class="small">What was noted first stays on record.</p>
 		<FormProblem title={form.problem} />
 		<UnitField
@@ -85,7 +85,7 @@
 			<Button type="submit" size="xs">Correct it</Button>
 			<button type="button" class="link" onclick={() => (open = false)}>cancel</button>
 		</p>
-	</form>
+	</FormShell>
 {:else}
 	<button type="button" class="link min-h-[26px] text-[0.9rem]" aria-label="edit {name}" onclick={edit}>edit</button>
 	{#if run.corrected}

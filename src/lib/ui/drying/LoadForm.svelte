@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
@@ -72,8 +73,7 @@
 	// Which spools is said first.
 	onMount(() => focusFirst(element?.querySelector<HTMLElement>('input:not(:disabled)')));
 
-	async function start(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function start(): Promise<void> {
 		said = '';
 		const sent = await form.send<{ setPointC: number }>('drying-runs', {
 			dryerId: dryerId || undefined,
@@ -95,7 +95,7 @@
 	}
 </script>
 
-<form bind:this={element} class="panel space-y-3 px-4 py-3" onsubmit={start} novalidate aria-label="Dry spools">
+<FormShell bind:element class="panel space-y-3 px-4 py-3" label="Dry spools" onsubmit={start}>
 	<h2 class="font-semibold">Dry spools</h2>
 	<p role="status" class="font-semibold empty:hidden">{said}</p>
 	<FormProblem title={form.problem} />
@@ -193,4 +193,4 @@
 		Dryers burn, and an unattended heater is a fire risk. A food oven or dehydrator used for filament is not used for food again. Displays
 		can be some degrees off. Follow the appliance’s manual and the maker’s data sheet.
 	</p>
-</form>
+</FormShell>

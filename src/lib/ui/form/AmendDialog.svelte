@@ -4,6 +4,7 @@
 	import type { Amending } from './amending.svelte';
 	import Field from './Field.svelte';
 	import FormProblem from './FormProblem.svelte';
+	import FormShell from './FormShell.svelte';
 	import NoteForm from './NoteForm.svelte';
 
 	type Props = {
@@ -23,14 +24,7 @@
 
 <!-- Every record is amended in the same way: the right value, why, strike out or let count again, and a note beside it. -->
 <Modal bind:open={amending.open} {title} size="xs">
-	<form
-		class="space-y-3"
-		novalidate
-		onsubmit={(e) => {
-			e.preventDefault();
-			if (correction) void amending.amend('correct', correction());
-		}}
-	>
+	<FormShell class="space-y-3" onsubmit={() => correction && amending.amend('correct', correction())}>
 		{#if about}<p class="small">{about}</p>{/if}
 		<FormProblem title={amending.problem} />
 		{@render children?.()}
@@ -43,7 +37,7 @@
 				<Button type="button" color="alternative" size="sm" onclick={() => void amending.amend('exclude')}>Mark invalid</Button>
 			{/if}
 		</div>
-	</form>
+	</FormShell>
 	{#if amending.chosen}
 		<hr />
 		<NoteForm targetKind={amending.targetKind} targetId={amending.chosen.id} ondone={() => amending.done()} />

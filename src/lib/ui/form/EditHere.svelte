@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import type { Snippet } from 'svelte';
-	import FormProblem from './FormProblem.svelte';
+	import FormShell from './FormShell.svelte';
 
 	type Props = {
 		/** What is put right here, by its name. */
@@ -20,22 +20,20 @@
 
 <!-- Something of a list that is put right in its place: a word that unfolds a form, and folds it when it is saved. -->
 {#if open}
-	<form
+	<FormShell
 		class="my-1 space-y-2"
-		novalidate
-		aria-label="Edit {name}"
-		onsubmit={async (e) => {
-			e.preventDefault();
+		label="Edit {name}"
+		{problem}
+		onsubmit={async () => {
 			if (await save()) open = false;
 		}}
 	>
-		<FormProblem title={problem} />
 		{@render children()}
 		<p class="flex items-center gap-3">
 			<Button type="submit" size="xs">Save</Button>
 			<button type="button" class="link" onclick={() => (open = false)}>Cancel</button>
 		</p>
-	</form>
+	</FormShell>
 {:else}
 	<button
 		type="button"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from './FormShell.svelte';
 	import { refusalWords } from '$lib/words/refusals';
 	import { Button, Label } from 'flowbite-svelte';
 	import TextArea from '$lib/ui/form/TextArea.svelte';
@@ -20,15 +21,14 @@
 	const refused = $derived(form.errors.find((e) => e.path === 'text'));
 	const problem = $derived(refused ? refusalWords(refused) : form.problem);
 
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		if (!(await form.send('notes', { targetKind, targetId, text })).ok) return;
 		text = '';
 		ondone();
 	}
 </script>
 
-<form class="space-y-2" onsubmit={keep} novalidate>
+<FormShell class="space-y-2" onsubmit={keep}>
 	{#each notes as note, i (i)}<p class="border-b pb-1 italic">{note.text}</p>{/each}
 	<Label for="note-{targetId}">Note</Label>
 	<TextArea
@@ -40,4 +40,4 @@
 	{#if problem}<Problem live={false} id="note-error-{targetId}">{problem}</Problem>{/if}
 	<WhenField {when} id="note-when-{targetId}" errors={form.errors} />
 	<Button type="submit" size="xs" color="alternative">Save note</Button>
-</form>
+</FormShell>

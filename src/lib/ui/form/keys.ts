@@ -22,3 +22,11 @@ export function isPlainKey(event: KeyboardEvent): boolean {
 	if (presses && event.target instanceof HTMLElement && event.target.matches('a, button, summary')) return false;
 	return !document.querySelector('dialog[open]');
 }
+
+/** Up or down from a field of one line of a form, without any other key; null for everything else. */
+export function arrowIn(form: HTMLElement | undefined, event: KeyboardEvent): 1 | -1 | null {
+	const { key, target } = event;
+	const isLine = target instanceof HTMLInputElement && target.inputMode === 'decimal' && form?.contains(target) === true;
+	if (!isLine || event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return null;
+	return key === 'ArrowDown' ? 1 : key === 'ArrowUp' ? -1 : null;
+}

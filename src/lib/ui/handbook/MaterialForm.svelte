@@ -4,7 +4,7 @@
 	import type { MaterialFigures } from '$lib/core/judging/handbook/figures';
 	import { Button, Select } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { FIGURES, figureText, figureUnit, readFigure, type FigureKey } from './figures';
 	import Problem from '../form/Problem.svelte';
@@ -30,16 +30,14 @@
 		await invalidateAll();
 		ondone();
 	}
-	function own(event: SubmitEvent): void {
-		event.preventDefault();
+	function own(): void {
 		const figures = Object.fromEntries(FIGURES.map((f) => [f.key, readFigure(f.key, texts[f.key], sources[f.key])]));
 		void keep({ material: name.trim(), ...figures, hardenedNozzle: said(hardened), enclosure: said(enclosure), fumes, feeder });
 	}
 	const errorOf = (key: string) => form.errors.find((e) => e.path.startsWith(`figures.${key}.`));
 </script>
 
-<form class="space-y-3" novalidate onsubmit={own}>
-	<FormProblem title={form.problem} />
+<FormShell class="space-y-3" problem={form.problem} onsubmit={own}>
 	{#if start === null}<Field
 			id="material"
 			label="Material"
@@ -82,4 +80,4 @@
 				>Back to the first figures</Button
 			>{/if}
 	</div>
-</form>
+</FormShell>

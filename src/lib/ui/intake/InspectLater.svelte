@@ -3,7 +3,7 @@
 	import type { Oddity } from '$lib/core/stations/intake/station';
 	import { Button } from 'flowbite-svelte';
 	import { Form } from '../form/form.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
 	import Unboxing from './Unboxing.svelte';
@@ -16,8 +16,7 @@
 	const form = new Form({ fields: [], when: looked });
 	const nothing = $derived(odd === null && !good.trim());
 
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		if (nothing) return;
 		const sent = await form.send('unboxings', {
 			spoolId,
@@ -33,9 +32,8 @@
 	}
 </script>
 
-<form class="mt-2 space-y-2" onsubmit={keep}>
-	<FormProblem title={form.problem} />
+<FormShell class="mt-2 space-y-2" problem={form.problem} onsubmit={keep}>
 	<Unboxing bind:odd bind:good idPrefix="later" />
 	<WhenField when={looked} id="looked" errors={form.errors} />
 	<Button type="submit" size="xs" disabled={nothing}>Save</Button>
-</form>
+</FormShell>

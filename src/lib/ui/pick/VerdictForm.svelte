@@ -4,7 +4,7 @@
 	import TextArea from '$lib/ui/form/TextArea.svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
@@ -18,8 +18,7 @@
 	const when = new When();
 	const form = new Form({ fields: ['buyFor'], when });
 
-	async function submit(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function submit(): Promise<void> {
 		if (!spoolId || !kind) {
 			form.refuse([], spoolId ? 'Choose the verdict first.' : 'Choose the spool first.');
 			return;
@@ -40,8 +39,7 @@
 	}
 </script>
 
-<form class="space-y-3" onsubmit={submit} novalidate>
-	<FormProblem title={form.problem} />
+<FormShell class="space-y-3" problem={form.problem} onsubmit={submit}>
 	<Choice name="verdict-spool" legend="Spool" bind:value={spoolId} options={spools.map((s) => ({ value: s.id, label: s.code }))} />
 	<Choice name="verdict-kind" legend="Verdict" bind:value={kind} options={choices(VERDICT_KINDS, VERDICT_WORDS)} />
 	{#if kind === 'buyFor'}<Field
@@ -58,4 +56,4 @@
 	<WhenField {when} id="verdict-when" errors={form.errors} what="decided" />
 	<Button type="submit" size="sm">Save verdict</Button>
 	<p class="small">A verdict keeps the findings of its day; later readings do not change it.</p>
-</form>
+</FormShell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { errorAt, fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { refusalWords } from '$lib/words/refusals';
 	import { MARK_IDS, type MarkId } from '$lib/core/record/marks/piece-mark';
@@ -23,8 +24,7 @@
 			.filter(Boolean)
 			.map((t) => Number(t.replace(',', '.')));
 
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		said = '';
 		const unread = chosen.find((mark) => numbers(steps[mark] ?? '').some((n) => !Number.isFinite(n)));
 		if (unread) {
@@ -58,7 +58,7 @@
 	const markError = $derived(errors.find((e) => e.path === 'marks'));
 </script>
 
-<form class="panel space-y-3 px-4 py-3" novalidate onsubmit={keep} aria-label="Upload a model of your own">
+<FormShell class="panel space-y-3 px-4 py-3" label="Upload a model of your own" onsubmit={keep}>
 	<div class="grid gap-3 sm:grid-cols-3">
 		<Field id="model-name" path="name" label="Name" bind:value={name} {errors} placeholder="Finder bracket" />
 		<Field id="model-grams" path="gramsG" label="Grams" bind:value={grams} {errors} inputmode="decimal" placeholder="if known" />
@@ -101,4 +101,4 @@
 	{/if}
 	<Button type="submit" size="sm">Save</Button>
 	<span role="status" class="ml-3 font-semibold">{said}</span>
-</form>
+</FormShell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
 	import { paramError } from '$lib/schemas/param-error';
 	import { materialNeeded } from '$lib/core/judging/pieces/library/material-needed';
@@ -74,8 +75,7 @@
 		link.click();
 		URL.revokeObjectURL(url);
 	}
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		said = '';
 		if (faults.length > 0) return;
 		const before = known.find((p) => p.id === replaces);
@@ -89,7 +89,7 @@
 	}
 </script>
 
-<form class="panel grid gap-4 px-4 py-3 lg:grid-cols-[1fr_1.2fr]" novalidate onsubmit={keep} aria-label="Make a test piece">
+<FormShell class="panel grid gap-4 px-4 py-3 lg:grid-cols-[1fr_1.2fr]" label="Make a test piece" onsubmit={keep}>
 	<div class="space-y-3">
 		<label class="block">
 			<span class="mb-0.5 block text-[0.85rem] font-medium">Test piece</span>
@@ -165,4 +165,4 @@
 		<Button type="submit" size="sm" disabled={faults.length > 0}>Save</Button>
 		<span role="status" class="font-semibold">{said}</span>
 	</div>
-</form>
+</FormShell>

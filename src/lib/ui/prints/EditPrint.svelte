@@ -1,10 +1,10 @@
 <script lang="ts">
+	import SelectField from '../form/SelectField.svelte';
 	import { CONDITIONS, FAILURE_CAUSES, FAILURE_KINDS, PRINT_OUTCOMES, WATER_SIGNS } from '$lib/core/record/lists/closed-lists';
 	import { SET_UP } from '$lib/core/record/evidence/attempt';
 	import type { SpoolEvent } from '$lib/core/record/evidence/event';
 	import type { Piece } from '$lib/core/record/evidence/piece';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { Label, Select } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import Presses from '../form/Presses.svelte';
@@ -54,27 +54,18 @@
 		options={choices(FAILURE_CAUSES, CAUSE_WORDS)}
 	/>
 {/if}
-<div>
-	<Label for="edit-piece">Test piece</Label>
-	<Select placeholder="" size="sm" id="edit-piece" bind:value={draft.pieceId}>
-		{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
-	</Select>
-</div>
-<div>
-	<Label for="edit-printer">Printer</Label>
-	<Select placeholder="" size="sm" id="edit-printer" bind:value={draft.printerId}>
-		<option value="">not noted</option>
-		{#each printers as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-	</Select>
-</div>
+<SelectField id="edit-piece" label="Test piece" bind:value={draft.pieceId}>
+	{#each pieces as one (one.id)}<option value={one.id}>{one.name} {one.version}</option>{/each}
+</SelectField>
+<SelectField id="edit-printer" label="Printer" bind:value={draft.printerId}>
+	<option value="">not noted</option>
+	{#each printers as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+</SelectField>
 {#if portions.length > 0}
-	<div>
-		<Label for="edit-portion">Printed from</Label>
-		<Select placeholder="" size="sm" id="edit-portion" bind:value={draft.portionId}>
-			<option value="">the spool itself</option>
-			{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
-		</Select>
-	</div>
+	<SelectField id="edit-portion" label="Printed from" bind:value={draft.portionId}>
+		<option value="">the spool itself</option>
+		{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
+	</SelectField>
 {/if}
 <Choice
 	name="edit-condition"

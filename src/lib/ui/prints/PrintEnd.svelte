@@ -1,4 +1,5 @@
 <script lang="ts">
+	import SelectField from '../form/SelectField.svelte';
 	import {
 		CONDITIONS,
 		FAILURE_CAUSES,
@@ -9,7 +10,6 @@
 	} from '$lib/core/record/lists/closed-lists';
 	import type { SpoolEvent } from '$lib/core/record/evidence/event';
 	import type { FieldError } from '$lib/schemas/field-error';
-	import { Label, Select } from 'flowbite-svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import Presses from '../form/Presses.svelte';
@@ -37,13 +37,10 @@
 <div class="flex flex-wrap gap-x-8 gap-y-3">
 	<Choice name="outcome" legend="Result" bind:value={draft.outcome} options={choices(PRINT_OUTCOMES, OUTCOME_WORDS)} />
 	{#if portions.length > 0}
-		<div>
-			<Label for="portion">Printed from</Label>
-			<Select placeholder="" size="sm" id="portion" bind:value={draft.portionId}>
-				<option value="">the spool itself</option>
-				{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
-			</Select>
-		</div>
+		<SelectField id="portion" label="Printed from" bind:value={draft.portionId}>
+			<option value="">the spool itself</option>
+			{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
+		</SelectField>
 	{/if}
 	<Choice
 		name="condition"

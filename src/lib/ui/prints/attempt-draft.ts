@@ -1,4 +1,10 @@
+import type { Missing } from '$lib/core/judging/finding/types';
+import { conditionAt } from '$lib/core/record/conditions/condition-at';
+import { plural } from '../../words/numbers';
 import { SET_UP, type Attempt, type FailureCause, type PrintSettings, type SetUp } from '$lib/core/record/evidence/attempt';
+import { stated } from '$lib/core/record/claims/stated';
+import type { Piece } from '$lib/core/record/evidence/piece';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { ConditionKind } from '$lib/core/record/lists/closed-lists';
 import { SETTING_WORDS } from '../../words/settings';
 
@@ -138,4 +144,42 @@ export function settingsLine(settings: PrintSettings): string {
 			settings[name] === null ? [] : [`${SETTING_WORDS[name].name.toLowerCase()} ${settings[name]} ${SETTING_WORDS[name].unit}`]
 		).join(' · ') || 'settings not noted'
 	);
+}
+
+/** A fresh draft of a spool on the bench, in the state it is in now. @param given.prints all of the trial */
+export function draftFor(
+	evidence: SpoolEvidence | undefined,
+	given: { prints: readonly Attempt[]; printerId: string; pieceId: string; at: number }
+): AttemptDraft {
+	return freshDraft({
+		last: evidence?.attempts.at(-1) ?? null,
+		lastOther: given.prints.toSorted((a, b) => a.at - b.at).at(-1) ?? null,
+		labelNozzleC: evidence ? labelNozzleC(evidence) : null,
+		condition: evidence ? conditionAt(evidence, given.at).kind : 'asReceived',
+		printerId: given.printerId,
+		pieceId: given.pieceId
+	});
+}
+
+/** How far a spool is with its prints, in the list beside the bench. */
+export function printsToDo({ attempts }: Pick<SpoolEvidence, 'attempts'>, missing: Missing | null): string {
+	const done = attempts.filter((a) => a.status === 'counts').length;
+	if (missing?.action === 'markPiece') return 'to mark';
+	if (missing) return done ? `${done}, more to do` : 'to do';
+	return plural(done, 'print');
+}
+
+/** The middle of the nozzle range on the label; null where it does not state both ends. */
+export function labelNozzleC({ claims }: Pick<SpoolEvidence, 'claims'>): number | null {
+	const [low, high] = [stated(claims, 'nozzleLowC'), stated(claims, 'nozzleHighC')];
+	return low && high ? Math.round((low.value + high.value) / 2) : null;
+}
+
+/** Pieces to choose from: those of the trial first, then all others that were not put away; what is chosen stays. */
+export function piecesToPrint(
+	all: readonly Piece[],
+	{ first, putAway, chosen }: { first: readonly string[]; putAway: readonly string[]; chosen: string | undefined }
+): Piece[] {
+	const ours = first.flatMap((id) => all.filter((p) => p.id === id));
+	return [...ours, ...all.filter((p) => !ours.includes(p) && (!putAway.includes(p.id) || p.id === chosen))];
 }

@@ -1,6 +1,8 @@
 import { invalidateAll } from '$app/navigation';
+import { conditionAt } from '$lib/core/record/conditions/condition-at';
+import type { SpoolEvidence } from '$lib/core/record/evidence/spool-evidence';
 import type { Protocol } from '$lib/core/judging/trial/protocol';
-import { tick } from 'svelte';
+import { tick, untrack } from 'svelte';
 import { Form } from '../form/form.svelte';
 import { When } from '../form/when.svelte';
 import { plural } from '../../words/numbers';
@@ -58,6 +60,23 @@ export class AttemptEntry {
 	/** Opens the draft of a spool; one that was begun stays as it is. */
 	open(spoolId: string, fresh: () => AttemptDraft): void {
 		this.#drafts[spoolId] ??= fresh();
+	}
+
+	/**
+	 * The state the spool was in when it was printed, which may have been yesterday or of a portion, follows from the record: it stands in the
+	 * draft as soon as one of these is said. Called once, as the page is made.
+	 */
+	followState(evidence: () => SpoolEvidence | undefined): void {
+		const then = $derived.by(() => {
+			const spool = evidence();
+			return spool ? conditionAt(spool, this.when.at(), this.draft?.portionId || null).kind : 'asReceived';
+		});
+		$effect(() => {
+			const kind = then;
+			untrack(() => {
+				if (this.draft && (!this.when.isNow || this.draft.portionId)) this.draft.condition = kind;
+			});
+		});
 	}
 
 	/** Another spool is chosen: what was said of the last entry is over. */

@@ -13,7 +13,7 @@
 	import { factFieldsOf, saidFacts } from '../form/facts';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import Problem from '../form/Problem.svelte';
 	import UnitField from '../form/UnitField.svelte';
 	import StatedFields from './StatedFields.svelte';
@@ -37,8 +37,7 @@
 	const massUnit = new ChosenUnit('mass');
 	const form = new Form({ fields: [...factFieldsOf(SPOOL_FACTS), ...Object.keys(noFigures()), 'typed'] });
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const said = saidFacts({ ...facts, ...figures });
 		// What one adds to is what stood there when the page was looked at.
 		const seen = Object.fromEntries(Object.entries(seenFacts).filter(([name]) => name in said));
@@ -54,8 +53,7 @@
 
 <details class="panel px-3 py-2">
 	<summary class="font-semibold">Add missing details</summary>
-	<form class="mt-2 space-y-2" onsubmit={add} novalidate>
-		<FormProblem title={form.problem} />
+	<FormShell class="mt-2 space-y-2" problem={form.problem} onsubmit={add}>
 		<FactFields entries={SPOOL_FACTS} words={SPOOL_FACT_WORDS} bind:typed={facts} errors={form.errors} prefix="fact-" stands={spool} />
 		{#each [['tare', 'Empty spool (tare)', '230 g'], ['grossMass', 'Full spool now', '1240 g']] as const as [path, label, placeholder] (path)}
 			<UnitField
@@ -99,5 +97,5 @@
 		/>
 		{#each form.errors.filter((e) => e.path === 'typed') as e (e.code)}<Problem live={false}>{refusalWords(e)}</Problem>{/each}
 		<Button type="submit" size="xs" color="alternative">Save</Button>
-	</form>
+	</FormShell>
 </details>

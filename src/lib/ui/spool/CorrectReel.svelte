@@ -4,7 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { ChosenUnit } from '../form/chosen-unit.svelte';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Edited } from '../form/edited.svelte';
 	import { Form } from '../form/form.svelte';
 	import { storedIn } from '../form/in-unit';
@@ -36,8 +36,7 @@
 	let reason = $state('');
 	const form = new Form({ fields: [...Object.keys(untrack(stands)), 'reason'] });
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function save(): Promise<void> {
 		const sent = await form.send('product-facts', { spoolId: spool.id, reason, ...edited.changed, seen: edited.seen });
 		if (!sent.ok && sent.status === 409) {
 			await invalidateAll();
@@ -52,8 +51,7 @@
 
 <details class="panel px-3 py-2" ontoggle={(e) => e.currentTarget.open && form.clear()}>
 	<summary class="font-semibold">Correct maker, product, material or code</summary>
-	<form class="mt-2 space-y-2" onsubmit={save} novalidate>
-		<FormProblem title={form.problem} />
+	<FormShell class="mt-2 space-y-2" problem={form.problem} onsubmit={save}>
 		{#if !hidden}
 			<Field id="right-maker" path="maker" label="Maker" bind:value={edited.typed.maker} errors={form.errors} />
 			<Field id="right-filament" path="filament" label="Product" bind:value={edited.typed.filament} errors={form.errors} />
@@ -72,5 +70,5 @@
 		<Field id="right-reason" path="reason" label="Why" bind:value={reason} errors={form.errors} placeholder="typed the wrong material" />
 		{#if reels > 1}<p class="small">All {reels} spools of this product change with it; the bench code is this spool’s own.</p>{/if}
 		<Button type="submit" size="xs" color="alternative">Correct it</Button>
-	</form>
+	</FormShell>
 </details>

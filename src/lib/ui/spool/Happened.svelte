@@ -1,8 +1,10 @@
 <script lang="ts">
+	import SelectField from '../form/SelectField.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { SAID_EVENTS } from '$lib/core/record/lists/closed-lists';
 	import type { SpoolEvent } from '$lib/core/record/evidence/event';
-	import { Button, Label, Select } from 'flowbite-svelte';
+	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
@@ -56,8 +58,7 @@
 		const sent = await striking.send('amendments', { targetKind: 'event', targetId, action: 'exclude', reason: 'did not happen' });
 		if (sent.ok) await invalidateAll();
 	}
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const sent = await form.send('events', {
 			spoolId,
 			kind,
@@ -101,7 +102,7 @@
 	<ul class="mt-1">
 		{#each said as e (e.id)}{@render line(e.id, e.text, 'mark invalid')}{/each}
 	</ul>
-	<form class="mt-1 space-y-2" onsubmit={add} novalidate>
+	<FormShell class="mt-1 space-y-2" onsubmit={add}>
 		<Choice name="kind" legend="What happened" bind:value={kind} errors={form.errors} options={choices(SAID_EVENTS, SAID_EVENT_WORDS)} />
 		{#if kind === 'exposed'}
 			<Field
@@ -132,13 +133,10 @@
 			/>
 		{/if}
 		{#if portions.length > 0 && kind !== 'cutOff'}
-			<div>
-				<Label for="happened-to">It happened to</Label>
-				<Select placeholder="" size="sm" id="happened-to" bind:value={details.portionId}>
-					<option value="">the spool itself</option>
-					{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
-				</Select>
-			</div>
+			<SelectField id="happened-to" label="It happened to" bind:value={details.portionId}>
+				<option value="">the spool itself</option>
+				{#each portions as portion (portion.id)}<option value={portion.id}>portion {portion.portion}</option>{/each}
+			</SelectField>
 		{/if}
 		<WhenField {when} id="happened" errors={form.errors} />
 		<p class="small">
@@ -147,5 +145,5 @@
 			{:else}Then the loss between two weighings is not counted as water.{/if}
 		</p>
 		<Button type="submit" size="xs" color="alternative" disabled={kind === null}>Save</Button>
-	</form>
+	</FormShell>
 </details>

@@ -5,7 +5,7 @@
 	import Choice from '../form/Choice.svelte';
 	import Field from '../form/Field.svelte';
 	import { Form } from '../form/form.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { numeric } from '../form/numeric';
 
 	/** `onadded` says so on the page. */
@@ -25,8 +25,7 @@
 			.filter(Boolean)
 	);
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const { name, unit, low, high } = measure;
 		const sent = await form.send('own-measures', {
 			trialId,
@@ -40,8 +39,7 @@
 	}
 </script>
 
-<form class="space-y-3" onsubmit={add} novalidate>
-	<FormProblem title={form.problem} />
+<FormShell class="space-y-3" problem={form.problem} onsubmit={add}>
 	<div class="grid gap-3 sm:grid-cols-4">
 		<Field id="measure-name" path="name" label="Name" bind:value={measure.name} errors={form.errors} placeholder="grip of the knob" />
 		{#if told === 'number'}
@@ -79,4 +77,4 @@
 		options={[{ value: 'none', label: 'nothing else' }, ...choices(OWN_FAMILIES, FAMILY_WORDS)]}
 	/>
 	<Button type="submit" size="sm">Add the measure</Button>
-</form>
+</FormShell>

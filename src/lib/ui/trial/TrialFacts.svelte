@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { CURRENCIES } from '$lib/core/kernel/units/money';
 	import type { SaidLater } from '$lib/schemas/trial';
 	import { Button, Label, Select } from 'flowbite-svelte';
@@ -28,8 +29,7 @@
 	const undoing = new Form({ fields: [] });
 	const changed = $derived(edited.names);
 
-	async function keep(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keep(): Promise<void> {
 		const sent = await form.send('trial-facts', { trialId, ...edited.changed, seen: edited.seen, ...(reason.trim() ? { reason } : {}) });
 		if (!sent.ok && sent.status === 409) {
 			await invalidateAll();
@@ -54,7 +54,7 @@
 </script>
 
 <section class="panel space-y-3 px-4 py-3" aria-label="Name, question, currency">
-	<form class="space-y-3" novalidate onsubmit={keep}>
+	<FormShell class="space-y-3" onsubmit={keep}>
 		<h2 class="font-semibold">Name, question, currency</h2>
 		<FormProblem title={form.problem || undoing.problem} />
 		<Field
@@ -88,7 +88,7 @@
 			/>
 		{/if}
 		<Button type="submit" size="sm" color="alternative" disabled={changed.length === 0}>Save changes</Button>
-	</form>
+	</FormShell>
 	{#if later.length}
 		<ul class="space-y-1">
 			{#each later as one (one.id)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { PART_STATES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
 	import type { PartInService } from '$lib/schemas/use-log';
@@ -20,8 +21,7 @@
 	const stateForm = new Form({ fields: [], when });
 	const problem = $derived(partForm.problem || stateForm.problem);
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const sent = await partForm.send('parts', { spoolId, name, ...(place.trim() ? { place } : {}) });
 		if (!sent.ok) return;
 		name = '';
@@ -67,9 +67,9 @@
 	{/each}
 	<WhenField {when} errors={[...partForm.errors, ...stateForm.errors]} what="in use or found" />
 	{#if problem}<Problem>{problem}</Problem>{/if}
-	<form class="flex flex-wrap items-end gap-3" onsubmit={add} novalidate>
+	<FormShell class="flex flex-wrap items-end gap-3" onsubmit={add}>
 		<Field id="part-name" path="name" label="Part" bind:value={name} errors={partForm.errors} placeholder="finder bracket" />
 		<Field id="part-place" path="place" label="Where used" bind:value={place} errors={partForm.errors} placeholder="east dome" />
 		<Button type="submit" size="xs" color="alternative">{when.isNow ? 'In use from today' : 'In service from then'}</Button>
-	</form>
+	</FormShell>
 </section>

@@ -3,7 +3,7 @@
 	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 	import { blankFacts } from '$lib/core/record/facts/typed-facts';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { type Added, saidOf } from './added';
 	import DryerFields from './DryerFields.svelte';
@@ -24,18 +24,14 @@
 		return saidOf(instrument, measures);
 	}
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
-		// The form it was missed in is not sent by it.
-		event.stopPropagation();
+	async function add(): Promise<void> {
 		const sent = await form.send<{ id: string }>(PATHS[what], { ...bodyOf() });
 		if (sent.ok) await onadded(sent.answer.id);
 	}
 </script>
 
 <Modal bind:open title="Add a {what}" size="sm">
-	<form class="space-y-3" novalidate onsubmit={add}>
-		<FormProblem title={form.problem} />
+	<FormShell class="space-y-3" problem={form.problem} onsubmit={add}>
 		{#if what === 'dryer'}
 			<DryerFields bind:typed={dryer} errors={form.errors} />
 		{:else if what === 'printer'}
@@ -46,5 +42,5 @@
 			<InstrumentFields bind:typed={instrument} errors={form.errors} {measures} />
 		{/if}
 		<Button type="submit" size="sm">Add it</Button>
-	</form>
+	</FormShell>
 </Modal>

@@ -3,7 +3,7 @@
 	import { refusalWords } from '$lib/words/refusals';
 	import { Button } from 'flowbite-svelte';
 	import Field from '../form/Field.svelte';
-	import FormProblem from '../form/FormProblem.svelte';
+	import FormShell from '../form/FormShell.svelte';
 	import { Form } from '../form/form.svelte';
 	import { When } from '../form/when.svelte';
 	import WhenField from '../form/WhenField.svelte';
@@ -27,8 +27,7 @@
 	/** One reading a word; a unit stays with its number. */
 	const readings = $derived(typed.readings.match(/\d+(?:[.,]\d+)?\s*[a-z"]*/gi) ?? []);
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const sent = await form.send('instrument-checks', {
 			instrumentId,
 			reference: typed.reference,
@@ -43,8 +42,7 @@
 </script>
 
 {#if open}
-	<form class="mt-1 space-y-2" novalidate onsubmit={add} aria-label="Check {name}">
-		<FormProblem title={form.problem} />
+	<FormShell class="mt-1 space-y-2" label="Check {name}" problem={form.problem} onsubmit={add}>
 		<div class="grid grid-cols-2 gap-3">
 			<Field
 				id="{instrumentId}-reference"
@@ -76,7 +74,7 @@
 		<WhenField {when} id="{instrumentId}-when" errors={form.errors} what="checked" />
 		<Button type="submit" size="xs">Save check</Button>
 		<button type="button" class="link text-[0.9rem]" onclick={() => (open = false)}>not now</button>
-	</form>
+	</FormShell>
 {:else}
 	<button type="button" class="link text-[0.9rem]" onclick={() => (open = true)}>check it against a pin</button>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
 	import { saidOf } from './added';
@@ -14,15 +15,14 @@
 	let typed = $state(fresh());
 	let errors = $state.raw<FieldError[]>([]);
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const refused = await keep(saidOf(typed, measures));
 		errors = refused ?? [];
 		if (!refused) typed = fresh();
 	}
 </script>
 
-<form class="panel space-y-2 px-3 py-2" novalidate onsubmit={add}>
+<FormShell class="panel space-y-2 px-3 py-2" onsubmit={add}>
 	<InstrumentFields bind:typed {errors} {measures} />
 	<Button type="submit" size="sm">Add it</Button>
-</form>
+</FormShell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '../form/FormShell.svelte';
 	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import { Button } from 'flowbite-svelte';
@@ -10,15 +11,14 @@
 	let typed = $state(blankFacts(DRYER_FACTS));
 	let errors = $state.raw<FieldError[]>([]);
 
-	async function add(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function add(): Promise<void> {
 		const wrong = await keep(typed);
 		errors = wrong ?? [];
 		if (!wrong) typed = blankFacts(DRYER_FACTS);
 	}
 </script>
 
-<form class="panel space-y-2 px-3 py-2" novalidate onsubmit={add}>
+<FormShell class="panel space-y-2 px-3 py-2" onsubmit={add}>
 	<DryerFields bind:typed {errors} />
 	<Button type="submit" size="sm">Add it</Button>
-</form>
+</FormShell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { CONDITION_POLICIES, USE_PRESETS, FAMILIES } from '$lib/core/record/lists/closed-lists';
 	import { goto } from '$app/navigation';
 	import { CURRENCIES } from '$lib/core/kernel/units/money';
@@ -58,8 +59,7 @@
 	// One came here to name it.
 	onMount(() => focusFirst('name'));
 
-	async function submit(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function submit(): Promise<void> {
 		const sent = await form.send<{ id: string }>('trials', {
 			name,
 			question: question || undefined,
@@ -73,7 +73,7 @@
 </script>
 
 <svelte:head><title>New trial · Draught</title></svelte:head>
-<form class="grid max-w-5xl gap-6 p-4 md:p-6 lg:grid-cols-[minmax(0,1fr)_330px]" onsubmit={submit} novalidate>
+<FormShell class="grid max-w-5xl gap-6 p-4 md:p-6 lg:grid-cols-[minmax(0,1fr)_330px]" onsubmit={submit}>
 	<div class="space-y-4">
 		<h1 class="text-2xl font-bold">New trial</h1>
 		<p class="small">
@@ -151,4 +151,4 @@
 			<p class="small">You change this on the pick whenever you like.</p>
 		{/if}
 	</aside>
-</form>
+</FormShell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { drawSample } from '$lib/core/stations/prints/trainer/sample';
 	import { TRAINER_ANSWERS, TRAINER_SUBJECTS, type TrainerSubject } from '$lib/core/stations/prints/trainer/subjects';
@@ -129,13 +130,7 @@
 			</div>
 		{/if}
 		<div class="mt-3 grid gap-5 lg:grid-cols-2">
-			<form
-				class="panel space-y-3 px-4 py-3"
-				onsubmit={(e) => {
-					e.preventDefault();
-					begin();
-				}}
-			>
+			<FormShell class="panel space-y-3 px-4 py-3" onsubmit={begin}>
 				<label class="block text-[0.9rem]"
 					>Who scores
 					<input type="text" class="w-48 rounded border bg-panel px-2 py-1" maxlength="60" bind:value={scorer} /></label
@@ -147,7 +142,7 @@
 					options={TRAINER_SUBJECTS.map((value) => ({ value, label: SUBJECT_WORDS[value].title }))}
 				/>
 				<Button type="submit">{done ? 'Once more' : 'Begin'}</Button>
-			</form>
+			</FormShell>
 			{#if data.trainings.length}
 				<section aria-label="Runs on record">
 					<h2 class="font-semibold">Runs on record</h2>

@@ -76,7 +76,7 @@ function apart(first: WithMoments, second: WithMoments, def: Def, pairs: number)
  */
 export function sideOf(a: Compared, b: Compared, def: Def, pairs: number): 'better' | 'worse' | 'open' {
 	if (!toldApart(a, b, def, pairs)) return 'open';
-	const more = (differenceOf(a, b, overhang)?.mean ?? 0) > 0;
+	const more = (differenceOf(a, b, def)?.mean ?? 0) > 0;
 	return more === (def.direction === 'more') ? 'better' : 'worse';
 }
 

@@ -12,7 +12,7 @@
 	import Field from '$lib/ui/form/Field.svelte';
 	import { focusFirst } from '$lib/ui/form/focus-first';
 	import UnitField from '$lib/ui/form/UnitField.svelte';
-	import FormProblem from '$lib/ui/form/FormProblem.svelte';
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { When } from '$lib/ui/form/when.svelte';
 	import WhenField from '$lib/ui/form/WhenField.svelte';
@@ -93,8 +93,7 @@
 		element.requestSubmit();
 	}
 
-	async function submit(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function submit(): Promise<void> {
 		const filled = Object.fromEntries(Object.entries(typed).filter(([key, value]) => value.trim() !== '' && key !== 'quantity'));
 		const unboxing = odd === null ? {} : Object.keys(odd).length === 0 ? { nothingOdd: true } : { odd };
 		const sent = await form.send<{ benchCode: string }>('intake', {
@@ -146,8 +145,7 @@
 				}}
 			/>
 		{:else}
-			<form class="space-y-4" bind:this={element} onsubmit={submit} novalidate>
-				<FormProblem title={form.problem} />
+			<FormShell bind:element class="space-y-4" problem={form.problem} onsubmit={submit}>
 				<div class="grid gap-3 sm:grid-cols-4">
 					<Field
 						id="material"
@@ -253,7 +251,7 @@
 				</details>
 				<WhenField when={opened} id="opened" errors={form.errors} what="opened" />
 				<Button type="submit">Add spool</Button>
-			</form>
+			</FormShell>
 		{/if}
 	</div>
 	<aside class="space-y-2" aria-label="Spools of this trial">

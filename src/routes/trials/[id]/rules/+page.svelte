@@ -1,4 +1,6 @@
 <script lang="ts">
+	import SelectField from '$lib/ui/form/SelectField.svelte';
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { refusalWords } from '$lib/words/refusals';
 	import { CLAIM_RULES, CONDITION_POLICIES, FAILURE_RULES, SETTINGS_POLICIES } from '$lib/core/record/lists/closed-lists';
 	import { invalidateAll } from '$app/navigation';
@@ -19,7 +21,7 @@
 		FAMILY_WORDS,
 		SETTINGS_POLICY_WORDS
 	} from '$lib/words/closed-lists';
-	import { Button, Label, Toggle, Select } from 'flowbite-svelte';
+	import { Button, Toggle, Select } from 'flowbite-svelte';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/growing/Later.svelte';
 	import NewMeasure from '$lib/ui/trial/NewMeasure.svelte';
@@ -74,8 +76,7 @@
 		await invalidateAll();
 		return true;
 	}
-	async function keepRules(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function keepRules(): Promise<void> {
 		const said = { ...WIRE(edited.changed), seen: WIRE(edited.seen) };
 		const kept = await post(versions, 'protocols', said, 'The rules are saved as a new version; measurements stay.');
 		if (!kept && !versions.unknown && versions.errors.some((e) => e.code === 'changedMeanwhile')) await invalidateAll();
@@ -89,6 +90,11 @@
 		const here = data.basis.ownMeasures.filter((m) => m.here).map((m) => m.id);
 		await post(versions, 'protocols', { ownMeasureIds: [...here, measureId] }, `${name} is a column of the sheet now.`);
 	}
+	async function addSpool(): Promise<void> {
+		if (!add) return;
+		const kept = await post(form, 'trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.');
+		if (kept) add = '';
+	}
 </script>
 
 <svelte:head><title>Rules · {data.head.name} · Draught</title></svelte:head>
@@ -101,7 +107,7 @@
 			The newest {what} are damaged and cannot be read; the last readable version is in force. Saving makes a new one.
 		</Problem>
 	{/each}
-	<form class="panel space-y-4 px-4 py-3" onsubmit={keepRules} novalidate>
+	<FormShell class="panel space-y-4 px-4 py-3" onsubmit={keepRules}>
 		<h2 class="font-semibold">What is the same for all</h2>
 		<Choice
 			name="settingsPolicy"
@@ -152,15 +158,12 @@
 			<p class="small">Where several show the same mark, the newest counts. <a class="link" href="/pieces">More test pieces</a></p>
 		</fieldset>
 		<div class="flex flex-wrap gap-4">
-			<div>
-				<Label for="rules-printer">Printer and nozzle</Label>
-				<Select placeholder="" size="sm" id="rules-printer" bind:value={rules.printerId}>
-					<option value="">not noted</option>
-					{#each offered(data.printers, rules.printerId) as printer (printer.id)}<option value={printer.id}
-							>{printer.name}, {printer.nozzle}</option
-						>{/each}
-				</Select>
-			</div>
+			<SelectField id="rules-printer" label="Printer and nozzle" bind:value={rules.printerId}>
+				<option value="">not noted</option>
+				{#each offered(data.printers, rules.printerId) as printer (printer.id)}<option value={printer.id}
+						>{printer.name}, {printer.nozzle}</option
+					>{/each}
+			</SelectField>
 			<Field id="repeats" label="Prints per piece" bind:value={rules.repeats} errors={versions.errors} inputmode="numeric" class="w-28" />
 			<Field
 				id="diameterPlaces"
@@ -180,7 +183,7 @@
 			/>
 		</div>
 		<Button type="submit" size="sm">Save rules</Button>
-	</form>
+	</FormShell>
 	<Later>
 		{#key JSON.stringify(facts)}
 			<TrialFacts
@@ -215,16 +218,7 @@
 		<section class="panel space-y-2 px-4 py-3" aria-label="Spools">
 			<h2 class="font-semibold">Add a spool that is already on the bench</h2>
 			{#if data.others.length}
-				<form
-					class="flex flex-wrap items-end gap-2"
-					onsubmit={(e) => {
-						e.preventDefault();
-						if (add)
-							void post(form, 'trial-spools', { spoolId: add }, 'The spool is in this trial; what is known of it came along.').then(
-								(kept) => (add = kept ? '' : add)
-							);
-					}}
-				>
+				<FormShell class="flex flex-wrap items-end gap-2" onsubmit={addSpool}>
 					<label class="sr-only" for="add-spool">Spool</label>
 					<Select placeholder="" size="sm" id="add-spool" bind:value={add}>
 						<option value="">choose …</option>
@@ -233,7 +227,7 @@
 							>{/each}
 					</Select>
 					<Button type="submit" size="sm" color="alternative" disabled={!add}>Add it</Button>
-				</form>
+				</FormShell>
 			{:else}
 				<p class="small">Every spool is already here.</p>
 			{/if}

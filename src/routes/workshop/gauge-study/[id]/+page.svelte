@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FormShell from '$lib/ui/form/FormShell.svelte';
 	import { refusalWords } from '$lib/words/refusals';
 	import { refusedReading } from '$lib/schemas/refused-reading';
 	import { fieldError, type FieldError } from '$lib/schemas/field-error';
@@ -47,8 +48,7 @@
 		})
 	);
 
-	function begin(event: SubmitEvent): void {
-		event.preventDefault();
+	function begin(): void {
 		const between = (text: string, low: number, high: number) => /^\d+$/.test(text.trim()) && +text >= low && +text <= high;
 		const found: FieldError[] = [];
 		if (names.length < 1 || names.length > 6) found.push(fieldError('raters', 'oneToSixNames'));
@@ -92,7 +92,7 @@
 	<FormProblem title={problem} />
 	{#if browser && draft}
 		{#if !draft.begun}
-			<form class="panel mt-3 space-y-2 px-3 py-2" novalidate onsubmit={begin} aria-label="Set up a gauge study">
+			<FormShell class="panel mt-3 space-y-2 px-3 py-2" label="Set up a gauge study" onsubmit={begin}>
 				<Field
 					id="raters"
 					label="Who measures"
@@ -110,7 +110,7 @@
 					to ten spots and three rounds are usual.
 				</p>
 				<Button type="submit" size="sm">Begin</Button>
-			</form>
+			</FormShell>
 		{:else if draft.step}
 			<p id="step" class="mt-4 mb-1.5 text-[1.05rem]" role="status" data-testid="study-step">
 				<strong>{draft.raters[draft.step.rater]}</strong> at spot <strong>{draft.step.place + 1}</strong>
