@@ -1,3 +1,4 @@
+import { BROWSER_ZONE } from './tests/e2e/zone';
 import { defineConfig } from '@playwright/test';
 import { browserArguments } from './tests/e2e/browser';
 
@@ -20,7 +21,7 @@ export default defineConfig({
 		browserName: 'chromium',
 		viewport: { width: 1280, height: 800 },
 		actionTimeout: 30_000,
-		timezoneId: 'Europe/Vienna',
+		timezoneId: BROWSER_ZONE,
 		locale: 'en-GB',
 		screenshot: 'only-on-failure',
 		launchOptions: {

@@ -3,4 +3,4 @@
 . "$(dirname "$0")/lib.sh"
 need_modules
 need_database_server
-DRAUGHT_WRITE_GOLDEN=yes vitest run --project db src/lib/src/demo/golden.db.test.ts
+DRAUGHT_WRITE_GOLDEN=yes vitest run --project db src/demo/golden.db.test.ts

@@ -1,6 +1,8 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { CORE_VERSION } from '$lib/core/version';
+import { pagesInShort } from '../../tests/support/pages-in-short';
+import { startServer, stopServer } from '../lib/server/running/context';
 import { testDatabase, type TestDatabase } from '../../tests/support/database';
 import { partsOf, pickInputOf, pickOf, sheetOf, shownSheetOf } from '../lib/server/answers/trials/findings';
 import { listTrials, loadTrial } from '../lib/server/answers/trials/load';
@@ -9,14 +11,20 @@ import { foundBy } from '../lib/server/answers/findings/stations';
 
 /** Every finding of the demo as one version of core computes it. `npm run golden` writes it anew, after CORE_VERSION was raised. */
 const GOLDEN = 'tests/reference/demo-findings.txt';
+/** What the server gives every page of it. */
+const PAGES = 'tests/reference/demo-pages.txt';
 const NOW = Date.parse('2026-11-20T12:00:00Z');
 
 let bench: TestDatabase;
 beforeAll(async () => {
+	vi.useFakeTimers({ toFake: ['Date'], now: NOW });
 	bench = await testDatabase();
 	await seedDemo(bench.db, NOW);
 });
-afterAll(() => bench.close());
+afterAll(async () => {
+	await bench.close();
+	vi.useRealTimers();
+});
 
 /** Ten digits: more than any reader sees, fewer than the last bits in which machines may differ. */
 const figure = (value: number | null | undefined): string =>
@@ -75,4 +83,21 @@ it('what pages of the demo share comes out of JSON as it went in', async () => {
 			look(evidence.spool.code, { evidence, found: ['diameter', 'prints'].map((s) => foundBy(s, evidence, whole.basis)) });
 	}
 	expect(changed).toEqual([]);
+});
+
+it('every page of the demo is given what it was given', async () => {
+	await startServer(
+		{
+			HOST: '127.0.0.1',
+			DATABASE_URL: bench.url,
+			DRAUGHT_BACKUP_DIR: '/nowhere/backups',
+			DRAUGHT_LEARN_MINUTES: '0',
+			DRAUGHT_BACKUP_MINUTES: '0'
+		},
+		NOW
+	);
+	const now = await pagesInShort(bench.db).finally(stopServer);
+	if (process.env.DRAUGHT_WRITE_GOLDEN === 'yes') writeFileSync(PAGES, now);
+	expect(existsSync(PAGES), `${PAGES} is missing: npm run golden`).toBe(true);
+	expect(now, 'a page is given something else: look at what changed, then npm run golden').toBe(readFileSync(PAGES, 'utf8'));
 });

@@ -1,3 +1,5 @@
+import { DateTime } from 'luxon';
+import { BROWSER_ZONE } from './zone';
 import { expect, test } from '@playwright/test';
 import { v7 } from 'uuid';
 import { api, makeTrial, open } from './bench';
@@ -189,7 +191,7 @@ test('a verdict of yesterday is withdrawn, and brought back', async ({ page }) =
 	await verdict.getByRole('button', { name: /^decided/ }).click();
 	await verdict.getByLabel('decided').fill('yesterday 9:00');
 	await verdict.getByRole('button', { name: 'Save verdict' }).click();
-	const yesterday = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' }).format(Date.now() - 86_400_000);
+	const yesterday = DateTime.now().setZone(BROWSER_ZONE).minus({ days: 1 }).setLocale('en-GB').toFormat('d LLL');
 	await expect(verdict.getByRole('listitem').first()).toContainText(`${yesterday} `);
 	await verdict.getByRole('button', { name: /^withdraw/ }).click();
 	await expect(verdict.getByText(/: withdrawn/)).toBeVisible();

@@ -1,3 +1,5 @@
+import { DateTime } from 'luxon';
+import { BROWSER_ZONE } from './zone';
 import { expect, test } from '@playwright/test';
 import { v7 } from 'uuid';
 import { api, makeTrial, open } from './bench';
@@ -122,7 +124,8 @@ test('when a weighing was really made, and an own measure’s scale, are put rig
 	await dialog.getByRole('button', { name: 'Correct it' }).click();
 	await expect(dialog).toBeHidden();
 	const weighing = (await evidenceOf(spoolId, 'moisture')).readings?.find((r) => r.quantity === 'grossMass');
-	expect(new Date(weighing?.takenAt as number).getUTCDate()).toBe(new Date(Date.now() - 86_400_000).getUTCDate());
+	const nine = DateTime.now().setZone(BROWSER_ZONE).minus({ days: 1 }).set({ hour: 9 }).startOf('hour');
+	expect(weighing?.takenAt).toBe(nine.toMillis());
 	expect(weighing).toMatchObject({ typedText: '1200 g', corrected: true });
 
 	await api(server.url, 'own-measures', { id: v7(), trialId, name: 'Grip', unit: 'N', direction: 'more', low: 5, high: 25 });

@@ -1,3 +1,4 @@
+import { BROWSER_ZONE } from './zone';
 import { expect, test, type Page } from '@playwright/test';
 import { allKept, api, makeTrial, open, tabTo, type } from './bench';
 import { v7 } from 'uuid';
@@ -6,7 +7,7 @@ import { TestServer } from './server';
 let server: TestServer;
 test.beforeAll(async () => (server = await TestServer.start()));
 test.afterAll(() => server.stop());
-test.use({ timezoneId: 'Europe/Vienna', locale: 'en-GB' });
+test.use({ timezoneId: BROWSER_ZONE, locale: 'en-GB' });
 
 /** Says by keys when it was. */
 async function when(page: Page, what: string, text: string): Promise<void> {

@@ -1,0 +1,43 @@
+import { fileURLToPath } from 'node:url';
+import { BaseSequencer } from 'vitest/node';
+import { defineConfig } from 'vitest/config';
+
+const order = (process.env.DRAUGHT_ORDER ?? '').split(':').filter(Boolean);
+
+/** What is likeliest to notice comes first, and the first that notices ends it. */
+class InOrder extends BaseSequencer {
+	/** @param {import('vitest/node').TestSpecification[]} files */
+	async sort(files) {
+		const at = (f) => order.findIndex((name) => f.moduleId.endsWith(`/${name}`));
+		return files.toSorted((a, b) => at(a) - at(b));
+	}
+}
+
+const here = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
+
+/** Unit tests and the database tests that start no server: without SvelteKit, so that a fault costs seconds. */
+export default defineConfig({
+	root: here('.'),
+	resolve: { alias: { $lib: here('src/lib'), '$app/environment': here('mutation/app-environment.mjs') } },
+	test: {
+		environment: 'node',
+		pool: 'forks',
+		fileParallelism: false,
+		bail: process.env.DRAUGHT_REACH ? 0 : 1,
+		sequence: { sequencer: InOrder },
+		setupFiles: process.env.DRAUGHT_REACH ? ['mutation/reach.mjs'] : [],
+		include: ['src/**/*.test.ts', 'tests/adversary/{every-fact,together,connections,door,one-door}.db.test.ts'],
+		exclude: [
+			'src/lib/server/backup/**',
+			// What Svelte compiles, and what walks the tree itself.
+			'src/lib/ui/**',
+			'**/trust.test.ts',
+			'**/string-cover.test.ts',
+			'**/pieces.test.ts',
+			'src/demo/picture.test.ts',
+			'src/lib/core/methods.test.ts'
+		],
+		testTimeout: 120_000,
+		hookTimeout: 120_000
+	}
+});
