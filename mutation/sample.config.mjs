@@ -26,7 +26,7 @@ export default defineConfig({
 		bail: process.env.DRAUGHT_REACH ? 0 : 1,
 		sequence: { sequencer: InOrder },
 		setupFiles: process.env.DRAUGHT_REACH ? ['mutation/reach.mjs'] : [],
-		include: ['src/**/*.test.ts', 'tests/adversary/{every-fact,together,connections,door,one-door}.db.test.ts'],
+		include: ['src/**/*.test.ts', 'tests/adversary/{every-fact,one-door}.db.test.ts'],
 		exclude: [
 			'src/lib/server/backup/**',
 			// What Svelte compiles, and what walks the tree itself.
@@ -35,7 +35,7 @@ export default defineConfig({
 			'**/string-cover.test.ts',
 			'**/pieces.test.ts',
 			'src/demo/picture.test.ts',
-			'src/lib/core/methods.test.ts'
+			'src/lib/core/{methods,examples}.test.ts'
 		],
 		testTimeout: 120_000,
 		hookTimeout: 120_000

@@ -38,7 +38,6 @@ export const PROSE_EXAMPLES: readonly string[] = [
 	'answers/sheet/shown-sheet.ts shownFinding',
 	'answers/sheet/shown-sheet.ts shownSheet',
 	'judging/cells/finding-of-cell.ts findingOfCell',
-	'judging/compare/apart.ts sideOf',
 	'judging/compare/compare.ts compare',
 	'judging/finding/measured.ts rangedOf',
 	'judging/pieces/files/solid.ts solidOf',

@@ -11,13 +11,10 @@ import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
 import { z } from 'zod';
 import { factFields } from './fact-fields';
 import { attemptReplacement } from './attempt';
-import { id, instant, requiredWords, typed, words, zone } from './common';
+import { id, instant, requiredWords, typed, unlessANumber, words, zone } from './common';
 import { specimenReplacement } from './strength';
 
-const metre = z
-	.number({ error: saying('notANumber') })
-	.min(0)
-	.max(100_000);
+const metre = z.number({ error: unlessANumber }).min(0).max(100_000);
 
 export const amendmentBody = z
 	.strictObject({

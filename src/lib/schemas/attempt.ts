@@ -13,7 +13,7 @@ import { factFields } from './fact-fields';
 import { SET_UP } from '$lib/core/record/evidence/attempt';
 import { markEntries, readingsOfEntry, type MarkReading, type ReadingOf, type WordsOf } from '$lib/core/record/marks/mark-entries';
 import { LOAD_WORDS } from '$lib/core/record/marks/mark-words';
-import { id, instant, typed, words, zone } from './common';
+import { id, instant, typed, unlessANumber, words, zone } from './common';
 
 export const settings = z.strictObject({
 	nozzleC: z.number().min(20).max(500).nullable().default(null),
@@ -52,7 +52,7 @@ const marks = z.strictObject({
 const outcomeFields = {
 	outcome: z.enum(PRINT_OUTCOMES),
 	percentReached: z
-		.number({ error: saying('notANumber') })
+		.number({ error: unlessANumber })
 		.min(0, { error: saying('atLeast', { least: 0, unit: '%' }) })
 		.max(100, { error: saying('atMost', { most: 100, unit: '%' }) })
 		.optional(),
@@ -61,10 +61,7 @@ const outcomeFields = {
 	tuning: z.boolean().optional().describe('printed while the settings were still being found')
 };
 
-const grams = z
-	.number({ error: saying('notANumber') })
-	.positive()
-	.max(100_000);
+const grams = z.number({ error: unlessANumber }).positive().max(100_000);
 const signs = z.array(z.enum(WATER_SIGNS)).max(WATER_SIGNS.length);
 
 export const attemptBody = z
@@ -82,11 +79,7 @@ export const attemptBody = z
 		settings: settings.prefault({}),
 		setUp: setUp.prefault({}),
 		roomTemperature: typed.optional().describe('such as 21 C'),
-		roomHumidityPct: z
-			.number({ error: saying('notANumber') })
-			.min(0)
-			.max(100)
-			.optional(),
+		roomHumidityPct: z.number({ error: unlessANumber }).min(0).max(100).optional(),
 		settingsPolicy: z.enum(SETTINGS_POLICIES).optional(),
 		gramsG: grams.optional(),
 		minutes: z.number().positive().max(100_000).optional(),

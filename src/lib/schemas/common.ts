@@ -52,6 +52,10 @@ export const words = (max = 120) =>
 
 export const requiredWords = (max = 120) => words(max).refine((text) => text !== '', { error: saying('missing') });
 
+/** What a number field says of something that is none; of one that is too large or too small it says that. */
+export const unlessANumber = ({ code }: { code?: string }): string | undefined =>
+	code === 'invalid_type' ? saying('notANumber') : undefined;
+
 /** A number as typed at the bench, with or without its unit; read by core/kernel/units after the schema. */
 export const typed = words(40);
 

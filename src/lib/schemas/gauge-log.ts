@@ -1,6 +1,6 @@
 import { saying } from './field-error';
 import { z } from 'zod';
-import { id, instant, requiredWords, zone } from './common';
+import { id, instant, requiredWords, unlessANumber, zone } from './common';
 
 const column = z.int().min(0).max(50);
 
@@ -15,20 +15,14 @@ const logLayout = z.strictObject({
 	place: z.discriminatedUnion('kind', [
 		z.strictObject({
 			kind: z.literal('step'),
-			stepM: z
-				.number({ error: saying('notANumber') })
-				.gt(0)
-				.max(10)
+			stepM: z.number({ error: unlessANumber }).gt(0).max(10)
 		}),
 		z.strictObject({ kind: z.literal('position'), column, perMetre: z.number().gt(0).max(1e6) }),
 		z.strictObject({
 			kind: z.literal('time'),
 			column,
 			perSecond: z.number().gt(0).max(1e9),
-			speedMPerS: z
-				.number({ error: saying('notANumber') })
-				.gt(0)
-				.max(100)
+			speedMPerS: z.number({ error: unlessANumber }).gt(0).max(100)
 		})
 	])
 });
@@ -63,11 +57,7 @@ export const logEndBody = z.strictObject({
 	slices: z.int().min(1).max(MOST_SLICES).optional().describe('how many came, of a log that was announced without')
 });
 
-const metres = z.coerce
-	.number({ error: saying('notANumber') })
-	.min(0)
-	.max(100_000)
-	.optional();
+const metres = z.coerce.number({ error: unlessANumber }).min(0).max(100_000).optional();
 
 /** Which part of a log is to be drawn, and how fine. */
 export const pictureQuery = z.object({ fromM: metres, toM: metres, columns: z.coerce.number().int().min(1).max(4000).default(600) });

@@ -1,16 +1,16 @@
 import { saying } from './field-error';
 import { z } from 'zod';
-import { id, requiredWords, words } from './common';
+import { id, requiredWords, unlessANumber, words } from './common';
 
 const figure = (low: number, high: number) =>
 	z
 		.strictObject({
 			low: z
-				.number({ error: saying('notANumber') })
+				.number({ error: unlessANumber })
 				.min(low, { error: saying('atLeast', { least: low, unit: '' }) })
 				.max(high, { error: saying('atMost', { most: high, unit: '' }) }),
 			high: z
-				.number({ error: saying('notANumber') })
+				.number({ error: unlessANumber })
 				.min(low, { error: saying('atLeast', { least: low, unit: '' }) })
 				.max(high, { error: saying('atMost', { most: high, unit: '' }) }),
 			source: requiredWords(200)

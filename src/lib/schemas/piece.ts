@@ -1,7 +1,7 @@
 import { saying } from './field-error';
 import { z } from 'zod';
 import { MARK_IDS } from '$lib/core/record/marks/piece-mark';
-import { id, requiredWords } from './common';
+import { id, requiredWords, unlessANumber } from './common';
 
 export const pieceMark = z.strictObject({
 	mark: z.enum(MARK_IDS),
@@ -19,7 +19,7 @@ export const pieceBody = z
 		name: requiredWords(),
 		kind: z.string().max(24).optional().describe('one of our own pieces; left out for a model of your own'),
 		params: z
-			.record(z.string(), z.number({ error: saying('notANumber') }))
+			.record(z.string(), z.number({ error: unlessANumber }))
 			.optional()
 			.describe('its sizes by their names, in mm, degrees or degrees Celsius'),
 		marks: z.array(pieceMark).max(MARK_IDS.length).optional().describe('what can be looked at on a model of your own'),

@@ -1,6 +1,6 @@
 import { LOAD_METHODS, ORIENTATIONS } from '$lib/core/record/lists/closed-lists';
 import { z } from 'zod';
-import { id, instant, requiredWords, words, zone } from './common';
+import { id, instant, requiredWords, unlessANumber, words, zone } from './common';
 import { saying } from './field-error';
 
 const specimenFields = {
@@ -9,7 +9,7 @@ const specimenFields = {
 	method: z.enum(LOAD_METHODS)
 };
 const nozzleC = z
-	.number({ error: saying('notANumber') })
+	.number({ error: unlessANumber })
 	.min(20, { error: saying('atLeast', { least: 20, unit: 'C' }) })
 	.max(500, { error: saying('atMost', { most: 500, unit: 'C' }) });
 

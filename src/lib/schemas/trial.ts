@@ -17,7 +17,7 @@ import { z } from 'zod';
 import { factFields } from './fact-fields';
 import { isKnownQuantity } from '$lib/core/answers/pick/known-quantities';
 import { CURRENCIES } from '$lib/core/kernel/units/money';
-import { id, instant, requiredWords, seen, words, zone } from './common';
+import { id, instant, requiredWords, seen, unlessANumber, words, zone } from './common';
 
 const preset = z.enum(USE_PRESETS);
 
@@ -67,7 +67,7 @@ const rules = {
 	diameterPlaces: z.int().min(1).max(100),
 	diameterDirections: z.int().min(1).max(2),
 	strengthHighN: z
-		.number({ error: saying('notANumber') })
+		.number({ error: unlessANumber })
 		.min(1, { error: saying('atLeast', { least: 1, unit: 'N' }) })
 		.max(100_000, { error: saying('atMost', { most: 100_000, unit: 'N' }) }),
 	failureRule: z.enum(FAILURE_RULES).describe('which failures count against a filament'),
@@ -114,10 +114,7 @@ export const ownWords = z
 	.max(9, { error: saying('tooManyEntries', { most: 9 }) })
 	.refine((list) => new Set(list.map((w) => w.toLowerCase())).size === list.length, { error: saying('wordTwice') });
 
-const bound = z
-	.number({ error: saying('notANumber') })
-	.min(-1e9)
-	.max(1e9);
+const bound = z.number({ error: unlessANumber }).min(-1e9).max(1e9);
 
 export const ownMeasureBody = z
 	.strictObject({

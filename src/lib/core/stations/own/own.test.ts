@@ -79,6 +79,19 @@ describe('a measure of the tester’s own', () => {
 			figure: { kind: 'words', counts: [0, 1, 2] }
 		});
 	});
+	it('one that was struck out says nothing, in what is found and in what is learnt', () => {
+		const spool = evidence({
+			readings: (
+				[
+					[20, 'counts'],
+					[2, 'excluded'],
+					[22, 'counts']
+				] as const
+			).map(([value, status]) => reading({ station: 'own', quantity: 'own', ownMeasureId: 'g', value, resolution: null, status }))
+		});
+		expect(ownStation.find(spool, rules(grip))[0]).toMatchObject({ n: 2 });
+		expect(ownStation.cells?.(spool, rules(grip))[0]?.observed).toHaveLength(2);
+	});
 	it('one word is enough, three numbers are wanted; of another trial’s nothing is asked and no column made', () => {
 		const wanted = (measure: OwnMeasure, ...values: number[]) => ownStation.find(taken(measure, ...values), rules(measure))[0]?.missing;
 		expect(wanted(feel)).toMatchObject([{ count: 1, params: { name: 'Feel' } }]);
