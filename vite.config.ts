@@ -68,12 +68,24 @@ export default defineConfig({
 			{
 				extends: true,
 				test: {
+					name: 'core',
+					environment: 'node',
+					// Core is pure: its tests share one module graph, which is read once and not once a file.
+					pool: 'threads',
+					isolate: false,
+					testTimeout: 300_000,
+					include: ['src/lib/core/**/*.test.ts']
+				}
+			},
+			{
+				extends: true,
+				test: {
 					name: 'unit',
 					environment: 'node',
 					// Limits are for what hangs; how fast a machine is must not matter.
 					testTimeout: 300_000,
 					include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-					exclude: ['**/*.db.test.ts']
+					exclude: ['**/*.db.test.ts', 'src/lib/core/**']
 				}
 			},
 			{

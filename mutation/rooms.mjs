@@ -21,4 +21,7 @@ export const ROOMS = {
 
 /** Which files of a room are broken: no tests, no pages' markup, nothing that only a browser runs. @param {string} path */
 export const isBroken = (path) =>
-	path.endsWith('.ts') && !path.endsWith('.test.ts') && !path.endsWith('.d.ts') && (!path.startsWith('src/routes') || path.endsWith('.server.ts'));
+	path.endsWith('.ts') &&
+	!path.endsWith('.test.ts') &&
+	!path.endsWith('.d.ts') &&
+	(!path.startsWith('src/routes') || path.endsWith('.server.ts'));

@@ -1,17 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import { BaseSequencer } from 'vitest/node';
 import { defineConfig } from 'vitest/config';
-
-const order = (process.env.DRAUGHT_ORDER ?? '').split(':').filter(Boolean);
-
-/** What is likeliest to notice comes first, and the first that notices ends it. */
-class InOrder extends BaseSequencer {
-	/** @param {import('vitest/node').TestSpecification[]} files */
-	async sort(files) {
-		const at = (f) => order.findIndex((name) => f.moduleId.endsWith(`/${name}`));
-		return files.toSorted((a, b) => at(a) - at(b));
-	}
-}
 
 const here = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
 
@@ -23,9 +11,7 @@ export default defineConfig({
 		environment: 'node',
 		pool: 'forks',
 		fileParallelism: false,
-		bail: process.env.DRAUGHT_REACH ? 0 : 1,
-		sequence: { sequencer: InOrder },
-		setupFiles: process.env.DRAUGHT_REACH ? ['mutation/reach.mjs'] : [],
+		setupFiles: [process.env.DRAUGHT_REACH ? 'mutation/reach.mjs' : 'mutation/active.mjs'],
 		include: ['src/**/*.test.ts', 'tests/adversary/{every-fact,one-door}.db.test.ts'],
 		exclude: [
 			'src/lib/server/backup/**',

@@ -2,6 +2,7 @@
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
+import { createInterface } from 'node:readline';
 import { createInjector } from 'typed-inject';
 import { commonTokens } from '@stryker-mutator/api/plugin';
 import { createInstrumenter } from '@stryker-mutator/instrumenter';
@@ -12,7 +13,7 @@ const SEED = Number(process.env.DRAUGHT_SEED ?? 1);
 /** Two at a time, for two processors. */
 const AT_ONCE = 2;
 /** Tests that reach a fault are run until they took so long without it, s: what all tests of the server go through would take hours. */
-const ENOUGH_S = Number(process.env.DRAUGHT_ENOUGH_S ?? 90);
+const ENOUGH_S = Number(process.env.DRAUGHT_ENOUGH_S ?? 40);
 
 const box = resolve('.cache/bite');
 const state = join(box, 'state');
@@ -44,7 +45,13 @@ async function prepare() {
 		.provideValue(commonTokens.logger, /** @type {any} */ (logger))
 		.provideValue(commonTokens.options, /** @type {any} */ ({}));
 	const instrumenter = injector.injectFunction(/** @type {any} */ (createInstrumenter));
-	const wanted = files.filter((file) => isBroken(file) && Object.values(ROOMS).flat().some((room) => file.startsWith(`${room}/`)));
+	const wanted = files.filter(
+		(file) =>
+			isBroken(file) &&
+			Object.values(ROOMS)
+				.flat()
+				.some((room) => file.startsWith(`${room}/`))
+	);
 	const { files: broken, mutants } = await instrumenter.instrument(
 		wanted.map((name) => ({ name, content: readFileSync(name, 'utf8'), mutate: true })),
 		{ plugins: null, excludedMutations: [], ignorers: [] }
@@ -53,35 +60,57 @@ async function prepare() {
 	writeFileSync(join(state, 'mutants.json'), JSON.stringify(mutants.map((m) => ({ ...m, replacement: m.replacement }))));
 }
 
-/** Runs tests; whether all passed. @param {string[]} tests @param {Record<string, string>} env @param {number} mostS */
-function run(tests, env, mostS) {
-	return new Promise((done) => {
-		const child = spawn('node_modules/.bin/vitest', ['run', '--config', 'mutation/sample.config.mjs', '--silent', ...tests], {
-			cwd: box,
-			detached: true,
-			stdio: ['ignore', 'pipe', 'pipe'],
-			env: { ...process.env, ...env, DRAUGHT_ORDER: tests.join(':') }
-		});
-		let said = '';
-		for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said = (said + piece).slice(-200_000)));
-		const kill = setTimeout(() => {
-			try {
-				process.kill(-(child.pid ?? 0), 'SIGKILL');
-			} catch {
-				// Gone already.
-			}
-		}, mostS * 1000);
-		child.on('close', (code, signal) => {
-			clearTimeout(kill);
-			done({ passed: code === 0, hung: signal === 'SIGKILL', said });
-		});
-	});
+/** A running Vitest that is asked for one fault after the other; one that hangs is replaced. */
+class Trier {
+	/** @param {number} number */
+	constructor(number) {
+		this.active = join(state, `active-${number}`);
+	}
+	start() {
+		writeFileSync(this.active, '');
+		const env = { ...process.env, DRAUGHT_ACTIVE: this.active };
+		const child = spawn('node', ['mutation/try.mjs'], { cwd: box, detached: true, stdio: ['pipe', 'pipe', 'ignore'], env });
+		this.child = child;
+		this.lines = createInterface({ input: child.stdout })[Symbol.asyncIterator]();
+	}
+	async answer() {
+		for (;;) {
+			const { value, done } = await this.lines.next();
+			if (done) throw new Error('Vitest ended');
+			if (value.startsWith('{')) return JSON.parse(value);
+		}
+	}
+	/** Whether these tests pass with this fault; null when they hang. @param {string} id @param {string[]} files @param {number} mostS */
+	async passes(id, files, mostS) {
+		if (!this.child) {
+			this.start();
+			await this.answer();
+		}
+		this.child.stdin.write(`${JSON.stringify({ id, files })}\n`);
+		let timer;
+		const late = new Promise((done) => (timer = setTimeout(() => done(null), mostS * 1000)));
+		const told = await Promise.race([this.answer(), late]);
+		clearTimeout(timer);
+		if (told === null) this.end();
+		return told && told.passed;
+	}
+	end() {
+		if (!this.child) return;
+		process.kill(-this.child.pid, 'SIGKILL');
+		this.child = null;
+	}
 }
 
 /** What reaches which fault, and how long each test file takes. */
 async function reach() {
 	const { passed, said } = await run([], { DRAUGHT_REACH: state }, 3600);
-	if (!passed) throw new Error(`the tests fail with every fault asleep:\n${said.split('\n').filter((l) => l.includes('FAIL') || l.includes('Error')).join('\n')}`);
+	if (!passed)
+		throw new Error(
+			`the tests fail with every fault asleep:\n${said
+				.split('\n')
+				.filter((l) => l.includes('FAIL') || l.includes('Error'))
+				.join('\n')}`
+		);
 }
 
 function tell(rooms) {
@@ -91,7 +120,8 @@ function tell(rooms) {
 		const results = Object.values(JSON.parse(readFileSync(path, 'utf8')));
 		const killed = results.filter((r) => r.status !== 'survived' && r.status !== 'not reached').length;
 		console.log(`${room}: ${killed} of ${results.length} killed (${((100 * killed) / results.length).toFixed(1)} %)`);
-		for (const r of results) if (r.status === 'survived' || r.status === 'not reached') console.log(`  ${r.status} ${r.at} ${r.kind}: ${r.was} -> ${r.by}`);
+		for (const r of results)
+			if (r.status === 'survived' || r.status === 'not reached') console.log(`  ${r.status} ${r.at} ${r.kind}: ${r.was} -> ${r.by}`);
 	}
 }
 
@@ -117,7 +147,11 @@ else {
 		const path = join(state, `${room}.json`);
 		const results = existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : {};
 		const queue = sample.filter((m) => !(m.id in results));
-		const work = async () => {
+		const work = async (_, number) => {
+			const trier = new Trier(number);
+			// What always fails would seem to notice everything.
+			const quickest = tests.filter((t) => sample.some((m) => t.reached.has(m.id))).toSorted((a, b) => a.s - b.s)[0];
+			if (quickest && !(await trier.passes('', [quickest.file], 300))) throw new Error(`${quickest.file} fails with every fault asleep`);
 			for (let m = queue.shift(); m; m = queue.shift()) {
 				const mutant = m;
 				const reaching = tests.filter((t) => t.reached.has(mutant.id));
@@ -126,17 +160,27 @@ else {
 				const asked = [];
 				let s = 0;
 				for (const t of reaching) if (asked.length === 0 || s + t.s <= ENOUGH_S) ((s += t.s), asked.push(t.file));
-				const lines = readFileSync(mutant.fileName, 'utf8').split('\n').slice(mutant.location.start.line, mutant.location.end.line + 1);
+				const lines = readFileSync(mutant.fileName, 'utf8')
+					.split('\n')
+					.slice(mutant.location.start.line, mutant.location.end.line + 1);
 				const { start, end } = mutant.location;
-				const was = lines.map((line, i) => line.slice(i === 0 ? start.column : 0, i === lines.length - 1 ? end.column : undefined)).join(' ');
-				const entry = { at: `${mutant.fileName}:${start.line + 1}`, kind: mutant.mutatorName, was: was.slice(0, 120), by: mutant.replacement.slice(0, 80) };
+				const was = lines
+					.map((line, i) => line.slice(i === 0 ? start.column : 0, i === lines.length - 1 ? end.column : undefined))
+					.join(' ');
+				const entry = {
+					at: `${mutant.fileName}:${start.line + 1}`,
+					kind: mutant.mutatorName,
+					was: was.slice(0, 120),
+					by: mutant.replacement.slice(0, 80)
+				};
 				if (asked.length === 0) results[mutant.id] = { ...entry, status: 'not reached' };
 				else {
-					const { passed, hung } = await run(asked, { __STRYKER_ACTIVE_MUTANT__: mutant.id }, 60 + 4 * s);
-					results[mutant.id] = { ...entry, status: hung ? 'hung' : passed ? 'survived' : 'killed', tests: asked.length };
+					const passed = await trier.passes(mutant.id, asked, 60 + 4 * s);
+					results[mutant.id] = { ...entry, status: passed === null ? 'hung' : passed ? 'survived' : 'killed', tests: asked.length };
 				}
 				writeFileSync(path, JSON.stringify(results, null, 1));
 			}
+			trier.end();
 		};
 		await Promise.all(Array.from({ length: AT_ONCE }, work));
 		tell([room]);

@@ -73,12 +73,12 @@ install_modules() {
 need_build() { locked build_stale; }
 build_stale() {
 	local mark=build/.draught-built
-	if [ -f "$mark" ] && [ -z "$(find src static drizzle package-lock.json svelte.config.js vite.config.ts -newer "$mark" -print -quit)" ]; then
+	if [ -f "$mark" ] && [ -z "$(find src static drizzle scripts/tasks scripts/tasks.vite.config.mjs package-lock.json svelte.config.js vite.config.ts -newer "$mark" -print -quit)" ]; then
 		return 0
 	fi
 	say "building (about half a minute)"
 	rm -rf build
-	vite build --logLevel error >&2 || die "the build failed"
+	{ vite build --logLevel error && vite build --config scripts/tasks.vite.config.mjs --logLevel error; } >&2 || die "the build failed"
 	touch "$mark"
 }
 

@@ -102,9 +102,9 @@ else
 fi
 export DATABASE_URL
 say "bringing the database up to date"
-step tsx scripts/tasks/migrate.ts
+step node build/tasks/migrate.js
 if [ "$instance" = demo ]; then
-	step tsx scripts/tasks/seed-demo.ts
+	step node build/tasks/seed-demo.js
 fi
 
 start_web() {

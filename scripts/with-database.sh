@@ -4,6 +4,7 @@
 task=$1
 shift
 need_modules
+need_build
 instance=${DRAUGHT_INSTANCE:-own}
 database=draught
 [ "$instance" = own ] || database=draught_$instance
@@ -15,4 +16,4 @@ if [ -z "${DATABASE_URL:-}" ]; then
 	DATABASE_URL=$("$DRAUGHT_ROOT/scripts/mariadb.sh" start "$dir")/$database
 	export DATABASE_URL DRAUGHT_BACKUP_DIR=${DRAUGHT_BACKUP_DIR:-$dir/backups}
 fi
-tsx "scripts/tasks/$task.ts" "$@"
+node "build/tasks/$task.js" "$@"

@@ -7,7 +7,7 @@ import { runTask, taskConfig } from './task';
 
 await runTask(async () => {
 	const config = taskConfig();
-	const { applied, total, dangling } = await migrate(config.DATABASE_URL, join(import.meta.dirname, '../../drizzle'), async () => {
+	const { applied, total, dangling } = await migrate(config.DATABASE_URL, join(process.cwd(), 'drizzle'), async () => {
 		const file = backupFile(config, 'before-migration', Date.now());
 		await dump(config.DATABASE_URL, file);
 		console.log(`draught: a dump from before the migration is in ${file}`);

@@ -11,9 +11,9 @@ function withoutPassphrase(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
 	return rest;
 }
 
-/** Runs a task of scripts/tasks in a process of its own that gives way to everything else. */
+/** Runs a task of scripts/tasks, as it was built, in a process of its own that gives way to everything else. */
 export function runTaskBeside(task: string, args: readonly string[], env: NodeJS.ProcessEnv): ChildProcess {
-	const child = spawn(process.execPath, ['--import', 'tsx', `scripts/tasks/${task}.ts`, ...args], {
+	const child = spawn(process.execPath, [`build/tasks/${task}.js`, ...args], {
 		env: withoutPassphrase(env),
 		stdio: ['ignore', 'inherit', 'inherit']
 	});
