@@ -44,6 +44,9 @@ need_programs() {
 need_database_server() { need_programs mariadbd:mariadb-server setsid:util-linux flock:util-linux prlimit:util-linux; }
 need_browser() { need_programs chromium:chromium fc-list:fontconfig curl:curl; fc-list | grep -qi liberation || as_root apt-get install -q -y --no-install-recommends fonts-liberation >/dev/null; }
 
+# Seconds of processor that what was run here and has ended took: `times >FILE; of_processor FILE`, since a subshell has times of its own.
+of_processor() { awk -F '[ms ]+' 'NR == 2 { printf "%d", $1 * 60 + $2 + $3 * 60 + $4 }' "$1"; }
+
 pause() { # pause SECONDS: waits without starting a process, so that a watch costs nothing
 	[ -n "${pause_fd:-}" ] || exec {pause_fd}<> <(:)
 	read -rt "$1" -u "$pause_fd" || true

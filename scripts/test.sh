@@ -2,13 +2,17 @@
 # npm test: checks, unit tests, database tests and browser tests on throw-away data; ends with one closing line.
 . "$(dirname "$0")/lib.sh"
 
-# Every step has a name and says how long it took; the table stands above the closing line.
+# Every step has a name and says how long it took, by the clock and of the processors; the table stands above the closing line.
 steps=
+clock=$(mktemp)
 step() { # step NAME COMMAND...
-	local name=$1 from=$SECONDS code=0
+	local name=$1 from=$SECONDS code=0 before
 	shift
+	times >"$clock"
+	before=$(of_processor "$clock")
 	"$@" || code=$?
-	steps+=$(printf '%-10s %4d s' "$name" $((SECONDS - from)))$'\n'
+	times >"$clock"
+	steps+=$(printf '%-10s %4d s %4d s' "$name" $((SECONDS - from)) $(($(of_processor "$clock") - before)))$'\n'
 	return "$code"
 }
 step modules need_modules
@@ -32,7 +36,7 @@ clear_away() {
 	[ -z "$browser" ] || kill -- "-$browser" 2>/dev/null || true
 	[ -z "$checks" ] || kill -- "-$checks" 2>/dev/null || true
 	"$DRAUGHT_ROOT/scripts/mariadb.sh" stop "$dir" || true
-	rm -rf "$dir"
+	rm -rf "$dir" "$clock"
 }
 trap clear_away EXIT
 
@@ -46,7 +50,7 @@ export DRAUGHT_TEST_DATABASE_BASE=$base
 say "browser tests and checks in the background; unit and database tests here"
 # Each in a process group of its own, so that a signal ends it with all it started.
 set -m
-(SECONDS=0; playwright test; printf '%-10s %4d s\n' browser "$SECONDS" >"$reports/browser-time.txt") >"$reports/browser.txt" 2>&1 &
+(SECONDS=0; playwright test; times >"$reports/times.txt"; printf '%-10s %4d s %4d s\n' browser "$SECONDS" "$(of_processor "$reports/times.txt")" >"$reports/browser-time.txt") >"$reports/browser.txt" 2>&1 &
 browser=$!
 nice -n 10 "$DRAUGHT_ROOT/scripts/check.sh" >"$reports/check-output.txt" 2>&1 &
 checks=$!
@@ -59,7 +63,7 @@ cat "$reports/check-output.txt"
 wait "$browser" || true
 browser=
 cat "$reports/browser.txt"
-say "steps"
+say "steps: by the clock, of the processors"
 printf '%s' "$steps"
 cat "$reports/checks-time.txt" "$reports/browser-time.txt" 2>/dev/null || true
 node scripts/closing-line.mjs "$reports"
