@@ -159,7 +159,11 @@ else {
 				reaching.sort((a, b) => near(a) - near(b) || a.s - b.s);
 				const asked = [];
 				let s = 0;
-				for (const t of reaching) if (asked.length === 0 || s + t.s <= ENOUGH_S) ((s += t.s), asked.push(t.file));
+				for (const t of reaching) {
+					if (asked.length > 0 && s + t.s > ENOUGH_S) continue;
+					s += t.s;
+					asked.push(t.file);
+				}
 				const lines = readFileSync(mutant.fileName, 'utf8')
 					.split('\n')
 					.slice(mutant.location.start.line, mutant.location.end.line + 1);

@@ -26,3 +26,6 @@ export function wrong(schema: z.ZodType, body: object): string[] {
 	if (result.ok) return [];
 	return result.errors.map(({ path, code, params }) => [path, code, ...Object.values(params)].join(' '));
 }
+
+/** A text of so many letters. */
+export const text = (n: number): string => 'x'.repeat(n);

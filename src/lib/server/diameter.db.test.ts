@@ -225,6 +225,18 @@ describe('a gauge’s log', () => {
 		expect(await t.db.select({ id: seriesChunk.seriesId }).from(seriesChunk)).toHaveLength(before);
 		await expect(logState(t.db, logId)).rejects.toMatchObject({ status: 404 });
 	});
+	it('is read whole where a slice ends in the middle of a character', async () => {
+		const logId = await announce(await spoolOf(), 2);
+		const lines = ['m,a,b', ...rows(4)];
+		lines[3] = '0.02,1.75,naß';
+		const bytes = Buffer.from(lines.join('\n'));
+		const middle = bytes.indexOf(Buffer.from('ß')) + 1;
+		await putSlice(t.db, logId, 0, bytes.subarray(0, middle));
+		await putSlice(t.db, logId, 1, bytes.subarray(middle));
+		expect(await errorsOf(() => end(logId, 'commit'))).toEqual([
+			{ path: 'rows.4', code: 'rowNotANumber', params: { row: 4, text: 'naß' } }
+		]);
+	});
 	it('can be marked invalid: then the readings speak again, and it stays on record', async () => {
 		const spoolId = await spoolOf();
 		const logId = await announce(spoolId, 1);

@@ -28,7 +28,7 @@ vi.mock('comlink', () => ({
 }));
 vi.mock('manifold-3d/manifold.wasm?url', () => ({ default: '/the.wasm' }));
 vi.mock('manifold-3d', async (original) => {
-	const { default: module } = await original<typeof import('manifold-3d')>();
+	const { default: module } = await original<{ default: () => Promise<unknown> }>();
 	return {
 		default: ({ locateFile }: { locateFile: () => string }) => {
 			located.push(locateFile());

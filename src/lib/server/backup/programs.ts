@@ -26,12 +26,13 @@ export async function finished(child: ChildProcess, what: string): Promise<void>
 	let said = '';
 	// The error stands behind the statement it quotes.
 	child.stderr?.on('data', (chunk: Buffer) => (said = (said + chunk.toString()).slice(-20_000)));
-	const code = await new Promise<number | null>((resolve, reject) => {
+	const ended = await new Promise<string | number>((resolve, reject) => {
 		child.once('error', reject);
-		child.once('close', resolve);
+		// One that was killed, as by a machine without memory, has a signal and no code.
+		child.once('close', (code, signal) => resolve(code ?? signal ?? 'nothing'));
 	});
-	if (code === 0) return;
+	if (ended === 0) return;
 	const lines = said.split('\n').filter((line) => line.trim() !== '');
-	const told = lines.find((line) => line.startsWith('ERROR')) ?? lines[0] ?? `exit ${code}`;
+	const told = lines.find((line) => line.startsWith('ERROR')) ?? lines[0] ?? `it ended with ${ended}`;
 	throw new Error(`${what} failed: ${told.slice(0, MOST_SAID)}`);
 }

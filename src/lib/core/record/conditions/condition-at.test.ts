@@ -42,6 +42,21 @@ describe('how long dried lasts', () => {
 		expect(kindAt([dried, event({ kind: 'stored', at: 13 * HOUR })], 1000 * HOUR, 12)).toBe('exposed');
 		expect(kindAt([dried, stored, event({ kind: 'exposed', at: 20 * HOUR })], 21 * HOUR, 12)).toBe('exposed');
 	});
+	it('only putting it away stops the clock: a portion that is cut off or a print does not', () => {
+		for (const kind of ['cutOff', 'opened', 'printed'] as const)
+			expect(kindAt([dried, event({ kind, at: HOUR })], 13 * HOUR, 12), kind).toBe('exposed');
+	});
+	it('counts from the end of its drying, which at that very moment is over', () => {
+		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null };
+		const ended = event({ kind: 'dried', at: 6 * HOUR, drying: run });
+		expect(conditionAt(history([ended], 12), 6 * HOUR)).toMatchObject({ kind: 'dried', since: 6 * HOUR });
+		expect(conditionAt(history([ended], 12), 6 * HOUR - 1)).toMatchObject({ kind: 'dried', since: 2 * HOUR });
+	});
+	it('of two that end at one moment, what began last came last, in whatever order they were noted', () => {
+		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null };
+		const both = [event({ kind: 'exposed', at: 6 * HOUR }), event({ kind: 'dried', at: 6 * HOUR, drying: run })];
+		expect([kindAt(both, 7 * HOUR), kindAt(both.toReversed(), 7 * HOUR)]).toEqual(['exposed', 'exposed']);
+	});
 	it('a second drying begins anew', () => {
 		const again = event({ kind: 'dried', at: 20 * HOUR });
 		expect(kindAt([dried, again], 31 * HOUR, 12)).toBe('dried');
@@ -76,6 +91,20 @@ describe('portions', () => {
 		expect([at(15, cut.id), at(25, cut.id), at(35, cut.id)]).toEqual(['dried', 'soaked', 'soaked']);
 		expect([at(15, null), at(25, null), at(35, null)]).toEqual(['dried', 'dried', 'exposed']);
 		expect(conditionOf(history(events), { at: 25, portionId: cut.id, condition: null }).kind).toBe('soaked');
+	});
+});
+
+describe('several portions', () => {
+	const first = event({ kind: 'cutOff', at: 10 });
+	const second = event({ kind: 'cutOff', at: 30 });
+	const events = [first, event({ kind: 'dried', at: 20 }), second, event({ kind: 'exposed', at: 40 })];
+	it('each was cut off at its own moment', () => {
+		const at = (portionId: string) => conditionAt(history(events), 50, portionId).kind;
+		expect([at(first.id), at(second.id)]).toEqual(['asReceived', 'dried']);
+	});
+	it('what happened at the very moment of the cut is of its past', () => {
+		const dried = event({ kind: 'dried', at: 30 });
+		expect(conditionAt(history([second, dried]), 50, second.id).kind).toBe('dried');
 	});
 });
 
