@@ -17,6 +17,8 @@ const evidenceOf = async (spoolId: string, station: string) =>
 		}
 	).evidence;
 
+const spoolOf = async (spoolId: string) => (await evidenceOf(spoolId, 'intake')).spool as unknown as Record<string, unknown>;
+
 test('an instrument, a dryer and a printer are put right in the workshop; a check is marked invalid and brought back', async ({ page }) => {
 	const { spoolIds } = await makeTrial(server.url, 'Workshop', [{}]);
 	const [caliper, dryer, printer] = [v7(), v7(), v7()];
@@ -139,4 +141,23 @@ test('when a weighing was really made, and an own measure’s scale, are put rig
 	await form.getByText('less', { exact: true }).click();
 	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('region', { name: 'Measures of your own' })).toContainText('Grip, 5 to 40 N, less is better');
+});
+
+test('the first colour of a spool and what its packet weighs are said later, and another packet of somebody else is told', async ({ page }) => {
+	const { spoolIds } = await makeTrial(server.url, 'Said later', [{}]);
+	const spoolId = spoolIds[0] as string;
+	await open(page, `${server.url}/spools/${spoolId}`);
+	const details = page.locator('details', { hasText: 'Add missing details' });
+	await details.getByText('Add missing details').click();
+	await details.getByLabel('As seen').fill('#3366cc');
+	await details.getByRole('button', { name: 'Save' }).click();
+	await expect.poll(async () => (await spoolOf(spoolId)).colourHex).toBe('#3366cc');
+	await expect(details.getByRole('alert')).toHaveText('');
+
+	// Meanwhile somebody else weighed the packet.
+	await api(server.url, 'spool-facts', { id: v7(), spoolId, desiccant: '12 g', at: now() });
+	await details.getByLabel('Desiccant packet').fill('10 g');
+	await details.getByRole('button', { name: 'Save' }).click();
+	await expect(details.getByText(/12/).first()).toBeVisible();
+	expect((await spoolOf(spoolId)).desiccantG).toBe(12);
 });
