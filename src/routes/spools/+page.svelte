@@ -4,7 +4,7 @@
 	import { productLine } from '$lib/ui/spool/names';
 	import { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
 	import { settingsLine } from '$lib/ui/prints/attempt-draft';
-	import { VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { verdictWords } from '$lib/words/one-page';
 	import { day, fixed, grouped, plural } from '$lib/words/numbers';
 	import { bareValue, inSentence, valueWords } from '$lib/words/quantities';
 	import { Input, Select } from 'flowbite-svelte';
@@ -108,7 +108,7 @@
 						></span
 					>
 					<span class="col-start-2 font-medium lg:col-start-auto">
-						{#if spool.verdict}{spool.verdict.kind === 'buyFor' ? `buy for ${spool.verdict.buyFor}` : VERDICT_WORDS[spool.verdict.kind]}
+						{#if spool.verdict}{verdictWords(spool.verdict)}
 						{:else}<span class="small font-normal">no verdict</span>{/if}
 					</span>
 					<span class="col-start-2 whitespace-nowrap lg:col-start-auto">

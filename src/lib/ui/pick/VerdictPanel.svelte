@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { day, dayAndTime } from '$lib/words/numbers';
-	import { VERDICT_WORDS } from '$lib/words/closed-lists';
+	import type { VERDICT_KINDS } from '$lib/core/record/lists/closed-lists';
+	import { verdictWords } from '$lib/words/one-page';
 	import { tick, untrack } from 'svelte';
 	import Archive from '../form/Archive.svelte';
 	import { isShortcut } from '../form/keys';
@@ -10,7 +11,7 @@
 	type Verdict = {
 		id: string;
 		spoolId: string;
-		kind: keyof typeof VERDICT_WORDS;
+		kind: (typeof VERDICT_KINDS)[number];
 		buyFor: string | null;
 		note: string | null;
 		at: number;
@@ -55,9 +56,7 @@
 			<ul class="space-y-1.5">
 				{#each verdicts as verdict (verdict.id)}
 					<li>
-						<strong>{codeOf(verdict.spoolId)}</strong>: {verdict.kind === 'buyFor'
-							? `buy for ${verdict.buyFor}`
-							: VERDICT_WORDS[verdict.kind]}
+						<strong>{codeOf(verdict.spoolId)}</strong>: {verdictWords(verdict)}
 						{#if verdict.note}<span class="block italic">{verdict.note}</span>{/if}
 						<span class="small block">{dayAndTime(verdict.at)} · with the figures of that day (calculations {verdict.coreVersion})</span>
 						<Archive kind="verdict" id={verdict.id} name="the verdict on {codeOf(verdict.spoolId)}" archived={false} does="withdraw" />

@@ -33,7 +33,8 @@
 	import { day, dayAndTime, fixed, plural, upTo } from '$lib/words/numbers';
 	import { labelMassWords, massWords, toleranceWords } from '$lib/words/units';
 	import { GRADE_WORDS, quantityName, STATION_WORDS, valueWords } from '$lib/words/quantities';
-	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { verdictWords } from '$lib/words/one-page';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS } from '$lib/words/closed-lists';
 	import { sum } from 'd3-array';
 	import { Button } from 'flowbite-svelte';
 	import type { PageProps } from './$types';
@@ -312,9 +313,7 @@
 						>
 						{#each data.verdicts.filter((v) => v.trialId === trial.id) as verdict (verdict.id)}
 							<span class="block"
-								>{verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}{verdict.note
-									? `: ${verdict.note}`
-									: ''} <span class="small">{day(verdict.at)}</span></span
+								>{verdictWords(verdict)}{verdict.note ? `: ${verdict.note}` : ''} <span class="small">{day(verdict.at)}</span></span
 							>
 						{/each}
 					</li>

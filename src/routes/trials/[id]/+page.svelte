@@ -7,7 +7,8 @@
 	import { flagLines, sentence } from '$lib/words/messages';
 	import { onePresetWords } from '$lib/words/one-preset';
 	import { printerWords } from '$lib/words/printers';
-	import { CONDITION_POLICY_WORDS, importanceWords, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { CONDITION_POLICY_WORDS, importanceWords, SETTINGS_POLICY_WORDS } from '$lib/words/closed-lists';
+	import { verdictWords } from '$lib/words/one-page';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -15,11 +16,7 @@
 	const next = $derived(data.next);
 	const nextHref = $derived(next ? stationHref(data.head.id, next.station, next.spoolId) : `/trials/${data.head.id}/pick`);
 	/** The newest verdict of each spool. */
-	const verdicts = $derived(
-		Object.fromEntries(
-			[...data.verdicts].reverse().map((v) => [v.spoolId, v.kind === 'buyFor' ? `buy for ${v.buyFor}` : VERDICT_WORDS[v.kind]])
-		)
-	);
+	const verdicts = $derived(Object.fromEntries([...data.verdicts].reverse().map((v) => [v.spoolId, verdictWords(v)])));
 	/** What drying did to the prints, said once for each mark that was printed both ways. */
 	const wetDry = $derived(data.sheet.wetDry.map(({ spoolId, message }) => ({ code: codeOf(spoolId), words: sentence(message) })));
 	const candidates = $derived(data.spools.filter((s) => data.roles[s.id] !== 'house').length);

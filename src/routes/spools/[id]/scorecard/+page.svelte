@@ -6,7 +6,8 @@
 	import StandingLine from '$lib/ui/scorecard/StandingLine.svelte';
 	import { scorecardSentence } from '$lib/words/beside-fellows';
 	import { productLine } from '$lib/ui/spool/names';
-	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { heldWords, notKnown, verdictWords } from '$lib/words/one-page';
+	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS } from '$lib/words/closed-lists';
 	import { sentence } from '$lib/words/messages';
 	import { day, fixed, plural } from '$lib/words/numbers';
 	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
@@ -46,9 +47,7 @@
 			.filter((d) => d.family !== null && d.onSheet === true && ![...data.lines, ...data.held].some((l) => l.quantity === d.id))
 			.map(inSentence)
 	);
-	const verdict = $derived(
-		data.verdict ? (data.verdict.kind === 'buyFor' ? `Buy for ${data.verdict.buyFor}` : VERDICT_WORDS[data.verdict.kind]) : null
-	);
+	const verdict = $derived(data.verdict && verdictWords(data.verdict));
 	const title = $derived(`${data.spool.code} scorecard`);
 </script>
 
@@ -122,10 +121,7 @@
 	{#each data.held as { quantity, kind, n, leastN } (`${quantity} ${kind}`)}
 		{@const def = data.defs.find((d) => d.id === quantity)}
 		{#if def}
-			<p class="mt-2">
-				{quantityName(def)}, {kindWords(kind)}: over {bareValue(def, leastN)}
-				{columnUnit(def, data.currency)}. {n === 1 ? 'The one test part did not break.' : `None of ${n} test parts broke.`}
-			</p>
+			<p class="mt-2">{heldWords(def, kindWords(kind), { n, leastN }, data.currency)}</p>
 		{/if}
 	{/each}
 	<div class="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
@@ -145,8 +141,7 @@
 			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
 			<p class="mt-1">
 				One spool only: another lot may differ.
-				{unknown.length ? `Not measured: ${unknown.join(', ')}.` : ''}
-				{lost > 0 ? `${plural(lost, 'print')} lost to other causes than the filament.` : ''}
+				{notKnown({ unmeasured: unknown, lost })}
 			</p>
 		</section>
 		<section aria-label="How it was tested">

@@ -11,7 +11,7 @@
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
-	import { CONDITION_POLICY_WORDS, RULE_WORDS, SETTINGS_POLICY_WORDS, VERDICT_WORDS } from '$lib/words/closed-lists';
+	import { heldWords, howTested, notKnown, verdictWords } from '$lib/words/one-page';
 	import { flagLines } from '$lib/words/messages';
 	import { day, plural } from '$lib/words/numbers';
 	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
@@ -78,8 +78,8 @@
 	</p>
 	{#each data.verdicts as verdict (verdict.id)}
 		<p class="mt-1">
-			<strong>{codeOf(verdict.spoolId)}: {verdict.kind === 'buyFor' ? `buy for ${verdict.buyFor}` : VERDICT_WORDS[verdict.kind]}</strong
-			>{verdict.note ? `. ${verdict.note}` : ''} <span class="small">{day(verdict.at)}</span>
+			<strong>{codeOf(verdict.spoolId)}: {verdictWords(verdict)}</strong>{verdict.note ? `. ${verdict.note}` : ''}
+			<span class="small">{day(verdict.at)}</span>
 		</p>
 	{/each}
 	<MaterialsNote trialId={data.head.id} spools={data.spools} houseAside={data.head.houseAside} />
@@ -155,20 +155,23 @@
 		<section aria-label="How it was tested">
 			<h2 class="wide text-[1.05rem] font-bold">How it was tested</h2>
 			<p class="mt-1">
-				{plural(data.prints, 'print')}{data.pieces.length ? ` of ${data.pieces.join(', ')}` : ''}; {CONDITION_POLICY_WORDS[
-					data.basis.conditionPolicy
-				]}; settings: {SETTINGS_POLICY_WORDS[data.basis.settingsPolicy]}{data.head.printer ? `; ${data.head.printer}` : ''}{data.scorers
-					.length
-					? `; marked by ${data.scorers.join(', ')}`
-					: ''}{data.instruments.length ? `; ${data.instruments.join(', ')}` : ''}. Rule: {RULE_WORDS[data.rule]}.
+				{howTested({
+					prints: data.prints,
+					pieces: data.pieces,
+					conditionPolicy: data.basis.conditionPolicy,
+					settingsPolicy: data.basis.settingsPolicy,
+					printer: data.head.printer,
+					scorers: data.scorers,
+					instruments: data.instruments,
+					rule: data.rule
+				})}
 			</p>
 		</section>
 		<section class="sm:col-span-2" aria-label="Not known">
 			<h2 class="wide text-[1.05rem] font-bold">Not known</h2>
 			<p class="mt-1">
 				This is about these spools; other lots may differ.
-				{unmeasured.length ? `Not measured: ${unmeasured.join(', ')}.` : ''}
-				{uncounted.length ? `Measured, not counted: ${uncounted.map(inSentence).join(', ')}.` : ''}
+				{notKnown({ unmeasured, uncounted })}
 			</p>
 			{#each flags as line (line)}<p class="small mt-0.5">≠ {line}</p>{/each}
 		</section>
