@@ -10,7 +10,7 @@
 	import { CONDITION_WORDS, kindWords, OBTAINED_WORDS } from '$lib/words/closed-lists';
 	import { sentence } from '$lib/words/messages';
 	import { day, fixed, plural } from '$lib/words/numbers';
-	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
+	import { inSentence } from '$lib/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
 

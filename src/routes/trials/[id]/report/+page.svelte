@@ -11,9 +11,9 @@
 	import OnePage from '$lib/ui/scorecard/OnePage.svelte';
 	import GoodFor from '$lib/ui/pick/GoodFor.svelte';
 	import MaterialsNote from '$lib/ui/sheet/MaterialsNote.svelte';
-	import { heldWords, howTested, notKnown, verdictWords } from '$lib/words/one-page';
+	import { howTested, notKnown, verdictWords } from '$lib/words/one-page';
 	import { flagLines } from '$lib/words/messages';
-	import { day, plural } from '$lib/words/numbers';
+	import { day } from '$lib/words/numbers';
 	import { bareValue, columnUnit, inSentence, quantityName } from '$lib/words/quantities';
 	import { group } from 'd3-array';
 	import type { PageProps } from './$types';
