@@ -143,7 +143,9 @@ test('when a weighing was really made, and an own measure’s scale, are put rig
 	await expect(page.getByRole('region', { name: 'Measures of your own' })).toContainText('Grip, 5 to 40 N, less is better');
 });
 
-test('the first colour of a spool and what its packet weighs are said later, and another packet of somebody else is told', async ({ page }) => {
+test('the first colour of a spool and what its packet weighs are said later, and another packet of somebody else is told', async ({
+	page
+}) => {
 	const { spoolIds } = await makeTrial(server.url, 'Said later', [{}]);
 	const spoolId = spoolIds[0] as string;
 	await open(page, `${server.url}/spools/${spoolId}`);

@@ -54,7 +54,11 @@ describe('a gauge’s file', () => {
 		};
 		expect(at('m,mm\n12,1.75\n12.5,1.76\n13,1.75')).toEqual({ kind: 'even', startM: 12, stepM: 0.5 });
 		const timed = { kind: 'time', column: 0, perSecond: 1000, speedMPerS: 0.5 } as const;
-		expect(at('ms,mm\n24000,1.75\n24200,1.75', { place: timed })).toEqual({ kind: 'even', startM: 12, stepM: expect.closeTo(0.1, 12) as number });
+		expect(at('ms,mm\n24000,1.75\n24200,1.75', { place: timed })).toEqual({
+			kind: 'even',
+			startM: 12,
+			stepM: expect.closeTo(0.1, 12) as number
+		});
 		expect(at('mm,mm\n12000,1.75\n12250,1.75', { place: { kind: 'position', column: 0, perMetre: 1000 } })).toEqual({
 			kind: 'even',
 			startM: 12,
