@@ -24,10 +24,8 @@ for major in "$@"; do
 	server=$!
 	set +m
 	for _ in $(seq 240); do
-		if curl -sf "http://127.0.0.1:$port/healthz" >/dev/null && curl -sfL "http://127.0.0.1:$port/" | grep -q '<h1'; then
-			demo=answers
-			break
-		fi
+		page=$(curl -sf "http://127.0.0.1:$port/healthz" >/dev/null && curl -sfL "http://127.0.0.1:$port/") || page=
+		case $page in *'<h1'*) demo=answers && break ;; esac
 		kill -0 "$server" 2>/dev/null || break
 		pause 1
 	done
