@@ -249,6 +249,7 @@ holdAtTheirBorders({
 	},
 	'file of a piece': {
 		schema: pieceFileQuery,
+		isQuery: true,
 		body: {},
 		needs: [],
 		oneOf: [['format', 'stl']],

@@ -280,6 +280,7 @@ holdAtTheirBorders({
 	},
 	'picture of a log': {
 		schema: pictureQuery,
+		isQuery: true,
 		body: {},
 		needs: [],
 		between: [
@@ -291,8 +292,21 @@ holdAtTheirBorders({
 		refuses: [[{ fromM: 'here' }, 'fromM notANumber']],
 		usual: { columns: 600 }
 	},
-	photograph: { schema: photoQuery, body: { id: ID, attemptId: OTHER, at: AT }, needs: ['id', 'attemptId', 'at'], usual: { zone: 'UTC' } },
-	'size of a photograph': { schema: photoSizeQuery, body: {}, needs: [], oneOf: [['size', 'small']], usual: { size: 'full' } },
+	photograph: {
+		schema: photoQuery,
+		isQuery: true,
+		body: { id: ID, attemptId: OTHER, at: AT },
+		needs: ['id', 'attemptId', 'at'],
+		usual: { zone: 'UTC' }
+	},
+	'size of a photograph': {
+		schema: photoSizeQuery,
+		isQuery: true,
+		body: {},
+		needs: [],
+		oneOf: [['size', 'small']],
+		usual: { size: 'full' }
+	},
 	training: {
 		schema: trainingBody,
 		body: { id: ID, scorer: 'Ada', subject: 'strings', seed: 1, answers: Array(12).fill(0), at: AT },
