@@ -82,6 +82,7 @@ export default defineConfig({
 				test: {
 					name: 'unit',
 					environment: 'node',
+					isolate: false,
 					// Limits are for what hangs; how fast a machine is must not matter.
 					testTimeout: 300_000,
 					include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
@@ -95,6 +96,7 @@ export default defineConfig({
 					environment: 'node',
 					include: ['src/**/*.db.test.ts', 'tests/adversary/*.db.test.ts'],
 					pool: 'forks',
+					isolate: false,
 					fileParallelism: false,
 					// Limits are for what hangs; how fast a machine is must not matter.
 					testTimeout: 300_000,

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { drawnPhoto } from '../../../tests/support/drawn-strings';
 import { basis, diameters, evidence } from '../../../tests/support/evidence';
 import { blocksOf, pickFrom } from '../core/answers/pick/pick-from';
@@ -45,6 +45,8 @@ async function workerOf<T>(name: string): Promise<T> {
 	expect(exposed).toHaveLength(1);
 	return exposed[0] as T;
 }
+
+afterAll(() => void vi.unstubAllGlobals());
 
 describe('the worker of the pick', () => {
 	const overhang = markQuantity('overhang');

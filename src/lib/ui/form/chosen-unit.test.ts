@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { reading } from '../../../../tests/support/evidence';
 import { ChosenUnit, takeUnits } from './chosen-unit.svelte';
 
@@ -6,6 +6,10 @@ const browser = { cookie: '' };
 beforeEach(() => {
 	browser.cookie = '';
 	vi.stubGlobal('document', browser);
+	takeUnits(undefined);
+});
+afterEach(() => {
+	vi.unstubAllGlobals();
 	takeUnits(undefined);
 });
 const mass = () => new ChosenUnit('mass');
