@@ -11,7 +11,7 @@ import { gaugeStudyBody, amendmentBody, instrumentBody, instrumentCheckBody, not
 import { attemptBody, printerBody, type AttemptInput } from '$lib/schemas/attempt';
 import { readingBody } from '$lib/schemas/reading';
 import { intakeBody } from '$lib/schemas/spool';
-import { dryingRunBody } from '$lib/schemas/drying';
+import { dryerCheckBody, dryingRunBody } from '$lib/schemas/drying';
 import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { criteriaBody, ownMeasureBody, protocolBody, trialBody } from '$lib/schemas/trial';
@@ -30,6 +30,7 @@ import { postCriteria, postHouseSpool, postOwnMeasure, postProtocol, postTrial }
 import { lineGaugeFile } from '$lib/standins/line-gauge';
 import { announceLog, endLog, putSlice } from '../lib/server/stations/diameter/arrive';
 import { postInstrumentCheck } from '../lib/server/record/instruments/checks';
+import { postDryerCheck } from '../lib/server/record/dryers/checks';
 import { postGaugeStudy } from '../lib/server/record/instruments/studies';
 import { postInstrument, postPrinter } from '../lib/server/stations/workshop/workshop';
 import { DEMO_SPOOLS, DEMO_TRIAL, type DemoSpool } from './bench';
@@ -333,11 +334,19 @@ const OWN_PETG = {
 	softeningC: { low: 72, high: 76, source: 'own test: strip over a warm plate, three tries' }
 };
 
-/** A load that went in an hour and a half ago. */
+/** A load that went in an hour and a half ago, and what a kitchen thermometer showed beside it. */
 async function startRunningDryer(bench: DemoBench, dryerId: string, spoolIds: string[], now: number): Promise<void> {
 	const at = new Date(now - 95 * MINUTE).toISOString();
 	const run = { id: v7(), dryerId, spoolIds, setPoint: '62 C', duration: '4 h', at, zone };
 	await postDryingRun(bench.db, checked(dryingRunBody, run), now);
+	for (const [minutes, probe] of [
+		[60, '55 C'],
+		[75, '58 C'],
+		[90, '57 C']
+	] as const) {
+		const check = { id: v7(), dryerId, setPoint: '62 C', probe, at: new Date(now - (95 - minutes) * MINUTE).toISOString(), zone };
+		await postDryerCheck(bench.db, checked(dryerCheckBody, check), now);
+	}
 }
 
 /** What makes real records real: a fault of the printer first charged wrongly, a sample that ran out, a note, a misjudged mark. */

@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, instrumentFactsBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import { dryerBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
+import { dryerBody, dryerCheckBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
 import { bundle as bundleSchema, bundleImportBody } from '$lib/schemas/exchange';
 import { handbookBody } from '$lib/schemas/handbook';
@@ -59,6 +59,7 @@ import {
 	postTrialSpool
 } from '../../src/lib/server/answers/trials/post';
 import { postGaugeStudy } from '../../src/lib/server/record/instruments/studies';
+import { postDryerCheck } from '../../src/lib/server/record/dryers/checks';
 import { postInstrumentCheck } from '../../src/lib/server/record/instruments/checks';
 import {
 	listWorkshop,
@@ -264,6 +265,16 @@ const checkAgain = again(checks, async () => {
 	};
 	await postInstrumentCheck(t.db, checked(instrumentCheckBody, right), NOW);
 }, [[1.5, 0.001, Date.parse('2026-11-01T09:00:00Z')]]);
+
+const dryerChecks = async () => (await oneDryer())?.checks.map((c) => [c.setPointC, c.probeC, c.at]);
+const dryerCheckAgain = again(dryerChecks, async () => {
+	const check = (more: object) => checked(dryerCheckBody, { dryerId: is.dryer, setPoint: '60 C', probe: '154 C', at, ...more });
+	const id = (await postDryerCheck(t.db, check({}), NOW)).answer.id;
+	expect(await dryerChecks()).toHaveLength(1);
+	await amend('dryerCheck', id, { action: 'exclude' });
+	expect(await dryerChecks()).toEqual([]);
+	await postDryerCheck(t.db, check({ setPoint: '65 C', probe: '54 C', at: '2026-11-01T09:00:00Z' }), NOW);
+}, [[65, 54, Date.parse('2026-11-01T09:00:00Z')]]);
 
 const studies = async () => (await oneCaliper())?.studies.map((s) => [s.places, s.raters]);
 const studyOf = (raters: string[]) => ({
@@ -540,6 +551,13 @@ const COLUMNS: Record<string, Record<string, Way | string> | string> = {
 			() => facts.dryer({ setPointHigh: '' }),
 			null
 		)
+	},
+	dryerCheck: {
+		dryerId: dryerCheckAgain,
+		setPointC: dryerCheckAgain,
+		probeC: dryerCheckAgain,
+		probeTyped: RAW,
+		at: dryerCheckAgain
 	},
 	dryingRun: {
 		dryerId: runAgain,

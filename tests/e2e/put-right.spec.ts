@@ -57,7 +57,27 @@ test('an instrument, a dryer and a printer are put right in the workshop; a chec
 	await dryerForm.getByLabel('Name').fill('Tall box');
 	await dryerForm.getByLabel('Highest temperature').fill('85');
 	await dryerForm.getByRole('button', { name: 'Save' }).click();
-	await expect(page.getByRole('region', { name: 'Dryers' })).toContainText('Tall box · 40 to 85 °C');
+	const dryers = page.getByRole('region', { name: 'Dryers' });
+	await expect(dryers).toContainText('Tall box · 40 to 85 °C');
+	await expect(dryers).toContainText('not checked with an own probe yet');
+	await dryers.getByRole('button', { name: 'check Tall box with an own probe' }).click();
+	const probe = dryers.getByRole('form', { name: 'Check Tall box' });
+	await probe.getByLabel('Set to').fill('60');
+	await probe.getByLabel('Own probe').fill('hot');
+	await probe.getByRole('button', { name: 'Save check' }).click();
+	await expect(probe.getByText(/is not a temperature such as 50 C/)).toBeVisible();
+	await expect(probe.getByLabel('Set to')).toHaveValue('60 C');
+	await probe.getByLabel('Own probe').fill('54');
+	await probe.getByRole('button', { name: 'Save check' }).click();
+	await expect(dryers).toContainText('own probe 6 °C below what is set (n 1, so no range)');
+	await dryers.getByRole('button', { name: 'edit Tall box' }).click();
+	const tallBox = page.getByRole('form', { name: 'Edit Tall box' });
+	await expect(tallBox).toContainText('set 60 °C, probe 54 °C');
+	await tallBox.getByRole('button', { name: 'mark invalid the check of' }).click();
+	await expect(dryers).toContainText('not checked with an own probe yet');
+	await tallBox.getByRole('button', { name: 'restore the check of' }).click();
+	await expect(dryers).toContainText('own probe 6 °C below what is set (n 1, so no range)');
+	await tallBox.getByRole('button', { name: 'Cancel' }).click();
 
 	await page.getByRole('region', { name: 'Printers' }).getByRole('button', { name: 'edit' }).click();
 	await page.locator('#later-nozzle').fill('0.6 steel');

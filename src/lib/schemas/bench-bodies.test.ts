@@ -5,7 +5,7 @@ import { gaugeStudyBody, instrumentBody, instrumentCheckBody } from './amendment
 import { archivingBody } from './archiving';
 import { printerBody } from './attempt';
 import { restoreBody } from './backup';
-import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from './drying';
+import { dryerBody, dryerCheckBody, dryingEndBody, dryingFactsBody, dryingRunBody } from './drying';
 import { bundle, csvImportBody, FORMAT_VERSION } from './exchange';
 import { handbookBody } from './handbook';
 import { pieceBody, pieceFileQuery } from './piece';
@@ -62,6 +62,16 @@ holdAtTheirBorders({
 			[{ readings: ['2.01', ' '] }, 'readings.1 valueMissing']
 		],
 		usual: { referenceLimit: '' }
+	},
+	'check of a dryer': {
+		schema: dryerCheckBody,
+		body: { id: ID, dryerId: OTHER, setPoint: '60 C', probe: '54 C', at: AT },
+		needs: ['id', 'dryerId', 'setPoint', 'probe', 'at'],
+		upTo: [
+			['setPoint', 40],
+			['probe', 40]
+		],
+		refuses: [[{ probe: ' ' }, 'probe valueMissing']]
 	},
 	'gauge study': {
 		schema: gaugeStudyBody,

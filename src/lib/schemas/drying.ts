@@ -12,6 +12,16 @@ export const dryerBody = z.strictObject({ id, name: name.unwrap(), ...range });
 /** What a dryer is really called, and how low and high it goes; empty text is not known any more. */
 export const dryerFactsBody = z.strictObject({ id, dryerId: id, name, ...range });
 
+/** What an own probe in the dryer shows beside what is set: displays tell what they like. */
+export const dryerCheckBody = z.strictObject({
+	id,
+	dryerId: id,
+	setPoint: requiredWords(40).describe('what the dryer was set to, such as 60 C'),
+	probe: requiredWords(40).describe('what the own probe showed, such as 54 C'),
+	at: instant,
+	zone
+});
+
 export const dryingRunBody = z.strictObject({
 	id,
 	dryerId: id,

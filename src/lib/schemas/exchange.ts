@@ -15,7 +15,7 @@ export const csvImportBody = z.strictObject({
 });
 
 /** Raised when an older program could misread what a newer one writes. */
-export const FORMAT_VERSION = 10;
+export const FORMAT_VERSION = 11;
 
 /** A version such as 0.5.0, not newer than this program's. */
 const VERSION = /^\d{1,3}\.\d{1,3}\.\d{1,3}$/;

@@ -5,6 +5,7 @@
 const TIMED = new Set([
 	'amendments',
 	'attempts',
+	'dryer-checks',
 	'drying-ends',
 	'drying-runs',
 	'events',

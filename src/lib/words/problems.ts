@@ -14,6 +14,7 @@ const ADDRESSED: Record<Addressed, string> = {
 	quote: 'price',
 	check: 'check',
 	gaugeStudy: 'gauge study',
+	dryerCheck: 'check of a dryer',
 	instrument: 'instrument',
 	printer: 'printer',
 	dryer: 'dryer',

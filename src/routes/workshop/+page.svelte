@@ -12,9 +12,11 @@
 	import { offered } from '$lib/ui/form/offered';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
+	import { dryerRangeWords, probeWords } from '$lib/words/dryers';
 	import { day, fixed, plural, upTo } from '$lib/words/numbers';
-	import { bareTemperature, lengthWords, massTolerance, massWords, temperatureWords, toleranceWords } from '$lib/words/units';
+	import { lengthWords, massTolerance, massWords, toleranceWords } from '$lib/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
+	import DryerCheckForm from '$lib/ui/workshop/DryerCheckForm.svelte';
 	import EditDryer from '$lib/ui/workshop/EditDryer.svelte';
 	import EditPrinter from '$lib/ui/workshop/EditPrinter.svelte';
 	import NewDryer from '$lib/ui/workshop/NewDryer.svelte';
@@ -161,9 +163,9 @@
 			{#each offered(data.dryers) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> ·
-					{one.setPointLowC === null && one.setPointHighC === null
-						? 'range not noted'
-						: `${one.setPointLowC === null ? '' : `${bareTemperature(one.setPointLowC)} `}to ${one.setPointHighC === null ? '…' : temperatureWords(one.setPointHighC)}`}
+					{dryerRangeWords(one)}
+					<span class="small block">{probeWords(one.checks) ?? 'not checked with an own probe yet'}</span>
+					<DryerCheckForm dryerId={one.id} name={one.name} ondone={invalidateAll} />
 					<EditDryer {one} />
 					<span class="ml-3"><Archive kind="dryer" id={one.id} name={one.name} archived={false} /></span>
 				</li>

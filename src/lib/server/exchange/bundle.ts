@@ -25,7 +25,7 @@ import { RECORD_TABLES, writtenOrder, type RecordTable } from '../record/rows/ta
 type Row = Record<string, unknown>;
 
 /** Small tables of the workshop go along whole: what a trial does not use does no harm, and nothing it uses is missing. */
-const WHOLE = new Set(['instruments', 'instrument-checks', 'gauge-studies', 'printers', 'dryers', 'pieces', 'handbook']);
+const WHOLE = new Set(['instruments', 'instrument-checks', 'gauge-studies', 'printers', 'dryers', 'dryer-checks', 'pieces', 'handbook']);
 
 /** A trial with its spools and all their evidence as one document. Closed while one of its spools is in a blind trial. */
 export async function exportBundle(db: Reader, trialId: string, now: number): Promise<Bundle> {

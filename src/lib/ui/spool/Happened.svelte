@@ -14,7 +14,7 @@
 	import WhenField from '../form/WhenField.svelte';
 	import { choices, CONDITION_WORDS, SAID_EVENT_WORDS } from '../../words/closed-lists';
 	import { dayAndTime, upTo } from '../../words/numbers';
-	import { temperatureWords } from '../../words/units';
+	import { dryingWords } from '../../words/dryers';
 
 	let { spoolId, events }: { spoolId: string; events: SpoolEvent[] } = $props();
 	let kind = $state<(typeof SAID_EVENTS)[number] | null>(null);
@@ -84,15 +84,7 @@
 		<h2 class="mb-1 font-semibold">Dryings</h2>
 		<ul>
 			{#each dryings as e (e.id)}
-				{@render line(
-					e.id,
-					`${dayAndTime(e.at)}${
-						e.drying
-							? `: ${e.drying.dryer ?? 'dryer'}, ${temperatureWords(e.drying.setPointC)}, ${upTo((e.at - e.drying.startedAt) / 3_600_000, 1)} h`
-							: ': said with a print'
-					}`,
-					'undo this drying'
-				)}
+				{@render line(e.id, `${dayAndTime(e.at)}: ${dryingWords(e.drying, e.at)}`, 'undo this drying')}
 			{/each}
 		</ul>
 	</section>

@@ -47,13 +47,13 @@ describe('how long dried lasts', () => {
 			expect(kindAt([dried, event({ kind, at: HOUR })], 13 * HOUR, 12), kind).toBe('exposed');
 	});
 	it('counts from the end of its drying, which at that very moment is over', () => {
-		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null };
+		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null, checks: [] };
 		const ended = event({ kind: 'dried', at: 6 * HOUR, drying: run });
 		expect(conditionAt(history([ended], 12), 6 * HOUR)).toMatchObject({ kind: 'dried', since: 6 * HOUR });
 		expect(conditionAt(history([ended], 12), 6 * HOUR - 1)).toMatchObject({ kind: 'dried', since: 2 * HOUR });
 	});
 	it('of two that end at one moment, what began last came last, in whatever order they were noted', () => {
-		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null };
+		const run = { runId: 'r', startedAt: 2 * HOUR, setPointC: 50, dryer: null, checks: [] };
 		const both = [event({ kind: 'exposed', at: 6 * HOUR }), event({ kind: 'dried', at: 6 * HOUR, drying: run })];
 		expect([kindAt(both, 7 * HOUR), kindAt(both.toReversed(), 7 * HOUR)]).toEqual(['exposed', 'exposed']);
 	});
@@ -65,7 +65,7 @@ describe('how long dried lasts', () => {
 });
 
 describe('a dryer that runs', () => {
-	const drying = { runId: 'r', startedAt: 5 * HOUR, setPointC: 60, dryer: 'box' };
+	const drying = { runId: 'r', startedAt: 5 * HOUR, setPointC: 60, dryer: 'box', checks: [] };
 	it('what is printed from it is dried, from its start to its end and after', () => {
 		const done = event({ kind: 'dried', at: 10 * HOUR, drying });
 		expect([4, 5, 7, 10, 11].map((h) => kindAt([done], h * HOUR))).toEqual(['asReceived', 'dried', 'dried', 'dried', 'dried']);

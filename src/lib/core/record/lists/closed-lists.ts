@@ -61,7 +61,18 @@ export const GATE_OPERATORS = ['atLeast', 'atMost'] as const;
 export const VERDICT_KINDS = ['buy', 'leave', 'buyFor', 'dryFirst'] as const;
 
 /** What a tester amends; the record's own facts (a spool's colour, a trial's name) are amended by their forms. */
-export const AMENDED_KINDS = ['reading', 'attempt', 'event', 'specimen', 'log', 'photo', 'quote', 'check', 'gaugeStudy'] as const;
+export const AMENDED_KINDS = [
+	'reading',
+	'attempt',
+	'event',
+	'specimen',
+	'log',
+	'photo',
+	'quote',
+	'check',
+	'gaugeStudy',
+	'dryerCheck'
+] as const;
 export const AMENDED_FACTS = [
 	'spool',
 	'filament',

@@ -144,7 +144,7 @@ describe('what lay between', () => {
 		expect(weighings(e)[1]?.before).toBe('dried');
 	});
 	it('a timed load counts where it went in, also when it is weighed before it is said to be done', () => {
-		const run = { runId: 'r', startedAt: at - 500, setPointC: 60, dryer: null };
+		const run = { runId: 'r', startedAt: at - 500, setPointC: 60, dryer: null, checks: [] };
 		const e = evidence({
 			readings: weighed([
 				[1000, null],

@@ -100,7 +100,7 @@ describe('pairs across each drying', () => {
 		).toEqual([[2, 0]]);
 	});
 	it('what is printed from a running dryer comes after its drying began', () => {
-		const drying = { runId: 'r', startedAt: 2 * DAY, setPointC: 65, dryer: null };
+		const drying = { runId: 'r', startedAt: 2 * DAY, setPointC: 65, dryer: null, checks: [] };
 		const e = {
 			...diary(
 				[

@@ -13,6 +13,7 @@ import {
 	event,
 	gaugeStudy,
 	instrument,
+	dryerCheck,
 	instrumentCheck,
 	ownMeasure,
 	photo,
@@ -104,6 +105,12 @@ async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
 		await raiseSpoolsOf(tx, row.instrumentId);
 		return row.instrumentId;
 	}
+	if (kind === 'dryerCheck') {
+		const [row] = await tx.select({ dryerId: dryerCheck.dryerId }).from(dryerCheck).where(eq(dryerCheck.id, targetId));
+		if (!row) throw notFound(kind);
+		await raiseSpoolsDriedIn(tx, row.dryerId);
+		return row.dryerId;
+	}
 	if (kind === 'quote') {
 		const [row] = await tx.select({ filamentId: quote.filamentId }).from(quote).where(eq(quote.id, targetId));
 		if (!row) throw notFound('quote');
@@ -115,7 +122,7 @@ async function ownerOf(tx: Transaction, body: AmendmentBody): Promise<string> {
 	return spoolId;
 }
 
-type OfSpool = Exclude<AmendmentBody['targetKind'], Fact | 'quote' | 'check' | 'gaugeStudy'>;
+type OfSpool = Exclude<AmendmentBody['targetKind'], Fact | 'quote' | 'check' | 'gaugeStudy' | 'dryerCheck'>;
 
 async function spoolOfTarget(tx: Reader, kind: OfSpool, targetId: string): Promise<string> {
 	const table = { reading, attempt, event, specimen, log: series, photo }[kind];

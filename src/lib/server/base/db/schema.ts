@@ -227,6 +227,23 @@ export const printer = mysqlTable('printer', { id: id(), ...factColumns(PRINTER_
 
 export const dryer = mysqlTable('dryer', { id: id(), ...factColumns(DRYER_FACTS), ...created() });
 
+/** What an own probe showed in a dryer, beside what was set. */
+export const dryerCheck = mysqlTable(
+	'dryer_check',
+	{
+		id: id(),
+		dryerId: to(() => dryer.id).notNull(),
+		setPointC: number().notNull(),
+		probeC: number().notNull(),
+		/** As typed, with its unit. */
+		probeTyped: shortText().notNull(),
+		at: moment().notNull(),
+		zone: zone(),
+		...created()
+	},
+	(t) => [index('dryer_check_dryer').on(t.dryerId)]
+);
+
 /** One load in a dryer, with its timer. Rows are never changed: the end is a row of its own. */
 export const dryingRun = mysqlTable('drying_run', {
 	id: id(),

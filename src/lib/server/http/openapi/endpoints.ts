@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { amendmentBody, gaugeStudyBody, instrumentBody, instrumentCheckBody, instrumentFactsBody, noteBody } from '$lib/schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '$lib/schemas/attempt';
-import { dryerBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
+import { dryerBody, dryerCheckBody, dryerFactsBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '$lib/schemas/drying';
 import { eventBody } from '$lib/schemas/event';
 import { restoreBody } from '$lib/schemas/backup';
 import { bundle, bundleImportBody, csvImportBody } from '$lib/schemas/exchange';
@@ -86,6 +86,7 @@ export const ENDPOINTS: readonly Endpoint[] = [
 	post('specimens', specimenBody, 'name a thing that will be loaded; its loads are readings'),
 	post('dryers', dryerBody, 'add a dryer'),
 	post('dryer-facts', dryerFactsBody, 'put right what a dryer is called, how low and how high it goes'),
+	post('dryer-checks', dryerCheckBody, 'what an own probe showed in a dryer, beside what was set'),
 	post('drying-runs', dryingRunBody, 'start a load with its timer'),
 	post('drying-ends', dryingEndBody, 'end a load'),
 	post('drying-facts', dryingFactsBody, 'put right when a load was dried, or how hot'),

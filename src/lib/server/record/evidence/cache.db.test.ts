@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
-import { checked } from '../../../../../tests/support/checked';
+import { checked, errorsOf } from '../../../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../../../tests/support/database';
 import { HANDBOOK } from '$lib/core/judging/handbook/defaults';
 import { amendmentBody, instrumentBody, instrumentCheckBody } from '$lib/schemas/amendment';
+import { dryerBody, dryerCheckBody, dryingEndBody, dryingRunBody } from '$lib/schemas/drying';
 import { logBody, logEndBody } from '$lib/schemas/gauge-log';
 import { handbookBody } from '$lib/schemas/handbook';
 import { readingBody } from '$lib/schemas/reading';
@@ -11,9 +12,11 @@ import { intakeBody } from '$lib/schemas/spool';
 import { postAmendment } from '../../answers/amendments/post';
 import { announceLog, endLog, putSlice } from '../../stations/diameter/arrive';
 import { addSpool } from '../../stations/intake/add-spool';
+import { postDryer, postDryingEnd, postDryingRun } from '../../stations/drying/post';
 import { postReading } from '../../stations/readings/post';
 import { postInstrument } from '../../stations/workshop/workshop';
 import { postHandbook } from '../handbook/handbook';
+import { postDryerCheck } from '../dryers/checks';
 import { postInstrumentCheck } from '../instruments/checks';
 import { loadEvidence } from './load';
 import { spool } from '../../base/db/schema';
@@ -97,6 +100,55 @@ describe('what was read of a spool', () => {
 		await postInstrumentCheck(t.db, checked(instrumentCheckBody, check), NOW);
 		expect(await revisions()).toEqual([before + 1, beforeOther]);
 		expect((await evidenceOf(logged)).instruments.find((i) => i.id === gauge)?.checks).toHaveLength(1);
+	});
+});
+
+describe('a check of a dryer', () => {
+	it('is evidence of what was dried in it, and of nothing else; marked invalid it is none', async () => {
+		const [inside, outside, elsewhere] = [await take(), await take(), await take()];
+		const dryer = async (name: string) => (await postDryer(t.db, checked(dryerBody, { name }), NOW)).answer.id;
+		const [box, drum] = [await dryer('Box'), await dryer('Drum')];
+		const run = (dryerId: string, spoolId: string) =>
+			postDryingRun(t.db, checked(dryingRunBody, { dryerId, spoolIds: [spoolId], setPoint: '60 C', duration: '4 h', at: AT }), NOW);
+		await run(drum, elsewhere);
+		const ran = (await run(box, inside)).answer;
+		await postDryingEnd(t.db, checked(dryingEndBody, { runId: ran.id, outcome: 'done', at: '2026-10-04T14:00:00Z' }), NOW);
+		const all = [inside, outside, elsewhere];
+		const revisions = async () => Promise.all(all.map(async (id) => (await evidenceOf(id)).spool.revision));
+		const checksOf = async (id: string) => (await evidenceOf(id)).events.find((e) => e.drying)?.drying?.checks.map((c) => c.probeC);
+		const before = await revisions();
+		const check = checked(dryerCheckBody, { dryerId: box, setPoint: '60 C', probe: '130 F', at: AT });
+		await postDryerCheck(t.db, check, NOW);
+		expect((await postDryerCheck(t.db, check, NOW)).repeated).toBe(true);
+		expect(await revisions()).toEqual([(before[0] ?? 0) + 1, before[1], before[2]]);
+		expect((await checksOf(inside))?.map((c) => c.toFixed(3))).toEqual(['54.444']);
+		expect(await checksOf(elsewhere)).toEqual([]);
+		const amend = (action: string) =>
+			postAmendment(
+				t.db,
+				checked(amendmentBody, { targetKind: 'dryerCheck', targetId: check.id, action, reason: 'lay on the heater', at: AT }),
+				NOW
+			);
+		await amend('exclude');
+		expect(await checksOf(inside)).toEqual([]);
+		expect(await revisions()).toEqual([(before[0] ?? 0) + 2, before[1], before[2]]);
+		await amend('reinstate');
+		expect(await checksOf(inside)).toHaveLength(1);
+	});
+	it('is refused at each field for what is no temperature, or of no dryer', async () => {
+		const given = {
+			dryerId: (await postDryer(t.db, checked(dryerBody, { name: 'Sack' }), NOW)).answer.id,
+			setPoint: '60 C',
+			probe: '54 C',
+			at: AT
+		};
+		const wrong = (more: object) => errorsOf(() => postDryerCheck(t.db, checked(dryerCheckBody, { ...given, ...more }), NOW));
+		expect(await wrong({ setPoint: 'warm', probe: '501 C' })).toMatchObject([
+			{ path: 'setPoint', code: 'notATemperature' },
+			{ path: 'probe', code: 'temperatureOutOfRange' }
+		]);
+		expect(await wrong({ dryerId: v7() })).toMatchObject([{ path: 'dryerId', code: 'unknownId' }]);
+		expect(await wrong({ at: '2026-10-20T12:20:00Z' })).toMatchObject([{ path: 'at', code: 'future' }]);
 	});
 });
 

@@ -4,14 +4,16 @@ import type { Amended } from '$lib/core/record/evidence/amended';
 import type { SpoolEvent } from '$lib/core/record/evidence/event';
 import type { Reader } from '../../base/db/client';
 import { amendment, dryingRun, dryingRunEnd, dryingRunSpool, event } from '../../base/db/schema';
+import { loadDryerChecks } from '../dryers/checks';
 import { correctedRuns, dryerNames, type RunFacts } from '../drying/run-facts';
 import { groupBy } from '../../base/group';
 
 /** Events of spools after amendments, in time order. */
 export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<string, SpoolEvent[]>> {
 	const rows = await db.select().from(event).where(inArray(event.spoolId, spoolIds)).orderBy(asc(event.at));
-	const [amendments, dryers] = await Promise.all([loadAmendments(db, spoolIds), dryerNames(db)]);
-	const raw = [...rows.map((row) => rawEvent(row, dryers.get(row.dryerId ?? '') ?? null)), ...(await runningDryings(db, spoolIds, dryers))];
+	const [amendments, names, checks] = await Promise.all([loadAmendments(db, spoolIds), dryerNames(db), loadDryerChecks(db)]);
+	const dryerOf: DryerOf = (id) => ({ dryer: names.get(id ?? '') ?? null, checks: checks.counts.get(id ?? '') ?? [] });
+	const raw = [...rows.map((row) => rawEvent(row, dryerOf(row.dryerId))), ...(await runningDryings(db, spoolIds, dryerOf))];
 	const runs = await correctedRuns(
 		db,
 		raw.flatMap((e) => e.drying?.runId ?? [])
@@ -28,12 +30,16 @@ export async function loadEvents(db: Reader, spoolIds: string[]): Promise<Map<st
 
 type RawEvent = Omit<SpoolEvent, keyof Amended> & { spoolId: string };
 
-const rawEvent = (row: typeof event.$inferSelect, dryerName: string | null): RawEvent => ({
+/** The dryer of a run as it stands now: what it is called, and what an own probe showed in it. */
+type InDryer = Pick<NonNullable<SpoolEvent['drying']>, 'dryer' | 'checks'>;
+type DryerOf = (id: string | null) => InDryer;
+
+const rawEvent = (row: typeof event.$inferSelect, inDryer: InDryer): RawEvent => ({
 	id: row.id,
 	spoolId: row.spoolId,
 	kind: row.kind,
 	at: row.at,
-	drying: dryingOf(row.detail, dryerName),
+	drying: dryingOf(row.detail, inDryer),
 	portionId: row.portionId,
 	...saidOf(row.detail)
 });
@@ -46,7 +52,7 @@ function asRun<T extends Omit<RawEvent, 'spoolId'>>(raw: T, facts: RunFacts | un
 }
 
 /** Dryings that nobody has ended yet: what is printed from the dryer meanwhile is dried. */
-async function runningDryings(db: Reader, spoolIds: string[], dryers: ReadonlyMap<string, string>): Promise<RawEvent[]> {
+async function runningDryings(db: Reader, spoolIds: string[], dryerOf: DryerOf): Promise<RawEvent[]> {
 	const rows = await db
 		.select({ run: dryingRun, spoolId: dryingRunSpool.spoolId })
 		.from(dryingRunSpool)
@@ -59,7 +65,7 @@ async function runningDryings(db: Reader, spoolIds: string[], dryers: ReadonlyMa
 		spoolId,
 		kind: 'drying',
 		at: run.startedAt,
-		drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, dryer: dryers.get(run.dryerId) ?? null },
+		drying: { runId: run.id, startedAt: run.startedAt, setPointC: run.setPointC, ...dryerOf(run.dryerId) },
 		...NOTHING_SAID,
 		portionId: null
 	}));
@@ -77,10 +83,10 @@ function saidOf(detail: unknown): Pick<SpoolEvent, 'portion' | 'humidityPct' | '
 /** What is kept with a drying that ran on the bench's timer; a drying only said with a print has none. */
 export type DryingDetail = { runId: string; startedAt: number; setPointC: number };
 
-function dryingOf(detail: unknown, dryerName: string | null): SpoolEvent['drying'] {
+function dryingOf(detail: unknown, inDryer: InDryer): SpoolEvent['drying'] {
 	const of = detail as Partial<DryingDetail> | null;
 	if (!of || of.runId === undefined || of.startedAt === undefined || of.setPointC === undefined) return null;
-	return { runId: of.runId, startedAt: of.startedAt, setPointC: of.setPointC, dryer: dryerName };
+	return { runId: of.runId, startedAt: of.startedAt, setPointC: of.setPointC, ...inDryer };
 }
 
 export type SpoolAmendment = Amendment & { targetKind: string };

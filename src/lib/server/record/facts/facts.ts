@@ -10,7 +10,7 @@ import { groupBy } from '../../base/group';
 /** Things whose plain facts may be said better later. */
 type FactKind = (typeof AMENDED_FACTS)[number];
 /** What is marked invalid with reasons, and counts no more. */
-type Judged = Extract<(typeof AMENDED_KINDS)[number], 'check' | 'gaugeStudy'>;
+type Judged = Extract<(typeof AMENDED_KINDS)[number], 'check' | 'gaugeStudy' | 'dryerCheck'>;
 
 /** Keeps later facts of a trial, a printer or the like as an amendment; the first row stays as it was. Empty facts are left out. */
 export async function amendFacts(

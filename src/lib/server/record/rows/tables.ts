@@ -200,6 +200,12 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		rules: { name, setPointLowC: finite.min(0).max(500), setPointHighC: finite.min(0).max(500) }
 	},
 	{
+		name: 'dryer-checks',
+		table: db.dryerCheck,
+		about: 'what an own probe showed in a dryer, beside what was set',
+		rules: { setPointC: finite.min(20).max(500), probeC: finite.min(0).max(500), probeTyped: requiredWords(40) }
+	},
+	{
 		name: 'pieces',
 		table: db.piece,
 		about: 'test models, a version a row',
@@ -377,7 +383,7 @@ export const RECORD_TABLES: readonly RecordTable[] = [
 		name: 'amendments',
 		table: db.amendment,
 		about:
-			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument, dryer, drying run, test piece, own measure or verdict its own id stands in spoolId, for a price that of its filament, for a check or gauge study that of its instrument',
+			'corrections, exclusions and their undoing; for a trial, filament, printer, instrument, dryer, drying run, test piece, own measure or verdict its own id stands in spoolId, for a price that of its filament, for a check or gauge study that of its instrument, for a check of a dryer that of the dryer',
 		rules: {
 			reason: words(500),
 			rangeFrom: z.int().min(0),
@@ -426,6 +432,7 @@ export const TARGET_TABLES: Record<string, string> = {
 	quote: 'quotes',
 	check: 'instrument-checks',
 	gaugeStudy: 'gauge-studies',
+	dryerCheck: 'dryer-checks',
 	ownMeasure: 'own-measures'
 };
 
@@ -442,6 +449,7 @@ export const OWNER_TABLES: Record<string, string> = {
 	quote: 'filaments',
 	check: 'instruments',
 	gaugeStudy: 'instruments',
+	dryerCheck: 'dryers',
 	ownMeasure: 'own-measures'
 };
 

@@ -15,20 +15,22 @@ import { refuse, refuseField } from '../../base/problem';
 import { loadPieces } from '../../record/pieces/load';
 import { raiseSpoolsOf, raiseSpoolsOn } from '../../record/revisions/revisions';
 import { writeOnce } from '../../base/write/write-once';
+import { loadDryerChecks } from '../../record/dryers/checks';
 import { loadChecks } from '../../record/instruments/checks';
 import { loadPrinters } from '../../record/instruments/printers';
 import { loadStruck } from '../../record/instruments/struck';
 import { loadStudies } from '../../record/instruments/studies';
 
 export async function listWorkshop(db: Reader) {
-	const [instruments, printers, dryers, pieces, checks, studies, struck] = await Promise.all([
+	const [instruments, printers, dryers, pieces, checks, studies, struck, dryerChecks] = await Promise.all([
 		db.select().from(instrument).orderBy(asc(instrument.createdAt)),
 		loadPrinters(db),
 		db.select().from(dryer).orderBy(asc(dryer.createdAt)),
 		loadPieces(db),
 		loadChecks(db),
 		loadStudies(db),
-		loadStruck(db)
+		loadStruck(db),
+		loadDryerChecks(db)
 	]);
 	const all = (await withFacts(db, 'instrument', instruments)).map((i) => ({
 		id: i.id,
@@ -48,7 +50,9 @@ export async function listWorkshop(db: Reader) {
 		dryers: (await withFacts(db, 'dryer', dryers)).map((d) => ({
 			id: d.id,
 			archived: isArchived(d),
-			...factsAmong(DRYER_FACTS, d)
+			...factsAmong(DRYER_FACTS, d),
+			checks: dryerChecks.counts.get(d.id) ?? [],
+			struck: dryerChecks.struck.get(d.id) ?? []
 		})),
 		pieces
 	};
