@@ -59,7 +59,7 @@ async function pages(): Promise<string[]> {
 	];
 }
 
-test('every page of the demo is accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
+test('every page of the demo is served as it is shown, accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
 	const context = await browser.newContext({ colorScheme: 'light', reducedMotion: 'reduce' });
 	const page = await context.newPage();
 	const said: string[] = [];
@@ -68,6 +68,13 @@ test('every page of the demo is accessible in both themes and never wider than a
 	for (const path of await pages()) {
 		await page.setViewportSize({ width: 1280, height: 800 });
 		await open(page, server.url + path);
+		// Served as it is shown, so that nothing jumps when its script has come.
+		const headings = await page.evaluate(async () => {
+			const served = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
+			const of = (whole: Document) => [...whole.querySelectorAll('h1')].map((h) => h.textContent?.trim());
+			return { served: of(served), shown: of(document) };
+		});
+		expect(headings.served, path).toEqual(headings.shown);
 		// A button that is let go of while it is looked at has the colours of before.
 		await expect(page.getByText('Drawing it …')).toHaveCount(0);
 		// Only faults are told, and in this page: telling all the rest in another one took most of the time.
@@ -105,18 +112,6 @@ test('every page of the demo is accessible in both themes and never wider than a
 	}
 	expect(said).toEqual([]);
 	await context.close();
-});
-
-test('a page is served as it is shown, so that nothing jumps when its script has come', async ({ page }) => {
-	for (const path of await pages()) {
-		await open(page, server.url + path);
-		const headings = await page.evaluate(async () => {
-			const served = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
-			const of = (whole: Document) => [...whole.querySelectorAll('h1')].map((h) => h.textContent?.trim());
-			return { served: of(served), shown: of(document) };
-		});
-		expect(headings.served, path).toEqual(headings.shown);
-	}
 });
 
 test('nothing holds the first paint up: results stand in the page, the theme too, and scripts compile as they come', async ({
