@@ -71,7 +71,7 @@ holdAtTheirBorders({
 			['setPoint', 40],
 			['probe', 40]
 		],
-		refuses: [[{ probe: ' ' }, 'probe valueMissing']]
+		refuses: [[{ probe: ' ' }, 'probe missing']]
 	},
 	'gauge study': {
 		schema: gaugeStudyBody,

@@ -197,6 +197,12 @@ export const FAILURE_RULE_WORDS: Words<typeof FAILURE_RULES> = {
 	unknown: 'those of unknown cause too'
 };
 
+/** The same, as a sentence where a failure is charged. */
+export const FAILURE_RULE_TELLS: Words<typeof FAILURE_RULES> = {
+	filament: 'Only filament failures count against the spool.',
+	unknown: 'Filament failures, and those of unknown cause, count against the spool.'
+};
+
 export const AMENDMENT_WORDS: Words<typeof AMENDMENT_ACTIONS> = {
 	correct: 'corrected',
 	exclude: 'marked invalid',

@@ -1,3 +1,4 @@
+import type { BrownForsythe } from '$lib/core/kernel/stats/brown-forsythe';
 import type { DiameterMessages } from '$lib/core/stations/diameter/message-params';
 import { fixed, grouped, percent, plural, upTo } from './numbers';
 import { bareLength, bareTolerance, lengthUnit, lengthWords, toleranceWords } from './units';
@@ -114,3 +115,14 @@ const driftUnit = (p: Per) => (p.per === 'metre' ? `${lengthUnit()} over 100 m` 
 
 const assumed = (p: { assumed: boolean }) => (p.assumed ? ' (usual bores assumed; enter yours in the workshop)' : '');
 const driftFrom = (p: { of: 'log' | 'places'; n: number }) => (p.of === 'log' ? `effective n ${p.n}` : plural(p.n, 'spot'));
+
+/** Whether spools are unlike even. @example spreadsWords({ f: 4.2, df1: 2, df2: 21, p: 0.029 }) // 'Their spreads differ: Brown-Forsythe F 4.20 on ...' */
+export const spreadsWords = ({ f, df1, df2, p }: BrownForsythe): string =>
+	`${p < 0.05 ? 'Their spreads differ' : 'No difference of their spreads can be shown'}: Brown-Forsythe F ${fixed(f, 2)} on ${df1} and ${df2} degrees of freedom, p ${p < 0.001 ? 'under 0.001' : `= ${upTo(p, 3)}`}.`;
+
+/** Below this a flow error is hard to see, % (common practice, no source). */
+const LITTLE_FLOW_PCT = 3;
+
+/** What the farthest of the readings does to the flow. @example flowWords(1.2, 12) // 'Hardly matters: at worst 1.2 % flow (worst of 12 readings).' */
+export const flowWords = (worstPct: number, n: number): string =>
+	`${worstPct < LITTLE_FLOW_PCT ? 'Hardly matters' : 'It can show in walls and corners'}: at worst ${upTo(worstPct, 1)} % flow (worst of ${plural(n, 'reading')}).`;

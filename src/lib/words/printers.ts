@@ -1,6 +1,8 @@
 import type { PrinterEffect } from '$lib/core/judging/trial/worked-out';
-import { plural } from './numbers';
+import type { PrinterFacts } from '$lib/core/record/facts/printer-facts';
+import { plural, upTo } from './numbers';
 import { quantityName, quantityUnit, shifted } from './quantities';
+import { massWords, temperatureWords } from './units';
 
 /**
  * What one printer adds to a mark against another, in a sentence.
@@ -16,3 +18,18 @@ export function printerWords(effect: PrinterEffect, codeOf: (spoolId: string) =>
 }
 
 const signed = (quantity: string, value: number) => `${value < 0 ? '−' : '+'}${shifted(quantity, Math.abs(value))}`;
+
+/** What is known of a printer; its hot end is asked for where it is not noted. */
+export const abilityWords = (p: Omit<PrinterFacts, 'name' | 'nozzle'>): string =>
+	[
+		p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${temperatureWords(p.hotEndMaxC)}`,
+		p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'brass nozzle',
+		p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'not enclosed',
+		p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
+		p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
+		p.bedMaxC === null ? null : `bed up to ${temperatureWords(p.bedMaxC)}`,
+		p.cardReels === false ? 'no card reels' : null,
+		p.reelMaxG === null ? null : `spools up to ${massWords(p.reelMaxG, 0, upTo)}`
+	]
+		.filter(Boolean)
+		.join(', ');

@@ -3,9 +3,7 @@
 	import { DRYER_FACTS } from '$lib/core/record/facts/dryer-facts';
 	import { INSTRUMENT_FACTS } from '$lib/core/record/facts/instrument-facts';
 	import { PRINTER_FACTS } from '$lib/core/record/facts/printer-facts';
-	import { weighingUncertainty } from '$lib/core/stations/moisture/weighings';
 	import { instrumentBudget } from '$lib/core/stations/diameter/budget';
-	import { decisiveness } from '$lib/core/stations/diameter/decisiveness';
 	import type { FieldError } from '$lib/schemas/field-error';
 	import Archive from '$lib/ui/form/Archive.svelte';
 	import { factFieldsOf } from '$lib/ui/form/facts';
@@ -13,7 +11,9 @@
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
 	import { dryerRangeWords, probeWords } from '$lib/words/dryers';
-	import { day, fixed, plural, upTo } from '$lib/words/numbers';
+	import { ableWords, checkWords, scaleWords, studyInForceWords } from '$lib/words/instruments';
+	import { abilityWords } from '$lib/words/printers';
+	import { plural, upTo } from '$lib/words/numbers';
 	import { lengthWords, massTolerance, massWords, toleranceWords } from '$lib/words/units';
 	import CheckForm from '$lib/ui/workshop/CheckForm.svelte';
 	import DryerCheckForm from '$lib/ui/workshop/DryerCheckForm.svelte';
@@ -40,51 +40,8 @@
 	const form = new Form({ fields: [...factFieldsOf(PRINTER_FACTS), ...factFieldsOf(DRYER_FACTS), ...factFieldsOf(INSTRUMENT_FACTS)] });
 	/** What calipers are judged for where no trial says otherwise. */
 	const NOMINAL_MM = 1.75;
-	const ABLE = {
-		both: (of: string) => `confirm or reject ${of}`,
-		evenFilament: (of: string) => `confirm ${of} only on even filament`,
-		onlyBroken: (of: string) => `only reject ${of}`
-	};
 	type Caliper = (typeof data.instruments)[number];
 	const budgetOf = (one: Caliper) => instrumentBudget({ ...one, quantity: 'length' }, NOMINAL_MM, Date.now());
-	/** What an instrument can show of the usual claims. */
-	const verdicts = (one: Caliper) =>
-		[0.02, 0.03, 0.05]
-			.map((tolerance) => ABLE[decisiveness(budgetOf(one).standardUncertaintyMm, tolerance).able](toleranceWords(tolerance)))
-			.join(', ');
-	/** The last check in words. */
-	const checkWords = (one: Caliper) => {
-		const check = budgetOf(one).check;
-		if (!check) return 'not checked yet';
-		const scatter = check.repeatability === null ? 'no scatter from one reading' : `scatter ${lengthWords(check.repeatability, 4)}`;
-		const bias = `${check.bias < 0 ? '−' : '+'}${lengthWords(Math.abs(check.bias), 4)}`;
-		return `checked ${day(check.at)} against ${lengthWords(check.reference, 4, upTo)}: shows ${bias}, ${scatter}, n ${check.n}${check.near ? '' : '; too far from a strand to be used'}`;
-	};
-
-	/** The gauge study in force in words; empty while there is none. */
-	const studyWords = (one: Caliper) => {
-		const study = budgetOf(one).study;
-		if (!study) return '';
-		const people = study.raters > 1 ? `, people differ by ${lengthWords(study.ratersSd, 4)}` : '';
-		const n = study.places * study.raters * study.repeats;
-		return `gauge study ${day(study.at)}: scatter ${lengthWords(study.repeatabilitySd, 4)}${people}, n ${n}; see the study for ranges`;
-	};
-
-	/** What is known of a printer, in words. */
-	const abilityWords = (p: (typeof data.printers)[number]) =>
-		[
-			p.hotEndMaxC === null ? 'hot end not noted' : `hot end to ${upTo(p.hotEndMaxC, 0)} °C`,
-			p.hardenedNozzle === null ? null : p.hardenedNozzle ? 'hardened nozzle' : 'brass nozzle',
-			p.enclosed === null ? null : p.enclosed ? 'enclosed' : 'not enclosed',
-			p.feedPathMm === null ? null : `feed path ${upTo(p.feedPathMm, 2)} mm`,
-			p.throatMm === null ? null : `throat ${upTo(p.throatMm, 2)} mm`,
-			p.bedMaxC === null ? null : `bed up to ${upTo(p.bedMaxC, 0)} °C`,
-			p.cardReels === false ? 'no card reels' : null,
-			p.reelMaxG === null ? null : `spools up to ${massWords(p.reelMaxG, 0, upTo)}`
-		]
-			.filter(Boolean)
-			.join(', ');
-
 	async function keep(path: string, body: object): Promise<FieldError[] | null> {
 		const sent = await form.send(path, { ...body });
 		if (!sent.ok) return sent.errors;
@@ -106,9 +63,11 @@
 			{#each offered(data.instruments) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to {toleranceWords(one.errorLimit ?? 0)}, shows {lengthWords(one.resolution ?? 0, 4, upTo)}
-					<span class="small block">can {verdicts(one)} · u {lengthWords(budgetOf(one).standardUncertaintyMm, 4)}</span>
-					<span class="small block">{checkWords(one)}</span>
-					{#if studyWords(one)}<span class="small block">{studyWords(one)}</span>{/if}
+					<span class="small block"
+						>can {ableWords(budgetOf(one).standardUncertaintyMm)} · u {lengthWords(budgetOf(one).standardUncertaintyMm, 4)}</span
+					>
+					<span class="small block">{checkWords(budgetOf(one))}</span>
+					{#if budgetOf(one).study}<span class="small block">{studyInForceWords(budgetOf(one))}</span>{/if}
 					<CheckForm instrumentId={one.id} name={one.name} ondone={invalidateAll} />
 					<a class="link mx-3 text-[0.9rem]" href="/workshop/gauge-study/{one.id}">gauge study</a>
 					<EditInstrument {one} />
@@ -142,12 +101,7 @@
 			{#each offered(data.scales) as one (one.id)}
 				<li class="panel px-3 py-1.5">
 					<strong>{one.name}</strong> · good to {massTolerance(one.errorLimit ?? 0)}, shows {massWords(one.resolution ?? 0, 4, upTo)}
-					<span class="small block"
-						>sees changes of water over {massWords(2 * Math.SQRT2 * weighingUncertainty(null, one), 1)}, {fixed(
-							(2 * Math.SQRT2 * weighingUncertainty(null, one)) / 10,
-							2
-						)} % of a kilogram</span
-					>
+					<span class="small block">{scaleWords(one)}</span>
 					<EditInstrument {one} />
 					<Archive kind="instrument" id={one.id} name={one.name} archived={false} />
 				</li>

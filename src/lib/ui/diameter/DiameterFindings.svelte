@@ -2,12 +2,11 @@
 	import type { Finding, QuantityDef } from '$lib/core/judging/finding/types';
 	import FindingLines from '../prints/FindingLines.svelte';
 	import { sentence } from '../../words/messages';
-	import { plural, upTo } from '../../words/numbers';
+	import { flowWords } from '../../words/diameter';
+	import { plural } from '../../words/numbers';
 	import Problem from '../form/Problem.svelte';
 
 	let { findings, defs, onnext }: { findings: Finding[]; defs: QuantityDef[]; onnext: () => void } = $props();
-	/** Below this a flow error is hard to see (common practice, no source). */
-	const LITTLE_FLOW_PCT = 3;
 	const mean = $derived(findings[0]);
 	const [first, ...others] = $derived(mean?.messages ?? []);
 	const jam = $derived(others.find((m) => m.id === 'thickSpotsJam'));
@@ -32,8 +31,7 @@
 	{#if left > 0}
 		{plural(left, 'more reading')} would complete the quick check.
 	{:else if worstFlow !== null}
-		{worstFlow < LITTLE_FLOW_PCT ? 'Hardly matters' : 'It can show in walls and corners'}: at worst {upTo(worstFlow, 1)} % flow (worst of
-		{plural(mean?.n ?? 0, 'reading')}).
+		{flowWords(worstFlow, mean?.n ?? 0)}
 	{/if}
 </p>
 <button type="button" class="panel mt-3 px-3 py-1 font-semibold" onclick={onnext}>Next spool <kbd>↓</kbd></button>

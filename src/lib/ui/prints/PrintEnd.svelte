@@ -19,6 +19,7 @@
 		choices,
 		CONDITION_WORDS,
 		FAILURE_KIND_WORDS,
+		FAILURE_RULE_TELLS,
 		OUTCOME_WORDS,
 		WATER_SIGN_WORDS
 	} from '../../words/closed-lists';
@@ -74,9 +75,7 @@
 			{/each}
 		</dl>
 	</details>
-	<p class="small">
-		{failureRule === 'filament' ? 'Only filament failures' : 'Filament failures, and those of unknown cause,'} count against the spool.
-	</p>
+	<p class="small">{FAILURE_RULE_TELLS[failureRule]}</p>
 {/if}
 <div class="flex flex-wrap gap-x-8 gap-y-3">
 	<Presses name="signs" legend="Signs of water, if any" bind:chosen={draft.signs} options={choices(WATER_SIGNS, WATER_SIGN_WORDS)} />

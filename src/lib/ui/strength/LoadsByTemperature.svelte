@@ -3,7 +3,8 @@
 	import type { ByTemperature } from '$lib/core/stations/strength/by-temperature';
 	import RangeDot from '../pick/RangeDot.svelte';
 	import { kindWords } from '../../words/closed-lists';
-	import { upTo } from '../../words/numbers';
+	import { jumpWords } from '../../words/loads';
+	import { temperatureWords } from '../../words/units';
 	import { valueWords } from '../../words/quantities';
 
 	let { found, defs }: { found: ByTemperature[]; defs: QuantityDef[] } = $props();
@@ -18,9 +19,7 @@
 		<section class="panel px-3 py-2" aria-label="By nozzle temperature">
 			<h2 class="font-semibold">By nozzle temperature <span class="small font-normal">{kindWords(of.kind)}</span></h2>
 			{#if of.jump}
-				<p>
-					{of.jump.stronger ? 'Stronger' : 'Weaker'} from {upTo(of.jump.toC, 0)} °C on: the largest step, from {upTo(of.jump.fromC, 0)} °C.
-				</p>
+				<p>{jumpWords(of.jump)}</p>
 			{:else}
 				<p class="small">No step between neighbours is larger than chance may make it.</p>
 			{/if}
@@ -29,7 +28,7 @@
 					{#each of.at as { nozzleC, finding } (nozzleC)}
 						{@const value = finding.estimate === null ? 'none broke' : valueWords(def, finding.estimate)}
 						<tr class="border-b">
-							<th scope="row" class="py-0.5 pr-3 text-right font-semibold">{upTo(nozzleC, 0)} °C</th>
+							<th scope="row" class="py-0.5 pr-3 text-right font-semibold">{temperatureWords(nozzleC)}</th>
 							<td>
 								{#if finding.interval && finding.estimate !== null}
 									<RangeDot
@@ -37,7 +36,7 @@
 										value={finding.estimate / top}
 										low={finding.interval.low / top}
 										high={finding.interval.high / top}
-										label="{upTo(nozzleC, 0)} °C: {value}"
+										label="{temperatureWords(nozzleC)}: {value}"
 									/>
 								{/if}
 							</td>

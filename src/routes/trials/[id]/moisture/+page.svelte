@@ -20,6 +20,7 @@
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
 	import { fixed, plural, upTo } from '$lib/words/numbers';
 	import { bareMass, massWords } from '$lib/words/units';
+	import { waterNowWords, waterSinceStartWords } from '$lib/words/water';
 	import { BEFORE_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';
 	import Later from '$lib/ui/growing/Later.svelte';
@@ -202,16 +203,10 @@
 		{#snippet results()}
 			{#if total}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
-					Water since the start: {total.waterG > 0 ? '+' : ''}{bareMass(total.waterG, 1)} ± {massWords(2 * total.uG, 1)} (filament used excluded).
+					{waterSinceStartWords(total)}
 				</p>
-				{#if water.at(-1)}
-					{@const now = water.at(-1)}
-					<p class="mt-2 text-muted">
-						Now {fixed(Math.abs(now?.share ?? 0) * 100, 2)} % {(now?.share ?? 0) < 0 ? 'below' : 'above'} the weighing you count from (95 % range
-						{fixed((now?.low ?? 0) * 100, 2)} to {fixed((now?.high ?? 0) * 100, 2)} %{tare?.known ? '' : ', for every likely empty spool'}),
-						n {chain.length}.
-					</p>
-				{/if}
+				{@const now = water.at(-1)}
+				{#if now}<p class="mt-2 text-muted">{waterNowWords(now, chain.length, tare?.known ?? false)}</p>{/if}
 			{:else if chain.length > 1}
 				<p class="mt-2 text-[1.1rem] leading-snug font-semibold" aria-live="polite" data-testid="moisture-sentence">
 					Only printing happened between these weighings: the change cannot be split into water and filament.

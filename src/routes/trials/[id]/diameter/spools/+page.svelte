@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
+	import { spreadsWords } from '$lib/words/diameter';
 	import { fixed, plural, upTo } from '$lib/words/numbers';
 	import { bareLength, lengthWords } from '$lib/words/units';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
@@ -62,14 +63,7 @@
 				pairs).
 			</li>
 			{#if found.spreads}
-				<li>
-					{found.spreads.p < 0.05 ? 'Their spreads differ' : 'No difference of their spreads can be shown'}: Brown-Forsythe F {fixed(
-						found.spreads.f,
-						2
-					)} on {found.spreads.df1} and {found.spreads.df2} degrees of freedom, p {found.spreads.p < 0.001
-						? 'under 0.001'
-						: `= ${upTo(found.spreads.p, 3)}`}.
-				</li>
+				<li>{spreadsWords(found.spreads)}</li>
 			{/if}
 			{#if found.unlikeInstruments}
 				<li>Not all were read with one instrument: between two instruments their own uncertainty is added, within one it cancels.</li>
