@@ -59,7 +59,9 @@ async function pages(): Promise<string[]> {
 	];
 }
 
-test('every page of the demo is served as it is shown, accessible in both themes and never wider than a narrow screen', async ({ browser }) => {
+test('every page of the demo is served as it is shown, accessible in both themes and never wider than a narrow screen', async ({
+	browser
+}) => {
 	const context = await browser.newContext({ colorScheme: 'light', reducedMotion: 'reduce' });
 	const page = await context.newPage();
 	const said: string[] = [];

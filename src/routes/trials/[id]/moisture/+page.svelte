@@ -18,8 +18,8 @@
 	import AccountChart from '$lib/ui/moisture/AccountChart.svelte';
 	import WeighingTable from '$lib/ui/moisture/WeighingTable.svelte';
 	import FindingLines from '$lib/ui/prints/FindingLines.svelte';
-	import { fixed, plural, upTo } from '$lib/words/numbers';
-	import { bareMass, massWords } from '$lib/words/units';
+	import { plural, upTo } from '$lib/words/numbers';
+	import { massWords } from '$lib/words/units';
 	import { waterNowWords, waterSinceStartWords } from '$lib/words/water';
 	import { BEFORE_WORDS } from '$lib/words/closed-lists';
 	import Term from '$lib/ui/help/Term.svelte';

@@ -2,7 +2,7 @@
 	import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
 	import { spreadsWords } from '$lib/words/diameter';
-	import { fixed, plural, upTo } from '$lib/words/numbers';
+	import { plural } from '$lib/words/numbers';
 	import { bareLength, lengthWords } from '$lib/words/units';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
