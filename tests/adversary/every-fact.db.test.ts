@@ -1,6 +1,9 @@
 /* eslint-disable max-lines -- one entry for each column of the record: cut in two, neither half would tell what is missing */
-import type { FactEntries, FactEntry } from '../../src/lib/core/record/facts/fact-entry';
-import { SPOOL_FACTS, type SpoolFacts } from '../../src/lib/core/record/facts/spool-facts';
+import { sentAs, type FactEntries, type FactEntry } from '../../src/lib/core/record/facts/fact-entry';
+import { DRYER_FACTS } from '../../src/lib/core/record/facts/dryer-facts';
+import { INSTRUMENT_FACTS } from '../../src/lib/core/record/facts/instrument-facts';
+import { PRINTER_FACTS } from '../../src/lib/core/record/facts/printer-facts';
+import { SPOOL_FACTS } from '../../src/lib/core/record/facts/spool-facts';
 import { canonicalUnit } from '../../src/lib/core/kernel/units/dimension';
 import { getTableColumns } from 'drizzle-orm';
 import { MySqlTable } from 'drizzle-orm/mysql-core';
@@ -146,12 +149,23 @@ const amend = (targetKind: string, targetId: string, more: object) =>
 	postAmendment(t.db, checked(amendmentBody, { targetKind, targetId, reason: 'a slip', at, ...more }), NOW);
 /** Something else that may be said of a fact, as it is sent and as it is kept. */
 function another(name: string, entry: FactEntry): { sent: Record<string, unknown>; kept: unknown } {
-	if (entry.kind === 'measure') {
-		const kept = Math.round((entry.low + entry.high) / 2);
-		return { sent: { [entry.typedAs]: `${kept} ${canonicalUnit(entry.dimension)}` }, kept };
+	switch (entry.kind) {
+		case 'measure': {
+			// Near the lower end, where it contradicts no other.
+			const kept = Math.round((entry.low + (entry.high - entry.low) / 20) * 100) / 100;
+			return { sent: { [sentAs(name, entry)]: `${kept} ${canonicalUnit(entry.dimension)}` }, kept };
+		}
+		case 'limit':
+			return { sent: { [name]: '0.04 mm' }, kept: 0.04 };
+		case 'choice':
+			return { sent: { [name]: entry.of.at(-1) }, kept: entry.of.at(-1) };
+		case 'yesNo':
+			return { sent: { [name]: !entry.usual }, kept: !entry.usual };
+		default: {
+			const kept = entry.kind === 'colour' ? '#cc0000' : entry.kind === 'nozzle' ? '0.6 ruby' : 'another';
+			return { sent: { [name]: kept }, kept };
+		}
 	}
-	const kept = entry.kind === 'choice' ? entry.of.at(-1) : entry.kind === 'colour' ? '#cc0000' : entry.kind === 'yesNo' ? true : 'another';
-	return { sent: { [name]: kept }, kept };
 }
 
 const facts = {
@@ -176,6 +190,18 @@ type Way = {
 	then: unknown;
 };
 const way = (now: Way['now'], edit: Way['edit'], then: unknown): Way => ({ now, edit, then });
+
+/** A way for every fact of a list that has a column of its own. */
+const factWays = (entries: FactEntries, now: () => Promise<unknown>, edit: (more: object) => Promise<unknown>): Record<string, Way> =>
+	Object.fromEntries(
+		Object.entries(entries)
+			.filter(([, { apart }]) => !apart)
+			.map(([name, entry]) => {
+				const { sent, kept } = another(name, entry);
+				const told = async () => ((await now()) as Record<string, unknown> | undefined)?.[name];
+				return [name, way(told, () => edit(sent), kept)];
+			})
+	);
 
 const onePrint = async () => (await evidence()).attempts.find((a) => a.id === is.print);
 const onePart = async () => (await evidence()).specimens.find((s) => s.id === is.part);
@@ -412,21 +438,7 @@ const COLUMNS: Record<string, Record<string, Way | string> | string> = {
 			() => facts.product({ benchCode: 'QX7' }),
 			'QX7'
 		),
-		...Object.fromEntries(
-			Object.entries(SPOOL_FACTS as FactEntries)
-				.filter(([, entry]) => !entry.apart)
-				.map(([name, entry]) => {
-					const { sent, kept } = another(name, entry);
-					return [
-						name,
-						way(
-							async () => (await evidence()).spool[name as keyof SpoolFacts],
-							() => facts.spool(sent),
-							kept
-						)
-					];
-				})
-		),
+		...factWays(SPOOL_FACTS, async () => (await evidence()).spool, facts.spool),
 		revision: BOOK
 	},
 	houseSpool: {
@@ -455,22 +467,8 @@ const COLUMNS: Record<string, Record<string, Way | string> | string> = {
 	},
 	purchase: { spoolId: IDENTITY, quoteId: quoteAgain },
 	instrument: {
-		name: way(
-			async () => (await oneCaliper())?.name,
-			() => facts.instrument({ name: 'Long caliper' }),
-			'Long caliper'
-		),
-		quantity: 'a caliper is no scale: what was read with it is corrected to the right one',
-		resolution: way(
-			async () => (await oneCaliper())?.resolution,
-			() => facts.instrument({ resolution: '0.05 mm' }),
-			0.05
-		),
-		errorLimit: way(
-			async () => (await oneCaliper())?.errorLimit,
-			() => facts.instrument({ errorLimit: '0.03 mm' }),
-			0.03
-		)
+		...factWays(INSTRUMENT_FACTS, oneCaliper, facts.instrument),
+		quantity: 'a caliper is no scale: what was read with it is corrected to the right one'
 	},
 	instrumentCheck: {
 		instrumentId: checkAgain,
@@ -484,74 +482,15 @@ const COLUMNS: Record<string, Record<string, Way | string> | string> = {
 	},
 	gaugeStudy: { instrumentId: studyAgain, raters: studyAgain, readings: studyAgain, at: studyAgain },
 	printer: {
-		name: way(
-			async () => (await onePrint())?.printer,
-			() => facts.printer({ name: 'North two' }),
-			'North two'
-		),
+		...factWays(PRINTER_FACTS, onePrinter, facts.printer),
+		// As a print tells it.
 		nozzle: way(
 			async () => (await onePrint())?.nozzle,
 			() => facts.printer({ nozzle: '0.4 ruby' }),
 			'0.4 ruby'
-		),
-		hotEndMaxC: way(
-			async () => (await onePrinter())?.hotEndMaxC,
-			() => facts.printer({ hotEndMax: '300 C' }),
-			300
-		),
-		hardenedNozzle: way(
-			async () => (await onePrinter())?.hardenedNozzle,
-			() => facts.printer({ hardenedNozzle: true }),
-			true
-		),
-		enclosed: way(
-			async () => (await onePrinter())?.enclosed,
-			() => facts.printer({ enclosed: true }),
-			true
-		),
-		feedPathMm: way(
-			async () => (await onePrinter())?.feedPathMm,
-			() => facts.printer({ feedPath: '2 mm' }),
-			2
-		),
-		throatMm: way(
-			async () => (await onePrinter())?.throatMm,
-			() => facts.printer({ throat: '1.9 mm' }),
-			1.9
-		),
-		bedMaxC: way(
-			async () => (await onePrinter())?.bedMaxC,
-			() => facts.printer({ bedMax: '110 C' }),
-			110
-		),
-		cardReels: way(
-			async () => (await onePrinter())?.cardReels,
-			() => facts.printer({ cardReels: false }),
-			false
-		),
-		reelMaxG: way(
-			async () => (await onePrinter())?.reelMaxG,
-			() => facts.printer({ reelMax: '3 kg' }),
-			3000
 		)
 	},
-	dryer: {
-		name: way(
-			async () => (await oneDryer())?.name,
-			() => facts.dryer({ name: 'Tall box' }),
-			'Tall box'
-		),
-		setPointLowC: way(
-			async () => (await oneDryer())?.setPointLowC,
-			() => facts.dryer({ setPointLow: '45 C' }),
-			45
-		),
-		setPointHighC: way(
-			async () => (await oneDryer())?.setPointHighC,
-			() => facts.dryer({ setPointHigh: '' }),
-			null
-		)
-	},
+	dryer: factWays(DRYER_FACTS, oneDryer, facts.dryer),
 	dryerCheck: {
 		dryerId: dryerCheckAgain,
 		setPointC: dryerCheckAgain,

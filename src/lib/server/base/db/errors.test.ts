@@ -54,6 +54,7 @@ describe('what the database says', () => {
 		expect(kinds(wrapped('ETIMEDOUT'))).toEqual([false, true, false, false]);
 		expect(kinds(wrapped('ER_STATEMENT_TIMEOUT'))).toEqual([false, false, true, false]);
 		expect(kinds(Object.assign(new Error('max_statement_time exceeded'), { errno: 1969 }))).toEqual([false, false, true, false]);
+		expect(kinds(Object.assign(coded('ECONNREFUSED'), { errno: -111 }))).toEqual([false, true, false, false]);
 		expect(kinds(wrapped('ER_DISK_FULL'))).toEqual([false, false, false, true]);
 		expect(kinds(new Error('ours'))).toEqual([false, false, false, false]);
 	});

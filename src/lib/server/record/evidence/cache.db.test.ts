@@ -47,7 +47,7 @@ describe('what was read of a spool', () => {
 		await measure(spoolId, '1.75');
 		const after = await evidenceOf(spoolId);
 		expect(after).not.toBe(before);
-		expect(after.readings).toHaveLength(1);
+		expect(after.readings).toMatchObject([{ value: 1.75, status: 'counts', corrected: false, confirmed: false }]);
 	});
 	it('inside a transaction is not remembered: it may be taken back', async () => {
 		const spoolId = await take();
