@@ -162,6 +162,22 @@ export const CONDITION_POLICY_WORDS: Words<typeof CONDITION_POLICIES> = {
 	both: 'as received and dried'
 };
 
+/** What the state that counts means at the bench. */
+export const CONDITION_POLICY_TELLS: Readonly<Record<(typeof CONDITION_POLICIES)[number], readonly string[]>> = {
+	asReceived: [
+		'Print each spool as it comes out of its bag, before it is dried.',
+		'Prints after drying are kept and show what drying does; they do not count in the pick.'
+	],
+	driedFirst: [
+		'Weigh each spool, dry it, weigh it again, then print it.',
+		'Prints before drying are kept and show what drying does; they do not count in the pick.'
+	],
+	both: [
+		'Print each test piece twice with each spool: as it comes out of its bag, then after drying.',
+		'The pick goes by the first; the two are compared.'
+	]
+};
+
 export const FAMILY_WORDS: Words<typeof FAMILIES> = {
 	looks: 'Looks',
 	holds: 'Holds',

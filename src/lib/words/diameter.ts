@@ -1,4 +1,5 @@
 import type { BrownForsythe } from '$lib/core/kernel/stats/brown-forsythe';
+import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 import type { DiameterMessages } from '$lib/core/stations/diameter/message-params';
 import { fixed, grouped, percent, plural, upTo } from './numbers';
 import { bareLength, bareTolerance, lengthUnit, lengthWords, toleranceWords } from './units';
@@ -126,3 +127,12 @@ const LITTLE_FLOW_PCT = 3;
 /** What the farthest of the readings does to the flow. @example flowWords(1.2, 12) // 'Hardly matters: at worst 1.2 % flow (worst of 12 readings).' */
 export const flowWords = (worstPct: number, n: number): string =>
 	`${worstPct < LITTLE_FLOW_PCT ? 'Hardly matters' : 'It can show in walls and corners'}: at worst ${upTo(worstPct, 1)} % flow (worst of ${plural(n, 'reading')}).`;
+
+/** Whether spools differ in mean diameter; the farthest pair with its range over all pairs. */
+export function apartWords({ spools, apart }: Pick<BetweenSpools, 'spools' | 'apart'>, codeOf: (spoolId: string) => string): string {
+	if (spools.length < 2) return 'One spool alone: there is nothing to compare it with.';
+	const [first] = apart;
+	if (!first) return 'No clear difference in mean diameter between any two of these spools.';
+	const [near = 0, far = 0] = [Math.abs(first.lowMm), Math.abs(first.highMm)].sort((a, b) => a - b);
+	return `${plural(apart.length, 'pair')} clearly ${apart.length === 1 ? 'differs' : 'differ'} in mean diameter; the farthest are ${codeOf(first.a)} and ${codeOf(first.b)}, ${lengthWords(Math.abs(first.differenceMm))} apart (95 % over all pairs ${bareLength(near)} to ${bareLength(far)}).`;
+}

@@ -10,7 +10,7 @@
 	import { focusFirst } from '$lib/ui/form/focus-first';
 	import FormProblem from '$lib/ui/form/FormProblem.svelte';
 	import { Form } from '$lib/ui/form/form.svelte';
-	import { choices, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS } from '$lib/words/closed-lists';
+	import { CONDITION_POLICY_TELLS, CONDITION_POLICY_WORDS, FAMILY_WORDS, PRESET_WORDS, choices } from '$lib/words/closed-lists';
 	import { usualCurrency } from '$lib/ui/trial/usual-currency';
 	import { locale } from '$lib/words/locale';
 	import { Button, Label, Select } from 'flowbite-svelte';
@@ -30,21 +30,6 @@
 		quick = way === 'quick';
 		document.getElementById('name')?.focus();
 	}
-	/** What the state that counts means at the bench. */
-	const FOLLOWS: Record<(typeof CONDITION_POLICIES)[number], string[]> = {
-		asReceived: [
-			'Print each spool as it comes out of its bag, before it is dried.',
-			'Prints after drying are kept and show what drying does; they do not count in the pick.'
-		],
-		driedFirst: [
-			'Weigh each spool, dry it, weigh it again, then print it.',
-			'Prints before drying are kept and show what drying does; they do not count in the pick.'
-		],
-		both: [
-			'Print each test piece twice with each spool: as it comes out of its bag, then after drying.',
-			'The pick goes by the first; the two are compared.'
-		]
-	};
 	/** Families by their importance, the most important first. */
 	const important = $derived.by(() => {
 		const items = presetCriteria(preset);
@@ -134,7 +119,7 @@
 	<aside class="panel h-fit space-y-2 px-4 py-3" aria-label="What follows" aria-live="polite">
 		<h2 class="font-semibold">What follows</h2>
 		<ol class="list-decimal space-y-1 pl-5">
-			{#each FOLLOWS[counts] as step (step)}<li>{step}</li>{/each}
+			{#each CONDITION_POLICY_TELLS[counts] as step (step)}<li>{step}</li>{/each}
 			<li>The trial sheet always says what to do next; any step can wait or be left out.</li>
 		</ol>
 		{#if !data.like}

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import type { BetweenSpools } from '$lib/core/stations/diameter/between-spools';
 	import SpoolsOnScale from '$lib/ui/diameter/SpoolsOnScale.svelte';
-	import { spreadsWords } from '$lib/words/diameter';
+	import { apartWords, spreadsWords } from '$lib/words/diameter';
 	import { plural } from '$lib/words/numbers';
-	import { bareLength, lengthWords } from '$lib/words/units';
+	import { lengthWords } from '$lib/words/units';
 	import type { DiameterWorker } from '$lib/workers/diameter.worker';
 	import { wrap } from 'comlink';
 	import { onDestroy } from 'svelte';
@@ -35,13 +35,7 @@
 	onDestroy(() => worker?.terminate());
 
 	/** The first thing to know. */
-	const says = $derived.by(() => {
-		if (!found) return '';
-		if (found.spools.length < 2) return 'One spool alone: there is nothing to compare it with.';
-		const [first] = found.apart;
-		if (!first) return 'No clear difference in mean diameter between any two of these spools.';
-		return `${plural(found.apart.length, 'pair')} clearly differ in mean diameter; the farthest are ${code(first.a)} and ${code(first.b)}, ${lengthWords(Math.abs(first.differenceMm))} apart (95 % over all pairs ${bareLength(Math.min(Math.abs(first.lowMm), Math.abs(first.highMm)))} to ${bareLength(Math.max(Math.abs(first.lowMm), Math.abs(first.highMm)))}).`;
-	});
+	const says = $derived(found ? apartWords(found, code) : '');
 	const sd = (variance: number | null) => (variance === null ? 'unknown' : lengthWords(Math.sqrt(variance), 4));
 </script>
 
