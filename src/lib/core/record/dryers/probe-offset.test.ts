@@ -15,3 +15,10 @@ it('is the mean of what the probe showed above what was set, with its t interval
 	expect(found?.interval?.low).toBeCloseTo(-10.968, 3);
 	expect(found?.interval?.high).toBeCloseTo(-1.032, 3);
 });
+
+it('has a range from equal readings too: a display of whole degrees hides a spread', () => {
+	const found = probeOffset([check(60, 54), check(60, 54), check(60, 54)]);
+	// t(0.975; 2) = 4.303, step 1 K: 4.303 / sqrt(12) / sqrt(3) = 0.717
+	expect(found?.interval?.low).toBeCloseTo(-6.717, 3);
+	expect(found?.interval?.high).toBeCloseTo(-5.283, 3);
+});

@@ -1,3 +1,4 @@
+import { tQuantile } from '../../kernel/stats/distributions';
 import { meanInterval } from '../../kernel/stats/mean-interval';
 import type { DryerCheck } from '../evidence/dryer-check';
 
@@ -12,16 +13,20 @@ export type ProbeOffset = {
 	setHighC: number;
 };
 
+/** Spread that a display of whole degrees hides: three equal readings are no certainty. JCGM 100, 4.3.7. */
+const STEP_SD_K = 1 / Math.sqrt(12);
+
 /**
  * How far a dryer is from what is set, by an own probe: the mean of all checks, whatever was set.
- * Source: ISO 2602 for the interval; that one offset serves for all settings is common practice, no source.
+ * Source: ISO 2602 for the interval, its spread no smaller than that of a step of a degree; that one offset serves for all settings is common practice, no source.
  * @returns null without a check
  * @example probeOffset([{ id: 'a', at: 0, setPointC: 60, probeC: 54 }]) // { n: 1, offsetK: -6, interval: null, setLowC: 60, setHighC: 60 }
  */
 export function probeOffset(checks: readonly DryerCheck[]): ProbeOffset | null {
-	const { n, mean, low, high } = meanInterval(checks.map((c) => c.probeC - c.setPointC));
+	const { n, mean, sd } = meanInterval(checks.map((c) => c.probeC - c.setPointC));
 	if (mean === null) return null;
 	const set = checks.map((c) => c.setPointC);
-	const interval = low === null || high === null ? null : { low, high };
+	const half = sd === null ? null : (tQuantile(0.975, n - 1) * Math.max(sd, STEP_SD_K)) / Math.sqrt(n);
+	const interval = half === null ? null : { low: mean - half, high: mean + half };
 	return { n, offsetK: mean, interval, setLowC: Math.min(...set), setHighC: Math.max(...set) };
 }
