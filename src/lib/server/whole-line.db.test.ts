@@ -1,14 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checked, errorsOf } from '../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../tests/support/database';
 import type { Finding } from '$lib/core/judging/finding/types';
 import { amendmentBody, instrumentBody } from '../schemas/amendment';
 import { attemptBody, printerBody, printerFactsBody } from '../schemas/attempt';
 import { dryerBody, dryingEndBody, dryingFactsBody, dryingRunBody } from '../schemas/drying';
-import type { FieldError } from '../schemas/field-error';
 import { handbookBody } from '../schemas/handbook';
-import { read } from '../schemas/read';
 import { readingBody } from '../schemas/reading';
 import { intakeBody } from '../schemas/spool';
 import { specimenBody } from '../schemas/strength';
@@ -23,7 +22,6 @@ import { factsOf } from './record/facts/facts';
 import { loadHandbook, postHandbook } from './record/handbook/handbook';
 import { addSpool } from './stations/intake/add-spool';
 import { postAttempt } from './stations/prints/post-attempt';
-import { Problem, refuse } from './base/problem';
 import { postReading } from './stations/readings/post';
 import { loadSpool } from './answers/spools/load';
 import { postSpecimen } from './stations/strength/post-specimen';
@@ -42,20 +40,6 @@ let t: TestDatabase;
 beforeAll(async () => (t = await testDatabase()));
 afterAll(() => t.close());
 
-function checked<S extends Parameters<typeof read>[0]>(schema: S, input: object) {
-	const parsed = read(schema, { id: v7(), ...input });
-	if (!parsed.ok) throw refuse(parsed.errors);
-	return parsed.value;
-}
-async function errorsOf(work: () => Promise<unknown>): Promise<FieldError[]> {
-	try {
-		await work();
-	} catch (error) {
-		if (error instanceof Problem) return error.errors;
-		throw error;
-	}
-	throw new Error('was not refused');
-}
 const intake = async (given: object = {}) =>
 	(await addSpool(t.db, checked(intakeBody, { material: 'PETG', at: ago(900), ...given }), NOW)).answer.spoolId;
 const post = async (spoolId: string, quantity: string, typed: string, hours: number, more: object = {}) =>

@@ -1,16 +1,8 @@
 import { expect, it } from 'vitest';
+import { printerNamed } from '../../../tests/support/evidence';
 import { abilityWords } from './printers';
 
-const unknown = {
-	hotEndMaxC: null,
-	hardenedNozzle: null,
-	enclosed: null,
-	feedPathMm: null,
-	throatMm: null,
-	bedMaxC: null,
-	cardReels: null,
-	reelMaxG: null
-};
+const unknown = printerNamed('North');
 
 it('a printer is told by what is known of it', () => {
 	expect(abilityWords(unknown)).toBe('hot end not noted');
