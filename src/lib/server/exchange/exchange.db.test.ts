@@ -1,14 +1,17 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checked } from '../../../../tests/support/checked';
 import { testDatabase, type TestDatabase } from '../../../../tests/support/database';
 import { bundle as bundleSchema, bundleImportBody, FORMAT_VERSION, csvImportBody, type Bundle } from '$lib/schemas/exchange';
 import type { FieldError } from '$lib/schemas/field-error';
 import { read } from '$lib/schemas/read';
 import { archivingBody } from '$lib/schemas/archiving';
+import { productFactsBody } from '$lib/schemas/spool';
 import { dryingFactsBody } from '$lib/schemas/drying';
 import { attempt, dryingRunEnd, piece, reading, spool, trial, verdict } from '../base/db/schema';
 import { postDryingFacts } from '../stations/drying/correct-run';
+import { postProductFacts } from '../stations/intake/product';
 import { postArchiving } from '../record/facts/archive';
 import { seedDemo } from '../../../demo/seed';
 import { Problem } from '../base/problem';
@@ -200,6 +203,35 @@ describe('CSV, every table both ways', () => {
 			{ path: 'rows.2.benchCode' }
 		]);
 	});
+	it('marks out of order and a reel heavier than the whole are refused from a file too', async () => {
+		const [one] = await bench.db.select({ code: spool.benchCode }).from(spool);
+		const [printed] = await bench.db.select({ id: attempt.id, spoolId: attempt.spoolId }).from(attempt);
+		const said = (header: string, ...rows: string[]) => errorsOf(take(bench.db, 'readings', [header, ...rows].join('\n')));
+		const at = '2026-11-01T10:00:00Z';
+		const mark = (quantity: string, text: string) => `${printed?.spoolId},${printed?.id},${quantity},${text},${at},file`;
+		expect(
+			await said(
+				'spoolId,attemptId,quantity,typedText,takenAt,scorer',
+				mark('overhangLastClean', '65 deg'),
+				mark('overhangFirstFaulty', '50 deg')
+			)
+		).toMatchObject([{ path: 'rows.3.typedText', code: 'faultyNotBeyond' }]);
+		const mass = (quantity: string, text: string, when: string) => `${one?.code},${quantity},${text},2020-11-0${when}T10:00:00Z`;
+		expect(await said('spoolId,quantity,typedText,takenAt', mass('tareMass', '300 g', '1'), mass('grossMass', '250 g', '2'))).toMatchObject(
+			[{ path: 'rows.3.typedText', code: 'grossBelowTare' }]
+		);
+	});
+	it('a file from before a name was corrected is known', async () => {
+		const other = await testDatabase();
+		const upTo = RECORD_TABLES.findIndex((t) => t.name === 'spools') + 1;
+		for (const { name } of RECORD_TABLES.slice(0, upTo)) await take(other.db, name, await csvOf(bench.db, name));
+		const before = await csvOf(other.db, 'filaments');
+		const [one] = await other.db.select({ id: spool.id }).from(spool);
+		await postProductFacts(other.db, checked(productFactsBody, { spoolId: one?.id, reason: 'misread', filament: 'Another name' }), NOW);
+		expect(await csvOf(other.db, 'filaments')).not.toBe(before);
+		expect((await take(other.db, 'filaments', before)).answer).toMatchObject({ fresh: 0 });
+		await other.close();
+	});
 	it('a record that is here is never overwritten by a file', async () => {
 		const [header, first] = (await csvOf(bench.db, 'instruments')).split('\n');
 		const changed = `${header}\n${(first ?? '').replace('Dome caliper', 'Other caliper')}\n`;
@@ -235,6 +267,12 @@ describe('CSV, every table both ways', () => {
 		});
 		expect(pointers('protocols')).toEqual({ trialId: 'trials', mainPieceId: 'pieces', printerId: 'printers' });
 		expect(pointers('notes')).toEqual({});
+	});
+	it('tables that tell names or prices are told as such', () => {
+		const revealing = describeTables().flatMap((t) => (t.reveals ? [t.name] : []));
+		expect(revealing).toEqual(RECORD_TABLES.filter((t) => t.reveals === true).map((t) => t.name));
+		expect(revealing).toContain('makers');
+		expect(revealing).not.toContain('readings');
 	});
 	it('the header of every table is documented', () => {
 		const readings = describeTables().find((t) => t.name === 'readings');
